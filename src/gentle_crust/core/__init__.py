@@ -1,0 +1,1 @@
+"""The craft: pure functions on frozen data. No clocks, no files but the tables, no framework."""

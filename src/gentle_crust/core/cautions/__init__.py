@@ -1,0 +1,45 @@
+"""Cautions, shown at the step where they matter."""
+
+from dataclasses import dataclass
+
+from gentle_crust.core.tables import toml
+
+
+@dataclass(frozen=True)
+class Caution:
+    """A stable code and a short, calm sentence."""
+
+    code: str
+    text: str
+
+
+def caution(code: str) -> Caution:
+    """The caution of that code (KeyError if there is none: a mistake in the program)."""
+    return Caution(code, str(toml("cautions")[code]))
+
+
+def at_step(kind: str, vessel: str, oven: str, lidded: bool) -> tuple[Caution, ...]:
+    """Cautions for a step of a plan, by its kind, the vessel's kind, the oven's kind and whether there is a lid."""
+    found: list[str] = []
+    if kind in ("feed", "levain"):
+        found.append("jar")
+        found.append("mould")
+    if kind == "mix":
+        found.append("raw_dough")
+    if kind == "preheat":
+        found += ["gas", "ratings"] if oven == "gas" else ["ratings"]
+        if oven == "wood":
+            found.append("wood")
+    if kind == "load":
+        found += ["blades", "hot_iron"]
+        if not lidded:
+            found.append("steam_water")
+        if vessel in ("lidded_enamel", "lidded_clay"):
+            found.append("ceramic")
+    if kind == "vent":
+        found.append("lid_steam" if lidded else "door_steam")
+    if kind == "out":
+        found.append("hot_iron")
+    if kind == "cut":
+        found.append("knife")
+    return tuple(caution(code) for code in found)

@@ -1,0 +1,1 @@
+"""Cultures, levain builds and yeasted preferments."""

@@ -1,0 +1,94 @@
+"""A levain built from seed: how much of each, and how long until it is ripe."""
+
+from dataclasses import dataclass, replace
+
+import numpy as np
+
+from gentle_crust.core.fermentation.capacity import greatest_rise
+from gentle_crust.core.fermentation.dough import Dough, FlourPart, Makeup, makeup
+from gentle_crust.core.fermentation.engine import State, Trace, begin, first_crossing
+from gentle_crust.core.fermentation.rates import Floats
+
+RIPE_SHARE_OF_PEAK = 0.85
+"""A levain is used from this share of its greatest rise on, still domed (practice)."""
+SPENT_SHARE_OF_GAS = 0.45
+"""Past it: gas making has fallen to this share of its best (practice)."""
+JAR_LOSS = 0.03
+JAR_LOSS_LEAST_G = 5.0
+
+
+@dataclass(frozen=True)
+class Build:
+    """Grams of seed, flour and water, fed 1 : ``ratio`` : ``ratio`` x hydration by weight."""
+
+    ratio: float
+    seed_g: float
+    flour_g: float
+    water_g: float
+
+    @property
+    def g(self) -> float:
+        """What the jar then holds."""
+        return self.seed_g + self.flour_g + self.water_g
+
+
+def build(needed_g: float, kept_g: float, ratio: float, hydration: float) -> Build:
+    """Seed, flour and water for ``needed_g`` to use and ``kept_g`` to keep, with what sticks to the jar."""
+    total = needed_g + kept_g
+    total += max(JAR_LOSS * total, JAR_LOSS_LEAST_G)
+    seed = total / (1 + ratio * (1 + hydration))
+    return Build(ratio, seed, seed * ratio, seed * ratio * hydration)
+
+
+def seed_share(ratio: float, hydration: float) -> float:
+    """Share of a build's flour that the seed brings."""
+    seed_flour = 1 / (1 + hydration)
+    return seed_flour / (seed_flour + ratio)
+
+
+def jar_makeup(flour_kind: str, hydration: float, yeast_percent: float = 0.0) -> Makeup:
+    """A levain or yeasted preferment as a dough without salt; its seed is set by :func:`fed`."""
+    return makeup(Dough((FlourPart(flour_kind, 100.0),), 100 * hydration, instant_yeast_g=yeast_percent))
+
+
+def fed(jar: Makeup, start_c: float, ratios: tuple[float, ...]) -> State:
+    """Just-fed levains side by side, one column a ratio."""
+    state = begin(jar, start_c, len(ratios))
+    seed = np.array([seed_share(ratio, jar.hydration) for ratio in ratios])
+    return replace(state, yeast=seed, bacteria=seed.copy())
+
+
+def jar_capacity(jar: Makeup) -> float:
+    """Greatest rise in the jar."""
+    return greatest_rise(jar, "culture")
+
+
+def ripe_hours(trace: Trace) -> Floats:
+    """Hours at which each column of a levain's trace is ripe: on the way up, near its greatest rise."""
+    return np.array(
+        [first_crossing(trace.hours, rise, RIPE_SHARE_OF_PEAK * float(rise.max())) for rise in trace.rise.T]
+    )
+
+
+def spent_hours(trace: Trace) -> Floats:
+    """Hours at which each column is past it; nan if not within the trace."""
+    found = []
+    for rate in trace.gas_rate.T:
+        best = int(rate.argmax())
+        found.append(first_crossing(trace.hours[best:], -rate[best:], -SPENT_SHARE_OF_GAS * float(rate[best])))
+    return np.array(found)
+
+
+def preferment_ripe_hours(trace: Trace) -> Floats:
+    """Hours at which each column of a yeasted preferment is ripe: gas making passes its best, the dome flattens."""
+    return np.asarray(trace.hours[trace.gas_rate.argmax(axis=0)])
+
+
+def preferment_in_dough(makeup_: Makeup, preferment: State, flour_share: float) -> Makeup:
+    """A dough's makeup once a yeasted preferment (``flour_share`` of all flour) is in it, with its grown yeast."""
+    column = len(preferment.made_ml) // 2
+    return replace(
+        makeup_,
+        yeast_percent=makeup_.yeast_percent + flour_share * float(preferment.bakers_yeast_g[column]),
+        gas_made_ml=flour_share * float(preferment.made_ml[column]),
+    )

@@ -1,0 +1,1 @@
+"""Bulk fermentation and proof along the dough's temperature."""

@@ -1,0 +1,142 @@
+"""What a dough is made of, and what that means for how it ferments."""
+
+from dataclasses import dataclass, field
+
+from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core.tables import constant, numbers, rows
+
+ACTIVE_DRY_AS_INSTANT = 0.33 / 0.40
+FRESH_AS_INSTANT = 0.33
+"""Grams of instant yeast that do the work of one gram of active dry or fresh yeast (practice)."""
+
+
+@dataclass(frozen=True)
+class FlourPart:
+    """Grams of one kind of flour (a ``kind`` of the flours table)."""
+
+    kind: str
+    g: float
+
+
+@dataclass(frozen=True)
+class Dough:
+    """One whole batch as it leaves the bowl, grams. ``flours`` and ``water_g`` leave out the levain's own."""
+
+    flours: tuple[FlourPart, ...]
+    water_g: float
+    salt_g: float = 0.0
+    sugar_g: float = 0.0
+    oil_g: float = 0.0
+    instant_yeast_g: float = 0.0
+    active_dry_yeast_g: float = 0.0
+    fresh_yeast_g: float = 0.0
+    levain_g: float = 0.0
+    levain_hydration: float = field(default=1.0)
+
+
+def flour_kinds() -> tuple[str, ...]:
+    """The kinds of flour that the tables know."""
+    return tuple(row["kind"] for row in rows("flours"))
+
+
+@dataclass(frozen=True)
+class Makeup:
+    """A dough per 100 g of all its flour, the levain's included: what its fermentation depends on."""
+
+    flour_g: float
+    dough_g: float
+    hydration: float
+    salt_percent: float
+    sugar_percent: float
+    whole_grain: float
+    rye: float
+    strength: float
+    levain_yeast: float
+    """Ripe levain flour over all flour, 0-1."""
+    yeast_percent: float
+    """Instant-yeast equivalent, g per 100 g flour."""
+    gas_made_ml: float = 0.0
+    """Gas that preferments have already made, ml per 100 g of all flour: spent food."""
+
+    @property
+    def dough_per_flour(self) -> float:
+        """Dough mass over flour mass."""
+        return self.dough_g / self.flour_g
+
+    @property
+    def gas_free_ml(self) -> float:
+        """Volume of the dough without gas, ml per 100 g flour."""
+        return 100 * self.dough_per_flour / constant("fermentation", "gas", "dough_density_g_per_ml")
+
+    @property
+    def pace(self) -> float:
+        """How this dough's salt, sugar and grain speed or slow all its yeasts; 1 at 2 % salt, white, lean."""
+        salt = min(max(1 - 0.12 * (self.salt_percent - 2), 0.4), 1.25)
+        sugar = 1 - min(max(0.04 * (self.sugar_percent - 5), 0), 0.6)
+        grain = 1 + 0.25 * self.whole_grain * (1 - self.rye) + 0.30 * self.rye
+        return salt * sugar * grain
+
+
+def _blend(flours: tuple[FlourPart, ...], column: str) -> float:
+    table = numbers("flours", "kind", column)
+    total = sum(part.g for part in flours)
+    return sum(part.g * table[part.kind] for part in flours) / total
+
+
+def _check(dough: Dough) -> None:
+    kinds = flour_kinds()
+    for index, part in enumerate(dough.flours):
+        if part.kind not in kinds:
+            raise CraftError(
+                f"dough.flours.{index}.kind",
+                f"'{part.kind}' is not a flour I know.",
+                f"Choose one of {', '.join(kinds)}.",
+            )
+        within(f"dough.flours.{index}.g", "A flour", part.g, 0, 1_000_000, " g")
+    for name in ("salt_g", "sugar_g", "oil_g", "instant_yeast_g", "active_dry_yeast_g", "fresh_yeast_g", "levain_g"):
+        within(
+            f"dough.{name}",
+            name.removesuffix("_g").replace("_", " ").capitalize(),
+            getattr(dough, name),
+            0,
+            1_000_000,
+            " g",
+        )
+    within("dough.levain_hydration", "Levain hydration (water over flour)", dough.levain_hydration, 0.4, 2.0, "")
+
+
+def makeup(dough: Dough) -> Makeup:
+    """Reckon a batch per 100 g of all flour. The levain's flour counts as the blend's main wheat flour.
+
+    Raises CraftError for an unknown flour, negative grams, no flour, or hydration and salt out of reach.
+    """
+    _check(dough)
+    levain_flour = dough.levain_g / (1 + dough.levain_hydration)
+    flour = sum(part.g for part in dough.flours) + levain_flour
+    if sum(part.g for part in dough.flours) <= 0:
+        raise CraftError("dough.flours", "There is no flour in the dough.", "Give at least one flour and its grams.")
+    hydration = (dough.water_g + dough.levain_g - levain_flour) / flour
+    within("dough.water_g", "Hydration", round(100 * hydration, 1), 45, 120, " %")
+    salt = 100 * dough.salt_g / flour
+    within("dough.salt_g", "Salt", round(salt, 2), 0, 5, " % of the flour")
+    yeast = (
+        dough.instant_yeast_g
+        + ACTIVE_DRY_AS_INSTANT * dough.active_dry_yeast_g
+        + FRESH_AS_INSTANT * dough.fresh_yeast_g
+    )
+    within("dough.instant_yeast_g", "Yeast (as instant)", round(100 * yeast / flour, 2), 0, 5, " % of the flour")
+    within("dough.levain_g", "Prefermented flour", round(100 * levain_flour / flour, 1), 0, 60, " % of the flour")
+    mass = sum(part.g for part in dough.flours) + dough.water_g + dough.salt_g + dough.sugar_g + dough.oil_g
+    mass += dough.levain_g + dough.instant_yeast_g + dough.active_dry_yeast_g + dough.fresh_yeast_g
+    return Makeup(
+        flour_g=flour,
+        dough_g=mass,
+        hydration=hydration,
+        salt_percent=salt,
+        sugar_percent=100 * dough.sugar_g / flour,
+        whole_grain=_blend(dough.flours, "whole_grain_fraction"),
+        rye=_blend(dough.flours, "rye_fraction"),
+        strength=_blend(dough.flours, "strength"),
+        levain_yeast=levain_flour / flour,
+        yeast_percent=100 * yeast / flour,
+    )

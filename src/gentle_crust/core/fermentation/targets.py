@@ -1,0 +1,59 @@
+"""How far to let bulk and proof go."""
+
+from dataclasses import dataclass
+
+import numpy as np
+
+from gentle_crust.core.errors import CraftError
+from gentle_crust.core.fermentation.rates import Floats
+
+BULK_RISE_BOUNDS = {"levain": (0.25, 1.0), "yeast": (0.6, 1.5)}
+"""Rises between which bulk may be stopped so that the proof comes out right (practice)."""
+
+PROOF_TARGETS = {
+    "stone": (0.78, 0.85),
+    "hot_pot": (0.80, 0.86),
+    "cold_start": (0.75, 0.80),
+    "tin": (0.88, 0.93),
+    "tray": (0.86, 0.92),
+}
+"""Volume over the greatest volume the shaped dough can reach, at loading, by what it is baked in (practice)."""
+
+FROM_FRIDGE = {"tin": (0.78, 0.88), "tray": (0.76, 0.86)}
+FROM_FRIDGE_ELSE = (0.72, 0.82)
+
+
+@dataclass(frozen=True)
+class ShareTarget:
+    """Share of the dough's greatest volume at which it should meet the oven."""
+
+    low: float
+    high: float
+
+    @property
+    def aim(self) -> float:
+        """The middle of the target."""
+        return (self.low + self.high) / 2
+
+
+def bulk_rise(leaven: str, dough_c: Floats) -> Floats:
+    """Default rise at which bulk ends, by the dough's temperature then.
+
+    Warm dough stops earlier: it goes on fermenting while it cools and is shaped. Yeasted dough doubles.
+    """
+    if leaven == "levain":
+        return np.interp(dough_c, [16, 18, 21, 24, 27, 30], [0.90, 0.85, 0.75, 0.55, 0.40, 0.35])
+    return np.full_like(dough_c, 1.0)
+
+
+def proof_target(vessel: str, cold: bool) -> ShareTarget:
+    """The proof target for one of stone, hot_pot, cold_start, tin, tray; lower straight from the fridge."""
+    if vessel not in PROOF_TARGETS:
+        raise CraftError("vessel", f"'{vessel}' has no proof target.", f"Choose one of {', '.join(PROOF_TARGETS)}.")
+    return ShareTarget(*(FROM_FRIDGE.get(vessel, FROM_FRIDGE_ELSE) if cold else PROOF_TARGETS[vessel]))
+
+
+def share_of_greatest(rise: Floats, greatest: float) -> Floats:
+    """Volume now over the greatest volume: (1 + rise) / (1 + greatest rise)."""
+    result: Floats = (1 + rise) / (1 + greatest)
+    return result

@@ -1,0 +1,87 @@
+"""The temperature of a dough: heat conducted through a ball that loses it to the air around its vessel."""
+
+from dataclasses import dataclass
+from functools import lru_cache
+
+import numpy as np
+
+from gentle_crust.core.errors import CraftError
+from gentle_crust.core.fermentation.rates import Floats
+from gentle_crust.core.tables import constant, numbers
+
+NODES = 8
+FRIDGE_BELOW_C = 10.0
+STILL_FRIDGE = 1.3
+"""A fridge's moving, cold air takes heat this much faster than a room's (practice)."""
+FOLD_COOLS_K = 0.3
+"""What cold hands and air take from a dough at each fold (practice)."""
+
+
+@dataclass(frozen=True)
+class _Conduction:
+    """Modes of heat flow in one ball: node temperatures = to_nodes @ modes, modes decay at rate_per_h."""
+
+    rate_per_h: Floats
+    to_nodes: Floats
+    to_modes: Floats
+    share: Floats
+
+
+def heat_loss_w_per_m2_k(container: str, ambient_c: float) -> float:
+    """Surface heat loss of a dough in ``container``, W/m2 K; more in a fridge than in a room."""
+    table = numbers("containers", "container", "heat_loss_w_per_m2_k")
+    if container not in table:
+        raise CraftError("container", f"'{container}' is not a container I know.", f"Choose one of {', '.join(table)}.")
+    return table[container] * (STILL_FRIDGE if ambient_c < FRIDGE_BELOW_C else 1.0)
+
+
+@lru_cache(maxsize=512)
+def _conduction(mass_g: float, loss_w_per_m2_k: float) -> _Conduction:
+    """Finite volumes in a sphere of NODES shells of equal thickness, brought to its modes."""
+    k = constant("fermentation", "dough", "conductivity_w_per_m_k")
+    density = constant("fermentation", "dough", "density_kg_per_m3")
+    heat_j_per_k = mass_g / 1000 * constant("fermentation", "dough", "heat_capacity_j_per_kg_k")
+    radius = (3 * mass_g / 1000 / density / (4 * np.pi)) ** (1 / 3)
+    edges = np.linspace(0.0, radius, NODES + 1)
+    thickness = radius / NODES
+    share: Floats = np.diff(edges**3) / radius**3
+    between = k * 4 * np.pi * edges[1:-1] ** 2 / thickness
+    outward = 4 * np.pi * radius**2 / (1 / loss_w_per_m2_k + thickness / 2 / k)
+    flow = np.zeros((NODES, NODES))
+    inner = np.arange(NODES - 1)
+    flow[inner, inner] -= between
+    flow[inner + 1, inner + 1] -= between
+    flow[inner, inner + 1] += between
+    flow[inner + 1, inner] += between
+    flow[-1, -1] -= outward
+    root = np.sqrt(share * heat_j_per_k)
+    rate, vectors = np.linalg.eigh(flow / np.outer(root, root) * 3600)
+    return _Conduction(rate, vectors / root[:, None], vectors.T * root, share)
+
+
+def node_shares() -> Floats:
+    """Share of the dough's volume in each node, from the middle outwards."""
+    return _conduction(1000, 7.0).share
+
+
+def cool(nodes_c: Floats, mass_g: float, container: str, ambient_c: Floats, step_h: float) -> Floats:
+    """Node temperatures after each of len(ambient_c) steps, shape (steps + 1, NODES), the start first.
+
+    ``ambient_c`` holds the temperature around the vessel during each step.
+    """
+    modes = _conduction(round(mass_g), heat_loss_w_per_m2_k(container, float(ambient_c.mean())))
+    decay = np.exp(modes.rate_per_h * step_h)
+    drive = np.outer(ambient_c, (1 - decay) * modes.to_modes.sum(axis=1))
+    now = modes.to_modes @ nodes_c
+    path = np.empty((len(ambient_c) + 1, NODES))
+    path[0] = now
+    for step in range(len(ambient_c)):
+        now = decay * now + drive[step]
+        path[step + 1] = now
+    result: Floats = path @ modes.to_nodes.T
+    return result
+
+
+def mixed(nodes_c: Floats, loses_k: float = 0.0) -> Floats:
+    """A dough that was turned over: every node at the mean, less what hands and air took."""
+    return np.full(NODES, float(nodes_c @ node_shares()) - loses_k)

@@ -1,0 +1,46 @@
+"""How sure a forecast can be: equally likely activities of the leaven, run side by side."""
+
+from dataclasses import dataclass
+
+import numpy as np
+from scipy.special import ndtri
+
+from gentle_crust.core.fermentation.rates import Floats
+from gentle_crust.core.tables import constant
+
+ONE: Floats = np.ones(1)
+
+
+@dataclass(frozen=True)
+class Span:
+    """Low (10 %), likely (50 %) and high (90 %); None where the path ends before it comes to that."""
+
+    low: float | None
+    likely: float | None
+    high: float | None
+
+
+def activities(sigma: float | None = None) -> Floats:
+    """Equally likely activity factors of a leaven, lowest first, the middle one exactly 1.
+
+    ``sigma`` is the standard deviation of ln(activity); by default that of an unknown culture.
+    """
+    count = int(constant("fermentation", "uncertainty", "factors"))
+    spread = constant("fermentation", "uncertainty", "unknown_culture_sigma") if sigma is None else sigma
+    places = (np.arange(count) + 0.5) / count
+    factors: Floats = np.exp(spread * ndtri(places))
+    return factors
+
+
+def span(values: Floats) -> Span:
+    """Low, likely and high of equally likely values; nan counts as later than all others."""
+    ordered = np.sort(np.where(np.isnan(values), np.inf, values))
+    low, likely, high = (ordered[round(part * (len(ordered) - 1))] for part in (0.1, 0.5, 0.9))
+    return Span(*(None if np.isinf(value) else float(value) for value in (low, likely, high)))
+
+
+def band(values: Floats) -> tuple[Floats, Floats]:
+    """Low and high (10 %, 90 %) along axis 1 of a (time, activity) array whose columns rise with activity."""
+    ordered = np.sort(values, axis=1)
+    last = ordered.shape[1] - 1
+    return ordered[:, round(0.1 * last)], ordered[:, round(0.9 * last)]

@@ -1,0 +1,1 @@
+"""Formulas in baker's percentages, and what they weigh."""

@@ -1,0 +1,1 @@
+"""Oven, vessel and the staged bake."""

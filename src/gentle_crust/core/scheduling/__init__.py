@@ -1,0 +1,1 @@
+"""From a wish to a bake-day plan."""

@@ -1,0 +1,209 @@
+"""The dough's course through one plan: levain, bulk, shaping and proof, each as long as its forecast says."""
+
+from dataclasses import dataclass, replace
+from itertools import pairwise
+
+import numpy as np
+
+from gentle_crust.core.culture.build import preferment_in_dough
+from gentle_crust.core.fermentation.capacity import greatest_rise
+from gentle_crust.core.fermentation.dough import Dough, FlourPart, Makeup, makeup
+from gentle_crust.core.fermentation.engine import Leg, State, Trace, begin, handled, run
+from gentle_crust.core.fermentation.rates import Floats
+from gentle_crust.core.fermentation.targets import ShareTarget, proof_target
+from gentle_crust.core.formula.feel import Feel, feel
+from gentle_crust.core.formula.scaling import Weighed, weigh
+from gentle_crust.core.oven.profile import BakeProfile, profile, vessel_row
+from gentle_crust.core.scheduling.clock import Clock
+from gentle_crust.core.scheduling.wish import Kitchen, Wish
+
+MIX_MIN = 15
+SEARCH_STEP_H = 1 / 4
+"""Step while times are still being looked for: moves a crossing by less than 1 %."""
+SHOWN_STEP_H = 1 / 8
+
+
+@dataclass(frozen=True)
+class Recipe:
+    """A wish worked out: grams, feel, bake and the hands-on minutes between bulk and proof."""
+
+    wish: Wish
+    weighed: Weighed
+    feel: Feel
+    makeup: Makeup
+    bake: BakeProfile
+    target: ShareTarget
+    holds_bulk: float
+    holds_shaped: float
+    shaping: str
+    proof_container: str
+    divide_min: int
+    rest_min: int
+    shape_min: int
+
+    @property
+    def handling_h(self) -> float:
+        """From the end of bulk to the start of proof, hours."""
+        return (self.divide_min + self.rest_min + self.shape_min) / 60
+
+    @property
+    def piece_g(self) -> float:
+        """Dough in one piece."""
+        return self.wish.scaling_weight_g
+
+    @property
+    def fold_times_h(self) -> tuple[float, ...]:
+        """When each fold falls, hours after mixing began."""
+        return tuple((MIX_MIN + self.feel.fold_every_min * (n + 1)) / 60 for n in range(self.feel.folds))
+
+
+def final_dough(weighed: Weighed, hydration_percent: float | None) -> Dough:
+    """The final dough as the forecast and the water balance see it; a preferment counts as levain mass there."""
+    lines = weighed.stages[-1].lines
+
+    def grams(*kinds: str) -> float:
+        return sum(line.g for line in lines if line.kind in kinds)
+
+    return Dough(
+        flours=tuple(FlourPart(line.kind, line.g) for line in lines if line.role == "flour"),
+        water_g=grams("water", "milk"),
+        salt_g=grams("salt"),
+        sugar_g=grams("sugar", "honey"),
+        oil_g=grams("oil", "butter"),
+        instant_yeast_g=grams("instant_yeast"),
+        levain_g=grams("levain", "poolish", "biga", "sponge"),
+        levain_hydration=(hydration_percent or 100) / 100,
+    )
+
+
+def recipe(wish: Wish, kitchen: Kitchen) -> Recipe:
+    """Work out grams, feel, bake profile and targets of a wish. Raises CraftError if any is impossible."""
+    formula = wish.formula
+    weighed = weigh(formula, wish.pieces, wish.scaling_weight_g)
+    made = makeup(final_dough(weighed, formula.preferment.hydration_percent if formula.preferment else None))
+    made = replace(made, whole_grain=formula.blend("whole_grain_fraction"), rye=formula.blend("rye_fraction"))
+    made = replace(made, strength=formula.blend("strength"))
+    if formula.leaven == "yeast":
+        made = replace(made, levain_yeast=0.0)
+    rye = formula.blend("rye_fraction") >= 0.5
+    tin, flat = formula.shape == "pan_loaf", formula.shape in ("slipper", "flat_round")
+    group = vessel_row(wish.vessel.kind)["proof_group"]
+    in_tray = group == "tray" or flat
+    state = (
+        "tin"
+        if tin
+        else "tray"
+        if in_tray
+        else "free_standing"
+        if formula.leaven == "levain"
+        else "free_standing_yeasted"
+    )
+    return Recipe(
+        wish=wish,
+        weighed=weighed,
+        feel=feel(formula),
+        makeup=made,
+        bake=profile(
+            wish.vessel, kitchen.oven, formula.shape, wish.scaling_weight_g, wish.pieces,
+            formula.blend("rye_fraction"), wish.proof == "cold",
+        ),
+        target=proof_target(group, wish.proof == "cold"),
+        holds_bulk=greatest_rise(made, "bulk"),
+        holds_shaped=greatest_rise(made, state),
+        shaping="tip_into_tray" if rye or flat else "tight_tin_shape" if tin else "gentle_shape",
+        proof_container="tin" if tin else "tray" if in_tray else "banneton",
+        divide_min=round(5 + 1.5 * wish.pieces),
+        rest_min=0 if rye or flat else 20,
+        shape_min=round(5 + 1.5 * wish.pieces),
+    )  # fmt: skip
+
+
+def with_preferment(made: Recipe, ripe: State | None) -> Recipe:
+    """The recipe once its yeasted preferment has fermented, grown yeast and spent food included."""
+    preferment = made.wish.formula.preferment
+    if ripe is None or preferment is None:
+        return made
+    return replace(made, makeup=preferment_in_dough(made.makeup, ripe, preferment.flour_percent / 100))
+
+
+def step_h(activity: Floats) -> float:
+    """Fine steps for a forecast with its band, coarse ones for a search among few."""
+    return SHOWN_STEP_H if len(activity) > 10 else SEARCH_STEP_H
+
+
+def room_leg(
+    clock: Clock, start: float, hours: float, container: str, piece_g: float, holds: float, step: float
+) -> Leg:
+    """A leg in the room from ``start`` (hours from the clock's origin), cooler by night; steps of ``step`` h."""
+    steps = max(int(np.ceil(hours / step)), 2)
+    middles = start + (np.arange(steps) + 0.5) * hours / steps
+    return Leg(hours, clock.room_c(middles), container, piece_g, holds)
+
+
+@dataclass(frozen=True)
+class Bulk:
+    """Bulk fermentation from mixing on: joined traces, one part between folds each."""
+
+    hours: Floats
+    dough_c: Floats
+    rise: Floats
+    parts: tuple[tuple[float, Trace], ...]
+
+    def at(self, hours: float) -> State:
+        """The state ``hours`` after mixing began."""
+        start, trace = [part for part in self.parts if part[0] <= hours + 1e-9][-1]
+        return trace.at(hours - start)
+
+
+def run_bulk(made: Recipe, clock: Clock, mix: float, hours: float, activity: Floats) -> Bulk:
+    """Carry the dough from mixing (at ``mix``) through its folds for ``hours``."""
+    boxed = "box" if made.feel.boxed else "covered_bowl"
+    mass = made.weighed.dough_g
+    state = begin(made.makeup, made.wish.dough_c, len(activity))
+    edges = [0.0, *(fold for fold in made.fold_times_h if fold < hours - 0.05), hours]
+    parts: list[tuple[float, Trace]] = []
+    for start, end in pairwise(edges):
+        if start > 0:
+            state = handled(made.makeup, state, "fold")
+        trace = run(
+            made.makeup,
+            state,
+            room_leg(clock, mix + start, end - start, boxed, mass, made.holds_bulk, step_h(activity)),
+            activity,
+        )
+        parts.append((start, trace))
+        state = trace.end()
+    return Bulk(
+        hours=np.concatenate([start + trace.hours for start, trace in parts]),
+        dough_c=np.concatenate([trace.dough_c for _, trace in parts]),
+        rise=np.concatenate([trace.rise for _, trace in parts]),
+        parts=tuple(parts),
+    )
+
+
+@dataclass(frozen=True)
+class Shaped:
+    """From the end of bulk to the start of proof: the rest's trace, and the dough as it is set to proof."""
+
+    divided: State
+    rest: Trace | None
+    state: State
+
+
+def shape(made: Recipe, clock: Clock, bulk_end: float, state: State, activity: Floats) -> Shaped:
+    """Divide, rest and shape the dough; time passes in the room all the while."""
+    divided = handled(made.makeup, state, "divide")
+    leg = room_leg(clock, bulk_end, made.handling_h, "tray", made.piece_g, made.holds_bulk, step_h(activity))
+    rest = run(made.makeup, divided, leg, activity)
+    return Shaped(divided, rest, handled(made.makeup, rest.end(), made.shaping))
+
+
+def run_proof(made: Recipe, clock: Clock, start: float, hours: float, state: State, activity: Floats) -> Trace:
+    """Final proof from ``start``, in the fridge for a cold proof, else in the room."""
+    if made.wish.proof == "cold":
+        steps = max(int(np.ceil(hours / step_h(activity))), 2)
+        fridge = np.full(steps, clock.room.fridge_c)
+        leg = Leg(hours, fridge, made.proof_container, made.piece_g, made.holds_shaped)
+    else:
+        leg = room_leg(clock, start, hours, made.proof_container, made.piece_g, made.holds_shaped, step_h(activity))
+    return run(made.makeup, state, leg, activity)

@@ -1,0 +1,203 @@
+"""A bake-day plan: from a wish, a kitchen and the time of day to steps by the clock.
+
+The plan is built backwards from the oven. Whatever ferments takes as long as its forecast says at the
+temperatures of that hour; if the wish cannot be met, the plan is still drawn, and says what is wrong.
+"""
+
+from datetime import datetime, timedelta
+
+import numpy as np
+
+from gentle_crust.core.errors import CraftError
+from gentle_crust.core.fermentation.engine import State, first_crossing
+from gentle_crust.core.fermentation.rates import Floats
+from gentle_crust.core.fermentation.targets import share_of_greatest
+from gentle_crust.core.fermentation.uncertainty import ONE, activities, span
+from gentle_crust.core.scheduling import ladder, problems, ribbon
+from gentle_crust.core.scheduling.clock import Clock, zone_of
+from gentle_crust.core.scheduling.course import Recipe, recipe, run_bulk, run_proof, shape, with_preferment
+from gentle_crust.core.scheduling.leaven import (
+    CULTURE_KEPT_G,
+    CULTURE_RATIOS,
+    LEVAIN_RATIOS,
+    Ripening,
+    levain,
+    quickest_h,
+    yeasted,
+)
+from gentle_crust.core.scheduling.result import Plan, Proof
+from gentle_crust.core.scheduling.solve import FRIDGE_HOURS, Times, cold_times, rise_at_bulk_end, room_times
+from gentle_crust.core.scheduling.whole import Course
+from gentle_crust.core.scheduling.wish import Kitchen, Wish, check_wish
+
+ENGINE = "1"
+"""Version of the rules that a plan was reckoned with; raised whenever a plan's figures would change."""
+MOST_TRIES = 4
+
+
+def make_plan(wish: Wish, kitchen: Kitchen, now: datetime) -> Plan:
+    """Plan ``wish`` in ``kitchen`` as of ``now`` (an aware instant).
+
+    Raises CraftError, naming the field, for what cannot be reckoned at all; a wish that merely cannot be
+    met comes back as a plan with ``problems``.
+    """
+    check_wish(wish, kitchen)
+    made = recipe(wish, kitchen)
+    zone = zone_of(kitchen.zone)
+    if not timedelta(0) < wish.ready - now < timedelta(days=14):
+        raise CraftError(
+            "ready",
+            "The bread is wanted in the past, or more than two weeks ahead.",
+            "Choose a time within the next two weeks.",
+        )
+    clock = Clock(wish.ready, zone, kitchen.nights, kitchen.room)
+    cooling = made.bake.cool_min / 60 if wish.ready_means == "cut" else 0.0
+    load = -cooling - made.bake.all_loads_min / 60
+    course = _course(made, clock, load, clock.hours(now))
+    water = ladder.water_for_mix(course, kitchen, clock)
+    steps = ladder.steps(course, kitchen, clock, water)
+    return Plan(
+        engine=ENGINE,
+        ready=wish.ready,
+        out=clock.at(-cooling),
+        begins=steps[0].at,
+        steps=steps,
+        weigh=ladder.weigh_stages(course, clock, water),
+        totals=ladder.totals(made),
+        water=water,
+        feel=ladder.feeling(made),
+        proof=_proof(course),
+        bake=made.bake,
+        ribbon=ribbon.draw(course, clock, clock.hours(now)),
+        problems=problems.find(course, steps, kitchen, clock, clock.hours(now)),
+        notes=ladder.notes(course, water),
+    )
+
+
+def _course(made: Recipe, clock: Clock, load: float, now: float) -> Course:
+    made, times = _times(made, clock, load, now)
+    factors = activities()
+    ripenings = _ripenings(made, clock, times.mix, now, factors)
+    bulk = run_bulk(made, clock, times.mix, (times.bulk_end - times.mix) * 1.6 + 1.5, factors)
+    stopped = bulk.at(times.bulk_end - times.mix)
+    shaped = shape(made, clock, times.bulk_end, stopped, factors)
+    proof_h = times.load - times.proof_start
+    beyond = max(made.bake.all_loads_min / 60, 1.0 if made.wish.proof == "cold" else 1.5 * proof_h + 2)
+    proof = run_proof(made, clock, times.proof_start, proof_h + beyond, shaped.state, factors)
+    middle = len(factors) // 2
+    rise = rise_at_bulk_end(made, stopped)
+    bulk_hours = np.array([first_crossing(bulk.hours, column, rise) for column in bulk.rise.T])
+    shares = share_of_greatest(proof.rise, made.holds_shaped)
+    aim = float(np.interp(times.load - times.proof_start, proof.hours, shares[:, middle]))
+    proof_hours = np.array([first_crossing(proof.hours, column, aim) for column in shares.T])
+    return Course(
+        made, times, ripenings, bulk, shaped, proof, span(times.mix + bulk_hours), span(times.proof_start + proof_hours)
+    )
+
+
+def _ripe_preferment(made: Recipe, clock: Clock, mix: float) -> State | None:
+    """The formula's yeasted preferment at ``mix``, likely activity; None if it has none."""
+    preferment = made.wish.formula.preferment
+    if preferment is None or preferment.kind == "levain":
+        return None
+    ripening = yeasted(clock, mix, made.weighed.stages[0].g, preferment, ONE)
+    return ripening.trace.at(mix - ripening.start)
+
+
+def _times(made: Recipe, clock: Clock, load: float, now: float) -> tuple[Recipe, Times]:
+    """Mixing to loading, and the recipe with its preferment as it will be when the dough is mixed."""
+    made = with_preferment(made, _ripe_preferment(made, clock, load - 6.0))
+    if made.wish.proof == "cold":
+        return made, _best_cold(made, clock, load, now)
+    times = room_times(made, clock, load)
+    if times is None:
+        raise CraftError(
+            "room_day_c",
+            "In this kitchen the dough would not be ready within a day and a half.",
+            "Warm the kitchen or the dough, or take more leaven.",
+        )
+    return made, times
+
+
+def _cold_trouble(made: Recipe, clock: Clock, times: Times, before_mix_h: float, now: float) -> float:
+    """Minutes of sleep and of lateness that a cold course would cost, and its distance from the target."""
+    handling = (times.bulk_end, times.proof_start + 1 / 60)
+    mixing = (times.mix - made.wish.formula.autolyse_min / 60, times.mix + 0.25)
+    folds = [
+        (times.mix + fold, times.mix + fold + 1 / 12) for fold in made.fold_times_h if times.mix + fold < times.bulk_end
+    ]
+    asleep = sum(clock.asleep_min(start, end) for start, end in (handling, mixing, *folds))
+    return asleep * 4 + max(now - (times.mix - before_mix_h), 0) * 60
+
+
+def _before_mix_h(made: Recipe, clock: Clock, load: float) -> float:
+    """About how long before mixing the first hand is needed: the quickest levain and feed, or the preferment."""
+    preferment = made.wish.formula.preferment
+    if preferment is None:
+        return made.wish.formula.autolyse_min / 60
+    if preferment.kind != "levain":
+        return 12.5
+    feeds = 2 if made.wish.culture == "hungry" else 1
+    return feeds * quickest_h(clock, load - 17.0, made.weighed.stages[0].g, preferment)
+
+
+def _best_cold(made: Recipe, clock: Clock, load: float, now: float) -> Times:
+    """The cold proof, of the lengths that bakers use, that costs no sleep and does not start in the past."""
+    before = _before_mix_h(made, clock, load)
+    tried: dict[float, tuple[float, Times]] = {}
+    bulk_h = 5.0
+    for _ in range(MOST_TRIES):
+        left = [hours for hours in FRIDGE_HOURS if hours not in tried]
+
+        def guess(hours: float, bulk_h: float = bulk_h) -> float:
+            end = load - hours - made.handling_h
+            times = Times(end - bulk_h, end, load - hours, load)
+            return _cold_trouble(made, clock, times, before, now)
+
+        choice = min(left, key=lambda hours: (guess(hours), FRIDGE_HOURS.index(hours)))
+        times = cold_times(made, clock, load, choice, bulk_h)
+        bulk_h = times.bulk_end - times.mix
+        tried[choice] = (_cold_trouble(made, clock, times, before, now), times)
+        if tried[choice][0] == 0:
+            break
+    return min(tried.items(), key=lambda item: (item[1][0], FRIDGE_HOURS.index(item[0])))[1][1]
+
+
+def _ripenings(made: Recipe, clock: Clock, mix: float, now: float, factors: Floats) -> tuple[Ripening, ...]:
+    """What must ripen before the dough is mixed, first things first."""
+    preferment = made.wish.formula.preferment
+    if preferment is None:
+        return ()
+    needed = made.weighed.stages[0].g
+    if preferment.kind != "levain":
+        return (yeasted(clock, mix, needed, preferment, factors),)
+    hungry = made.wish.culture == "hungry"
+    earliest = now + (quickest_h(clock, now, needed, preferment) if hungry else 0)
+    build = levain("levain", clock, mix, earliest, needed, 0.0, preferment, LEVAIN_RATIOS, factors)
+    if not hungry:
+        return (build,)
+    seed = build.build.seed_g
+    feed = levain("feed", clock, build.start, now, seed, CULTURE_KEPT_G, preferment, CULTURE_RATIOS, factors)
+    return (feed, build)
+
+
+def _proof(course: Course) -> Proof:
+    made, times = course.recipe, course.times
+    shares = share_of_greatest(course.proof.rise, made.holds_shaped)
+
+    def at(hours: float, column: int) -> float:
+        return float(np.interp(hours, course.proof.hours, shares[:, column]))
+
+    count = shares.shape[1]
+    loaded = times.load - times.proof_start
+    last = loaded + (made.bake.all_loads_min - made.bake.minutes) / 60
+    return Proof(
+        target_low=made.target.low,
+        target_high=made.target.high,
+        share=at(loaded, count // 2),
+        share_low=at(loaded, round(0.1 * (count - 1))),
+        share_high=at(loaded, round(0.9 * (count - 1))),
+        last_load_share=at(last, count // 2),
+        bulk_rise=rise_at_bulk_end(made, course.bulk.at(times.bulk_end - times.mix)),
+        fridge_hours=loaded if made.wish.proof == "cold" else 0.0,
+    )

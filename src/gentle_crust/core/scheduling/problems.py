@@ -1,0 +1,81 @@
+"""What about a wish cannot be met, and by how much."""
+
+import numpy as np
+
+from gentle_crust.core.fermentation.targets import share_of_greatest
+from gentle_crust.core.oven.profile import TOO_COOL_K, fits
+from gentle_crust.core.scheduling.clock import Clock
+from gentle_crust.core.scheduling.ladder import c, duration
+from gentle_crust.core.scheduling.result import Problem, Step
+from gentle_crust.core.scheduling.whole import Course
+from gentle_crust.core.scheduling.wish import Kitchen
+
+NEAR_TARGET = 0.015
+"""A share of greatest volume this near its target counts as in it."""
+LAST_LOAD_BEYOND = 0.05
+
+
+def find(course: Course, ladder: tuple[Step, ...], kitchen: Kitchen, clock: Clock, now: float) -> tuple[Problem, ...]:
+    """All problems of a course and its ladder of steps, the gravest first."""
+    found: list[Problem] = []
+    first = ladder[0]
+    missed = (clock.at(now) - first.at).total_seconds() / 60
+    if missed > 0.5:
+        when = f"{_clock(first.at.isoformat())}, {duration(missed)} ago"
+        sentence = f"Begins in the past: {_lower(first.title)} should have been at {when}."
+        found.append(Problem("past", sentence, missed))
+    found += _asleep(ladder, clock)
+    made = course.recipe
+    misfit = fits(made.wish.vessel, made.wish.formula.shape, made.piece_g)
+    if misfit:
+        found.append(Problem("vessel", misfit, 0))
+    if made.bake.short_k > TOO_COOL_K:
+        wanted = made.bake.preheat_c + made.bake.short_k
+        sentence = f"The oven is too cool: this bake wants {c(wanted)}, the oven reaches {c(kitchen.oven.top_c)}."
+        found.append(Problem("oven", sentence, 0))
+    found += _proof(course)
+    return tuple(found)
+
+
+def _clock(iso: str) -> str:
+    return f"{{{iso}|clock}}"
+
+
+def _lower(title: str) -> str:
+    return title[0].lower() + title[1:]
+
+
+def _asleep(ladder: tuple[Step, ...], clock: Clock) -> list[Problem]:
+    """Hands-on steps that fall in the baker's sleep, as one problem."""
+    hit = []
+    for step in ladder:
+        if step.minutes:
+            start = clock.hours(step.at)
+            minutes = clock.asleep_min(start, start + max(step.minutes, 1) / 60)
+            if minutes >= 1:
+                hit.append((step, minutes))
+    if not hit:
+        return []
+    names = ", ".join(f"{_lower(step.title)} at {_clock(step.at.isoformat())}" for step, _ in hit[:3])
+    more = f" and {len(hit) - 3} more" if len(hit) > 3 else ""
+    return [Problem("asleep", f"While you sleep: {names}{more}.", sum(minutes for _, minutes in hit))]
+
+
+def _proof(course: Course) -> list[Problem]:
+    """Whether the dough meets the oven inside its proof target, the last load included."""
+    made, times = course.recipe, course.times
+    shares = share_of_greatest(course.proof.rise[:, course.proof.rise.shape[1] // 2], made.holds_shaped)
+    loaded = times.load - times.proof_start
+    share = float(np.interp(loaded, course.proof.hours, shares))
+    low, high = made.target.low, made.target.high
+    is_wanted = f"{100 * share:.0f} % of its greatest volume, wanted {100 * low:.0f} to {100 * high:.0f} %."
+    if share > high + NEAR_TARGET:
+        return [Problem("over_proofed", f"Over-proofed by then: {is_wanted}", 0)]
+    if share < low - NEAR_TARGET:
+        return [Problem("under_proofed", f"Under-proofed by then: {is_wanted}", 0)]
+    wait = (made.bake.all_loads_min - made.bake.minutes) / 60
+    later = float(np.interp(loaded + wait, course.proof.hours, shares))
+    if wait and later > high + LAST_LOAD_BEYOND:
+        waits = f"The last of {made.bake.loads} loads waits {duration(60 * wait)} and goes past its proof."
+        return [Problem("last_load", f"{waits} Keep it in the fridge meanwhile.", 0)]
+    return []

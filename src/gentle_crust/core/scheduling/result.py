@@ -1,0 +1,173 @@
+"""A plan as it is shown: steps by the clock, what to weigh, water, bake, ribbon, and what is wrong with it.
+
+Sentences hold quantities as ``{27.5|c}`` (temperature, C), ``{5|dc}`` (difference, K), ``{340|g}`` (mass)
+and ``{2026-11-28T06:30:00+00:00|clock}`` (instant), so that whoever shows them can use the baker's own units.
+"""
+
+from dataclasses import dataclass
+from datetime import datetime
+
+from gentle_crust.core.cautions import Caution
+from gentle_crust.core.oven.profile import BakeProfile
+from gentle_crust.core.water.plan import WaterAnswer
+
+
+@dataclass(frozen=True)
+class TimeSpan:
+    """Low, likely, high as instants; low or high None if beyond what was looked at."""
+
+    low: datetime | None
+    likely: datetime | None
+    high: datetime | None
+
+
+@dataclass(frozen=True)
+class Step:
+    """One line of the ladder. ``minutes`` are hands-on; a step with none runs by itself."""
+
+    kind: str
+    at: datetime
+    minutes: int
+    title: str
+    detail: str
+    span: TimeSpan | None
+    cautions: tuple[Caution, ...]
+
+
+@dataclass(frozen=True)
+class WeighLine:
+    """One line on the scale. ``percent`` of all flour, ``mixed_percent`` of this stage's flour."""
+
+    name: str
+    role: str
+    g: float
+    percent: float | None
+    mixed_percent: float | None
+    note: str
+
+
+@dataclass(frozen=True)
+class WeighStage:
+    """What is weighed together, and for when."""
+
+    kind: str
+    title: str
+    at: datetime
+    lines: tuple[WeighLine, ...]
+    g: float
+
+
+@dataclass(frozen=True)
+class RibbonPoint:
+    """The ribbon at one instant: volume as rise over gas-free (0 = none), with its band, and dough temperature."""
+
+    at: datetime
+    rise: float
+    rise_low: float
+    rise_high: float
+    dough_c: float
+
+
+@dataclass(frozen=True)
+class RibbonPart:
+    """One body of dough: culture, levain or preferment, bulk, rest or proof."""
+
+    kind: str
+    title: str
+    points: tuple[RibbonPoint, ...]
+    target_rise: float | None
+
+
+@dataclass(frozen=True)
+class RibbonBake:
+    """One stage of the bake on the ribbon."""
+
+    start: datetime
+    end: datetime
+    name: str
+    setpoint_c: float
+    covered: bool
+
+
+@dataclass(frozen=True)
+class Night:
+    """One night's sleep."""
+
+    start: datetime
+    end: datetime
+
+
+@dataclass(frozen=True)
+class Ribbon:
+    """Everything the drawing needs."""
+
+    parts: tuple[RibbonPart, ...]
+    bake: tuple[RibbonBake, ...]
+    folds: tuple[datetime, ...]
+    nights: tuple[Night, ...]
+    core_done_c: float
+
+
+@dataclass(frozen=True)
+class Problem:
+    """Something about the wish that cannot be met, by how many minutes (0 if it is not about time)."""
+
+    code: str
+    sentence: str
+    minutes: float
+
+
+@dataclass(frozen=True)
+class Proof:
+    """The proof's target and where this plan lands: shares of the dough's greatest volume."""
+
+    target_low: float
+    target_high: float
+    share: float
+    share_low: float
+    share_high: float
+    last_load_share: float
+    bulk_rise: float
+    fridge_hours: float
+
+
+@dataclass(frozen=True)
+class Feeling:
+    """The dough under the hand."""
+
+    word: str
+    capacity_percent: float
+    handling: str
+
+
+@dataclass(frozen=True)
+class Totals:
+    """The formula in figures, counted both ways."""
+
+    flour_g: float
+    dough_g: float
+    overall_hydration_percent: float
+    mixed_hydration_percent: float
+    overall_salt_percent: float
+    mixed_salt_percent: float
+    prefermented_percent: float
+
+
+@dataclass(frozen=True)
+class Plan:
+    """The whole answer to a wish."""
+
+    engine: str
+    ready: datetime
+    out: datetime
+    begins: datetime
+    steps: tuple[Step, ...]
+    weigh: tuple[WeighStage, ...]
+    totals: Totals
+    water: WaterAnswer
+    feel: Feeling
+    proof: Proof
+    bake: BakeProfile
+    ribbon: Ribbon
+    problems: tuple[Problem, ...]
+    notes: tuple[str, ...]

@@ -1,0 +1,119 @@
+"""When to mix: the times at which bulk, shaping and proof must fall so that the loaf meets the oven in time.
+
+All times are hours from the clock's origin. The oven's time is given; everything before it is found.
+"""
+
+from dataclasses import dataclass, replace
+
+import numpy as np
+
+from gentle_crust.core.fermentation.engine import State, first_crossing, rise_of
+from gentle_crust.core.fermentation.rates import Floats
+from gentle_crust.core.fermentation.targets import BULK_RISE_BOUNDS, bulk_rise, share_of_greatest
+from gentle_crust.core.fermentation.uncertainty import ONE
+from gentle_crust.core.scheduling.clock import Clock
+from gentle_crust.core.scheduling.course import Recipe, run_bulk, run_proof, shape
+
+LONGEST_BULK_H = 20.0
+LONGEST_ROOM_PROOF_H = 12.0
+FRIDGE_HOURS = (12.0, 11.0, 13.0, 10.0, 14.0, 9.0, 15.0, 8.0, 16.0, 17.0, 18.0)
+"""Cold proofs that are tried, the one bakers like best first."""
+NEAR_ENOUGH_H = 1 / 60
+
+
+@dataclass(frozen=True)
+class Times:
+    """The times of one course, hours from the clock's origin."""
+
+    mix: float
+    bulk_end: float
+    proof_start: float
+    load: float
+
+
+def _bulk_stop_hours(made: Recipe, hours: Floats, dough_c: Floats, rise: Floats) -> float:
+    """Hours after mixing at which the rise reaches the default for the dough's temperature at that moment."""
+    leaven = made.wish.formula.leaven
+    wanted = np.minimum(bulk_rise(leaven, dough_c), 0.5 * made.holds_bulk)
+    return first_crossing(hours, rise - wanted, 0.0)
+
+
+def room_times(made: Recipe, clock: Clock, load: float) -> Times | None:
+    """Times for a proof in the room that is ready at ``load``; None if it is never ready there.
+
+    Bulk and proof hardly change when moved by minutes, so moving the mix by the error converges at once.
+    """
+    mix = load - 8.0
+    bulk_h, proof_h = 6.0, 3.0
+    for _ in range(6):
+        bulk = run_bulk(made, clock, mix, min(bulk_h * 1.5 + 1, LONGEST_BULK_H), ONE)
+        found = _bulk_stop_hours(made, bulk.hours, bulk.dough_c, bulk.rise[:, 0])
+        if np.isnan(found):
+            if bulk.hours[-1] >= LONGEST_BULK_H - 1e-6:
+                return None
+            bulk_h = LONGEST_BULK_H
+            continue
+        bulk_h = found
+        shaped = shape(made, clock, mix + bulk_h, bulk.at(bulk_h), ONE)
+        start = mix + bulk_h + made.handling_h
+        proof = run_proof(made, clock, start, min(proof_h * 1.6 + 1, LONGEST_ROOM_PROOF_H), shaped.state, ONE)
+        ready = first_crossing(proof.hours, share_of_greatest(proof.rise[:, 0], made.holds_shaped), made.target.aim)
+        if np.isnan(ready):
+            if proof.hours[-1] >= LONGEST_ROOM_PROOF_H - 1e-6:
+                return None
+            proof_h = LONGEST_ROOM_PROOF_H
+            continue
+        proof_h = ready
+        late = start + proof_h - load
+        if abs(late) < NEAR_ENOUGH_H:
+            break
+        mix -= late
+    return Times(load - proof_h - made.handling_h - bulk_h, load - proof_h - made.handling_h, load - proof_h, load)
+
+
+def _columns(states: list[State]) -> State:
+    """Several states as the columns of one, at the temperature of the middle one."""
+    middle = states[len(states) // 2]
+    return replace(
+        middle,
+        yeast=np.concatenate([state.yeast for state in states]),
+        bacteria=np.concatenate([state.bacteria for state in states]),
+        bakers_yeast_g=np.concatenate([state.bakers_yeast_g for state in states]),
+        made_ml=np.concatenate([state.made_ml for state in states]),
+        kept_ml=np.concatenate([state.kept_ml for state in states]),
+    )
+
+
+def cold_times(made: Recipe, clock: Clock, load: float, fridge_h: float, bulk_h: float = 5.0) -> Times:
+    """Times for a cold proof of ``fridge_h``: bulk is stopped where the whole way to the oven comes out right.
+
+    The rise at the end of bulk stays within its bounds; whether the target is then met is for the caller to see.
+    """
+    low, high = BULK_RISE_BOUNDS[made.wish.formula.leaven]
+    high = min(high, 0.5 * made.holds_bulk)
+    low = min(low, 0.7 * high)
+    bulk_end = load - fridge_h - made.handling_h
+    for _ in range(5):
+        bulk = run_bulk(made, clock, bulk_end - bulk_h, min(bulk_h * 1.6 + 1, LONGEST_BULK_H), ONE)
+        earliest = first_crossing(bulk.hours, bulk.rise[:, 0], low)
+        latest = first_crossing(bulk.hours, bulk.rise[:, 0], high)
+        earliest = bulk.hours[-1] if np.isnan(earliest) else earliest
+        latest = bulk.hours[-1] if np.isnan(latest) else latest
+        stops = np.linspace(earliest, max(latest, earliest + 0.1), 7)
+        stops = np.minimum(stops, bulk.hours[-1])
+        states = _columns([bulk.at(float(stop)) for stop in stops])
+        many = np.ones(len(stops))
+        shaped = shape(made, clock, bulk_end, states, many)
+        proof = run_proof(made, clock, load - fridge_h, fridge_h, shaped.state, many)
+        shares = share_of_greatest(proof.rise[-1], made.holds_shaped)
+        found = float(np.interp(made.target.aim, np.maximum.accumulate(shares), stops))
+        moved, bulk_h = abs(found - bulk_h), found
+        if moved < 2 * NEAR_ENOUGH_H:
+            break
+    return Times(bulk_end - bulk_h, bulk_end, load - fridge_h, load)
+
+
+def rise_at_bulk_end(made: Recipe, state: State) -> float:
+    """Rise of the likely dough when bulk is stopped."""
+    rise = rise_of(made.makeup, state)
+    return float(rise[len(rise) // 2])

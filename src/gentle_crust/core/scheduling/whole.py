@@ -1,0 +1,37 @@
+"""One dough's whole course, worked out: what the ladder, the ribbon and the problems are all drawn from."""
+
+from dataclasses import dataclass
+
+from gentle_crust.core.fermentation.engine import Trace
+from gentle_crust.core.fermentation.uncertainty import Span
+from gentle_crust.core.scheduling.course import Bulk, Recipe, Shaped
+from gentle_crust.core.scheduling.leaven import Ripening
+from gentle_crust.core.scheduling.solve import Times
+
+
+@dataclass(frozen=True)
+class Course:
+    """A dough's course for every activity; spans and times in hours from the clock's origin."""
+
+    recipe: Recipe
+    times: Times
+    ripenings: tuple[Ripening, ...]
+    bulk: Bulk
+    shaped: Shaped
+    proof: Trace
+    bulk_span: Span
+    """When the rise of the end of bulk is reached."""
+    load_span: Span
+    """When the proof of the loading time is reached, if all went by the clock until it began."""
+
+    @property
+    def folds(self) -> tuple[float, ...]:
+        """Times of the folds that fall within bulk."""
+        times = (self.times.mix + fold for fold in self.recipe.fold_times_h)
+        return tuple(fold for fold in times if fold < self.times.bulk_end - 0.2)
+
+    @property
+    def autolyse(self) -> float | None:
+        """When flour and water are stirred together; None without a rest."""
+        minutes = self.recipe.wish.formula.autolyse_min
+        return self.times.mix - minutes / 60 if minutes else None

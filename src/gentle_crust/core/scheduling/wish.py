@@ -1,0 +1,54 @@
+"""What a baker asks of a plan, and what the kitchen is like."""
+
+from dataclasses import dataclass
+from datetime import datetime
+from typing import Literal
+
+from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core.formula.model import Formula
+from gentle_crust.core.oven.profile import Oven, Vessel
+from gentle_crust.core.scheduling.clock import Nights, Room
+
+
+@dataclass(frozen=True)
+class Kitchen:
+    """A kitchen's habits: temperatures C, sleep, zone, tap water and oven."""
+
+    zone: str
+    room: Room
+    nights: Nights
+    tap_c: float
+    oven: Oven
+    altitude_m: float = 0.0
+
+
+@dataclass(frozen=True)
+class Wish:
+    """A formula wanted by a time. ``ready`` is UTC; ``ready_means`` out of the oven, or cool enough to cut.
+
+    ``culture`` is lively (fed within a day) or hungry (needs one feed before the levain).
+    """
+
+    formula: Formula
+    pieces: int
+    scaling_weight_g: float
+    ready: datetime
+    ready_means: Literal["out", "cut"]
+    proof: Literal["room", "cold"]
+    vessel: Vessel
+    dough_c: float
+    culture: Literal["lively", "hungry"] = "lively"
+    mixing: str = "folds"
+
+
+def check_wish(wish: Wish, kitchen: Kitchen) -> None:
+    """Raise CraftError for a value that no kitchen has."""
+    within("pieces", "The number of pieces", wish.pieces, 1, 100, "")
+    within("scaling_weight_g", "Scaling weight", wish.scaling_weight_g, 30, 5000, " g")
+    within("dough_c", "Dough temperature", wish.dough_c, 15, 35, " C")
+    within("room_day_c", "The kitchen by day", kitchen.room.day_c, 5, 40, " C")
+    within("room_night_c", "The kitchen by night", kitchen.room.night_c, 2, 40, " C")
+    within("fridge_c", "The fridge", kitchen.room.fridge_c, 0, 12, " C")
+    within("tap_c", "Tap water", kitchen.tap_c, 1, 40, " C")
+    if kitchen.nights.length_h > 14:
+        raise CraftError("sleep", "Sleep of more than 14 hours leaves no time to bake.", "Give the hours of one night.")

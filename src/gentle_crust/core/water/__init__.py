@@ -1,0 +1,1 @@
+"""The temperature of the water: the one thing a baker can set."""

@@ -1,0 +1,153 @@
+"""The engine against what bakers see: each case with the window in which it must fall."""
+
+import numpy as np
+import pytest
+
+from gentle_crust.core.culture.build import fed, jar_capacity, jar_makeup, preferment_ripe_hours
+from gentle_crust.core.errors import CraftError
+from gentle_crust.core.fermentation.capacity import greatest_rise
+from gentle_crust.core.fermentation.dough import Dough, FlourPart, makeup
+from gentle_crust.core.fermentation.engine import Leg, begin, handled, rise_of, run
+from gentle_crust.core.fermentation.forecast import Stretch, forecast
+from gentle_crust.core.fermentation.temperature import cool, node_shares
+from gentle_crust.core.fermentation.uncertainty import ONE
+
+
+def white(g: float = 1000) -> tuple[FlourPart, ...]:
+    return (FlourPart("strong_white", g),)
+
+
+def hours_to(dough: Dough, c: float, rise: float, start_c: float | None = None, container="covered_bowl", hours=48.0):
+    answer = forecast(dough, c if start_c is None else start_c, (Stretch(hours, c, container),), (rise,))
+    return answer.targets[0].hours
+
+
+def levain_dough(percent: float, salt_g: float = 20) -> Dough:
+    """``percent`` g levain per 100 g added flour, 75 % water overall."""
+    levain = 10 * percent
+    return Dough(white(), 0.75 * (1000 + levain / 2) - levain / 2, salt_g, levain_g=levain)
+
+
+@pytest.mark.parametrize(
+    ("dough", "c", "low", "high"),
+    [
+        (Dough(white(), 650, 20, instant_yeast_g=10), 25.5, 1.0, 1.5),
+        (Dough(white(), 700, 20, instant_yeast_g=3.5), 24, 2.4, 3.5),
+        (Dough(white(), 770, 20, instant_yeast_g=1.9), 21, 7, 10),
+    ],
+)
+def test_yeasted_dough_doubles_in_time(dough, c, low, high):
+    assert low <= hours_to(dough, c, 1.0).likely <= high
+
+
+@pytest.mark.parametrize(("c", "low", "high"), [(18, 10, 13), (21, 7, 9), (24, 5, 6.3), (26, 4.2, 5.3), (28, 3.7, 5.2)])
+def test_levain_dough_rises_three_quarters(c, low, high):
+    assert low <= hours_to(levain_dough(20), c, 0.75).likely <= high
+
+
+def test_half_the_levain_takes_longer():
+    assert 6.5 <= hours_to(levain_dough(10), 24, 0.75).likely <= 8.5
+
+
+def test_no_salt_is_faster():
+    salted, bare = (hours_to(levain_dough(20, salt), 24, 0.75).likely for salt in (20, 0))
+    assert 1.15 <= salted / bare <= 1.30
+
+
+def test_poolish_is_ripe_after_a_night():
+    jar = jar_makeup("strong_white", 1.0, 0.1)
+    trace = run(jar, begin(jar, 21), Leg(24, np.array([21.0]), "covered_bowl", 500, jar_capacity(jar)), ONE)
+    assert 11 <= preferment_ripe_hours(trace)[0] <= 15
+
+
+def test_culture_feeds():
+    jar = jar_makeup("strong_white", 1.0)
+    leg = Leg(24, np.array([24.0]), "covered_bowl", 150, jar_capacity(jar))
+    trace = run(jar, fed(jar, 24, (1.0, 5.0)), leg, np.ones(2))
+    assert 3 <= trace.hours_to(1.0)[0] <= 4.7
+    assert 8 <= trace.hours[trace.rise[:, 1].argmax()] <= 12
+
+
+def test_cold_ball_doubles_within_a_day_and_a_half():
+    ball = Dough(white(176), 114.4, 3.5, instant_yeast_g=1.76)
+    assert 16 <= hours_to(ball, 4, 1.0, start_c=24, container="tray", hours=60).likely <= 36
+
+
+def test_cold_proof_gains_mostly_in_its_first_hours():
+    made = makeup(levain_dough(20))
+    bulk = run(made, begin(made, 24), Leg(9, np.array([24.0]), "covered_bowl", 1800, 2.4), ONE)
+    state = bulk.at(float(bulk.hours_to(0.5)[0]))
+    for handling in ("divide", "gentle_shape"):
+        state = handled(made, state, handling)
+    holds = greatest_rise(made, "free_standing")
+    cold = run(made, state, Leg(12, np.full(48, 4.0), "banneton", 900, holds), ONE)
+    gains = cold.rise[:, 0] - rise_of(made, state)[0]
+    assert 0.05 <= gains[-1] <= 0.40
+    assert gains[20] > 0.5 * gains[-1]
+
+
+def test_dough_in_a_basket_takes_hours_to_cool_in_its_middle():
+    path = cool(np.full(8, 24.0), 900, "banneton", np.full(96, 4.0), 1 / 8)
+    assert 5 <= np.argmax(path[:, 0] < 6) / 8 <= 9
+    assert path[-1] @ node_shares() > 4
+
+
+def test_conduction_agrees_with_the_analytic_sphere():
+    """A sphere whose surface is all but held at the bath's temperature: first terms of Fourier's series."""
+    k, heat, density, mass = 0.45, 2800, 1100, 1.0
+    radius = (3 * mass / density / (4 * np.pi)) ** (1 / 3)
+    bath = 60
+    biot = bath * radius / k
+    grid = np.linspace(1e-3, 40, 400_001)
+    values = 1 - grid / np.tan(grid) - biot
+    roots = [grid[i] for i in range(len(grid) - 1) if values[i] < 0 < values[i + 1]]
+    fourier = k / (heat * density) * 3600 / radius**2
+    mean = sum(6 * biot**2 / (z**2 * (z**2 + biot * (biot - 1))) * np.exp(-(z**2) * fourier) for z in roots)
+    path = cool(np.full(8, 30.0), 1000, "water_bath", np.full(20, 20.0), 1 / 20)
+    assert (path[-1] @ node_shares() - 20) / 10 == pytest.approx(mean, abs=0.02)
+
+
+def test_finer_steps_change_little(monkeypatch):
+    coarse = hours_to(levain_dough(20), 27, 0.75).likely
+    monkeypatch.setattr("gentle_crust.core.fermentation.engine.STEP_H", 1 / 60)
+    assert hours_to(levain_dough(20), 27, 0.75).likely == pytest.approx(coarse, rel=0.005)
+
+
+def test_warmer_is_faster_up_to_the_optimum_and_more_leaven_too():
+    by_c = [hours_to(levain_dough(20), c, 0.5).likely for c in (16, 18, 20, 22, 24, 26)]
+    by_dose = [hours_to(levain_dough(dose), 24, 0.5).likely for dose in (5, 10, 20, 30)]
+    assert by_c == sorted(by_c, reverse=True)
+    assert by_dose == sorted(by_dose, reverse=True)
+
+
+def test_band_encloses_the_likely_and_unreached_targets_are_null():
+    answer = forecast(levain_dough(20), 24, (Stretch(9, 24, "covered_bowl"),), (0.5, 5.0))
+    reached, never = answer.targets
+    assert reached.hours.low < reached.hours.likely < reached.hours.high
+    assert never.hours.likely is None and never.hours.low is None
+    assert all(point.rise_low <= point.rise <= point.rise_high for point in answer.curve)
+    assert [point.hours for point in answer.curve[:3]] == pytest.approx([0, 1 / 6, 2 / 6])
+    assert answer.curve[-1].ph < answer.curve[0].ph
+
+
+def test_bigger_piece_stays_warm_longer_in_the_fridge():
+    path = (Stretch(3, 22, "covered_bowl"), Stretch(6, 4, "banneton"))
+    whole, halves = (forecast(levain_dough(20), 25, path, (), pieces=pieces).curve[-1] for pieces in (1, 4))
+    assert whole.dough_c > halves.dough_c and whole.rise > halves.rise
+
+
+@pytest.mark.parametrize(
+    ("dough", "field"),
+    [
+        (Dough((FlourPart("sawdust", 500),), 300), "dough.flours.0.kind"),
+        (Dough(white(), 100), "dough.water_g"),
+        (Dough(white(), 700, salt_g=80), "dough.salt_g"),
+        (Dough(white(), 700, salt_g=-1), "dough.salt_g"),
+        (Dough((), 700), "dough.flours"),
+        (Dough(white(), 700, instant_yeast_g=90), "dough.instant_yeast_g"),
+    ],
+)
+def test_impossible_doughs_name_their_field(dough, field):
+    with pytest.raises(CraftError) as refused:
+        makeup(dough)
+    assert refused.value.field == field and refused.value.remedy
