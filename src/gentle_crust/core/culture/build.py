@@ -6,11 +6,13 @@ import numpy as np
 
 from gentle_crust.core.fermentation.capacity import greatest_rise
 from gentle_crust.core.fermentation.dough import Dough, FlourPart, Makeup, makeup
-from gentle_crust.core.fermentation.engine import State, Trace, begin, first_crossing
+from gentle_crust.core.fermentation.engine import State, Trace, begin, first_crossing, food
 from gentle_crust.core.fermentation.rates import Floats
 
 RIPE_SHARE_OF_PEAK = 0.85
-"""A levain is used from this share of its greatest rise on, still domed (practice)."""
+"""A levain is ripe from this share of its greatest rise on, still domed (practice)."""
+RIPE_YEAST = 0.70
+"""And not before its yeast has grown to this share of what its flour carries: weak flours rise early (tuned)."""
 SPENT_SHARE_OF_GAS = 0.45
 """Past it: gas making has fallen to this share of its best (practice)."""
 JAR_LOSS = 0.03
@@ -64,24 +66,32 @@ def jar_capacity(jar: Makeup) -> float:
 
 
 def ripe_hours(trace: Trace) -> Floats:
-    """Hours at which each column of a levain's trace is ripe: on the way up, near its greatest rise."""
-    return np.array(
-        [first_crossing(trace.hours, rise, RIPE_SHARE_OF_PEAK * float(rise.max())) for rise in trace.rise.T]
-    )
+    """Hours at which each column of a levain's trace is ripe: near its greatest rise, its yeast grown."""
+    risen = [first_crossing(trace.hours, rise, RIPE_SHARE_OF_PEAK * float(rise.max())) for rise in trace.rise.T]
+    grown = [first_crossing(trace.hours, yeast, RIPE_YEAST) for yeast in trace.states[0].T]
+    later: Floats = np.maximum(np.array(risen), np.array(grown))
+    return later
 
 
 def spent_hours(trace: Trace) -> Floats:
     """Hours at which each column is past it; nan if not within the trace."""
+    yeast, _, bakers, made, _ = trace.states
     found = []
-    for rate in trace.gas_rate.T:
-        best = int(rate.argmax())
-        found.append(first_crossing(trace.hours[best:], -rate[best:], -SPENT_SHARE_OF_GAS * float(rate[best])))
+    for strength in ((yeast + bakers) * food(made)).T:
+        best = int(strength.argmax())
+        found.append(first_crossing(trace.hours[best:], -strength[best:], -SPENT_SHARE_OF_GAS * float(strength[best])))
     return np.array(found)
 
 
 def preferment_ripe_hours(trace: Trace) -> Floats:
-    """Hours at which each column of a yeasted preferment is ripe: gas making passes its best, the dome flattens."""
-    return np.asarray(trace.hours[trace.gas_rate.argmax(axis=0)])
+    """Hours at which each column of a yeasted preferment is ripe: its gas making passes its best, the dome flattens.
+
+    Taken at equal temperature, so that a cooling night is not mistaken for ripeness.
+    """
+    _, _, bakers, made, _ = trace.states
+    strength = bakers * food(made)
+    ripe: Floats = trace.hours[strength.argmax(axis=0)]
+    return ripe
 
 
 def preferment_in_dough(makeup_: Makeup, preferment: State, flour_share: float) -> Makeup:

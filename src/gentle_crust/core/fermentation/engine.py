@@ -167,6 +167,13 @@ def _food_table() -> tuple[Floats, Floats]:
     return made, made + width * np.exp((made - half) / width)
 
 
+def food(made_ml: Floats) -> Floats:
+    """Share of full gas making that the food left allows, 0-1."""
+    half, width = constant("fermentation", "substrate", "half_ml"), constant("fermentation", "substrate", "width_ml")
+    left: Floats = 1 / (1 + np.exp((made_ml - half) / width))
+    return left
+
+
 def _made(start_ml: Floats, work_ml: Floats) -> Floats:
     """Gas made after ``work_ml`` of unhindered gas making, when food runs out; shape (time, factor)."""
     made, work = _food_table()
@@ -229,13 +236,12 @@ def run(makeup: Makeup, state: State, leg: Leg, activity: Floats) -> Trace:
     dissolved = _dissolved(makeup, nodes)
     expand = (nodes @ share + 273.15) / ROOM_K / makeup.gas_free_ml
     kept = _kept(state.kept_ml, made, dissolved, expand, leg.greatest_rise, step_h)
-    half, width = constant("fermentation", "substrate", "half_ml"), constant("fermentation", "substrate", "width_ml")
     return Trace(
         hours=hours,
         dough_c=nodes @ share,
         core_c=nodes[:, 0],
         rise=np.maximum(kept - dissolved[:, None], 0) * expand[:, None],
-        gas_rate=work_rate / (1 + np.exp((made - half) / width)),
+        gas_rate=work_rate * food(made),
         ph=ph_of(bacteria),
         states=(yeast, bacteria, bakers, made, kept),
         nodes_c=nodes,

@@ -47,6 +47,11 @@ class Recipe:
         return (self.divide_min + self.rest_min + self.shape_min) / 60
 
     @property
+    def preheats_vessel(self) -> bool:
+        """Whether the vessel stands in the oven while it heats: pots and stones do, tins and trays hold the dough."""
+        return vessel_row(self.wish.vessel.kind)["proof_group"] in ("hot_pot", "stone")
+
+    @property
     def piece_g(self) -> float:
         """Dough in one piece."""
         return self.wish.scaling_weight_g

@@ -5,7 +5,8 @@ import numpy as np
 from gentle_crust.core.cautions import Caution, at_step
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.fermentation.uncertainty import Span
-from gentle_crust.core.formula.model import flour_name
+from gentle_crust.core.formula.feel import feel
+from gentle_crust.core.formula.model import Formula, flour_name
 from gentle_crust.core.formula.scaling import Ingredient
 from gentle_crust.core.oven.profile import RECOVERY_MIN
 from gentle_crust.core.scheduling.clock import Clock
@@ -89,18 +90,21 @@ def totals(made: Recipe) -> Totals:
     )
 
 
+def handling_words(formula: Formula) -> str:
+    """How a formula's gluten is developed, in a sentence."""
+    dough = feel(formula)
+    if formula.blend("rye_fraction") >= 0.5:
+        return "Stir to a paste; no kneading, no folds."
+    if dough.knead:
+        return "Knead by hand 10 to 15 min, until a membrane stretches."
+    if dough.boxed:
+        return f"{dough.folds} folds: bowl folds first, then coil folds in an oiled box."
+    return f"{dough.folds} stretch-and-folds, half an hour apart; ten minutes either way do no harm."
+
+
 def feeling(made: Recipe) -> Feeling:
     """The dough's feel and the handling it asks for, in words."""
-    feel = made.feel
-    if made.wish.formula.blend("rye_fraction") >= 0.5:
-        handling = "Stir to a paste; no kneading, no folds."
-    elif feel.knead:
-        handling = "Knead by hand 10 to 15 min, until a membrane stretches."
-    elif feel.boxed:
-        handling = f"{feel.folds} folds: bowl folds first, then coil folds in an oiled box."
-    else:
-        handling = f"{feel.folds} stretch-and-folds, half an hour apart; ten minutes either way do no harm."
-    return Feeling(feel.word, feel.capacity_percent, handling)
+    return Feeling(made.feel.word, made.feel.capacity_percent, handling_words(made.wish.formula))
 
 
 class _Ladder:
@@ -258,7 +262,8 @@ def _baking_steps(ladder: _Ladder) -> None:
     bake, vessel = made.bake, made.wish.vessel.name
     steaming, drying = bake.stages
     if not bake.cold_start:
-        text = f"Oven to {c(bake.preheat_c)}, {vessel.lower()} inside, {bake.preheat_min} min."
+        inside = f", {vessel.lower()} inside" if course.recipe.preheats_vessel else ""
+        text = f"Oven to {c(bake.preheat_c)}{inside}, {bake.preheat_min} min."
         ladder.add("preheat", load - bake.preheat_min / 60, 2, "Preheat", text)
     for number in range(bake.loads):
         start = load + number * (bake.minutes + RECOVERY_MIN) / 60

@@ -1,0 +1,75 @@
+"""The Flask application."""
+
+from importlib.resources import files
+from pathlib import Path
+
+from flask import Response, send_from_directory
+from flask_openapi import Info, OpenAPI
+from sqlalchemy.orm import Session, sessionmaker
+from werkzeug.exceptions import HTTPException
+
+from gentle_crust import __version__
+from gentle_crust.api import guard, problems, rooms
+from gentle_crust.core.errors import CraftError
+from gentle_crust.kitchen.now import Now
+
+LARGEST_REQUEST = 1_000_000
+PAGES = Path(str(files("gentle_crust") / "web"))
+
+
+def create_app(
+    sessions: sessionmaker[Session], now: Now, listening: str = "127.0.0.1", passcode: str | None = None
+) -> OpenAPI:
+    """The application on an open store; ``listening`` is the address it will be served at."""
+    app = OpenAPI(
+        "gentle_crust",
+        info=Info(title="Gentle Crust", version=__version__),
+        validation_error_callback=problems.on_validation,
+        validation_error_model=problems.ProblemDocument,
+        doc_ui=False,
+        static_folder=None,
+    )
+    app.config["MAX_CONTENT_LENGTH"] = LARGEST_REQUEST
+    app.extensions["gentle_crust_store"] = sessions
+    app.extensions["gentle_crust_now"] = now
+    guard.protect(app, listening, passcode)
+    for blueprint in (rooms.kitchen, rooms.formulas, rooms.plans):
+        app.register_api(blueprint)
+    _answer_refusals(app)
+    _serve_pages(app)
+    return app
+
+
+def _answer_refusals(app: OpenAPI) -> None:
+    @app.errorhandler(CraftError)
+    def craft(error: CraftError) -> Response:
+        status = 404 if error.field in ("id",) else 422
+        return problems.respond(status, "That cannot be baked", problems.of_craft(error))
+
+    @app.errorhandler(HTTPException)
+    def http(error: HTTPException) -> Response:
+        too_large = "That is more than a megabyte: too much for this program."
+        detail = too_large if error.code == 413 else (error.description or error.name)
+        return problems.respond(error.code or 500, error.name, [], detail)
+
+    @app.errorhandler(Exception)
+    def unforeseen(error: Exception) -> Response:
+        app.logger.exception("unforeseen")
+        return problems.respond(500, "Something broke", [], "The program failed here; nothing was saved. Try again.")
+
+
+def _serve_pages(app: OpenAPI) -> None:
+    @app.get("/", doc_ui=False)
+    @app.get("/<path:name>", doc_ui=False)
+    def page(name: str = "index.html") -> Response:
+        """A file of the built front end, or its first page for a room's address."""
+        if name.startswith("api/"):
+            return problems.respond(404, "Not Found", [], "There is nothing at this address.")
+        if not (PAGES / name).is_file():
+            if "." in name.rsplit("/", 1)[-1]:
+                return problems.respond(404, "Not Found", [], "There is no such file.")
+            name = "index.html"
+        response = send_from_directory(PAGES, name)
+        lasting = name.startswith("assets/")
+        response.headers["Cache-Control"] = "public, max-age=31536000, immutable" if lasting else "no-cache"
+        return response

@@ -1,0 +1,230 @@
+"""The console command: serve the program, or ask the craft a question in JSON."""
+
+import argparse
+import json
+import os
+import sys
+from dataclasses import asdict
+from pathlib import Path
+from typing import Annotated, Any
+
+import platformdirs
+from pydantic import AllowInfNan, BaseModel, ConfigDict, Field, TypeAdapter, ValidationError, model_validator
+
+from gentle_crust import __version__
+from gentle_crust.api import problems
+from gentle_crust.core.errors import CraftError
+from gentle_crust.core.fermentation.dough import Dough
+from gentle_crust.core.fermentation.forecast import Stretch, forecast
+from gentle_crust.core.water.balance import Mixing
+from gentle_crust.core.water.plan import Pour, dough_from_waters, plan_water
+
+Number = Annotated[float, AllowInfNan(False)]
+
+
+class _Strict(BaseModel):
+    model_config = ConfigDict(extra="forbid")
+
+
+class FlourInput(_Strict):
+    """Grams of one flour."""
+
+    kind: str
+    g: Number
+
+
+class DoughInput(_Strict):
+    """A whole batch, grams; flours and water leave out the levain's own."""
+
+    flours: Annotated[list[FlourInput], Field(max_length=20)]
+    water_g: Number
+    salt_g: Number = 0
+    sugar_g: Number = 0
+    oil_g: Number = 0
+    instant_yeast_g: Number = 0
+    active_dry_yeast_g: Number = 0
+    fresh_yeast_g: Number = 0
+    levain_g: Number = 0
+    levain_hydration: Number = 1.0
+
+    def dough(self) -> Dough:
+        """As the core takes it."""
+        return TypeAdapter(Dough).validate_python(self.model_dump())
+
+
+class StretchInput(_Strict):
+    """Hours at one ambient temperature in one container."""
+
+    hours: Number
+    ambient_c: Number
+    container: str = "covered_bowl"
+
+
+class ForecastInput(_Strict):
+    """Question of `gentle-crust forecast`."""
+
+    dough: DoughInput
+    start_c: Number = 25.0
+    path: Annotated[list[StretchInput], Field(max_length=60)]
+    rise_targets: Annotated[list[Number], Field(max_length=20)] = [0.5, 0.75, 1.0]
+    pieces: int = 1
+
+
+class PourInput(_Strict):
+    """Grams of water at a temperature."""
+
+    g: Number
+    c: Number
+
+
+class WaterInput(_Strict):
+    """Question of `gentle-crust water`: give target_dough_c and tap_c, or the waters that were poured."""
+
+    dough: DoughInput
+    flour_c: Number = 20.0
+    room_c: Number = 20.0
+    levain_c: Number | None = Field(None, description="Default: the room's")
+    target_dough_c: Number | None = None
+    mixing: Mixing = "hand_kneading"
+    tap_c: Number | None = None
+    altitude_m: Number = 0.0
+    waters: Annotated[list[PourInput], Field(max_length=20)] | None = None
+
+    @model_validator(mode="after")
+    def one_question(self) -> "WaterInput":
+        """Either what is wanted, or what was poured."""
+        wanted = self.target_dough_c is not None or self.tap_c is not None
+        if wanted and self.waters is not None:
+            raise ValueError("give target_dough_c and tap_c, or waters, not both")
+        return self
+
+
+def _forecast(text: str) -> dict[str, Any]:
+    asked = ForecastInput.model_validate_json(text)
+    path = tuple(Stretch(each.hours, each.ambient_c, each.container) for each in asked.path)
+    return asdict(forecast(asked.dough.dough(), asked.start_c, path, tuple(asked.rise_targets), asked.pieces))
+
+
+def _water(text: str) -> dict[str, Any]:
+    asked = WaterInput.model_validate_json(text)
+    dough = asked.dough.dough()
+    levain_c = asked.room_c if asked.levain_c is None else asked.levain_c
+    if asked.waters is not None:
+        waters = tuple(Pour(each.g, each.c) for each in asked.waters)
+        return {"dough_c": dough_from_waters(dough, asked.flour_c, asked.room_c, levain_c, asked.mixing, waters)}
+    target = 25.0 if asked.target_dough_c is None else asked.target_dough_c
+    tap = 15.0 if asked.tap_c is None else asked.tap_c
+    answer = plan_water(dough, asked.flour_c, asked.room_c, levain_c, target, asked.mixing, tap, asked.altitude_m)
+    return asdict(answer)
+
+
+QUESTIONS = {"forecast": (ForecastInput, _forecast), "water": (WaterInput, _water)}
+
+
+def _ask(name: str, schema: bool) -> int:
+    """Answer one question from standard input; 2 and a problem on standard error for bad input."""
+    model, answer = QUESTIONS[name]
+    if schema:
+        print(json.dumps(model.model_json_schema(), indent=2))
+        return 0
+    try:
+        print(json.dumps(answer(sys.stdin.read())))
+        return 0
+    except ValidationError as error:
+        found = problems.of_validation(error)
+    except CraftError as error:
+        found = problems.of_craft(error)
+    except UnicodeDecodeError:
+        found = [problems.ProblemField(field="body", sentence="The input is not UTF-8 text.", remedy="Send JSON.")]
+    print(json.dumps(problems.document(422, "That cannot be reckoned", found)), file=sys.stderr)
+    return 2
+
+
+def data_folder(given: str | None) -> Path:
+    """Where the data lives: as given, else GENTLE_CRUST_DATA, else by the platform's convention."""
+    return Path(given or os.environ.get("GENTLE_CRUST_DATA") or platformdirs.user_data_dir("gentle-crust", False))
+
+
+def _serve(folder: Path, host: str, port: int, demo: bool) -> int:
+    from waitress import create_server
+
+    from gentle_crust import demo as bakery
+    from gentle_crust.api.app import create_app
+    from gentle_crust.api.guard import is_loopback
+    from gentle_crust.kitchen.now import now_from_environment
+    from gentle_crust.store.database import open_store
+
+    passcode = os.environ.get("GENTLE_CRUST_PASSCODE") or None
+    if not is_loopback(host) and (passcode is None or len(passcode) < 8):
+        print(
+            f"Not served: {host} can be reached by others, and there is no passcode.\n"
+            "Set GENTLE_CRUST_PASSCODE to eight characters or more, or serve at 127.0.0.1.",
+            file=sys.stderr,
+        )
+        return 2
+    now = now_from_environment()
+    sessions = open_store(folder)
+    if demo:
+        bakery.fill(sessions, now)
+    else:
+        bakery.start_formulas(sessions, now)
+    try:
+        server = create_server(create_app(sessions, now, host, passcode), host=host, port=port, threads=8)
+    except OSError as error:
+        print(f"Port {port} cannot be used ({error.strerror}). Give another with --port.", file=sys.stderr)
+        return 2
+    shown = f"[{host}]" if ":" in host else host
+    print(f"Gentle Crust is at http://{shown}:{server.effective_port}/", flush=True)
+    print(f"Data: {folder}. Stop with Ctrl-C.", flush=True)
+    server.run()
+    return 0
+
+
+def _parser() -> argparse.ArgumentParser:
+    parser = argparse.ArgumentParser(
+        prog="gentle-crust",
+        description="Plans lean and sourdough loaves, timed to the dough's own temperature.",
+        epilog="forecast and water read one JSON object from standard input and write one to standard output.",
+    )
+    parser.add_argument("--version", action="version", version=f"gentle-crust {__version__}")
+    commands = parser.add_subparsers(dest="command", required=True, metavar="COMMAND")
+    for name, words in (("serve", "serve your own kitchen"), ("demo", "serve a made-up bakery in a folder of its own")):
+        command = commands.add_parser(name, help=words, description=words.capitalize() + ".")
+        command.add_argument("--host", default="127.0.0.1", help="address to listen on (default 127.0.0.1)")
+        command.add_argument("--port", type=int, default=8417, help="port (default 8417)")
+        command.add_argument(
+            "--data", metavar="FOLDER", help="data folder (default: the platform's, or GENTLE_CRUST_DATA)"
+        )
+        if name == "demo":
+            command.add_argument("--reset", action="store_true", help="begin with fresh demo data")
+    for name, words in (
+        ("forecast", "how a dough rises along a path of temperatures"),
+        ("water", "how warm the water, and how much from tap, kettle and ice"),
+    ):
+        command = commands.add_parser(name, help=words, description=words.capitalize() + ".")
+        command.add_argument("--schema", action="store_true", help="print the JSON Schema of the question")
+    return parser
+
+
+def main(arguments: list[str] | None = None) -> int:
+    """Entry of the console command; returns the exit status."""
+    options = _parser().parse_args(arguments)
+    if options.command in QUESTIONS:
+        return _ask(options.command, options.schema)
+    folder = data_folder(options.data)
+    demo = options.command == "demo"
+    if demo:
+        from gentle_crust import demo as bakery
+
+        folder = folder if options.data else folder.with_name(f"{folder.name}-demo")
+        if options.reset:
+            bakery.reset(folder)
+        bakery.mark(folder)
+    try:
+        return _serve(folder, options.host, options.port, demo)
+    except KeyboardInterrupt:
+        return 0
+
+
+if __name__ == "__main__":
+    sys.exit(main())

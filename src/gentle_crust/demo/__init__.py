@@ -1,0 +1,74 @@
+"""A made-up bakery to try the program with, and the formulas that every new kitchen starts with."""
+
+import shutil
+import tomllib
+from dataclasses import dataclass
+from datetime import datetime, timedelta
+from importlib.resources import files
+from pathlib import Path
+from typing import Any
+
+from sqlalchemy.orm import Session, sessionmaker
+
+from gentle_crust.core.scheduling.clock import zone_of
+from gentle_crust.kitchen.formulas import ADAPTER as FORMULA
+from gentle_crust.kitchen.formulas import FormulaBook
+from gentle_crust.kitchen.now import Now
+from gentle_crust.kitchen.plans import LOCAL, Asked, PlanBook
+from gentle_crust.kitchen.settings import ADAPTER as SETTINGS
+from gentle_crust.kitchen.settings import KitchenSettings
+
+TOMORROW_PLAN = "5d0a0f5e-0000-4000-8000-000000000001"
+
+
+@dataclass(frozen=True)
+class _Morning:
+    """The clock of the morning on which the demo's plan was made: half past six, kitchen time."""
+
+    now: Now
+    zone: str
+
+    def __call__(self) -> datetime:
+        local = self.now().astimezone(zone_of(self.zone))
+        return local.replace(hour=6, minute=30, second=0, microsecond=0)
+
+
+def _data() -> dict[str, Any]:
+    return tomllib.loads((files(__package__) / "bakery.toml").read_text(encoding="utf-8"))
+
+
+def start_formulas(sessions: sessionmaker[Session], now: Now) -> None:
+    """Give a kitchen its first formulas, if it never had any and was never set up."""
+    if KitchenSettings(sessions, now).is_new() and not FormulaBook(sessions, now).all():
+        book = FormulaBook(sessions, now)
+        for key, body in _data()["formula"].items():
+            book.add(FORMULA.validate_python(body), key)
+
+
+def fill(sessions: sessionmaker[Session], now: Now) -> None:
+    """The whole demo: formulas, kitchen, and a plan for tomorrow morning. Does nothing the second time."""
+    if not KitchenSettings(sessions, now).is_new():
+        return
+    start_formulas(sessions, now)
+    kitchen = SETTINGS.validate_python(_data()["kitchen"])
+    KitchenSettings(sessions, now).save(kitchen)
+    morning = _Morning(now, kitchen.zone)
+    ready = morning().replace(hour=7) + timedelta(days=1)
+    asked = Asked("tidewater-country", ready=ready.strftime(LOCAL), culture="hungry")
+    PlanBook(sessions, morning).save(TOMORROW_PLAN, asked)
+
+
+def reset(folder: Path) -> None:
+    """Throw the demo's folder away; only a folder that this program filled as a demo."""
+    if folder.exists():
+        if not (folder / "demo").exists():
+            raise SystemExit(f"{folder} was not made by the demo: it is left alone.")
+        shutil.rmtree(folder)
+
+
+def mark(folder: Path) -> None:
+    """Mark a folder as the demo's own, so that it may be reset."""
+    folder.mkdir(parents=True, exist_ok=True)
+    if any(folder.iterdir()) and not (folder / "demo").exists():
+        raise SystemExit(f"{folder} holds other data: the demo does not touch it.")
+    (folder / "demo").write_text("This folder holds made-up data and may be thrown away.\n", encoding="utf-8")

@@ -1,0 +1,1 @@
+"""What the program does for its baker: load, ask the core, save. No HTTP here, no SQL."""

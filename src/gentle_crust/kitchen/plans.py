@@ -1,0 +1,245 @@
+"""Plans: asked for, mended, saved and opened again."""
+
+from dataclasses import dataclass, replace
+from datetime import datetime, timedelta
+from typing import Any, Literal
+
+from pydantic import TypeAdapter
+from sqlalchemy.orm import Session, sessionmaker
+
+from gentle_crust.core.errors import CraftError
+from gentle_crust.core.formula.model import Formula
+from gentle_crust.core.oven.profile import Vessel, fits
+from gentle_crust.core.scheduling.clock import Room, instant, zone_of
+from gentle_crust.core.scheduling.mends import Mend, mends
+from gentle_crust.core.scheduling.plan import make_plan
+from gentle_crust.core.scheduling.result import Plan
+from gentle_crust.core.scheduling.wish import Kitchen, Wish
+from gentle_crust.kitchen.formulas import ADAPTER as FORMULA
+from gentle_crust.kitchen.formulas import FormulaBook
+from gentle_crust.kitchen.now import Now
+from gentle_crust.kitchen.settings import KitchenSettings, Settings, hour_of, nights
+from gentle_crust.store.models import PlanRow
+from gentle_crust.store.repositories import Plans
+
+
+@dataclass(frozen=True)
+class Asked:
+    """What a baker asks for. Whatever is left out comes from the formula and the kitchen.
+
+    ``ready`` is the kitchen's wall-clock time, 2026-11-29T07:30; temperatures C; sleep HH:MM.
+    """
+
+    formula_id: str
+    pieces: int | None = None
+    scaling_weight_g: float | None = None
+    ready: str | None = None
+    ready_means: Literal["out", "cut"] = "out"
+    proof: Literal["room", "cold"] | None = None
+    vessel_id: str | None = None
+    dough_c: float | None = None
+    culture: Literal["lively", "hungry"] = "lively"
+    room_day_c: float | None = None
+    room_night_c: float | None = None
+    fridge_c: float | None = None
+    tap_c: float | None = None
+    sleep_from: str | None = None
+    sleep_to: str | None = None
+    zone: str | None = None
+
+
+@dataclass(frozen=True)
+class Answer:
+    """A plan, with the question as it was completed and the formula it was made with."""
+
+    asked: Asked
+    formula: Formula
+    formula_put_away: bool
+    plan: Plan
+
+
+@dataclass(frozen=True)
+class SavedPlan:
+    """A plan as it was saved, and shown then."""
+
+    id: str
+    saved_at: datetime
+    answer: Answer
+
+
+@dataclass(frozen=True)
+class PlanLine:
+    """One line of the list of saved plans."""
+
+    id: str
+    formula_name: str
+    pieces: int
+    ready: datetime
+    begins: datetime
+    saved_at: datetime
+
+
+ASKED = TypeAdapter(Asked)
+PLAN = TypeAdapter(Plan)
+LOCAL = "%Y-%m-%dT%H:%M"
+
+
+def _complete(asked: Asked, settings: Settings, formula: Formula) -> Asked:
+    """Fill what was left out, but for the time it should be ready."""
+    night = formula.leaven == "levain" and formula.shape in ("boule", "batard") and formula.blend("rye_fraction") < 0.5
+    default: dict[str, Any] = {
+        "pieces": formula.pieces,
+        "scaling_weight_g": formula.scaling_weight_g,
+        "proof": "cold" if night else "room",
+        "vessel_id": _vessel_for(settings, formula, asked).id,
+        "dough_c": formula.dough_c,
+        **{name: getattr(settings, name) for name in ("room_day_c", "room_night_c", "fridge_c", "tap_c")},
+        **{name: getattr(settings, name) for name in ("sleep_from", "sleep_to", "zone")},
+    }
+    return replace(asked, **{name: value for name, value in default.items() if getattr(asked, name) is None})
+
+
+def _vessel_for(settings: Settings, formula: Formula, asked: Asked) -> Vessel:
+    """The kitchen's first vessel that this loaf fits, holding most of the pieces at once."""
+    weight = asked.scaling_weight_g or formula.scaling_weight_g
+    able = [vessel for vessel in settings.vessels if not fits(vessel, formula.shape, weight)]
+    if formula.shape == "slipper":
+        able = [vessel for vessel in able if vessel.kind == "tray"] or able
+    return able[0] if able else settings.vessels[0]
+
+
+def _wish(asked: Asked, settings: Settings, formula: Formula) -> tuple[Wish, Kitchen]:
+    """The core's question from a completed one."""
+    zone = zone_of(asked.zone or settings.zone)
+    vessel = next((vessel for vessel in settings.vessels if vessel.id == asked.vessel_id), None)
+    if vessel is None:
+        raise CraftError("vessel_id", "That vessel is not in this kitchen.", "Choose one of the kitchen's vessels.")
+    try:
+        local = datetime.strptime(asked.ready or "", LOCAL)  # noqa: DTZ007 - the kitchen's wall clock
+    except ValueError as error:
+        raise CraftError(
+            "ready", f"'{asked.ready}' is not a day and a time.", "Write it as 2026-11-29T07:30."
+        ) from error
+    ready = instant(local, zone, "ready")
+    room = Room(float(asked.room_day_c or 0), float(asked.room_night_c or 0), float(asked.fridge_c or 0))
+    wish = Wish(
+        formula=formula,
+        pieces=int(asked.pieces or 0),
+        scaling_weight_g=float(asked.scaling_weight_g or 0),
+        ready=ready,
+        ready_means=asked.ready_means,
+        proof=asked.proof or "room",
+        vessel=vessel,
+        dough_c=float(asked.dough_c or 0),
+        culture=asked.culture,
+        mixing="",
+    )
+    sleep = nights(asked.sleep_from or "", asked.sleep_to or "")
+    return wish, Kitchen(zone.key, room, sleep, float(asked.tap_c or 0), settings.oven, settings.altitude_m)
+
+
+class PlanBook:
+    """All plans of a kitchen."""
+
+    def __init__(self, sessions: sessionmaker[Session], now: Now) -> None:
+        self.sessions, self.now = sessions, now
+        self.formulas = FormulaBook(sessions, now)
+        self.settings = KitchenSettings(sessions, now)
+
+    def preview(self, asked: Asked) -> Answer:
+        """The plan for a question, not kept. Without ``ready``, for the first good time that works."""
+        kept = self.formulas.get(asked.formula_id)
+        settings = self.settings.get()
+        whole = _complete(asked, settings, kept.formula)
+        if whole.ready is None:
+            return self._first_good(whole, settings, kept.formula, kept.put_away)
+        wish, kitchen = _wish(whole, settings, kept.formula)
+        return Answer(whole, kept.formula, kept.put_away, make_plan(wish, kitchen, self.now()))
+
+    def _first_good(self, whole: Asked, settings: Settings, formula: Formula, put_away: bool) -> Answer:
+        """For breakfast tomorrow, else for noon, the afternoon, the evening, or for breakfast the day after."""
+        zone = zone_of(whole.zone or settings.zone)
+        today = self.now().astimezone(zone).replace(hour=0, minute=0, second=0, microsecond=0, tzinfo=None)
+        breakfast = hour_of(whole.sleep_to or "", "sleep_to") + 1.75
+        answer: Answer | None = None
+        for hours in (24 + breakfast, 24 + 12.5, 24 + 15, 24 + 18.5, 48 + breakfast):
+            ready = today + timedelta(minutes=15 * round(hours * 4))
+            tried = replace(whole, ready=ready.strftime(LOCAL))
+            try:
+                wish, kitchen = _wish(tried, settings, formula)
+            except CraftError as error:
+                if error.field != "ready":
+                    raise
+                continue
+            made = make_plan(wish, kitchen, self.now())
+            answer = answer or Answer(tried, formula, put_away, made)
+            if not made.problems:
+                return Answer(tried, formula, put_away, made)
+        if answer is None:
+            raise CraftError("ready", "No time in the next two days can be used.", "Give a day and a time.")
+        return answer
+
+    def mends(self, asked: Asked) -> tuple[Mend, ...]:
+        """Single changes that would rid a plan of its problems; ready as the kitchen's wall clock."""
+        kept = self.formulas.get(asked.formula_id)
+        settings = self.settings.get()
+        whole = _complete(asked, settings, kept.formula)
+        wish, kitchen = _wish(whole, settings, kept.formula)
+        zone = zone_of(kitchen.zone)
+        found = mends(wish, kitchen, settings.vessels, self.now())
+        return tuple(
+            replace(mend, value=datetime.fromisoformat(mend.value).astimezone(zone).strftime(LOCAL))
+            if mend.field == "ready"
+            else mend
+            for mend in found
+        )
+
+    def save(self, key: str, asked: Asked) -> SavedPlan:
+        """Plan and keep under the client's own key; saving the same key again replaces what was asked."""
+        answer = self.preview(asked)
+        now = self.now()
+        with self.sessions.begin() as session:
+            row = Plans(session).get(key)
+            if row is None:
+                row = PlanRow(id=key, created_at=now)
+                Plans(session).add(row)
+            row.formula_id = asked.formula_id
+            row.formula = FORMULA.dump_python(answer.formula, mode="json")
+            row.asked = ASKED.dump_python(answer.asked, mode="json")
+            row.shown = PLAN.dump_python(answer.plan, mode="json")
+            row.engine, row.ready, row.updated_at, row.deleted_at = answer.plan.engine, answer.plan.ready, now, None
+        return SavedPlan(key, now, answer)
+
+    def open(self, key: str) -> SavedPlan:
+        """A saved plan just as it was shown, whatever became of its formula since."""
+        with self.sessions() as session:
+            row = Plans(session).get(key)
+            if row is None:
+                raise CraftError("id", "That plan is not here.", "Choose one from the list of saved plans.")
+            away = self.formulas.get(row.formula_id).put_away
+            answer = Answer(
+                ASKED.validate_python(row.asked),
+                FORMULA.validate_python(row.formula),
+                away,
+                PLAN.validate_python(row.shown),
+            )
+            return SavedPlan(row.id, row.updated_at, answer)
+
+    def all(self) -> tuple[PlanLine, ...]:
+        """Saved plans, the latest wanted first."""
+        with self.sessions() as session:
+            return tuple(_line(row) for row in Plans(session).all())
+
+    def put_away(self, key: str, away: bool = True) -> PlanLine:
+        """Delete a plan, or bring it back."""
+        with self.sessions.begin() as session:
+            row = Plans(session).get(key)
+            if row is None:
+                raise CraftError("id", "That plan is not here.", "Choose one from the list of saved plans.")
+            row.deleted_at = self.now() if away else None
+        return _line(row)
+
+
+def _line(row: PlanRow) -> PlanLine:
+    begins = datetime.fromisoformat(str(row.shown["begins"]))
+    return PlanLine(row.id, str(row.formula["name"]), int(row.asked["pieces"]), row.ready, begins, row.updated_at)

@@ -1,0 +1,108 @@
+"""The kitchen's habits: what every plan starts from."""
+
+import re
+from dataclasses import dataclass, field
+from typing import Any
+
+from pydantic import TypeAdapter
+from sqlalchemy.orm import Session, sessionmaker
+
+from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core.oven.profile import Oven, Vessel, vessel_row
+from gentle_crust.core.scheduling.clock import Nights, zone_of
+from gentle_crust.kitchen.now import Now
+from gentle_crust.store.repositories import Kitchens
+
+
+@dataclass(frozen=True)
+class Settings:
+    """A kitchen: temperatures C, sleep as HH:MM by its own zone, oven and vessels, and the units to show."""
+
+    name: str = "My kitchen"
+    zone: str = "UTC"
+    room_day_c: float = 22.0
+    room_night_c: float = 19.0
+    fridge_c: float = 4.0
+    tap_c: float = 14.0
+    altitude_m: float = 0.0
+    sleep_from: str = "22:30"
+    sleep_to: str = "06:30"
+    oven: Oven = field(default_factory=Oven)
+    vessels: tuple[Vessel, ...] = (
+        Vessel("pot", "lidded_cast_iron", "Iron pot", 1),
+        Vessel("stone", "stone", "Baking stone", 1),
+        Vessel("tin", "tin", "Loaf tins", 2),
+        Vessel("tray", "tray", "Tray", 1),
+    )
+    fahrenheit: bool = False
+    ounces: bool = False
+
+
+ADAPTER = TypeAdapter(Settings)
+
+
+def hour_of(text: str, field: str) -> float:
+    """HH:MM as an hour of the day. Raises CraftError naming ``field``."""
+    match = re.fullmatch(r"([01]?\d|2[0-3]):([0-5]\d)", text.strip())
+    if not match:
+        raise CraftError(field, f"'{text}' is not a time of day.", "Write it as 22:30.")
+    return int(match[1]) + int(match[2]) / 60
+
+
+def check_settings(settings: Settings) -> None:
+    """Raise CraftError for what no kitchen has."""
+    if not 0 < len(settings.name.strip()) <= 60:
+        raise CraftError("name", "The kitchen's name is empty or longer than 60 letters.", "Give it a short name.")
+    zone_of(settings.zone)
+    within("room_day_c", "The kitchen by day", settings.room_day_c, 5, 40, " C")
+    within("room_night_c", "The kitchen by night", settings.room_night_c, 2, 40, " C")
+    within("fridge_c", "The fridge", settings.fridge_c, 0, 12, " C")
+    within("tap_c", "Tap water", settings.tap_c, 1, 40, " C")
+    within("altitude_m", "Altitude", settings.altitude_m, 0, 5000, " m")
+    within("oven.top_c", "The oven's top temperature", settings.oven.top_c, 150, 500, " C")
+    nights(settings.sleep_from, settings.sleep_to)
+    if not settings.vessels:
+        raise CraftError("vessels", "There is nothing to bake in.", "Keep at least one vessel.")
+    for index, vessel in enumerate(settings.vessels):
+        vessel_row(vessel.kind)
+        within(f"vessels.{index}.count", "How many of a vessel", vessel.count, 1, 50, "")
+        if not 0 < len(vessel.name.strip()) <= 40:
+            raise CraftError(
+                f"vessels.{index}.name", "A vessel's name is empty or longer than 40 letters.", "Shorten it."
+            )
+
+
+def nights(sleep_from: str, sleep_to: str) -> Nights:
+    """Bedtime and getting up as the core counts them; CraftError if that is no night."""
+    found = Nights(hour_of(sleep_from, "sleep_from"), hour_of(sleep_to, "sleep_to"))
+    if found.length_h > 14:
+        raise CraftError(
+            "sleep_to", "Sleep of more than 14 hours leaves no time to bake.", "Give the hours of one night."
+        )
+    return found
+
+
+class KitchenSettings:
+    """Reads and saves the one kitchen."""
+
+    def __init__(self, sessions: sessionmaker[Session], now: Now) -> None:
+        self.sessions, self.now = sessions, now
+
+    def get(self) -> Settings:
+        """The kitchen as saved, or as every kitchen begins."""
+        with self.sessions() as session:
+            body = Kitchens(session).get()
+        return Settings() if body is None else ADAPTER.validate_python(body)
+
+    def is_new(self) -> bool:
+        """Whether nothing was ever saved."""
+        with self.sessions() as session:
+            return Kitchens(session).get() is None
+
+    def save(self, settings: Settings) -> Settings:
+        """Check and save; returns what was saved."""
+        check_settings(settings)
+        body: dict[str, Any] = ADAPTER.dump_python(settings, mode="json")
+        with self.sessions.begin() as session:
+            Kitchens(session).put(body, self.now())
+        return settings

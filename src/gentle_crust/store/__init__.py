@@ -1,0 +1,1 @@
+"""What is kept: SQLite through SQLAlchemy, its schema by Alembic."""

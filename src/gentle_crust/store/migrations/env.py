@@ -1,0 +1,12 @@
+"""Alembic's entry: runs on the engine that the program hands over."""
+
+from alembic import context
+
+from gentle_crust.store.models import Base
+
+engine = context.config.attributes["engine"]
+with engine.connect() as connection:
+    context.configure(connection=connection, target_metadata=Base.metadata, render_as_batch=True)
+    with context.begin_transaction():
+        context.run_migrations()
+    connection.commit()

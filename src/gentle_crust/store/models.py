@@ -1,0 +1,68 @@
+"""The tables. Instants are UTC; documents are JSON as the core's dataclasses write themselves."""
+
+from datetime import UTC, datetime
+from typing import Any
+
+from sqlalchemy import JSON, DateTime, Dialect, ForeignKey, String
+from sqlalchemy.orm import DeclarativeBase, Mapped, mapped_column
+from sqlalchemy.types import TypeDecorator
+
+
+class Instant(TypeDecorator[datetime]):
+    """An aware instant, kept as UTC; SQLite itself knows no zones."""
+
+    impl = DateTime
+    cache_ok = True
+
+    def process_bind_param(self, value: datetime | None, dialect: Dialect) -> datetime | None:
+        """To UTC without a zone."""
+        return None if value is None else value.astimezone(UTC).replace(tzinfo=None)
+
+    def process_result_value(self, value: datetime | None, dialect: Dialect) -> datetime | None:
+        """Back to an aware instant."""
+        return None if value is None else value.replace(tzinfo=UTC)
+
+
+class Base(DeclarativeBase):
+    """Base of all tables."""
+
+    type_annotation_map = {datetime: Instant, dict[str, Any]: JSON}
+
+
+class KitchenRow(Base):
+    """The kitchen's habits: one row."""
+
+    __tablename__ = "kitchen"
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    body: Mapped[dict[str, Any]]
+    updated_at: Mapped[datetime]
+
+
+class FormulaRow(Base):
+    """A formula. ``deleted_at`` set means put away: it can be brought back."""
+
+    __tablename__ = "formula"
+
+    id: Mapped[str] = mapped_column(String(36), primary_key=True)
+    body: Mapped[dict[str, Any]]
+    created_at: Mapped[datetime]
+    updated_at: Mapped[datetime]
+    deleted_at: Mapped[datetime | None]
+
+
+class PlanRow(Base):
+    """A saved plan: what was asked, the formula as it was then, and the answer that was shown."""
+
+    __tablename__ = "plan"
+
+    id: Mapped[str] = mapped_column(String(36), primary_key=True)
+    formula_id: Mapped[str] = mapped_column(ForeignKey("formula.id"), index=True)
+    formula: Mapped[dict[str, Any]]
+    asked: Mapped[dict[str, Any]]
+    shown: Mapped[dict[str, Any]]
+    engine: Mapped[str] = mapped_column(String(20))
+    ready: Mapped[datetime] = mapped_column(index=True)
+    created_at: Mapped[datetime]
+    updated_at: Mapped[datetime]
+    deleted_at: Mapped[datetime | None]

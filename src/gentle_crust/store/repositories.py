@@ -1,0 +1,66 @@
+"""Reading and writing the tables, one small class each; the caller owns the session and its commit."""
+
+from collections.abc import Sequence
+from datetime import datetime
+from typing import Any
+
+from sqlalchemy import select
+from sqlalchemy.orm import Session
+
+from gentle_crust.store.models import FormulaRow, KitchenRow, PlanRow
+
+
+class Kitchens:
+    """The one kitchen."""
+
+    def __init__(self, session: Session) -> None:
+        self.session = session
+
+    def get(self) -> dict[str, Any] | None:
+        """The kitchen as it was saved; None before it ever was."""
+        row = self.session.get(KitchenRow, 1)
+        return row.body if row else None
+
+    def put(self, body: dict[str, Any], now: datetime) -> None:
+        """Save the kitchen."""
+        self.session.merge(KitchenRow(id=1, body=body, updated_at=now))
+
+
+class Formulas:
+    """Formulas, without those put away unless asked for."""
+
+    def __init__(self, session: Session) -> None:
+        self.session = session
+
+    def all(self) -> Sequence[FormulaRow]:
+        """Formulas in the order in which they were made."""
+        living = select(FormulaRow).where(FormulaRow.deleted_at.is_(None))
+        return self.session.scalars(living.order_by(FormulaRow.created_at, FormulaRow.id)).all()
+
+    def get(self, key: str) -> FormulaRow | None:
+        """One formula, put away or not."""
+        return self.session.get(FormulaRow, key)
+
+    def add(self, row: FormulaRow) -> None:
+        """A new formula."""
+        self.session.add(row)
+
+
+class Plans:
+    """Saved plans, without those put away unless asked for."""
+
+    def __init__(self, session: Session) -> None:
+        self.session = session
+
+    def all(self) -> Sequence[PlanRow]:
+        """Plans, the soonest wanted last."""
+        living = select(PlanRow).where(PlanRow.deleted_at.is_(None))
+        return self.session.scalars(living.order_by(PlanRow.ready.desc(), PlanRow.id)).all()
+
+    def get(self, key: str) -> PlanRow | None:
+        """One plan, put away or not."""
+        return self.session.get(PlanRow, key)
+
+    def add(self, row: PlanRow) -> None:
+        """A new plan."""
+        self.session.add(row)
