@@ -110,7 +110,7 @@ def test_conduction_agrees_with_the_analytic_sphere():
 def test_finer_steps_change_little(monkeypatch):
     coarse = hours_to(levain_dough(20), 27, 0.75).likely
     monkeypatch.setattr("gentle_crust.core.fermentation.engine.STEP_H", 1 / 60)
-    assert hours_to(levain_dough(20), 27, 0.75).likely == pytest.approx(coarse, rel=0.005)
+    assert hours_to(levain_dough(20), 27, 0.75).likely == pytest.approx(coarse, rel=0.01)
 
 
 def test_warmer_is_faster_up_to_the_optimum_and_more_leaven_too():

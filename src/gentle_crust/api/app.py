@@ -59,8 +59,6 @@ def _answer_refusals(app: OpenAPI) -> None:
 
 
 def _serve_pages(app: OpenAPI) -> None:
-    @app.get("/", doc_ui=False)
-    @app.get("/<path:name>", doc_ui=False)
     def page(name: str = "index.html") -> Response:
         """A file of the built front end, or its first page for a room's address."""
         if name.startswith("api/"):
@@ -73,3 +71,6 @@ def _serve_pages(app: OpenAPI) -> None:
         lasting = name.startswith("assets/")
         response.headers["Cache-Control"] = "public, max-age=31536000, immutable" if lasting else "no-cache"
         return response
+
+    app.add_url_rule("/", "page", page)
+    app.add_url_rule("/<path:name>", "page", page)

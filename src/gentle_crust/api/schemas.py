@@ -10,7 +10,7 @@ from gentle_crust.core.formula.scaling import Weighed
 from gentle_crust.core.oven.profile import Oven, Vessel
 from gentle_crust.core.scheduling.mends import Mend
 from gentle_crust.core.scheduling.result import Plan
-from gentle_crust.kitchen.plans import Asked
+from gentle_crust.kitchen.plans import Asked, NextStep
 from gentle_crust.kitchen.settings import Settings
 
 Number = Annotated[float, AllowInfNan(False)]
@@ -148,6 +148,7 @@ class PlanLineAnswer(BaseModel):
     ready: datetime
     begins: datetime
     saved_at: datetime
+    next_step: NextStep | None
 
 
 class PlansAnswer(BaseModel):

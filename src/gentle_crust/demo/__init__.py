@@ -40,8 +40,9 @@ def _data() -> dict[str, Any]:
 def start_formulas(sessions: sessionmaker[Session], now: Now) -> None:
     """Give a kitchen its first formulas, if it never had any and was never set up."""
     if KitchenSettings(sessions, now).is_new() and not FormulaBook(sessions, now).all():
-        book = FormulaBook(sessions, now)
-        for key, body in _data()["formula"].items():
+        begun = now()
+        for place, (key, body) in enumerate(_data()["formula"].items()):
+            book = FormulaBook(sessions, lambda place=place: begun + timedelta(microseconds=place))
             book.add(FORMULA.validate_python(body), key)
 
 

@@ -68,6 +68,14 @@ class SavedPlan:
 
 
 @dataclass(frozen=True)
+class NextStep:
+    """The next thing to do."""
+
+    title: str
+    at: datetime
+
+
+@dataclass(frozen=True)
 class PlanLine:
     """One line of the list of saved plans."""
 
@@ -77,6 +85,7 @@ class PlanLine:
     ready: datetime
     begins: datetime
     saved_at: datetime
+    next_step: NextStep | None
 
 
 ASKED = TypeAdapter(Asked)
@@ -228,7 +237,7 @@ class PlanBook:
     def all(self) -> tuple[PlanLine, ...]:
         """Saved plans, the latest wanted first."""
         with self.sessions() as session:
-            return tuple(_line(row) for row in Plans(session).all())
+            return tuple(_line(row, self.now()) for row in Plans(session).all())
 
     def put_away(self, key: str, away: bool = True) -> PlanLine:
         """Delete a plan, or bring it back."""
@@ -237,9 +246,19 @@ class PlanBook:
             if row is None:
                 raise CraftError("id", "That plan is not here.", "Choose one from the list of saved plans.")
             row.deleted_at = self.now() if away else None
-        return _line(row)
+        return _line(row, self.now())
 
 
-def _line(row: PlanRow) -> PlanLine:
+def _line(row: PlanRow, now: datetime) -> PlanLine:
+    coming = [(datetime.fromisoformat(step["at"]), str(step["title"])) for step in row.shown["steps"]]
+    due = min(((at, title) for at, title in coming if at >= now), default=None)
     begins = datetime.fromisoformat(str(row.shown["begins"]))
-    return PlanLine(row.id, str(row.formula["name"]), int(row.asked["pieces"]), row.ready, begins, row.updated_at)
+    return PlanLine(
+        row.id,
+        str(row.formula["name"]),
+        int(row.asked["pieces"]),
+        row.ready,
+        begins,
+        row.updated_at,
+        NextStep(due[1], due[0]) if due else None,
+    )

@@ -312,6 +312,19 @@ export interface components {
             text: string;
         };
         /**
+         * CorePoint
+         * @description The middle of the first load in the oven.
+         */
+        CorePoint: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Core C */
+            core_c: number;
+        };
+        /**
          * Extra
          * @description Anything that is not flour, water, salt or leaven.
          */
@@ -531,6 +544,19 @@ export interface components {
             mends: components["schemas"]["Mend"][];
         };
         /**
+         * NextStep
+         * @description The next thing to do.
+         */
+        NextStep: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Title */
+            title: string;
+        };
+        /**
          * Night
          * @description One night's sleep.
          */
@@ -642,6 +668,7 @@ export interface components {
             formula_name: string;
             /** Id */
             id: string;
+            next_step: components["schemas"]["NextStep"] | null;
             /** Pieces */
             pieces: number;
             /**
@@ -763,10 +790,14 @@ export interface components {
         Ribbon: {
             /** Bake */
             bake: components["schemas"]["RibbonBake"][];
+            /** Core */
+            core: components["schemas"]["CorePoint"][];
             /** Core Done C */
             core_done_c: number;
             /** Folds */
             folds: string[];
+            /** Greatest Rise */
+            greatest_rise: number;
             /** Nights */
             nights: components["schemas"]["Night"][];
             /** Parts */

@@ -6,7 +6,7 @@ import numpy as np
 
 from gentle_crust.core.fermentation.capacity import greatest_rise
 from gentle_crust.core.fermentation.dough import Dough, FlourPart, Makeup, makeup
-from gentle_crust.core.fermentation.engine import State, Trace, begin, first_crossing, food
+from gentle_crust.core.fermentation.engine import State, Trace, begin, crossings, first_crossing, food
 from gentle_crust.core.fermentation.rates import Floats
 
 RIPE_SHARE_OF_PEAK = 0.85
@@ -67,9 +67,9 @@ def jar_capacity(jar: Makeup) -> float:
 
 def ripe_hours(trace: Trace) -> Floats:
     """Hours at which each column of a levain's trace is ripe: near its greatest rise, its yeast grown."""
-    risen = [first_crossing(trace.hours, rise, RIPE_SHARE_OF_PEAK * float(rise.max())) for rise in trace.rise.T]
-    grown = [first_crossing(trace.hours, yeast, RIPE_YEAST) for yeast in trace.states[0].T]
-    later: Floats = np.maximum(np.array(risen), np.array(grown))
+    risen = crossings(trace.hours, trace.rise / trace.rise.max(axis=0), RIPE_SHARE_OF_PEAK)
+    grown = crossings(trace.hours, trace.states[0], RIPE_YEAST)
+    later: Floats = np.maximum(risen, grown)
     return later
 
 

@@ -16,9 +16,11 @@ from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.temperature import NODES, cool, mixed, node_shares
 from gentle_crust.core.tables import constant, numbers
 
-STEP_H = 1 / 8
-"""Longest step, h: crossing times move by less than 0.3 % when it is made finer."""
+STEP_H = 1 / 4
+"""Longest step, h: crossing times move by less than 1 % when it is made finer."""
 ROOM_K = 298.15
+ABSENT = 1e-9
+"""Stands for a leaven that is not in the dough."""
 
 
 @dataclass(frozen=True)
@@ -47,6 +49,8 @@ class Leg:
     container: str
     piece_g: float
     greatest_rise: float
+    folds_h: tuple[float, ...] = ()
+    """When the dough is folded, hours into the leg; taken at the nearest step."""
 
 
 @dataclass(frozen=True)
@@ -88,17 +92,21 @@ class Trace:
         )
 
 
+def crossings(hours: Floats, values: Floats, target: float) -> Floats:
+    """First time at which each column of ``values`` reaches ``target``, by straight line; nan where never."""
+    reached = values >= target
+    after = reached.argmax(axis=0)
+    columns = np.arange(values.shape[1])
+    before = np.maximum(after - 1, 0)
+    low, high = values[before, columns], values[after, columns]
+    part = np.where(after > 0, (target - low) / np.where(high > low, high - low, 1.0), 0.0)
+    found: Floats = np.where(reached.any(axis=0), hours[before] + part * (hours[after] - hours[before]), np.nan)
+    return found
+
+
 def first_crossing(hours: Floats, values: Floats, target: float) -> float:
-    """First time at which ``values`` reach ``target``, by straight line between samples; nan if never."""
-    reached = np.flatnonzero(values >= target)
-    if len(reached) == 0:
-        return float("nan")
-    after = int(reached[0])
-    if after == 0:
-        return float(hours[0])
-    before = after - 1
-    part = (target - values[before]) / (values[after] - values[before])
-    return float(hours[before] + part * (hours[after] - hours[before]))
+    """First time at which one course of ``values`` reaches ``target``; nan if never."""
+    return float(crossings(hours, values[:, None], target)[0])
 
 
 def begin(makeup: Makeup, dough_c: float, factors: int = 1) -> State:
@@ -106,13 +114,13 @@ def begin(makeup: Makeup, dough_c: float, factors: int = 1) -> State:
     water_ml = 100 * makeup.levain_yeast
     dissolved = float(rates.dissolved_gas_ml_per_g_water(np.array(dough_c))) * water_ml
     ones = np.ones(factors)
-    levain = max(makeup.levain_yeast, 1e-9)
+    levain = max(makeup.levain_yeast, ABSENT)
     return State(
         age_h=0.0,
         nodes_c=np.full(NODES, float(dough_c)),
         yeast=ones * levain,
         bacteria=ones * levain,
-        bakers_yeast_g=ones * max(makeup.yeast_percent, 1e-9),
+        bakers_yeast_g=ones * max(makeup.yeast_percent, ABSENT),
         made_ml=ones * makeup.gas_made_ml,
         kept_ml=ones * dissolved,
     )
@@ -132,11 +140,14 @@ def rise_of(makeup: Makeup, state: State) -> Floats:
 
 
 def handled(makeup: Makeup, state: State, handling: str) -> State:
-    """A state after a fold, divide or shape: some free gas is pressed out, and the dough is turned over."""
-    kept = numbers("handling", "handling", "gas_kept_fraction")[handling]
+    """A state after dividing or shaping: some free gas is pressed out, and the dough is turned over."""
     free = free_ml(makeup, state)
-    loses_k = 0.3 if handling == "fold" else 0.0
-    return replace(state, kept_ml=state.kept_ml - (1 - kept) * free, nodes_c=mixed(state.nodes_c, loses_k))
+    return replace(state, kept_ml=state.kept_ml - (1 - gas_kept(handling)) * free, nodes_c=mixed(state.nodes_c))
+
+
+def gas_kept(handling: str) -> float:
+    """Share of the free gas that a handling leaves in the dough."""
+    return numbers("handling", "handling", "gas_kept_fraction")[handling]
 
 
 def _dissolved(makeup: Makeup, nodes_c: Floats) -> Floats:
@@ -180,25 +191,86 @@ def _made(start_ml: Floats, work_ml: Floats) -> Floats:
     return np.interp(np.interp(start_ml, made, work) + work_ml, work, made)
 
 
-def _kept(start: Floats, made: Floats, dissolved: Floats, expand: Floats, most: float, step_h: float) -> Floats:
-    """Gas kept, ml, stepped in time: free gas is held ever less towards capacity and leaks there."""
+@cache
+def _filling_table() -> tuple[Floats, Floats]:
+    """Fullness u against the gas that brings it there: du/d(gas) = 1 - u^4 for u > 0, all is kept below.
+
+    Its integral is (artanh u + arctan u) / 2.
+    """
+    fullness = np.concatenate([[-9.0], np.linspace(0, 0.98, 400), 1 - np.geomspace(0.02, 1e-5, 60)[1:]])
+    above = np.maximum(fullness, 0.0)
+    gas = np.where(fullness < 0, fullness, (np.arctanh(above) + np.arctan(above)) / 2)
+    return fullness, gas
+
+
+def _kept(
+    start: Floats,
+    made: Floats,
+    dissolved: Floats,
+    expand: Floats,
+    most: float,
+    step_h: float,
+    fold_steps: frozenset[int],
+) -> Floats:
+    """Gas kept, ml: ever less of what is made as the dough nears its capacity, where it also leaks.
+
+    Each step is exact for the gas made in it at its middle temperature; the leak is taken afterwards.
+    """
     leak = constant("fermentation", "gas", "leak_per_h") * step_h
-    made_step = np.diff(made, axis=0)
-    fullness = expand / most
+    fullness_of, gas_of = _filling_table()
+    fullest = fullness_of[-1]
+    part = (expand[1:] + expand[:-1]) / 2 / most
+    held = (dissolved[1:] + dissolved[:-1]) / 2
+    gains = np.diff(made, axis=0) * part[:, None]
     path = np.empty_like(made)
-    path[0] = start
-    for step, (held, part) in enumerate(zip(dissolved.tolist(), fullness.tolist(), strict=True)):
-        if step == len(made_step):
-            break
-        kept, after = path[step], path[step + 1]
-        free = np.maximum(kept - held, 0.0)
-        full = free * part
-        np.multiply(full, full, out=full)
-        np.multiply(full, full, out=full)
-        np.minimum(full, 1.0, out=full)
-        np.subtract(kept, full * (made_step[step] + leak * free), out=after)
-        after += made_step[step]
+    path[0] = kept = start
+    for step, gain in enumerate(gains):
+        full = (kept - held[step]) * part[step]
+        after = np.interp(np.interp(full, fullness_of, gas_of) + gain, gas_of, fullness_of)
+        if full.max() > fullest:
+            after = np.where(full > fullest, full, after)
+        square = after * after
+        after -= leak * np.maximum(after, 0.0) * np.minimum(square * square, 1.0)
+        if step + 1 in fold_steps:
+            after = np.where(after > 0, after * gas_kept("fold"), after)
+        path[step + 1] = kept = after / part[step] + held[step]
     return path
+
+
+def _levain_life(
+    makeup: Makeup, state: State, nodes_c: Floats, step_h: float, activity: Floats
+) -> tuple[Floats, Floats, Floats]:
+    """Yeast, bacteria and unhindered gas making (before pace) of a levain; shape (time, factor)."""
+    if float(state.yeast.max()) <= ABSENT:
+        still = np.full((len(nodes_c), len(activity)), ABSENT)
+        return still, still, np.zeros_like(still)
+    share = node_shares()
+    growth = (rates.levain_yeast_growth_per_h(nodes_c) @ share)[:, None]
+    souring = (rates.levain_bacteria_growth_per_h(nodes_c) @ share)[:, None]
+    gas = (rates.levain_gas_per_h(nodes_c) @ share)[:, None]
+    yeast = _logistic(state.yeast, _integral(growth, step_h) * (activity * makeup.pace), 1.0)
+    ceiling = constant("fermentation", "acid", "bacteria_ceiling")
+    bacteria = _logistic(state.bacteria, _integral(souring, step_h) * activity, ceiling)
+    return yeast, bacteria, constant("fermentation", "levain", "gas_ml_per_100g_flour") * gas * yeast
+
+
+def _bakers_life(
+    makeup: Makeup, state: State, nodes_c: Floats, age_h: Floats, step_h: float, activity: Floats
+) -> tuple[Floats, Floats]:
+    """Baker's yeast, g per 100 g flour, and its unhindered gas making (before pace); shape (time, factor)."""
+    if float(state.bakers_yeast_g.max()) <= ABSENT:
+        still = np.full((len(nodes_c), len(activity)), ABSENT)
+        return still, np.zeros_like(still)
+    gassing = (rates.bakers_yeast_gassing(nodes_c) @ node_shares())[:, None]
+    lag_over = age_h >= constant("fermentation", "bakers_yeast", "growth_lag_h")
+    exponent = _integral(gassing * lag_over, step_h) * activity
+    yeast = _logistic(
+        state.bakers_yeast_g,
+        exponent * constant("fermentation", "bakers_yeast", "growth_per_h"),
+        constant("fermentation", "bakers_yeast", "growth_ceiling_g"),
+    )
+    awake = 1 - np.exp(-age_h / constant("fermentation", "bakers_yeast", "waking_h"))
+    return yeast, constant("fermentation", "bakers_yeast", "gas_ml_per_g_per_h") * gassing * yeast * awake
 
 
 def run(makeup: Makeup, state: State, leg: Leg, activity: Floats) -> Trace:
@@ -206,36 +278,20 @@ def run(makeup: Makeup, state: State, leg: Leg, activity: Floats) -> Trace:
     steps = len(leg.ambient_c) if leg.ambient_c.size > 1 else max(int(np.ceil(leg.hours / STEP_H)), 2)
     ambient = leg.ambient_c if leg.ambient_c.size > 1 else np.full(steps, float(leg.ambient_c.flat[0]))
     step_h = leg.hours / steps
-    nodes = cool(state.nodes_c, leg.piece_g, leg.container, ambient, step_h)
+    fold_steps = frozenset(round(fold / step_h) for fold in leg.folds_h if fold < leg.hours)
+    nodes = cool(state.nodes_c, leg.piece_g, leg.container, ambient, step_h, fold_steps)
     share = node_shares()
     hours = np.linspace(0, leg.hours, steps + 1)
     age = (state.age_h + hours)[:, None]
     pace = activity * makeup.pace
 
-    growth = (rates.levain_yeast_growth_per_h(nodes) @ share)[:, None]
-    souring = (rates.levain_bacteria_growth_per_h(nodes) @ share)[:, None]
-    gassing = (rates.bakers_yeast_gassing(nodes) @ share)[:, None]
-    levain_gas = (rates.levain_gas_per_h(nodes) @ share)[:, None]
-
-    lag_over = age >= constant("fermentation", "bakers_yeast", "growth_lag_h")
-    yeast = _logistic(state.yeast, _integral(growth, step_h) * pace, 1.0)
-    bacteria = _logistic(
-        state.bacteria, _integral(souring, step_h) * activity, constant("fermentation", "acid", "bacteria_ceiling")
-    )
-    bakers = _logistic(
-        state.bakers_yeast_g,
-        _integral(gassing * lag_over, step_h) * activity * constant("fermentation", "bakers_yeast", "growth_per_h"),
-        constant("fermentation", "bakers_yeast", "growth_ceiling_g"),
-    )
-    awake = 1 - np.exp(-age / constant("fermentation", "bakers_yeast", "waking_h"))
-    work_rate = pace * (
-        constant("fermentation", "levain", "gas_ml_per_100g_flour") * levain_gas * yeast
-        + constant("fermentation", "bakers_yeast", "gas_ml_per_g_per_h") * gassing * bakers * awake
-    )
+    yeast, bacteria, work_rate = _levain_life(makeup, state, nodes, step_h, activity)
+    bakers, bakers_rate = _bakers_life(makeup, state, nodes, age, step_h, activity)
+    work_rate = pace * (work_rate + bakers_rate)
     made = _made(state.made_ml, _integral(work_rate, step_h))
     dissolved = _dissolved(makeup, nodes)
     expand = (nodes @ share + 273.15) / ROOM_K / makeup.gas_free_ml
-    kept = _kept(state.kept_ml, made, dissolved, expand, leg.greatest_rise, step_h)
+    kept = _kept(state.kept_ml, made, dissolved, expand, leg.greatest_rise, step_h, fold_steps)
     return Trace(
         hours=hours,
         dough_c=nodes @ share,

@@ -7,7 +7,7 @@ import numpy as np
 from gentle_crust.core.errors import CraftError, within
 from gentle_crust.core.fermentation.capacity import greatest_rise
 from gentle_crust.core.fermentation.dough import Dough, makeup
-from gentle_crust.core.fermentation.engine import Leg, Trace, begin, first_crossing, run
+from gentle_crust.core.fermentation.engine import Leg, Trace, begin, crossings, run
 from gentle_crust.core.fermentation.uncertainty import Span, activities, band, span
 
 CURVE_EVERY_MIN = 10
@@ -103,14 +103,12 @@ def _answer(traces: list[Trace], rise_targets: tuple[float, ...]) -> Forecast:
     rise = np.concatenate([trace.rise for trace in traces])
     middle = rise.shape[1] // 2
     low, high = band(rise)
-    targets = tuple(
-        TargetTime(target, span(np.array([first_crossing(hours, column, target) for column in rise.T])))
-        for target in rise_targets
-    )
+    targets = tuple(TargetTime(target, span(crossings(hours, rise, target))) for target in rise_targets)
     top = int(rise[:, middle].argmax())
     every = np.arange(0, hours[-1] + 1e-6, CURVE_EVERY_MIN / 60)
     series = [np.concatenate([trace.dough_c for trace in traces]), rise[:, middle], low, high]
     series.append(np.concatenate([trace.ph[:, middle] for trace in traces]))
     sampled = [np.interp(every, hours, values) for values in series]
-    curve = tuple(CurvePoint(*(float(value) for value in row)) for row in zip(every, *sampled, strict=True))
+    columns = [values.tolist() for values in (every, *sampled)]
+    curve = tuple(CurvePoint(*row) for row in zip(*columns, strict=True))
     return Forecast(targets, Peak(float(rise[top, middle]), float(hours[top])), curve)

@@ -17,6 +17,9 @@ FOLD_COOLS_K = 0.3
 """What cold hands and air take from a dough at each fold (practice)."""
 
 
+NONE: frozenset[int] = frozenset()
+
+
 @dataclass(frozen=True)
 class _Conduction:
     """Modes of heat flow in one ball: node temperatures = to_nodes @ modes, modes decay at rate_per_h."""
@@ -64,10 +67,12 @@ def node_shares() -> Floats:
     return _conduction(1000, 7.0).share
 
 
-def cool(nodes_c: Floats, mass_g: float, container: str, ambient_c: Floats, step_h: float) -> Floats:
+def cool(
+    nodes_c: Floats, mass_g: float, container: str, ambient_c: Floats, step_h: float, fold_steps: frozenset[int] = NONE
+) -> Floats:
     """Node temperatures after each of len(ambient_c) steps, shape (steps + 1, NODES), the start first.
 
-    ``ambient_c`` holds the temperature around the vessel during each step.
+    ``ambient_c`` holds the temperature around the vessel during each step; the dough is folded after ``fold_steps``.
     """
     modes = _conduction(round(mass_g), heat_loss_w_per_m2_k(container, float(ambient_c.mean())))
     decay = np.exp(modes.rate_per_h * step_h)
@@ -77,6 +82,8 @@ def cool(nodes_c: Floats, mass_g: float, container: str, ambient_c: Floats, step
     path[0] = now
     for step in range(len(ambient_c)):
         now = decay * now + drive[step]
+        if step + 1 in fold_steps:
+            now = modes.to_modes @ mixed(modes.to_nodes @ now, FOLD_COOLS_K)
         path[step + 1] = now
     result: Floats = path @ modes.to_nodes.T
     return result

@@ -4,6 +4,9 @@ from dataclasses import dataclass
 from math import ceil
 from typing import Literal
 
+import numpy as np
+from scipy.optimize import brentq
+
 from gentle_crust.core.errors import CraftError, within
 from gentle_crust.core.tables import rows
 
@@ -139,4 +142,25 @@ def profile(vessel: Vessel, oven: Oven, shape: str, piece_g: float, pieces: int,
         loads=ceil(pieces / per_load),
         pieces_per_load=per_load,
         short_k=short,
+    )
+
+
+def core_course(bake: BakeProfile, dough_c: float, points: int = 25) -> tuple[tuple[float, float], ...]:
+    """Minutes and core temperature (C) of one load: the course of a ball's middle, pinned to done at the end.
+
+    Only the shape is physics (conduction into a sphere, Carslaw and Jaeger 1959, from memory, unverified);
+    the bake's length is the table's.
+    """
+    boiling = 99.0
+    left = (boiling - bake.core_done_c) / (boiling - dough_c)
+    terms = np.arange(1, 40)
+    signs = 2 * (-1.0) ** (terms + 1)
+
+    def remaining(fourier: float) -> float:
+        return float(min(signs @ np.exp(-(terms**2) * np.pi**2 * fourier), 1.0)) if fourier > 1e-4 else 1.0
+
+    end = float(brentq(lambda fourier: remaining(fourier) - left, 1e-3, 2.0))
+    minutes = np.linspace(0, bake.minutes, points)
+    return tuple(
+        (float(at), boiling - (boiling - dough_c) * remaining(end * float(at) / bake.minutes)) for at in minutes
     )

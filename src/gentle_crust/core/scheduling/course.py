@@ -1,7 +1,6 @@
 """The dough's course through one plan: levain, bulk, shaping and proof, each as long as its forecast says."""
 
 from dataclasses import dataclass, replace
-from itertools import pairwise
 
 import numpy as np
 
@@ -18,9 +17,9 @@ from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.scheduling.wish import Kitchen, Wish
 
 MIX_MIN = 15
-SEARCH_STEP_H = 1 / 4
+SEARCH_STEP_H = 1 / 2
 """Step while times are still being looked for: moves a crossing by less than 1 %."""
-SHOWN_STEP_H = 1 / 8
+SHOWN_STEP_H = 1 / 4
 
 
 @dataclass(frozen=True)
@@ -145,45 +144,12 @@ def room_leg(
     return Leg(hours, clock.room_c(middles), container, piece_g, holds)
 
 
-@dataclass(frozen=True)
-class Bulk:
-    """Bulk fermentation from mixing on: joined traces, one part between folds each."""
-
-    hours: Floats
-    dough_c: Floats
-    rise: Floats
-    parts: tuple[tuple[float, Trace], ...]
-
-    def at(self, hours: float) -> State:
-        """The state ``hours`` after mixing began."""
-        start, trace = [part for part in self.parts if part[0] <= hours + 1e-9][-1]
-        return trace.at(hours - start)
-
-
-def run_bulk(made: Recipe, clock: Clock, mix: float, hours: float, activity: Floats) -> Bulk:
+def run_bulk(made: Recipe, clock: Clock, mix: float, hours: float, activity: Floats) -> Trace:
     """Carry the dough from mixing (at ``mix``) through its folds for ``hours``."""
     boxed = "box" if made.feel.boxed else "covered_bowl"
-    mass = made.weighed.dough_g
     state = begin(made.makeup, made.wish.dough_c, len(activity))
-    edges = [0.0, *(fold for fold in made.fold_times_h if fold < hours - 0.05), hours]
-    parts: list[tuple[float, Trace]] = []
-    for start, end in pairwise(edges):
-        if start > 0:
-            state = handled(made.makeup, state, "fold")
-        trace = run(
-            made.makeup,
-            state,
-            room_leg(clock, mix + start, end - start, boxed, mass, made.holds_bulk, step_h(activity)),
-            activity,
-        )
-        parts.append((start, trace))
-        state = trace.end()
-    return Bulk(
-        hours=np.concatenate([start + trace.hours for start, trace in parts]),
-        dough_c=np.concatenate([trace.dough_c for _, trace in parts]),
-        rise=np.concatenate([trace.rise for _, trace in parts]),
-        parts=tuple(parts),
-    )
+    leg = room_leg(clock, mix, hours, boxed, made.weighed.dough_g, made.holds_bulk, step_h(activity))
+    return run(made.makeup, state, replace(leg, folds_h=made.fold_times_h), activity)
 
 
 @dataclass(frozen=True)

@@ -1,8 +1,10 @@
 """The steps of a plan by the clock, what is weighed for each, and the words for them."""
 
+from datetime import datetime
+
 import numpy as np
 
-from gentle_crust.core.cautions import Caution, at_step
+from gentle_crust.core.cautions import at_step
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.fermentation.uncertainty import Span
 from gentle_crust.core.formula.feel import feel
@@ -18,6 +20,8 @@ from gentle_crust.core.scheduling.wish import Kitchen
 from gentle_crust.core.water.balance import FLOUR, Part, levain_heat, water_for
 from gentle_crust.core.water.plan import WaterAnswer, plan_water
 
+SAID_ONCE = ("jar", "mould")
+"""Cautions that a second feed on the same plan need not repeat."""
 SCALE_TELLS_G = 10.0
 """A kitchen scale of 1 g cannot be trusted below this."""
 
@@ -115,9 +119,12 @@ class _Ladder:
         self.vessel = course.recipe.wish.vessel.kind
         self.oven = kitchen.oven.kind
         self.found: list[Step] = []
+        self.said: set[str] = set()
 
     def add(self, kind: str, at: float, minutes: int, title: str, detail: str, span: Span | None = None) -> None:
-        cautions: tuple[Caution, ...] = at_step(kind, self.vessel, self.oven, self.course.recipe.bake.lidded)
+        found = at_step(kind, self.vessel, self.oven, self.course.recipe.bake.lidded)
+        cautions = tuple(each for each in found if each.code not in self.said)
+        self.said |= {each.code for each in cautions if each.code in SAID_ONCE}
         self.found.append(Step(kind, self.clock.at(at), minutes, title, detail, self.span(span), cautions))
 
     def span(self, span: Span | None) -> TimeSpan | None:
@@ -165,7 +172,7 @@ def _mixing_steps(ladder: _Ladder, water: WaterAnswer) -> None:
     sources = _sources(water)
     lines = made.weighed.stages[-1].lines
     flour = sum(line.g for line in lines if line.role == "flour")
-    later = [line.name.lower() for line in lines if line.role not in ("flour", "water")]
+    later = [_into_the_bowl(line) for line in lines if line.role not in ("flour", "water")]
     if course.autolyse is not None:
         detail = f"{g(flour)} flour and the water at {c(water.water_c)}: {sources}. Cover."
         ladder.add("autolyse", course.autolyse, 5, "Flour and water rest", detail)
@@ -184,6 +191,10 @@ def _mixing_steps(ladder: _Ladder, water: WaterAnswer) -> None:
             else "Wet hands, once round the bowl."
         )
         ladder.add("fold", fold, 3, f"Fold {number} of {len(course.folds)}", how)
+
+
+def _into_the_bowl(line: Ingredient) -> str:
+    return f"the ripe {line.kind}" if line.role in ("levain", "preferment") else line.name.lower()
 
 
 def _sources(water: WaterAnswer) -> str:
@@ -291,31 +302,41 @@ def _load_words(made: Recipe) -> str:
     return f"Steam, then {first.minutes} min at {c(first.setpoint_c)}."
 
 
+def on_scale(grams: float) -> float:
+    """Grams as a kitchen scale shows them: whole from 10 g up, tenths below, hundredths below one."""
+    return round(grams, 0 if grams >= SCALE_TELLS_G else 1 if grams >= 1 else 2)
+
+
 def weigh_stages(course: Course, clock: Clock, water: WaterAnswer) -> tuple[WeighStage, ...]:
-    """What is weighed, stage by stage, in the order of time."""
+    """What is weighed, stage by stage, in the order of time. Sums are of the figures shown, so that they add up."""
     stages = [_ripening_weights(ripening, clock) for ripening in course.ripenings]
     lines = tuple(_line(line, water) for line in course.recipe.weighed.stages[-1].lines)
     stirred = course.times.mix if course.autolyse is None else course.autolyse
-    stages.append(WeighStage("dough", "Dough", clock.at(stirred), lines, sum(line.g for line in lines)))
+    stages.append(_stage("dough", "Dough", clock.at(stirred), lines))
     return tuple(stages)
+
+
+def _stage(kind: str, title: str, at: datetime, lines: tuple[WeighLine, ...]) -> WeighStage:
+    return WeighStage(kind, title, at, lines, round(sum(line.g for line in lines), 2))
 
 
 def _line(line: Ingredient, water: WaterAnswer) -> WeighLine:
     note = f"{c(water.water_c)}" if line.role == "water" else ""
-    return WeighLine(line.name, line.role, line.g, line.percent, line.mixed_percent, note)
+    return WeighLine(line.name, line.role, on_scale(line.g), line.percent, line.mixed_percent, note)
 
 
 def _ripening_weights(ripening: Ripening, clock: Clock) -> WeighStage:
     preferment, build = ripening.preferment, ripening.build
     warm = c(_build_water_c(ripening, clock, preferment.hydration_percent / 100))
-    lines = [WeighLine("Culture", "seed", build.seed_g, None, None, "")] if build.seed_g else []
-    lines.append(WeighLine(flour_name(preferment.flour_kind), "flour", build.flour_g, None, None, ""))
-    lines.append(WeighLine("Water", "water", build.water_g, None, None, warm))
+    weights = [("Culture", "seed", build.seed_g, "")] if build.seed_g else []
+    weights.append((flour_name(preferment.flour_kind), "flour", build.flour_g, ""))
+    weights.append(("Water", "water", build.water_g, warm))
     yeast = build.flour_g * preferment.yeast_percent / 100
     if yeast:
-        lines.append(WeighLine("Instant yeast", "yeast", yeast, None, None, ""))
+        weights.append(("Instant yeast", "yeast", yeast, ""))
+    lines = tuple(WeighLine(name, role, on_scale(grams), None, None, note) for name, role, grams, note in weights)
     title = {"feed": "Culture", "levain": "Levain"}.get(ripening.kind, ripening.kind.capitalize())
-    return WeighStage(ripening.kind, title, clock.at(ripening.start), tuple(lines), sum(line.g for line in lines))
+    return _stage(ripening.kind, title, clock.at(ripening.start), lines)
 
 
 def notes(course: Course, water: WaterAnswer) -> tuple[str, ...]:

@@ -98,10 +98,10 @@ def levain(
         )
         late = start + hours - wanted
         start -= late
-        if abs(late) < 1 / 60:
+        if abs(late) < 0.1:
             break
     state = fed(jar, START_C, (ratio,) * len(activity))
-    trace = _trace(jar, state, clock, start, wanted - start + 9, mass, activity)
+    trace = _trace(jar, state, clock, start, wanted - start + 6, mass, activity)
     made = build(needed_g, kept_g, ratio, hydration)
     ripe, spent = span(start + ripe_hours(trace)), span(start + spent_hours(trace))
     return Ripening(kind, preferment, made, start, wanted, ripe, spent, trace)

@@ -9,7 +9,7 @@ from datetime import datetime, timedelta
 import numpy as np
 
 from gentle_crust.core.errors import CraftError
-from gentle_crust.core.fermentation.engine import State, first_crossing
+from gentle_crust.core.fermentation.engine import State, crossings
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.targets import share_of_greatest
 from gentle_crust.core.fermentation.uncertainty import ONE, activities, span
@@ -32,7 +32,7 @@ from gentle_crust.core.scheduling.wish import Kitchen, Wish, check_wish
 
 ENGINE = "1"
 """Version of the rules that a plan was reckoned with; raised whenever a plan's figures would change."""
-MOST_TRIES = 4
+MOST_TRIES = 3
 
 
 def make_plan(wish: Wish, kitchen: Kitchen, now: datetime) -> Plan:
@@ -86,10 +86,10 @@ def _course(made: Recipe, clock: Clock, load: float, now: float) -> Course:
     proof = run_proof(made, clock, times.proof_start, proof_h + beyond, shaped.state, factors)
     middle = len(factors) // 2
     rise = rise_at_bulk_end(made, stopped)
-    bulk_hours = np.array([first_crossing(bulk.hours, column, rise) for column in bulk.rise.T])
+    bulk_hours = crossings(bulk.hours, bulk.rise, rise)
     shares = share_of_greatest(proof.rise, made.holds_shaped)
     aim = float(np.interp(times.load - times.proof_start, proof.hours, shares[:, middle]))
-    proof_hours = np.array([first_crossing(proof.hours, column, aim) for column in shares.T])
+    proof_hours = crossings(proof.hours, shares, aim)
     return Course(
         made, times, ripenings, bulk, shaped, proof, span(times.mix + bulk_hours), span(times.proof_start + proof_hours)
     )
@@ -144,23 +144,27 @@ def _before_mix_h(made: Recipe, clock: Clock, load: float) -> float:
 def _best_cold(made: Recipe, clock: Clock, load: float, now: float) -> Times:
     """The cold proof, of the lengths that bakers use, that costs no sleep and does not start in the past."""
     before = _before_mix_h(made, clock, load)
-    tried: dict[float, tuple[float, Times]] = {}
+    best: tuple[float, Times] | None = None
+    left = list(FRIDGE_HOURS)
     bulk_h = 5.0
     for _ in range(MOST_TRIES):
-        left = [hours for hours in FRIDGE_HOURS if hours not in tried]
 
         def guess(hours: float, bulk_h: float = bulk_h) -> float:
             end = load - hours - made.handling_h
-            times = Times(end - bulk_h, end, load - hours, load)
-            return _cold_trouble(made, clock, times, before, now)
+            return _cold_trouble(made, clock, Times(end - bulk_h, end, load - hours, load), before, now)
 
-        choice = min(left, key=lambda hours: (guess(hours), FRIDGE_HOURS.index(hours)))
+        guesses = [guess(hours) for hours in left]
+        if best is not None and min(guesses) >= best[0]:
+            break
+        choice = left.pop(guesses.index(min(guesses)))
         times = cold_times(made, clock, load, choice, bulk_h)
         bulk_h = times.bulk_end - times.mix
-        tried[choice] = (_cold_trouble(made, clock, times, before, now), times)
-        if tried[choice][0] == 0:
-            break
-    return min(tried.items(), key=lambda item: (item[1][0], FRIDGE_HOURS.index(item[0])))[1][1]
+        trouble = _cold_trouble(made, clock, times, before, now)
+        if best is None or trouble < best[0]:
+            best = (trouble, times)
+    if best is None:
+        raise AssertionError("no cold proof was tried")
+    return best[1]
 
 
 def _ripenings(made: Recipe, clock: Clock, mix: float, now: float, factors: Floats) -> tuple[Ripening, ...]:

@@ -90,6 +90,14 @@ class RibbonBake:
 
 
 @dataclass(frozen=True)
+class CorePoint:
+    """The middle of the first load in the oven."""
+
+    at: datetime
+    core_c: float
+
+
+@dataclass(frozen=True)
 class Night:
     """One night's sleep."""
 
@@ -105,7 +113,10 @@ class Ribbon:
     bake: tuple[RibbonBake, ...]
     folds: tuple[datetime, ...]
     nights: tuple[Night, ...]
+    core: tuple[CorePoint, ...]
     core_done_c: float
+    greatest_rise: float
+    """Where the drawing's height ends: the greatest likely rise of all its parts."""
 
 
 @dataclass(frozen=True)

@@ -7,9 +7,9 @@ import numpy as np
 from gentle_crust.core.fermentation.engine import Trace
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.uncertainty import band
-from gentle_crust.core.oven.profile import RECOVERY_MIN
+from gentle_crust.core.oven.profile import RECOVERY_MIN, core_course
 from gentle_crust.core.scheduling.clock import Clock
-from gentle_crust.core.scheduling.result import Night, Ribbon, RibbonBake, RibbonPart, RibbonPoint
+from gentle_crust.core.scheduling.result import CorePoint, Night, Ribbon, RibbonBake, RibbonPart, RibbonPoint
 from gentle_crust.core.scheduling.whole import Course
 
 POINT_EVERY_H = 0.2
@@ -52,7 +52,12 @@ def draw(course: Course, clock: Clock, now: float) -> Ribbon:
         bake=_bake(course, clock),
         folds=tuple(clock.at(fold) for fold in course.folds),
         nights=_nights(clock, min(now, *(each.start for each in course.ripenings), times.mix) - 1, 1.0),
+        core=tuple(
+            CorePoint(clock.at(times.load + minutes / 60), round(core_c, 1))
+            for minutes, core_c in core_course(made.bake, parts[-1].points[-1].dough_c)
+        ),
         core_done_c=made.bake.core_done_c,
+        greatest_rise=max(point.rise for part in parts for point in part.points),
     )
 
 

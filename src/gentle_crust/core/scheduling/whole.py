@@ -4,7 +4,7 @@ from dataclasses import dataclass
 
 from gentle_crust.core.fermentation.engine import Trace
 from gentle_crust.core.fermentation.uncertainty import Span
-from gentle_crust.core.scheduling.course import Bulk, Recipe, Shaped
+from gentle_crust.core.scheduling.course import Recipe, Shaped
 from gentle_crust.core.scheduling.leaven import Ripening
 from gentle_crust.core.scheduling.solve import Times
 
@@ -16,7 +16,7 @@ class Course:
     recipe: Recipe
     times: Times
     ripenings: tuple[Ripening, ...]
-    bulk: Bulk
+    bulk: Trace
     shaped: Shaped
     proof: Trace
     bulk_span: Span

@@ -1,0 +1,134 @@
+"""Measures what bakers would feel: forecasts, plans, the ribbon behind a slider, the first page."""
+
+import gzip
+import json
+import platform
+import statistics
+import sys
+import time
+import urllib.request
+from pathlib import Path
+
+import numpy as np
+from live import CHROMIUM, QUIET, serving
+from playwright.sync_api import sync_playwright
+
+from gentle_crust.core.fermentation.dough import Dough, FlourPart
+from gentle_crust.core.fermentation.forecast import Stretch, forecast
+
+ROOT = Path(__file__).parents[2]
+REDRAWN = """key => new Promise(done => {
+  const svg = document.querySelector('.ribbon svg')
+  const seen = svg.innerHTML
+  const begun = performance.now()
+  document.activeElement.dispatchEvent(new KeyboardEvent('keydown', { key, code: key, bubbles: true }))
+  const look = () => {
+    const took = performance.now() - begun
+    if (svg.innerHTML !== seen) done(took)
+    else if (took > 3000) done(-1)
+    else requestAnimationFrame(look)
+  }
+  look()
+})"""
+"""Presses a key on the focused slider and resolves with the milliseconds until the ribbon is another."""
+WEB = ROOT / "src" / "gentle_crust" / "web"
+
+
+def spread(times_ms: list[float]) -> tuple[float, float]:
+    """Median and 95th percentile."""
+    return statistics.median(times_ms), float(np.percentile(times_ms, 95))
+
+
+def timed(count: int, act) -> tuple[float, float]:
+    """Milliseconds of ``act(turn)`` over ``count`` turns, after one to warm up."""
+    act(0)
+    times = []
+    for turn in range(count):
+        begun = time.perf_counter()
+        act(turn)
+        times.append(1000 * (time.perf_counter() - begun))
+    return spread(times)
+
+
+def forecasts() -> tuple[float, float]:
+    """A day's forecast with its band, through a cool night."""
+    dough = Dough((FlourPart("strong_white", 900),), 630, 18, levain_g=180)
+    path = (Stretch(6, 23, "covered_bowl"), Stretch(6, 20, "covered_bowl"), Stretch(12, 4, "banneton"))
+    return timed(60, lambda turn: forecast(dough, 24 + turn % 3, path, (0.5, 0.75)))
+
+
+def _post(address: str, asked: dict) -> None:
+    request = urllib.request.Request(  # noqa: S310 - our own loopback address
+        f"{address}/api/plan", json.dumps(asked).encode(), {"Content-Type": "application/json"}
+    )
+    with urllib.request.urlopen(request) as answer:  # noqa: S310
+        answer.read()
+
+
+def plans(address: str) -> tuple[float, float]:
+    """Plan answers over HTTP as a slider would ask for them: six formulas, both proofs, a day of temperatures."""
+    wishes = [
+        {
+            "formula_id": key,
+            "ready": "2026-11-29T07:30",
+            "proof": proof,
+            "room_day_c": 20 + step / 2,
+            "dough_c": 24 + step / 5,
+        }
+        for key in (
+            "tidewater-country",
+            "saltmarsh-spelt",
+            "night-ferry-rye",
+            "market-morning-baguette",
+            "lamplighters-tin",
+        )
+        for proof in ("cold", "room")
+        for step in range(12)
+    ]
+    return timed(len(wishes), lambda turn: _post(address, wishes[turn]))
+
+
+def slider(address: str) -> tuple[float, float]:
+    """From a key on a slider to the ribbon drawn anew, in the browser."""
+    with sync_playwright() as playwright:
+        browser = playwright.chromium.launch(executable_path=CHROMIUM, args=QUIET)
+        page = browser.new_page(viewport={"width": 1280, "height": 800})
+        page.goto(f"{address}/plan")
+        page.wait_for_load_state("networkidle")
+        page.locator("button.say", has_text="Kitchen").click()
+        page.get_by_role("slider", name="By day").focus()
+        times = []
+        for turn in range(30):
+            took = page.evaluate(REDRAWN, "ArrowRight" if turn % 6 < 3 else "ArrowLeft")
+            if took < 0:
+                raise RuntimeError("the ribbon did not change")
+            times.append(took)
+        browser.close()
+    return spread(times[2:])
+
+
+def first_load() -> float:
+    """Script and style that the first page asks for, kB compressed."""
+    page = (WEB / "index.html").read_text()
+    wanted = [path for path in (WEB / "assets").iterdir() if path.name in page]
+    return sum(len(gzip.compress(path.read_bytes())) for path in wanted) / 1000
+
+
+def main() -> None:
+    """Print the table, and keep it if asked to."""
+    rows = [("forecast of 24 h with band", *forecasts(), "10 ms")]
+    with serving() as address:
+        rows.append(("plan answer over HTTP", *plans(address), "60 ms"))
+        rows.append(("slider key to ribbon redrawn", *slider(address), "150 ms"))
+    lines = ["| what | median | 95th percentile | wanted |", "|---|---|---|---|"]
+    lines += [f"| {name} | {middle:.1f} ms | {high:.1f} ms | under {limit} |" for name, middle, high, limit in rows]
+    lines.append(f"| first page, script and style compressed | {first_load():.0f} kB | | under 350 kB |")
+    table = "\n".join(lines)
+    print(table)
+    if "--write" in sys.argv:
+        where = f"Measured with `script/bench` on {platform.machine()}, Python {platform.python_version()}, two cores."
+        (ROOT / "docs" / "speed.md").write_text(f"# Speed\n\n{where}\n\n{table}\n", encoding="utf-8")
+
+
+if __name__ == "__main__":
+    main()

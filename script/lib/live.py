@@ -1,0 +1,45 @@
+"""A running program on a port of its own, for tests, pictures and measurements."""
+
+import os
+import re
+import subprocess
+import sys
+import tempfile
+from collections.abc import Iterator
+from contextlib import contextmanager
+from pathlib import Path
+
+SATURDAY = "2026-11-28T06:30:00+00:00"
+"""Half past six on a Saturday morning in the demo's kitchen."""
+CHROMIUM = os.environ.get("CHROMIUM", "/usr/bin/chromium")
+QUIET = [
+    "--no-sandbox",
+    "--disable-gpu",
+    "--disable-quic",
+    "--no-first-run",
+    "--disable-background-networking",
+    "--disable-component-update",
+    "--disable-sync",
+    "--font-render-hinting=none",
+]
+
+
+@contextmanager
+def serving(*arguments: str, now: str | None = SATURDAY, folder: Path | None = None) -> Iterator[str]:
+    """Serve with ``gentle-crust`` and yield the address; the clock stands at ``now`` unless that is None."""
+    with tempfile.TemporaryDirectory() as scratch:
+        environment = {**os.environ, "GENTLE_CRUST_DATA": str((folder or Path(scratch)) / "data")}
+        environment.pop("GENTLE_CRUST_NOW", None)
+        if now:
+            environment["GENTLE_CRUST_NOW"] = now
+        command = [sys.executable, "-m", "gentle_crust.cli", *(arguments or ("demo",)), "--port", "0"]
+        process = subprocess.Popen(command, env=environment, stdout=subprocess.PIPE, text=True)  # noqa: S603
+        try:
+            line = process.stdout.readline() if process.stdout else ""
+            found = re.search(r"http://\S+", line)
+            if not found:
+                raise RuntimeError(f"not serving: {line!r}")
+            yield found[0].rstrip("/")
+        finally:
+            process.terminate()
+            process.wait(10)

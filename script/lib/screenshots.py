@@ -1,0 +1,76 @@
+"""Takes the pictures of each room, made from the demo data on a clock that stands still."""
+
+from collections.abc import Callable
+from pathlib import Path
+
+from live import CHROMIUM, QUIET, serving
+from playwright.sync_api import Page, sync_playwright
+
+FOLDER = Path(__file__).parents[2] / "docs" / "screenshots"
+DESK, PHONE = (1280, 800), (390, 844)
+
+
+def _open(page: Page, line: str) -> None:
+    page.locator("button.say", has_text=line).click()
+
+
+def today_in_the_room(page: Page) -> None:
+    """A plan for this evening, proofed in the room."""
+    page.get_by_role("button", name="Begin another plan").click()
+    page.wait_for_load_state("networkidle")
+    _open(page, "Wanted")
+    page.get_by_label("Today").check(force=True)
+    page.get_by_label("Time", exact=True).fill("19:00")
+    page.keyboard.press("Enter")
+    _open(page, "Proof")
+    page.get_by_label("In the room").check(force=True)
+    page.wait_for_load_state("networkidle")
+
+
+def cannot_be_met(page: Page) -> None:
+    """A wish that comes too late, with what would mend it."""
+    today_in_the_room(page)
+    _open(page, "Wanted")
+    page.get_by_label("Time", exact=True).fill("15:00")
+    page.keyboard.press("Enter")
+    page.get_by_text("One change would do").wait_for()
+
+
+def down_to_the_ribbon(page: Page) -> None:
+    """The phone, scrolled to the ribbon."""
+    page.locator("figure.down").scroll_into_view_if_needed()
+    page.evaluate("window.scrollTo(0, document.querySelector('figure.down').offsetTop - 16)")
+
+
+PICTURES: list[tuple[str, str, tuple[int, int], str, Callable[[Page], None] | None]] = [
+    ("plan", "/plan", DESK, "light", None),
+    ("plan-today", "/plan", DESK, "light", today_in_the_room),
+    ("plan-cannot-be-met", "/plan", DESK, "dark", cannot_be_met),
+    ("plan-phone", "/plan", PHONE, "light", down_to_the_ribbon),
+    ("formulas", "/formulas", DESK, "light", None),
+    ("kitchen", "/kitchen", DESK, "light", None),
+]
+
+
+def main() -> None:
+    """Take them all."""
+    FOLDER.mkdir(parents=True, exist_ok=True)
+    with serving() as address, sync_playwright() as playwright:
+        browser = playwright.chromium.launch(executable_path=CHROMIUM, args=QUIET)
+        for name, path, (width, height), scheme, act in PICTURES:
+            context = browser.new_context(viewport={"width": width, "height": height}, color_scheme=scheme)  # type: ignore[arg-type]
+            page = context.new_page()
+            page.goto(address + path)
+            page.wait_for_load_state("networkidle")
+            page.evaluate("document.fonts.ready")
+            if act:
+                act(page)
+            page.wait_for_timeout(400)
+            page.screenshot(path=FOLDER / f"{name}.png")
+            context.close()
+            print(f"docs/screenshots/{name}.png")
+        browser.close()
+
+
+if __name__ == "__main__":
+    main()

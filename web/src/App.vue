@@ -1,0 +1,172 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { computed } from 'vue'
+import { RouterLink, RouterView, useRoute } from 'vue-router'
+import { api, ask } from './api/client'
+import { useNow } from './shell/kitchen'
+import { useUnits } from './shell/units'
+import { words } from './words'
+
+const route = useRoute()
+const now = useNow()
+const { clock } = useUnits()
+const plans = useQuery({
+  queryKey: ['plans'],
+  queryFn: () => ask(api.GET('/api/plans')),
+  refetchInterval: 60_000,
+})
+
+const rooms = [
+  { to: '/plan', name: words.rooms.plan },
+  { to: '/formulas', name: words.rooms.formulas },
+  { to: '/kitchen', name: words.rooms.kitchen },
+]
+
+const next = computed(() => {
+  const coming = (plans.data.value?.plans ?? [])
+    .filter((plan) => plan.next_step && Date.parse(plan.next_step.at) >= now.value - 60_000)
+    .sort((a, b) => Date.parse(a.next_step!.at) - Date.parse(b.next_step!.at))[0]
+  if (!coming?.next_step) return null
+  const minutes = Math.max(Math.round((Date.parse(coming.next_step.at) - now.value) / 60_000), 0)
+  const hours = Math.floor(minutes / 60)
+  const away = minutes === 0 ? words.shell.now : hours ? `${hours} h ${minutes % 60} min` : `${minutes} min`
+  return { title: coming.next_step.title, away, to: `/plan/${coming.id}` }
+})
+</script>
+
+<template>
+  <a class="skip" href="#content">{{ words.shell.skip }}</a>
+  <header class="shelf no-print">
+    <RouterLink to="/plan" class="mark">{{ words.app }}</RouterLink>
+    <nav class="rooms" :aria-label="words.shell.rooms">
+      <RouterLink
+        v-for="room in rooms"
+        :key="room.to"
+        :to="room.to"
+        :class="{ here: route.path.startsWith(room.to) }"
+        :aria-current="route.path.startsWith(room.to) ? 'page' : undefined"
+        >{{ room.name }}</RouterLink
+      >
+    </nav>
+    <RouterLink v-if="next" class="next inverted" :to="next.to">
+      <span class="next-title">{{ next.title }}</span> <span class="next-away">{{ next.away }}</span>
+    </RouterLink>
+    <time class="clock time">{{ clock(now) }}</time>
+  </header>
+  <main id="content" tabindex="-1">
+    <RouterView />
+  </main>
+</template>
+
+<style scoped>
+.skip {
+  position: absolute;
+  left: -999px;
+  top: 8px;
+  padding: 12px;
+  background: var(--ink);
+  color: var(--flour);
+  z-index: 10;
+}
+.skip:focus {
+  left: 8px;
+}
+.shelf {
+  display: flex;
+  align-items: center;
+  gap: 24px;
+  height: 56px;
+  padding: 0 28px;
+  border-bottom: 1.5px solid var(--ink);
+}
+.mark {
+  font: 700 21px/1 var(--show);
+  letter-spacing: -0.025em;
+  text-decoration: none;
+  white-space: nowrap;
+}
+.rooms {
+  display: flex;
+  gap: 24px;
+  height: 100%;
+  margin-right: auto;
+}
+.rooms a {
+  display: grid;
+  place-items: center;
+  height: 100%;
+  min-width: 44px;
+  padding-top: 3px;
+  border-bottom: 3px solid transparent;
+  color: var(--quiet);
+  text-decoration: none;
+}
+.rooms a:hover {
+  color: var(--ink);
+}
+.rooms a.here {
+  color: var(--ink);
+  font-weight: 650;
+  border-color: var(--ink);
+}
+.next {
+  display: flex;
+  gap: 12px;
+  align-items: baseline;
+  padding: 8px 14px;
+  border-radius: var(--corner);
+  text-decoration: none;
+  white-space: nowrap;
+}
+.next-title {
+  font-weight: 600;
+}
+.time {
+  font-size: 22px;
+}
+main:focus {
+  outline: none;
+}
+@media (max-width: 720px) {
+  .shelf {
+    gap: 12px;
+    padding: 0 16px;
+    justify-content: space-between;
+  }
+  .mark {
+    font-size: 18px;
+  }
+  .next {
+    padding: 6px 10px;
+    font-size: 15px;
+    gap: 8px;
+    min-width: 0;
+  }
+  .next-title {
+    overflow: hidden;
+    text-overflow: ellipsis;
+  }
+  .time {
+    display: none;
+  }
+  .rooms {
+    position: fixed;
+    inset: auto 0 0 0;
+    z-index: 5;
+    height: 56px;
+    margin: 0;
+    justify-content: space-around;
+    background: var(--flour);
+    border-top: 1.5px solid var(--ink);
+  }
+  .rooms a {
+    flex: 1;
+    padding: 0;
+    border-bottom: 0;
+    border-top: 3px solid transparent;
+  }
+  main {
+    padding-bottom: 72px;
+  }
+}
+</style>

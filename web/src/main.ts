@@ -1,0 +1,32 @@
+import '@fontsource-variable/atkinson-hyperlegible-next'
+import '@fontsource-variable/bricolage-grotesque'
+import { VueQueryPlugin } from '@tanstack/vue-query'
+import { createApp } from 'vue'
+import { createRouter, createWebHistory } from 'vue-router'
+import App from './App.vue'
+import PlanRoom from './rooms/plan/PlanRoom.vue'
+import './theme/tokens.css'
+import './theme/base.css'
+import './shell/theme'
+
+const router = createRouter({
+  history: createWebHistory(),
+  scrollBehavior: () => ({ top: 0 }),
+  routes: [
+    { path: '/', redirect: '/plan' },
+    { path: '/plan', name: 'plan', component: PlanRoom },
+    { path: '/plan/:id', name: 'saved', component: PlanRoom },
+    { path: '/formulas', name: 'formulas', component: () => import('./rooms/formulas/FormulasRoom.vue') },
+    { path: '/kitchen', name: 'kitchen', component: () => import('./rooms/kitchen/KitchenRoom.vue') },
+    { path: '/:anything(.*)', redirect: '/plan' },
+  ],
+})
+
+createApp(App)
+  .use(router)
+  .use(VueQueryPlugin, {
+    queryClientConfig: {
+      defaultOptions: { queries: { retry: 1, staleTime: 15_000, refetchOnWindowFocus: true } },
+    },
+  })
+  .mount('#app')

@@ -1,0 +1,229 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { Refused, type Schemas } from '../../api/client'
+import AmountField from '../../forms/AmountField.vue'
+import ChoiceRow from '../../forms/ChoiceRow.vue'
+import ClockField from '../../forms/ClockField.vue'
+import WarmthSlider from '../../forms/WarmthSlider.vue'
+import { useKitchen, useSaveKitchen } from '../../shell/kitchen'
+import { light } from '../../shell/theme'
+import { words } from '../../words'
+
+type Body = Schemas['KitchenBody']
+const t = words.kitchen
+const { settings, kinds } = useKitchen()
+const saving = useSaveKitchen()
+const form = ref<Body | null>(null)
+const zones = Intl.supportedValuesOf('timeZone')
+
+watch(
+  settings,
+  (value) => {
+    if (value && !form.value) form.value = JSON.parse(JSON.stringify(value)) as Body
+  },
+  { immediate: true },
+)
+
+const errors = computed(() => {
+  const problem = saving.error.value
+  if (!problem) return []
+  return problem instanceof Refused && problem.errors.length
+    ? problem.errors.map((error) => `${error.sentence} ${error.remedy}`)
+    : [problem.message || words.failed]
+})
+const degrees = computed({
+  get: () => (form.value?.fahrenheit ? 'f' : 'c'),
+  set: (value) => form.value && (form.value.fahrenheit = value === 'f'),
+})
+const masses = computed({
+  get: () => (form.value?.ounces ? 'oz' : 'g'),
+  set: (value) => form.value && (form.value.ounces = value === 'oz'),
+})
+const kindOptions = computed(() => Object.entries(kinds.value).map(([value, label]) => ({ value, label })))
+
+function addVessel() {
+  form.value?.vessels.push({
+    id: `v${Date.now().toString(36)}`,
+    kind: 'lidded_cast_iron',
+    name: 'Iron pot',
+    count: 1,
+  })
+}
+
+async function save() {
+  if (!form.value) return
+  try {
+    await saving.mutateAsync(form.value)
+  } catch {
+    /* shown from saving.error */
+  }
+}
+</script>
+
+<template>
+  <div class="room">
+    <header>
+      <h1>{{ t.title }}</h1>
+      <p class="quiet">{{ t.lead }}</p>
+    </header>
+    <p v-if="!form" class="quiet">{{ words.loading }}</p>
+    <form v-else @submit.prevent="save">
+      <section>
+        <label
+          ><span class="small quiet">{{ t.name }}</span
+          ><input v-model="form.name" class="field" maxlength="60"
+        /></label>
+        <div>
+          <span class="small quiet">{{ t.zone }}</span>
+          <ElSelect v-model="form.zone" filterable :aria-label="t.zone">
+            <ElOption v-for="zone in zones" :key="zone" :value="zone" :label="zone" />
+          </ElSelect>
+        </div>
+        <div class="pair">
+          <ClockField v-model="form.sleep_from" :label="`${t.sleep} ${t.from}`" />
+          <ClockField v-model="form.sleep_to" :label="t.to" />
+        </div>
+        <ChoiceRow
+          v-model="degrees"
+          :legend="t.warmths"
+          :options="[
+            { value: 'c', label: t.celsius },
+            { value: 'f', label: t.fahrenheit },
+          ]"
+        />
+        <ChoiceRow
+          v-model="masses"
+          :legend="t.weights"
+          :options="[
+            { value: 'g', label: t.grams },
+            { value: 'oz', label: t.ounces },
+          ]"
+        />
+        <ChoiceRow
+          v-model="light"
+          :legend="words.shell.theme"
+          :options="[
+            { value: 'auto', label: words.shell.themes.auto },
+            { value: 'light', label: words.shell.themes.light },
+            { value: 'dark', label: words.shell.themes.dark },
+          ]"
+        />
+      </section>
+      <section>
+        <WarmthSlider v-model="form.room_day_c" :label="t.day" :low="5" :high="40" />
+        <WarmthSlider v-model="form.room_night_c" :label="t.night" :low="2" :high="40" />
+        <WarmthSlider v-model="form.fridge_c" :label="t.fridge" :low="0" :high="12" />
+        <WarmthSlider v-model="form.tap_c" :label="t.tap" :low="1" :high="40" />
+        <AmountField v-model="form.altitude_m" :label="t.altitude" :low="0" :high="5000" :step="50" />
+      </section>
+      <section>
+        <div>
+          <span class="small quiet">{{ t.oven }}</span>
+          <ElSelect v-model="form.oven.kind" :aria-label="t.oven">
+            <ElOption v-for="(label, kind) in t.ovens" :key="kind" :value="kind" :label="label" />
+          </ElSelect>
+        </div>
+        <WarmthSlider v-model="form.oven.top_c" :label="t.ovenTop" :low="150" :high="500" />
+        <fieldset class="vessels">
+          <legend class="small quiet">{{ t.vessels }}</legend>
+          <div v-for="(vessel, index) in form.vessels" :key="vessel.id" class="vessel">
+            <input
+              v-model="vessel.name"
+              class="field"
+              maxlength="40"
+              :aria-label="`${t.name}, ${index + 1}`"
+            />
+            <ElSelect v-model="vessel.kind" :aria-label="`${t.kind}: ${vessel.name}`">
+              <ElOption
+                v-for="option in kindOptions"
+                :key="option.value"
+                :value="option.value"
+                :label="option.label"
+              />
+            </ElSelect>
+            <AmountField v-model="vessel.count" :label="t.count" :low="1" :high="50" :step="1" />
+            <button
+              type="button"
+              class="link"
+              :disabled="form.vessels.length === 1"
+              :aria-label="`${t.remove}: ${vessel.name}`"
+              @click="form.vessels.splice(index, 1)"
+            >
+              {{ t.remove }}
+            </button>
+          </div>
+          <button type="button" class="plain" @click="addVessel">{{ t.add }}</button>
+        </fieldset>
+      </section>
+      <footer>
+        <p v-for="error in errors" :key="error" class="inverted error" role="alert">{{ error }}</p>
+        <button type="submit" class="action" :disabled="saving.isPending.value">{{ t.save }}</button>
+        <span v-if="saving.isSuccess.value" role="status">{{ t.saved }}</span>
+      </footer>
+    </form>
+  </div>
+</template>
+
+<style scoped>
+.room {
+  max-width: 1224px;
+  padding: 20px 28px 40px;
+}
+h1 {
+  font-size: 30px;
+}
+header {
+  margin-bottom: 20px;
+}
+form {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(280px, 1fr));
+  gap: 24px 48px;
+}
+section {
+  display: grid;
+  gap: 16px;
+  align-content: start;
+}
+.pair {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 12px;
+}
+label {
+  display: grid;
+}
+.vessel {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  gap: 6px;
+  padding: 12px 0;
+  border-bottom: 1px solid var(--hairline);
+}
+.vessel > :nth-child(2) {
+  grid-column: 1 / 3;
+}
+.vessel .link {
+  align-self: end;
+}
+.vessels .plain {
+  margin-top: 12px;
+}
+footer {
+  grid-column: 1 / -1;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 16px;
+  align-items: center;
+}
+.error {
+  width: 100%;
+  padding: 10px 14px;
+  border-radius: var(--corner);
+}
+@media (max-width: 720px) {
+  .room {
+    padding: 16px;
+  }
+}
+</style>

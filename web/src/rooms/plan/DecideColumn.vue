@@ -1,0 +1,234 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { Asked, FormulaAnswer, PlanAnswer, Settings } from '../../api/client'
+import AmountField from '../../forms/AmountField.vue'
+import ChoiceRow from '../../forms/ChoiceRow.vue'
+import ClockField from '../../forms/ClockField.vue'
+import WarmthSlider from '../../forms/WarmthSlider.vue'
+import { useUnits } from '../../shell/units'
+import { words } from '../../words'
+import SentenceLine from './SentenceLine.vue'
+
+const props = defineProps<{
+  asked: Asked
+  answer: PlanAnswer | null
+  formulas: FormulaAnswer[]
+  settings: Settings
+  now: number
+  errors: Record<string, string>
+}>()
+const emit = defineEmits<{ change: [Partial<Asked>]; formula: [string] }>()
+
+const { degree, mass, ounces, dayKey, day, weekday } = useUnits()
+const open = ref<string | null>(null)
+const toggle = (line: string) => (open.value = open.value === line ? null : line)
+const t = words.plan
+
+function field<K extends keyof Asked>(name: K) {
+  return computed({
+    get: () => props.asked[name] as NonNullable<Asked[K]>,
+    set: (value) => emit('change', { [name]: value } as Partial<Asked>),
+  })
+}
+const pieces = field('pieces')
+const dough = field('dough_c')
+const roomDay = field('room_day_c')
+const roomNight = field('room_night_c')
+const fridge = field('fridge_c')
+const tap = field('tap_c')
+const culture = field('culture')
+const proof = field('proof')
+const vessel = field('vessel_id')
+const means = field('ready_means')
+const bed = field('sleep_from')
+const up = field('sleep_to')
+
+const OUNCE = 28.349523125
+const weight = computed({
+  get: () =>
+    ounces.value
+      ? Math.round(((props.asked.scaling_weight_g ?? 0) / OUNCE) * 4) / 4
+      : (props.asked.scaling_weight_g ?? 0),
+  set: (value) => emit('change', { scaling_weight_g: ounces.value ? value * OUNCE : value }),
+})
+
+const readyDay = computed({
+  get: () => props.asked.ready?.slice(0, 10) ?? '',
+  set: (value) => emit('change', { ready: `${value}T${readyTime.value}` }),
+})
+const readyTime = computed({
+  get: () => props.asked.ready?.slice(11) ?? '',
+  set: (value) => emit('change', { ready: `${readyDay.value}T${value}` }),
+})
+const days = computed(() => {
+  const found = Array.from({ length: 6 }, (_, index) => {
+    const at = props.now + index * 86_400_000
+    const label = index === 0 ? t.today : index === 1 ? t.tomorrow : weekday(at).slice(0, 3)
+    return { value: dayKey(at), label }
+  })
+  if (readyDay.value && !found.some((each) => each.value === readyDay.value)) {
+    found.push({ value: readyDay.value, label: day(`${readyDay.value}T12:00:00Z`) })
+  }
+  return found
+})
+const dayWord = computed(() => {
+  const found = days.value.find((each) => each.value === readyDay.value)
+  if (!found || !readyDay.value) return ''
+  const name = weekday(`${readyDay.value}T12:00:00Z`)
+  return found.label === t.today || found.label === t.tomorrow
+    ? `${found.label.toLowerCase()}, ${name}`
+    : name
+})
+
+const isLevain = computed(() => props.answer?.formula.preferment?.kind === 'levain')
+const vesselName = computed(
+  () => props.settings.vessels?.find((each) => each.id === props.asked.vessel_id)?.name ?? '',
+)
+const formulaOptions = computed(() =>
+  props.formulas.map((each) => ({ value: each.id, label: each.formula.name })),
+)
+const loafWord = computed(() => (props.asked.pieces === 1 ? 'piece' : 'pieces'))
+</script>
+
+<template>
+  <div class="decide">
+    <SentenceLine
+      :label="t.lines.formula"
+      :value="answer?.formula.name ?? ''"
+      :open="open === 'formula'"
+      :error="errors.formula_id"
+      class="first"
+      @toggle="toggle('formula')"
+    >
+      <ElSelect
+        :model-value="asked.formula_id"
+        :aria-label="t.formula"
+        @update:model-value="(value: string) => emit('formula', value)"
+      >
+        <ElOption
+          v-for="option in formulaOptions"
+          :key="option.value"
+          :value="option.value"
+          :label="option.label"
+        />
+      </ElSelect>
+      <p v-if="answer?.formula.note" class="small quiet">{{ answer.formula.note }}</p>
+    </SentenceLine>
+    <SentenceLine
+      :label="t.lines.pieces"
+      :value="`${asked.pieces} ${loafWord} of ${mass(asked.scaling_weight_g ?? 0)}`"
+      :open="open === 'pieces'"
+      :error="errors.pieces ?? errors.scaling_weight_g"
+      @toggle="toggle('pieces')"
+    >
+      <AmountField v-model="pieces" :label="t.fields.pieces" :low="1" :high="100" :step="1" />
+      <AmountField
+        v-model="weight"
+        :label="`${t.fields.weight}, ${ounces ? 'oz' : 'g'}`"
+        :low="ounces ? 1.25 : 30"
+        :high="ounces ? 176 : 5000"
+        :step="ounces ? 0.5 : 10"
+        :digits="ounces ? 2 : 0"
+      />
+    </SentenceLine>
+    <SentenceLine
+      :label="t.lines.ready"
+      :value="`${means === 'out' ? t.out : t.cut} ${dayWord} ${readyTime}`"
+      :open="open === 'ready'"
+      :error="errors.ready ?? errors.zone"
+      @toggle="toggle('ready')"
+    >
+      <ChoiceRow v-model="readyDay" :legend="t.fields.day" :options="days" />
+      <ClockField v-model="readyTime" :label="t.fields.time" steps />
+      <ChoiceRow
+        v-model="means"
+        :legend="t.fields.means"
+        :options="[
+          { value: 'out', label: t.out },
+          { value: 'cut', label: t.cut },
+        ]"
+      />
+    </SentenceLine>
+    <SentenceLine
+      :label="t.lines.kitchen"
+      :value="`${degree(asked.room_day_c ?? 0)}, ${degree(asked.room_night_c ?? 0)} at night, tap ${degree(asked.tap_c ?? 0)}`"
+      :open="open === 'kitchen'"
+      :error="errors.room_day_c ?? errors.room_night_c ?? errors.tap_c"
+      @toggle="toggle('kitchen')"
+    >
+      <WarmthSlider v-model="roomDay" :label="t.fields.roomDay" :low="10" :high="35" />
+      <WarmthSlider v-model="roomNight" :label="t.fields.roomNight" :low="5" :high="32" />
+      <WarmthSlider v-model="tap" :label="t.fields.tap" :low="2" :high="30" />
+    </SentenceLine>
+    <SentenceLine
+      :label="t.lines.dough"
+      :value="`${degree(asked.dough_c ?? 0)} from the bowl${isLevain ? `, culture ${t.culture[asked.culture ?? 'lively']}` : ''}`"
+      :open="open === 'dough'"
+      :error="errors.dough_c"
+      @toggle="toggle('dough')"
+    >
+      <WarmthSlider v-model="dough" :label="t.fields.dough" :low="18" :high="32" />
+      <ChoiceRow
+        v-if="isLevain"
+        v-model="culture"
+        :legend="t.fields.culture"
+        :options="[
+          { value: 'lively', label: t.cultureLong.lively },
+          { value: 'hungry', label: t.cultureLong.hungry },
+        ]"
+      />
+    </SentenceLine>
+    <SentenceLine
+      :label="t.lines.proof"
+      :value="proof === 'cold' ? `${t.proofLong.cold}, ${degree(asked.fridge_c ?? 0)}` : t.proofLong.room"
+      :open="open === 'proof'"
+      :error="errors.proof ?? errors.fridge_c"
+      @toggle="toggle('proof')"
+    >
+      <ChoiceRow
+        v-model="proof"
+        :legend="t.fields.proof"
+        :options="[
+          { value: 'cold', label: t.proofLong.cold },
+          { value: 'room', label: t.proofLong.room },
+        ]"
+      />
+      <WarmthSlider v-if="proof === 'cold'" v-model="fridge" :label="t.fields.fridge" :low="1" :high="10" />
+    </SentenceLine>
+    <SentenceLine
+      :label="t.lines.vessel"
+      :value="vesselName"
+      :open="open === 'vessel'"
+      :error="errors.vessel_id ?? errors.vessel"
+      @toggle="toggle('vessel')"
+    >
+      <ChoiceRow
+        v-model="vessel"
+        :legend="t.fields.vessel"
+        :options="
+          (settings.vessels ?? []).map((each) => ({
+            value: each.id,
+            label: `${each.name}${each.count && each.count > 1 ? ` × ${each.count}` : ''}`,
+          }))
+        "
+      />
+    </SentenceLine>
+    <SentenceLine
+      :label="t.lines.sleep"
+      :value="`${asked.sleep_from} to ${asked.sleep_to}`"
+      :open="open === 'sleep'"
+      :error="errors.sleep ?? errors.sleep_from ?? errors.sleep_to"
+      @toggle="toggle('sleep')"
+    >
+      <ClockField v-model="bed" :label="t.fields.bed" steps />
+      <ClockField v-model="up" :label="t.fields.up" steps />
+    </SentenceLine>
+  </div>
+</template>
+
+<style scoped>
+.first :deep(.value) {
+  font: 650 30px/1.08 var(--show);
+  letter-spacing: -0.025em;
+}
+</style>

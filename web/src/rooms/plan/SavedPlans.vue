@@ -1,0 +1,85 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { ref } from 'vue'
+import { RouterLink } from 'vue-router'
+import { api, ask, type PlanLine } from '../../api/client'
+import { useUnits } from '../../shell/units'
+import { words } from '../../words'
+
+defineProps<{ current: string | null }>()
+const emit = defineEmits<{ gone: [string] }>()
+const client = useQueryClient()
+const { dayClock } = useUnits()
+const plans = useQuery({ queryKey: ['plans'], queryFn: () => ask(api.GET('/api/plans')) })
+const away = ref<PlanLine | null>(null)
+
+async function putAway(line: PlanLine) {
+  await ask(api.DELETE('/api/plans/{key}', { params: { path: { key: line.id } } }))
+  away.value = line
+  await client.invalidateQueries({ queryKey: ['plans'] })
+  emit('gone', line.id)
+}
+
+async function bringBack() {
+  if (!away.value) return
+  await ask(api.POST('/api/plans/{key}/restore', { params: { path: { key: away.value.id } } }))
+  away.value = null
+  await client.invalidateQueries({ queryKey: ['plans'] })
+}
+</script>
+
+<template>
+  <section v-if="plans.data.value?.plans.length || away" class="saved no-print">
+    <h2>{{ words.plan.savedPlans }}</h2>
+    <p v-if="away" class="undo small" role="status">
+      {{ away.formula_name }} {{ words.plan.putAway }}
+      <button type="button" class="link" @click="bringBack">{{ words.undo }}</button>
+    </p>
+    <ul>
+      <li v-for="line in plans.data.value?.plans" :key="line.id" :class="{ here: line.id === current }">
+        <RouterLink :to="`/plan/${line.id}`">
+          <strong>{{ line.formula_name }}</strong>
+          <span class="small quiet">{{ line.pieces }} for {{ dayClock(line.ready) }}</span>
+        </RouterLink>
+        <button
+          type="button"
+          class="link small"
+          :aria-label="`${words.plan.deletePlan}: ${line.formula_name}, ${dayClock(line.ready)}`"
+          @click="putAway(line)"
+        >
+          {{ words.plan.deletePlan }}
+        </button>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  font-size: 17px;
+  margin-bottom: 4px;
+}
+li {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 8px;
+  border-bottom: 1px solid var(--hairline);
+}
+li a {
+  display: grid;
+  padding: 8px 0;
+  line-height: 1.25;
+  text-decoration: none;
+  min-width: 0;
+}
+li a:hover strong {
+  text-decoration: underline;
+}
+.here strong::before {
+  content: '▸ ';
+}
+.link {
+  white-space: nowrap;
+}
+</style>

@@ -1,0 +1,88 @@
+<script setup lang="ts">
+import type { Plan } from '../../api/client'
+import { useUnits } from '../../shell/units'
+import { words } from '../../words'
+
+defineProps<{ plan: Plan }>()
+const { massNumber, massUnit, dayClock, say } = useUnits()
+const t = words.plan
+</script>
+
+<template>
+  <section class="weigh" :aria-label="t.weigh">
+    <h2>{{ t.weigh }}</h2>
+    <div v-for="stage in plan.weigh" :key="stage.kind" class="stage">
+      <h3>
+        <span>{{ stage.title }}</span>
+        <span class="small quiet">{{ dayClock(stage.at) }}</span>
+      </h3>
+      <dl>
+        <div v-for="line in stage.lines" :key="line.name">
+          <dt>
+            {{ line.name }}<span v-if="line.note" class="quiet">, {{ say(line.note) }}</span>
+          </dt>
+          <dd>
+            <strong>{{ massNumber(line.g) }}</strong> <span class="unit">{{ massUnit }}</span>
+          </dd>
+        </div>
+        <div class="sum">
+          <dt class="out-of-sight">{{ t.together }}</dt>
+          <dd>
+            <strong>{{ massNumber(stage.g) }}</strong> <span class="unit">{{ massUnit }}</span>
+          </dd>
+        </div>
+      </dl>
+    </div>
+    <p class="small quiet">
+      {{ plan.totals.overall_hydration_percent.toFixed(1) }} % water,
+      {{ plan.totals.overall_salt_percent.toFixed(1) }} % salt
+      {{ plan.totals.prefermented_percent ? ', preferment counted' : '' }}.
+      <template v-if="plan.totals.prefermented_percent">
+        As mixed {{ plan.totals.mixed_hydration_percent.toFixed(0) }} % and
+        {{ plan.totals.mixed_salt_percent.toFixed(1) }} %.
+      </template>
+      A {{ plan.feel.word }} dough. {{ plan.feel.handling }}
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.stage {
+  margin: 10px 0 14px;
+}
+h3 {
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
+  font-size: 17px;
+  font-weight: 650;
+  padding-bottom: 2px;
+}
+dl > div {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  gap: 8px;
+  padding: 1px 0;
+}
+dd {
+  white-space: nowrap;
+}
+dd strong {
+  font-family: var(--show);
+  font-weight: 650;
+}
+.unit {
+  display: inline-block;
+  width: 1.2em;
+}
+.sum {
+  border-top: 1px solid var(--hairline);
+  margin-top: 3px;
+}
+.sum strong {
+  font-weight: 400;
+}
+.sum dd {
+  grid-column: 2;
+}
+</style>

@@ -1,0 +1,44 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
+import { computed, onScopeDispose, ref, watch } from 'vue'
+import { api, ask, type Schemas } from '../api/client'
+
+const now = ref(Date.now())
+
+/** The kitchen's habits, its time zone, and the time it is there. */
+export function useKitchen() {
+  const query = useQuery({ queryKey: ['kitchen'], queryFn: () => ask(api.GET('/api/kitchen')) })
+  return {
+    query,
+    settings: computed(() => query.data.value?.settings),
+    kinds: computed(() => query.data.value?.vessel_kinds ?? {}),
+  }
+}
+
+/** Saving the kitchen; plans and formulas are asked for anew afterwards. */
+export function useSaveKitchen() {
+  const client = useQueryClient()
+  return useMutation({
+    mutationFn: (body: Schemas['KitchenBody']) => ask(api.PUT('/api/kitchen', { body })),
+    onSuccess: (answer) => client.setQueryData(['kitchen'], answer),
+  })
+}
+
+/** The server's clock, ticking here by the second; it stands still if the server's does. */
+export function useNow() {
+  const { query } = useKitchen()
+  let ahead = 0
+  watch(
+    query.data,
+    (answer) => {
+      if (!answer) return
+      ahead = Date.parse(answer.now) - Date.now()
+      now.value = Date.parse(answer.now)
+    },
+    { immediate: true },
+  )
+  const timer = setInterval(() => {
+    if (query.data.value && !query.data.value.frozen) now.value = Date.now() + ahead
+  }, 1000)
+  onScopeDispose(() => clearInterval(timer))
+  return now
+}

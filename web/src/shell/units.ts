@@ -1,0 +1,80 @@
+import { computed } from 'vue'
+import { useKitchen } from './kitchen'
+
+const GRAMS_IN_OUNCE = 28.349523125
+
+const made = new Map<string, Intl.DateTimeFormat>()
+
+/** Formatters are costly to make and cheap to use: each is made once. */
+function formatter(locale: string, options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
+  const key = locale + JSON.stringify(options)
+  const found = made.get(key) ?? new Intl.DateTimeFormat(locale, options)
+  made.set(key, found)
+  return found
+}
+
+function rounded(value: number, digits: number): string {
+  const text = value.toFixed(digits)
+  return digits ? text.replace(/\.0+$/, '') : text
+}
+
+/** Shows the craft's Celsius, grams and instants in the baker's own units, and reads them back. */
+export function useUnits() {
+  const { settings } = useKitchen()
+  const fahrenheit = computed(() => settings.value?.fahrenheit ?? false)
+  const ounces = computed(() => settings.value?.ounces ?? false)
+  const zone = computed(() => settings.value?.zone ?? 'UTC')
+
+  const toDegrees = (c: number) => (fahrenheit.value ? c * 1.8 + 32 : c)
+  const fromDegrees = (degrees: number) => (fahrenheit.value ? (degrees - 32) / 1.8 : degrees)
+  const degree = (c: number) =>
+    `${fahrenheit.value ? Math.round(c * 1.8 + 32) : rounded(Math.round(c * 2) / 2, 1)}°`
+  const warmth = (c: number) => `${degree(c)}${fahrenheit.value ? 'F' : 'C'}`
+  const difference = (k: number) => `${Math.round(fahrenheit.value ? k * 1.8 : k)}°`
+  const massNumber = (g: number) => {
+    if (ounces.value) {
+      const oz = g / GRAMS_IN_OUNCE
+      return rounded(oz, oz < 1 ? 3 : oz < 10 ? 2 : 1)
+    }
+    return g < 1 ? g.toFixed(2) : rounded(g, g < 9.95 ? 1 : 0)
+  }
+  const massUnit = computed(() => (ounces.value ? 'oz' : 'g'))
+  const mass = (g: number) => `${massNumber(g)} ${massUnit.value}`
+
+  const format = (at: number | string | Date, options: Intl.DateTimeFormatOptions, tz = zone.value) =>
+    formatter('en-GB', { timeZone: tz, hourCycle: 'h23', ...options }).format(new Date(at))
+  const clock = (at: number | string | Date) => format(at, { hour: '2-digit', minute: '2-digit' })
+  const weekday = (at: number | string | Date) => format(at, { weekday: 'long' })
+  const day = (at: number | string | Date) => format(at, { weekday: 'long', day: 'numeric', month: 'long' })
+  const dayKey = (at: number | string | Date) =>
+    formatter('sv-SE', { timeZone: zone.value }).format(new Date(at))
+  const dayClock = (at: number | string | Date) => `${format(at, { weekday: 'short' })} ${clock(at)}`
+
+  /** Put the baker's units where the craft's sentences hold {value|unit}. */
+  const say = (text: string) =>
+    text.replace(/\{([^|{}]+)\|(\w+)\}/g, (_, value: string, unit: string) => {
+      if (unit === 'c') return warmth(Number(value))
+      if (unit === 'dc') return difference(Number(value))
+      if (unit === 'g') return mass(Number(value))
+      return dayClock(value)
+    })
+
+  return {
+    fahrenheit,
+    ounces,
+    zone,
+    toDegrees,
+    fromDegrees,
+    degree,
+    warmth,
+    massNumber,
+    massUnit,
+    mass,
+    clock,
+    weekday,
+    day,
+    dayKey,
+    dayClock,
+    say,
+  }
+}
