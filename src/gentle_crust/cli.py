@@ -11,8 +11,7 @@ from typing import Annotated, Any
 import platformdirs
 from pydantic import AllowInfNan, BaseModel, ConfigDict, Field, TypeAdapter, ValidationError, model_validator
 
-from gentle_crust import __version__
-from gentle_crust.api import problems
+from gentle_crust import __version__, problem
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.fermentation.dough import Dough
 from gentle_crust.core.fermentation.forecast import Stretch, forecast
@@ -131,12 +130,12 @@ def _ask(name: str, schema: bool) -> int:
         print(json.dumps(answer(sys.stdin.read())))
         return 0
     except ValidationError as error:
-        found = problems.of_validation(error)
+        found = problem.of_validation(error)
     except CraftError as error:
-        found = problems.of_craft(error)
+        found = problem.of_craft(error)
     except UnicodeDecodeError:
-        found = [problems.ProblemField(field="body", sentence="The input is not UTF-8 text.", remedy="Send JSON.")]
-    print(json.dumps(problems.document(422, "That cannot be reckoned", found)), file=sys.stderr)
+        found = [problem.ProblemField(field="body", sentence="The input is not UTF-8 text.", remedy="Send JSON.")]
+    print(json.dumps(problem.document(422, "That cannot be reckoned", found)), file=sys.stderr)
     return 2
 
 

@@ -8,8 +8,8 @@ from flask_openapi import Info, OpenAPI
 from sqlalchemy.orm import Session, sessionmaker
 from werkzeug.exceptions import HTTPException
 
-from gentle_crust import __version__
-from gentle_crust.api import guard, problems, rooms
+from gentle_crust import __version__, problem
+from gentle_crust.api import guard, refusals, rooms
 from gentle_crust.core.errors import CraftError
 from gentle_crust.kitchen.now import Now
 
@@ -24,8 +24,8 @@ def create_app(
     app = OpenAPI(
         "gentle_crust",
         info=Info(title="Gentle Crust", version=__version__),
-        validation_error_callback=problems.on_validation,
-        validation_error_model=problems.ProblemDocument,
+        validation_error_callback=refusals.on_validation,
+        validation_error_model=problem.ProblemDocument,
         doc_ui=False,
         static_folder=None,
     )
@@ -44,28 +44,28 @@ def _answer_refusals(app: OpenAPI) -> None:
     @app.errorhandler(CraftError)
     def craft(error: CraftError) -> Response:
         status = 404 if error.field in ("id",) else 422
-        return problems.respond(status, "That cannot be baked", problems.of_craft(error))
+        return refusals.respond(status, "That cannot be baked", problem.of_craft(error))
 
     @app.errorhandler(HTTPException)
     def http(error: HTTPException) -> Response:
         too_large = "That is more than a megabyte: too much for this program."
         detail = too_large if error.code == 413 else (error.description or error.name)
-        return problems.respond(error.code or 500, error.name, [], detail)
+        return refusals.respond(error.code or 500, error.name, [], detail)
 
     @app.errorhandler(Exception)
     def unforeseen(error: Exception) -> Response:
         app.logger.exception("unforeseen")
-        return problems.respond(500, "Something broke", [], "The program failed here; nothing was saved. Try again.")
+        return refusals.respond(500, "Something broke", [], "The program failed here; nothing was saved. Try again.")
 
 
 def _serve_pages(app: OpenAPI) -> None:
     def page(name: str = "index.html") -> Response:
         """A file of the built front end, or its first page for a room's address."""
         if name.startswith("api/"):
-            return problems.respond(404, "Not Found", [], "There is nothing at this address.")
+            return refusals.respond(404, "Not Found", [], "There is nothing at this address.")
         if not (PAGES / name).is_file():
             if "." in name.rsplit("/", 1)[-1]:
-                return problems.respond(404, "Not Found", [], "There is no such file.")
+                return refusals.respond(404, "Not Found", [], "There is no such file.")
             name = "index.html"
         response = send_from_directory(PAGES, name)
         lasting = name.startswith("assets/")

@@ -6,7 +6,7 @@ from urllib.parse import urlsplit
 
 from flask import Flask, Response, request
 
-from gentle_crust.api.problems import respond
+from gentle_crust.api.refusals import respond
 
 HEADERS = {
     "Content-Security-Policy": "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; "

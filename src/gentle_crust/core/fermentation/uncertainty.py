@@ -1,9 +1,10 @@
 """How sure a forecast can be: equally likely activities of the leaven, run side by side."""
 
 from dataclasses import dataclass
+from functools import cache
+from statistics import NormalDist
 
 import numpy as np
-from scipy.special import ndtri
 
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.tables import constant
@@ -20,6 +21,7 @@ class Span:
     high: float | None
 
 
+@cache
 def activities(sigma: float | None = None) -> Floats:
     """Equally likely activity factors of a leaven, lowest first, the middle one exactly 1.
 
@@ -28,7 +30,8 @@ def activities(sigma: float | None = None) -> Floats:
     count = int(constant("fermentation", "uncertainty", "factors"))
     spread = constant("fermentation", "uncertainty", "unknown_culture_sigma") if sigma is None else sigma
     places = (np.arange(count) + 0.5) / count
-    factors: Floats = np.exp(spread * ndtri(places))
+    normal = NormalDist()
+    factors: Floats = np.exp(spread * np.array([normal.inv_cdf(place) for place in places]))
     return factors
 
 

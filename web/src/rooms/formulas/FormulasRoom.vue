@@ -38,7 +38,7 @@ const stageName = (kind: string) =>
 
 <template>
   <div class="room">
-    <aside class="left">
+    <div class="left">
       <h1>{{ t.title }}</h1>
       <p v-if="query.isPending.value" class="quiet">{{ words.loading }}</p>
       <p v-if="query.isError.value" role="alert">{{ words.failed }}</p>
@@ -55,7 +55,7 @@ const stageName = (kind: string) =>
           </button>
         </li>
       </ul>
-    </aside>
+    </div>
     <article v-if="shown" class="see">
       <header>
         <div>

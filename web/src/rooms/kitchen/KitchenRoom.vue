@@ -67,7 +67,7 @@ async function save() {
       <p class="quiet">{{ t.lead }}</p>
     </header>
     <p v-if="!form" class="quiet">{{ words.loading }}</p>
-    <form v-else @submit.prevent="save">
+    <form v-else novalidate @submit.prevent="save">
       <section>
         <label
           ><span class="small quiet">{{ t.name }}</span

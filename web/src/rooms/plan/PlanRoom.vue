@@ -57,7 +57,7 @@ function mend(found: Mend) {
 <template>
   <div class="room">
     <h1 class="out-of-sight">{{ t.title }}</h1>
-    <aside class="left">
+    <div class="left">
       <DecideColumn
         v-if="asked && settings"
         :asked="asked"
@@ -81,7 +81,7 @@ function mend(found: Mend) {
         <button v-if="id" type="button" class="link" @click="another">{{ t.fresh }}</button>
       </div>
       <SavedPlans :current="id" class="wide-only" @gone="(key) => key === id && another()" />
-    </aside>
+    </div>
 
     <div class="see" :class="{ stale: refused !== null && answer }">
       <div v-if="lost" class="lost inverted" role="alert">
@@ -98,7 +98,7 @@ function mend(found: Mend) {
         <p v-for="note in answer.plan.notes" :key="note" class="small remark">{{ say(note) }}</p>
         <div class="below">
           <StepLadder :plan="answer.plan" />
-          <aside class="follow">
+          <div class="follow">
             <WeighList :plan="answer.plan" />
             <WaterJugs :plan="answer.plan" :tap-c="asked?.tap_c ?? 15" />
             <p class="small quiet at-oven">
@@ -107,7 +107,7 @@ function mend(found: Mend) {
               }}, {{ t.likely }} {{ share(answer.plan.proof.share) }} {{ t.ofGreatest }}; {{ t.wanted }}
               {{ share(answer.plan.proof.target_low) }} to {{ share(answer.plan.proof.target_high) }}.
             </p>
-          </aside>
+          </div>
         </div>
       </template>
     </div>

@@ -1,14 +1,10 @@
-"""Refusals as RFC 9457 problem+json: the field's path, the sentence and the remedy; never the input itself."""
+"""Refusals as RFC 9457 problem documents: the field's path, the sentence and the remedy; never the input itself."""
 
-import json
 from typing import Any
 
-from flask import Response
 from pydantic import BaseModel, ValidationError
 
 from gentle_crust.core.errors import CraftError
-
-TYPE = "application/problem+json"
 
 
 class ProblemField(BaseModel):
@@ -33,11 +29,6 @@ def document(status: int, title: str, errors: list[ProblemField], detail: str = 
     """The body of a refusal; without ``detail``, the first field's sentence and remedy."""
     text = detail or " ".join(f"{error.sentence} {error.remedy}".strip() for error in errors[:1])
     return ProblemDocument(title=title, status=status, detail=text, errors=errors).model_dump()
-
-
-def respond(status: int, title: str, errors: list[ProblemField], detail: str = "") -> Response:
-    """A refusal as a response."""
-    return Response(json.dumps(document(status, title, errors, detail)), status=status, content_type=TYPE)
 
 
 def of_craft(error: CraftError) -> list[ProblemField]:
@@ -67,8 +58,3 @@ def of_validation(error: ValidationError) -> list[ProblemField]:
             remedy = "Correct it."
         found.append(ProblemField(field=path, sentence=f"{path} {words}", remedy=remedy))
     return found
-
-
-def on_validation(error: ValidationError) -> Response:
-    """What the API answers to a body of the wrong shape."""
-    return respond(422, "That cannot be read", of_validation(error))

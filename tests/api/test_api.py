@@ -1,0 +1,114 @@
+"""The API as a client sees it: shapes, refusals as problems, and who may speak to it."""
+
+import pytest
+
+from gentle_crust import demo
+from gentle_crust.api.app import create_app
+from tests.conftest import SATURDAY
+
+ASKED = {"formula_id": "tidewater-country", "ready": "2026-11-29T07:30"}
+
+
+def refused(answer, status, field=None):
+    assert answer.status_code == status
+    assert answer.content_type == "application/problem+json"
+    problem = answer.get_json()
+    assert problem["status"] == status and problem["detail"]
+    if field:
+        assert problem["errors"][0]["field"] == field and problem["errors"][0]["remedy"]
+    return problem
+
+
+def test_plan_is_previewed_saved_opened_put_away_and_brought_back(client):
+    shown = client.post("/api/plan", json=ASKED).get_json()
+    saved = client.put("/api/plans/abc-1", json=shown["asked"]).get_json()
+    assert saved["plan"] == shown["plan"]
+    assert client.get("/api/plans/abc-1").get_json() == saved
+    assert client.delete("/api/plans/abc-1").status_code == 200
+    assert "abc-1" not in [line["id"] for line in client.get("/api/plans").get_json()["plans"]]
+    assert client.post("/api/plans/abc-1/restore").status_code == 200
+    assert client.get("/api/plans/abc-1").get_json()["plan"] == shown["plan"]
+
+
+def test_the_list_says_what_is_next(client):
+    line = next(line for line in client.get("/api/plans").get_json()["plans"] if line["id"] == demo.TOMORROW_PLAN)
+    assert line["next_step"]["title"] == "Feed the culture"
+
+
+@pytest.mark.parametrize(
+    ("change", "field"),
+    [
+        ({"pieces": 0}, "pieces"),
+        ({"scaling_weight_g": 9000}, "scaling_weight_g"),
+        ({"dough_c": 90}, "dough_c"),
+        ({"dough_c": "warm"}, "dough_c"),
+        ({"room_day_c": -40}, "room_day_c"),
+        ({"fridge_c": 25}, "fridge_c"),
+        ({"ready": "soon"}, "ready"),
+        ({"ready": "2020-01-01T07:30"}, "ready"),
+        ({"zone": "Nowhere/Else"}, "zone"),
+        ({"vessel_id": "cauldron"}, "vessel_id"),
+        ({"formula_id": "gone"}, "formula_id"),
+        ({"sleep_from": "25:99"}, "sleep_from"),
+        ({"yeast": 3}, "yeast"),
+        ({"proof": "cellar"}, "proof"),
+    ],
+)
+def test_bad_values_name_their_field(client, change, field):
+    problem = refused(client.post("/api/plan", json=ASKED | change), 422, field)
+    assert "Traceback" not in problem["detail"]
+
+
+@pytest.mark.parametrize("body", [b"", b"not json", b"[]", b'"text"', b"null", b'{"formula_id": 1e999}'])
+def test_bad_bodies_are_refused_in_words(client, body):
+    refused(client.post("/api/plan", data=body, content_type="application/json"), 422)
+
+
+def test_too_large_missing_and_wrong_method(client):
+    refused(client.post("/api/plan", data=b" " * 1_100_000, content_type="application/json"), 413)
+    refused(client.get("/api/nothing"), 404)
+    refused(client.get("/api/plans/never-was"), 404)
+    refused(client.delete("/api/plan"), 405)
+    refused(client.get("/assets/none.js"), 404)
+
+
+def test_mends_are_offered_for_a_wish_that_comes_too_late(client):
+    late = ASKED | {"ready": "2026-11-28T15:00", "proof": "room"}
+    assert client.post("/api/plan", json=late).get_json()["plan"]["problems"]
+    mends = client.post("/api/plan/mends", json=late).get_json()["mends"]
+    assert mends and mends[0]["field"] == "ready"
+    mended = client.post("/api/plan", json=late | {"ready": mends[0]["value"]}).get_json()
+    assert not mended["plan"]["problems"]
+
+
+def test_spring_hour_is_refused_with_the_next_one(sessions):
+    from datetime import UTC, datetime
+
+    client = create_app(sessions, lambda: datetime(2027, 3, 27, 6, 30, tzinfo=UTC)).test_client()
+    problem = refused(client.post("/api/plan", json=ASKED | {"ready": "2027-03-28T01:30"}), 422, "ready")
+    assert "02:30" in problem["detail"]
+
+
+def test_kitchen_is_saved_and_its_limits_are_kept(client):
+    body = client.get("/api/kitchen").get_json()["settings"]
+    assert client.put("/api/kitchen", json=body | {"room_day_c": 20.5}).status_code == 200
+    assert client.get("/api/kitchen").get_json()["settings"]["room_day_c"] == 20.5
+    refused(client.put("/api/kitchen", json=body | {"vessels": []}), 422, "vessels")
+    refused(client.put("/api/kitchen", json=body | {"tap_c": 70}), 422, "tap_c")
+    assert client.get("/api/kitchen").get_json()["settings"]["room_day_c"] == 20.5
+
+
+def test_strangers_are_kept_out(client, sessions):
+    refused(client.get("/api/kitchen", headers={"Host": "evil.example"}), 421)
+    refused(client.post("/api/plan", json=ASKED, headers={"Origin": "http://evil.example"}), 403)
+    assert client.post("/api/plan", json=ASKED, headers={"Origin": "http://localhost"}).status_code == 200
+    guarded = create_app(sessions, lambda: SATURDAY, "0.0.0.0", "bread and salt").test_client()  # noqa: S104
+    refused(guarded.get("/api/kitchen"), 401)
+    refused(guarded.get("/api/kitchen", auth=("me", "wrong")), 401)
+    assert guarded.get("/api/kitchen", auth=("me", "bread and salt")).status_code == 200
+
+
+def test_pages_carry_a_policy_and_rooms_lead_to_the_first_page(client):
+    answer = client.get("/plan/some-plan")
+    assert answer.status_code == 200 and b'id="app"' in answer.data
+    assert "default-src 'self'" in answer.headers["Content-Security-Policy"]

@@ -1,0 +1,94 @@
+"""The console command: the contract that outside tools lean on, and starting and stopping for real."""
+
+import io
+import json
+import subprocess
+import sys
+import urllib.request
+
+import pytest
+from live import serving
+
+from gentle_crust.cli import main
+
+DOUGH = {"flours": [{"kind": "strong_white", "g": 900}], "water_g": 630, "salt_g": 18, "levain_g": 180}
+
+
+def ask(command, question, *arguments):
+    text = question if isinstance(question, str) else json.dumps(question)
+    return subprocess.run(
+        [sys.executable, "-m", "gentle_crust.cli", command, *arguments], input=text, capture_output=True, text=True
+    )
+
+
+def test_forecast_of_the_contract():
+    question = {"dough": DOUGH, "start_c": 24, "path": [{"hours": 12, "ambient_c": 24}], "rise_targets": [0.75, 4.5]}
+    answer = json.loads(ask("forecast", question).stdout)
+    reached, never = answer["targets"]
+    assert 5 <= reached["hours"]["likely"] <= 6.3
+    assert reached["hours"]["low"] < reached["hours"]["likely"] < reached["hours"]["high"]
+    assert never["hours"] == {"low": None, "likely": None, "high": None}
+    assert set(answer["curve"][0]) == {"hours", "dough_c", "rise", "rise_low", "rise_high", "ph"}
+    assert len(answer["curve"]) == 73
+
+
+def test_water_of_the_contract_and_its_reverse():
+    question = {"dough": DOUGH, "flour_c": 20, "room_c": 21, "levain_c": 22, "target_dough_c": 25, "tap_c": 14}
+    answer = json.loads(ask("water", question).stdout)
+    assert set(answer) == {
+        "water_c", "tap_g", "kettle_g", "ice_g", "dough_c", "factor_method_water_c", "warnings"
+    }  # fmt: skip
+    poured = {
+        "dough": DOUGH,
+        "flour_c": 20,
+        "room_c": 21,
+        "levain_c": 22,
+        "waters": [{"g": 630, "c": answer["water_c"]}],
+    }
+    assert json.loads(ask("water", poured).stdout)["dough_c"] == pytest.approx(25, abs=0.01)
+
+
+@pytest.mark.parametrize(
+    ("command", "question", "field"),
+    [
+        ("forecast", {"dough": DOUGH | {"butterfly_g": 1}, "path": []}, "dough.butterfly_g"),
+        ("forecast", {"dough": DOUGH, "path": []}, "path"),
+        ("forecast", {"dough": DOUGH, "path": [{"hours": 4, "ambient_c": 24, "container": "hat"}]}, "container"),
+        ("forecast", {"dough": DOUGH, "start_c": 60, "path": [{"hours": 4, "ambient_c": 24}]}, "start_c"),
+        ("forecast", "{", "body"),
+        ("water", {"dough": DOUGH, "mixing": "wishing"}, "mixing"),
+        ("water", {"dough": DOUGH, "waters": [{"g": 1, "c": 20}]}, "waters"),
+        ("water", {"dough": DOUGH, "target_dough_c": 25, "waters": [{"g": 630, "c": 20}]}, "body"),
+    ],
+)
+def test_bad_questions_exit_with_2_and_a_problem(command, question, field, monkeypatch, capsys):
+    monkeypatch.setattr("sys.stdin", io.StringIO(question if isinstance(question, str) else json.dumps(question)))
+    assert main([command]) == 2
+    printed = capsys.readouterr()
+    assert printed.out == ""
+    assert json.loads(printed.err)["errors"][0]["field"] == field
+
+
+def test_schemas_and_help_are_printed():
+    for command in ("forecast", "water"):
+        assert json.loads(ask(command, "", "--schema").stdout)["type"] == "object"
+    assert "made-up bakery" in ask("--help", "").stdout
+
+
+def test_public_address_without_passcode_is_refused(tmp_path):
+    found = ask("serve", "", "--host", "0.0.0.0", "--port", "0", "--data", str(tmp_path))  # noqa: S104
+    assert found.returncode == 2 and "passcode" in found.stderr
+
+
+def test_saved_plan_survives_a_real_restart(tmp_path):
+    def call(address, path, method="GET", body=None):
+        data = None if body is None else json.dumps(body).encode()
+        request = urllib.request.Request(  # noqa: S310
+            address + path, data, {"Content-Type": "application/json"}, method=method
+        )
+        return json.load(urllib.request.urlopen(request))  # noqa: S310
+
+    with serving("serve", folder=tmp_path) as address:
+        saved = call(address, "/api/plans/k1", "PUT", {"formula_id": "lamplighters-tin"})
+    with serving("serve", folder=tmp_path) as address:
+        assert call(address, "/api/plans/k1") == saved

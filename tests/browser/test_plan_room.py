@@ -1,0 +1,179 @@
+"""The Plan room as a baker uses it, in headless Chromium."""
+
+import re
+
+import pytest
+from axe_playwright_python.sync_playwright import Axe
+from live import CHROMIUM, QUIET, serving
+from playwright.sync_api import expect, sync_playwright
+
+pytestmark = pytest.mark.browser
+DESK, PHONE = {"width": 1280, "height": 800}, {"width": 390, "height": 844}
+
+
+@pytest.fixture(scope="module")
+def address():
+    with serving() as address:
+        yield address
+
+
+@pytest.fixture(scope="module")
+def browser():
+    with sync_playwright() as playwright:
+        browser = playwright.chromium.launch(executable_path=CHROMIUM, args=QUIET)
+        yield browser
+        browser.close()
+
+
+@pytest.fixture
+def visit(browser, address):
+    """Opens a page; fails the test if the page logged an error or asked another host for anything."""
+    contexts, complaints = [], []
+
+    def opened(path="/plan", viewport=DESK, **more):
+        context = browser.new_context(viewport=viewport, **more)
+        contexts.append(context)
+        page = context.new_page()
+        page.on("pageerror", lambda error: complaints.append(str(error)))
+        page.on("request", lambda request: request.url.startswith((address, "data:")) or complaints.append(request.url))
+        page.goto(address + path)
+        page.wait_for_load_state("networkidle")
+        return page
+
+    yield opened
+    for context in contexts:
+        context.close()
+    assert complaints == []
+
+
+def line(page, name):
+    return page.locator("button.say", has_text=name)
+
+
+def violations(page):
+    found = Axe().run(page).response["violations"]
+    return [(each["id"], [node["target"] for node in each["nodes"][:3]]) for each in found]
+
+
+def test_a_plan_is_made_saved_and_opened_again(visit):
+    page = visit()
+    expect(line(page, "What")).to_contain_text("Tidewater country loaf")
+    page.get_by_role("button", name="Begin another plan").click()
+    line(page, "What").click()
+    page.get_by_role("combobox", name="Formula").press("Enter")
+    page.get_by_role("option", name="Lamplighter's tin loaf").click()
+    expect(line(page, "How many")).to_contain_text("3 pieces of 870 g")
+    line(page, "How many").click()
+    page.get_by_role("spinbutton", name="Pieces").fill("2")
+    page.keyboard.press("Enter")
+    expect(page.get_by_role("region", name="Step by step")).to_contain_text("2 pieces of 870 g")
+    page.get_by_role("button", name="Save this plan").click()
+    expect(page.get_by_role("button", name="Saved", exact=True)).to_be_disabled()
+    steps = page.get_by_role("region", name="Step by step").inner_text()
+    page.reload()
+    expect(page.get_by_role("region", name="Step by step")).to_be_visible()
+    assert page.get_by_role("region", name="Step by step").inner_text() == steps
+    saved = page.locator("section.saved")
+    saved.get_by_role("link", name=re.compile("Tidewater")).click()
+    expect(line(page, "What")).to_contain_text("Tidewater")
+    saved.get_by_role("button", name=re.compile("Put away: Lamplighter")).click()
+    expect(saved.get_by_role("link", name=re.compile("Lamplighter"))).to_have_count(0)
+    saved.get_by_role("button", name="Bring it back").click()
+    expect(saved.get_by_role("link", name=re.compile("Lamplighter"))).to_have_count(1)
+
+
+def test_sliders_answer_by_keyboard_and_a_half_made_plan_survives_a_reload(visit):
+    page = visit("/plan?formula=tidewater-country")
+    line(page, "Kitchen").focus()
+    page.keyboard.press("Enter")
+    mix = page.get_by_role("region", name="Step by step").locator("li", has_text="Flour and water rest").locator("time")
+    before = mix.inner_text()
+    page.get_by_role("slider", name="By day").focus()
+    for _ in range(8):
+        page.keyboard.press("ArrowLeft")
+    expect(line(page, "Kitchen")).to_contain_text("19°,")
+    expect(mix).not_to_have_text(before)
+    page.reload()
+    expect(line(page, "Kitchen")).to_contain_text("19°,")
+    expect(page.get_by_role("button", name="Save this plan")).to_be_enabled()
+
+
+def test_a_wish_too_late_offers_a_mend_that_works(visit):
+    page = visit("/plan?formula=tidewater-country")
+    line(page, "Wanted").click()
+    page.get_by_label("Today").check(force=True)
+    page.get_by_label("Time", exact=True).fill("1500")
+    page.keyboard.press("Enter")
+    line(page, "Proof").click()
+    page.get_by_label("In the room").check(force=True)
+    trouble = page.get_by_role("status").filter(has_text="This cannot be met")
+    expect(trouble).to_contain_text("Begins in the past")
+    trouble.get_by_role("button", name=re.compile("Later")).click()
+    expect(trouble).to_have_count(0)
+
+
+def test_bad_input_names_the_field_and_keeps_the_plan(visit):
+    page = visit()
+    line(page, "Asleep").click()
+    page.get_by_role("textbox", name="To bed").fill("half ten")
+    page.keyboard.press("Enter")
+    expect(page.get_by_role("alert")).to_contain_text("'half ten' is not a time of day. Write it as 22:30.")
+    expect(page.get_by_role("img", name=re.compile("The dough from levain to oven"))).to_be_visible()
+    page.get_by_role("textbox", name="To bed").fill("22:30")
+    page.keyboard.press("Enter")
+    expect(page.get_by_role("alert")).to_have_count(0)
+    expect(line(page, "Asleep")).to_contain_text("22:30 to 05:45")
+
+
+def test_formula_put_away_is_said_and_brought_back(visit):
+    page = visit("/formulas")
+    page.get_by_role("button", name=re.compile("Saltmarsh spelt oval")).click()
+    page.get_by_role("link", name="Plan this").click()
+    expect(line(page, "What")).to_contain_text("Saltmarsh spelt oval")
+    page.goto(page.url.replace("/plan", "/formulas"))
+    page.get_by_role("button", name=re.compile("Saltmarsh spelt oval")).click()
+    page.get_by_role("button", name="Put away").click()
+    expect(page.get_by_role("button", name=re.compile("Saltmarsh"))).to_have_count(0)
+    page.get_by_role("button", name="Bring it back").click()
+    expect(page.get_by_role("button", name=re.compile("Saltmarsh"))).to_have_count(1)
+
+
+def test_fahrenheit_and_ounces_everywhere_and_back(visit):
+    page = visit("/kitchen")
+    page.get_by_label("Fahrenheit").check(force=True)
+    page.get_by_label("Ounces").check(force=True)
+    page.get_by_role("button", name="Save the kitchen").click()
+    expect(page.get_by_text("Saved", exact=True)).to_be_visible()
+    page.get_by_role("link", name="Plan", exact=True).click()
+    expect(line(page, "Kitchen")).to_contain_text("73°")
+    expect(page.get_by_role("region", name="Weigh")).to_contain_text("oz")
+    assert not re.search(r"\d (g|°C)\b", page.locator("main").inner_text())
+    page.get_by_role("link", name="Kitchen").click()
+    page.get_by_label("Celsius").check(force=True)
+    page.get_by_label("Grams", exact=True).check(force=True)
+    page.get_by_role("button", name="Save the kitchen").click()
+    expect(page.get_by_text("Saved", exact=True)).to_be_visible()
+
+
+@pytest.mark.parametrize("path", ["/plan", "/formulas", "/kitchen"])
+@pytest.mark.parametrize(("viewport", "scheme"), [(DESK, "light"), (DESK, "dark"), (PHONE, "light")])
+def test_nothing_for_axe_to_find_and_nothing_wider_than_the_screen(visit, path, viewport, scheme):
+    page = visit(path, viewport, color_scheme=scheme)
+    if path == "/plan":
+        line(page, "Wanted").click()
+        line(page, "Kitchen").click()
+    page.wait_for_timeout(200)
+    assert violations(page) == []
+    assert page.evaluate("document.documentElement.scrollWidth") <= viewport["width"]
+
+
+def test_a_program_that_is_gone_is_said(visit, address):
+    page = visit()
+    page.route("**/api/plan", lambda route: route.abort())
+    line(page, "Dough").click()
+    page.get_by_role("slider", name="From the bowl").focus()
+    page.keyboard.press("ArrowRight")
+    expect(page.get_by_role("alert")).to_contain_text("The program does not answer")
+    page.unroute("**/api/plan")
+    page.get_by_role("button", name="Try again").click()
+    expect(page.get_by_role("alert")).to_have_count(0)
