@@ -24,7 +24,9 @@ def today_in_the_room(page: Page) -> None:
     page.keyboard.press("Enter")
     _open(page, "Proof")
     page.get_by_label("In the room").check(force=True)
-    page.wait_for_load_state("networkidle")
+    page.get_by_text("Into the fridge").wait_for(state="detached")
+    _open(page, "Proof")
+    page.evaluate("window.scrollTo(0, 0)")
 
 
 def cannot_be_met(page: Page) -> None:
@@ -34,6 +36,7 @@ def cannot_be_met(page: Page) -> None:
     page.get_by_label("Time", exact=True).fill("15:00")
     page.keyboard.press("Enter")
     page.get_by_text("One change would do").wait_for()
+    page.evaluate("window.scrollTo(0, 0)")
 
 
 def down_to_the_ribbon(page: Page) -> None:

@@ -113,6 +113,13 @@ def test_finer_steps_change_little(monkeypatch):
     assert hours_to(levain_dough(20), 27, 0.75).likely == pytest.approx(coarse, rel=0.01)
 
 
+def test_one_activity_alone_goes_as_it_does_among_many():
+    made = makeup(levain_dough(20))
+    leg = Leg(14, np.full(56, 25.0), "covered_bowl", 1800, 2.4, (0.75, 1.25, 1.75))
+    alone, among = (run(made, begin(made, 25, len(each)), leg, each) for each in (ONE, np.array([0.7, 1.0, 1.4])))
+    assert np.abs(alone.rise[:, 0] - among.rise[:, 1]).max() < 0.01
+
+
 def test_warmer_is_faster_up_to_the_optimum_and_more_leaven_too():
     by_c = [hours_to(levain_dough(20), c, 0.5).likely for c in (16, 18, 20, 22, 24, 26)]
     by_dose = [hours_to(levain_dough(dose), 24, 0.5).likely for dose in (5, 10, 20, 30)]

@@ -90,7 +90,12 @@ def preferment_ripe_hours(trace: Trace) -> Floats:
     """
     _, _, bakers, made, _ = trace.states
     strength = bakers * food(made)
-    ripe: Floats = trace.hours[strength.argmax(axis=0)]
+    best = np.clip(strength.argmax(axis=0), 1, len(trace.hours) - 2)
+    columns = np.arange(strength.shape[1])
+    before, top, after = (strength[best + shift, columns] for shift in (-1, 0, 1))
+    bend = np.minimum(before - 2 * top + after, -1e-12)
+    shift = np.clip((before - after) / (2 * bend), -1, 1)
+    ripe: Floats = trace.hours[best] + shift * (trace.hours[1] - trace.hours[0])
     return ripe
 
 

@@ -122,10 +122,10 @@ def recipe(wish: Wish, kitchen: Kitchen) -> Recipe:
     )  # fmt: skip
 
 
-def with_preferment(made: Recipe, ripe: State | None) -> Recipe:
+def with_preferment(made: Recipe, ripe: State) -> Recipe:
     """The recipe once its yeasted preferment has fermented, grown yeast and spent food included."""
     preferment = made.wish.formula.preferment
-    if ripe is None or preferment is None:
+    if preferment is None:
         return made
     return replace(made, makeup=preferment_in_dough(made.makeup, ripe, preferment.flour_percent / 100))
 

@@ -2,8 +2,6 @@
 
 from datetime import datetime
 
-import numpy as np
-
 from gentle_crust.core.cautions import at_step
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.fermentation.uncertainty import Span
@@ -33,7 +31,7 @@ def c(value: float) -> str:
 
 def g(value: float) -> str:
     """A mass to be shown in the baker's own unit."""
-    return f"{{{value:.1f}|g}}"
+    return f"{{{value:.2f}|g}}"
 
 
 def duration(minutes: float) -> str:
@@ -215,7 +213,7 @@ def _shaping_steps(ladder: _Ladder) -> None:
     made, times = course.recipe, course.times
     pieces = made.wish.pieces
     portions = f"{pieces} pieces of {g(made.piece_g)}" if pieces > 1 else "one piece"
-    rise = round(100 * float(course.bulk.rise[:, course.bulk.rise.shape[1] // 2][_nearest(course)]))
+    rise = round(100 * course.bulk_rise)
     stop = f"Stop bulk at +{rise} %"
     if made.rest_min:
         ladder.add(
@@ -252,10 +250,6 @@ def _shaping_steps(ladder: _Ladder) -> None:
             "Into the fridge",
             f"{hours} at {c(ladder.clock.room.fridge_c)}, covered. Firm edges when it is right.",
         )
-
-
-def _nearest(course: Course) -> int:
-    return int(np.abs(course.bulk.hours - (course.times.bulk_end - course.times.mix)).argmin())
 
 
 def _shape_words(made: Recipe) -> str:

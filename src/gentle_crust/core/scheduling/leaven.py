@@ -107,16 +107,21 @@ def levain(
     return Ripening(kind, preferment, made, start, wanted, ripe, spent, trace)
 
 
-def yeasted(clock: Clock, wanted: float, needed_g: float, preferment: Preferment, activity: Floats) -> Ripening:
-    """When to mix a poolish, biga or sponge of the formula's own yeast dose so that it is ripe at ``wanted``."""
+def yeasted(
+    clock: Clock, wanted: float, needed_g: float, preferment: Preferment, activity: Floats, about_h: float = 12.0
+) -> Ripening:
+    """When to mix a poolish, biga or sponge of the formula's own yeast dose so that it is ripe at ``wanted``.
+
+    ``about_h`` is a first guess of how long it takes.
+    """
     hydration = preferment.hydration_percent / 100
     jar = jar_makeup(preferment.flour_kind, hydration, preferment.yeast_percent)
-    start = wanted - 12.0
+    start = wanted - about_h
     for _ in range(4):
         trace = _trace(jar, begin(jar, START_C), clock, start, max(wanted - start, 6) * 1.5 + 2, needed_g, ONE)
         late = start + float(preferment_ripe_hours(trace)[0]) - wanted
         start -= late
-        if abs(late) < 0.13:
+        if abs(late) < 0.1:
             break
     state = begin(jar, START_C, len(activity))
     trace = _trace(jar, state, clock, start, wanted - start + 6, needed_g, activity)

@@ -9,7 +9,7 @@ from datetime import datetime, timedelta
 import numpy as np
 
 from gentle_crust.core.errors import CraftError
-from gentle_crust.core.fermentation.engine import State, crossings
+from gentle_crust.core.fermentation.engine import crossings
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.targets import share_of_greatest
 from gentle_crust.core.fermentation.uncertainty import ONE, activities, span
@@ -95,18 +95,19 @@ def _course(made: Recipe, clock: Clock, load: float, now: float) -> Course:
     )
 
 
-def _ripe_preferment(made: Recipe, clock: Clock, mix: float) -> State | None:
-    """The formula's yeasted preferment at ``mix``, likely activity; None if it has none."""
+def _yeasted_preferment(made: Recipe, clock: Clock, mix: float) -> Ripening | None:
+    """The formula's poolish, biga or sponge, ripe at ``mix``, likely activity; None if it has none."""
     preferment = made.wish.formula.preferment
     if preferment is None or preferment.kind == "levain":
         return None
-    ripening = yeasted(clock, mix, made.weighed.stages[0].g, preferment, ONE)
-    return ripening.trace.at(mix - ripening.start)
+    return yeasted(clock, mix, made.weighed.stages[0].g, preferment, ONE)
 
 
 def _times(made: Recipe, clock: Clock, load: float, now: float) -> tuple[Recipe, Times]:
     """Mixing to loading, and the recipe with its preferment as it will be when the dough is mixed."""
-    made = with_preferment(made, _ripe_preferment(made, clock, load - 6.0))
+    ripening = _yeasted_preferment(made, clock, load - 6.0)
+    if ripening:
+        made = with_preferment(made, ripening.trace.at(ripening.wanted - ripening.start))
     if made.wish.proof == "cold":
         return made, _best_cold(made, clock, load, now)
     times = room_times(made, clock, load)
@@ -202,6 +203,6 @@ def _proof(course: Course) -> Proof:
         share_low=at(loaded, round(0.1 * (count - 1))),
         share_high=at(loaded, round(0.9 * (count - 1))),
         last_load_share=at(last, count // 2),
-        bulk_rise=rise_at_bulk_end(made, course.bulk.at(times.bulk_end - times.mix)),
+        bulk_rise=course.bulk_rise,
         fridge_hours=loaded if made.wish.proof == "cold" else 0.0,
     )

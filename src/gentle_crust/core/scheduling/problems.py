@@ -31,7 +31,10 @@ def find(course: Course, ladder: tuple[Step, ...], kitchen: Kitchen, clock: Cloc
         found.append(Problem("vessel", misfit, 0))
     if made.bake.short_k > TOO_COOL_K:
         wanted = made.bake.preheat_c + made.bake.short_k
-        sentence = f"The oven is too cool: this bake wants {c(wanted)}, the oven reaches {c(kitchen.oven.top_c)}."
+        short = f"{{{made.bake.short_k:.0f}|dc}} too little"
+        sentence = (
+            f"The oven is too cool: this bake wants {c(wanted)}, the oven reaches {c(kitchen.oven.top_c)}, {short}."
+        )
         found.append(Problem("oven", sentence, 0))
     found += _proof(course)
     return tuple(found)
@@ -58,7 +61,9 @@ def _asleep(ladder: tuple[Step, ...], clock: Clock) -> list[Problem]:
         return []
     names = ", ".join(f"{_lower(step.title)} at {_clock(step.at.isoformat())}" for step, _ in hit[:3])
     more = f" and {len(hit) - 3} more" if len(hit) > 3 else ""
-    return [Problem("asleep", f"While you sleep: {names}{more}.", sum(minutes for _, minutes in hit))]
+    total = sum(minutes for _, minutes in hit)
+    sentence = f"While you sleep: {names}{more}; {duration(total)} of work between bedtime and getting up."
+    return [Problem("asleep", sentence, total)]
 
 
 def _proof(course: Course) -> list[Problem]:

@@ -33,8 +33,7 @@ def draw(course: Course, clock: Clock, now: float) -> Ribbon:
         for each in course.ripenings
     ]
     bulk_h = times.bulk_end - times.mix
-    middle = course.bulk.rise.shape[1] // 2
-    target = float(np.interp(bulk_h, course.bulk.hours, course.bulk.rise[:, middle]))
+    target = course.bulk_rise
     parts.append(
         _part(
             "bulk", "Bulk", clock, times.mix, course.bulk.hours, course.bulk.rise, course.bulk.dough_c, bulk_h, target

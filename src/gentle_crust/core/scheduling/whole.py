@@ -6,7 +6,7 @@ from gentle_crust.core.fermentation.engine import Trace
 from gentle_crust.core.fermentation.uncertainty import Span
 from gentle_crust.core.scheduling.course import Recipe, Shaped
 from gentle_crust.core.scheduling.leaven import Ripening
-from gentle_crust.core.scheduling.solve import Times
+from gentle_crust.core.scheduling.solve import Times, rise_at_bulk_end
 
 
 @dataclass(frozen=True)
@@ -29,6 +29,11 @@ class Course:
         """Times of the folds that fall within bulk."""
         times = (self.times.mix + fold for fold in self.recipe.fold_times_h)
         return tuple(fold for fold in times if fold < self.times.bulk_end - 0.2)
+
+    @property
+    def bulk_rise(self) -> float:
+        """Rise of the likely dough when bulk is stopped."""
+        return rise_at_bulk_end(self.recipe, self.bulk.at(self.times.bulk_end - self.times.mix))
 
     @property
     def autolyse(self) -> float | None:

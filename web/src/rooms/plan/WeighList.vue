@@ -35,8 +35,9 @@ const t = words.plan
     </div>
     <p class="small quiet">
       {{ plan.totals.overall_hydration_percent.toFixed(1) }} % water,
-      {{ plan.totals.overall_salt_percent.toFixed(1) }} % salt
-      {{ plan.totals.prefermented_percent ? ', preferment counted' : '' }}.
+      {{ plan.totals.overall_salt_percent.toFixed(1) }} % salt{{
+        plan.totals.prefermented_percent ? ', preferment counted' : ''
+      }}.
       <template v-if="plan.totals.prefermented_percent">
         As mixed {{ plan.totals.mixed_hydration_percent.toFixed(0) }} % and
         {{ plan.totals.mixed_salt_percent.toFixed(1) }} %.
