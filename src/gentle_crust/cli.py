@@ -6,7 +6,7 @@ import os
 import sys
 from dataclasses import asdict
 from pathlib import Path
-from typing import Annotated, Any
+from typing import Annotated, Any, Literal
 
 import platformdirs
 from pydantic import AllowInfNan, BaseModel, ConfigDict, Field, TypeAdapter, ValidationError, model_validator
@@ -15,8 +15,12 @@ from gentle_crust import __version__, problem
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.fermentation.dough import Dough
 from gentle_crust.core.fermentation.forecast import Stretch, forecast
+from gentle_crust.core.formula.checks import checks
+from gentle_crust.core.formula.measures import Habits
+from gentle_crust.core.formula.scaling import weigh
 from gentle_crust.core.water.balance import Mixing
 from gentle_crust.core.water.plan import Pour, dough_from_waters, plan_water
+from gentle_crust.interchange.formula_json import FormulaBody
 
 Number = Annotated[float, AllowInfNan(False)]
 
@@ -117,7 +121,52 @@ def _water(text: str) -> dict[str, Any]:
     return asdict(answer)
 
 
-QUESTIONS = {"forecast": (ForecastInput, _forecast), "water": (WaterInput, _water)}
+class HabitsInput(_Strict):
+    """How the baker measures; flour and salt unknown by default, ounces of a liquid taken as either."""
+
+    cup_ml: Number = 236.6
+    flour: Literal["unknown", "spooned", "scooped"] = "unknown"
+    salt: Literal["unknown", "table", "fine_sea", "flaky"] = "unknown"
+    liquid_ounces: Literal["ask", "weight", "volume"] = "ask"
+
+
+class WeighInput(_Strict):
+    """Question of `gentle-crust weigh`: the lines of a written recipe."""
+
+    lines: list[str]
+    habits: HabitsInput = HabitsInput()
+
+
+def _weigh(text: str) -> dict[str, Any]:
+    from gentle_crust.interchange.recipe_text import read_recipe
+
+    asked = WeighInput.model_validate_json(text)
+    return asdict(read_recipe(tuple(asked.lines), Habits(**asked.habits.model_dump())))
+
+
+class FormulaInput(_Strict):
+    """Question of `gentle-crust formula`: a formula in percent; pieces and weight as in it unless given."""
+
+    formula: FormulaBody
+    pieces: int | None = None
+    scaling_weight_g: Number | None = None
+
+
+def _formula(text: str) -> dict[str, Any]:
+    asked = FormulaInput.model_validate_json(text)
+    formula = asked.formula.formula()
+    pieces = formula.pieces if asked.pieces is None else asked.pieces
+    each = formula.scaling_weight_g if asked.scaling_weight_g is None else asked.scaling_weight_g
+    weighed = weigh(formula, pieces, each)
+    return {"weighed": asdict(weighed), "checks": [asdict(each) for each in checks(formula, weighed)]}
+
+
+QUESTIONS = {
+    "forecast": (ForecastInput, _forecast),
+    "water": (WaterInput, _water),
+    "weigh": (WeighInput, _weigh),
+    "formula": (FormulaInput, _formula),
+}
 
 
 def _ask(name: str, schema: bool) -> int:
@@ -183,7 +232,7 @@ def _parser() -> argparse.ArgumentParser:
     parser = argparse.ArgumentParser(
         prog="gentle-crust",
         description="Plans lean and sourdough loaves, timed to the dough's own temperature.",
-        epilog="forecast and water read one JSON object from standard input and write one to standard output.",
+        epilog="The others read one JSON object from standard input and write one to standard output.",
     )
     parser.add_argument("--version", action="version", version=f"gentle-crust {__version__}")
     commands = parser.add_subparsers(dest="command", required=True, metavar="COMMAND")
@@ -199,6 +248,8 @@ def _parser() -> argparse.ArgumentParser:
     for name, words in (
         ("forecast", "how a dough rises along a path of temperatures"),
         ("water", "how warm the water, and how much from tap, kettle and ice"),
+        ("weigh", "a written recipe's lines in grams, low to high"),
+        ("formula", "a formula in percent as a scaled weigh list"),
     ):
         command = commands.add_parser(name, help=words, description=words.capitalize() + ".")
         command.add_argument("--schema", action="store_true", help="print the JSON Schema of the question")

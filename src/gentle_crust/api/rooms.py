@@ -8,11 +8,16 @@ from flask_openapi import APIBlueprint, Tag
 from pydantic import BaseModel
 
 from gentle_crust.api import schemas
+from gentle_crust.core.errors import CraftError
+from gentle_crust.core.formula.checks import checks
 from gentle_crust.core.formula.feel import feel
-from gentle_crust.core.formula.model import flour_name
+from gentle_crust.core.formula.measures import Habits
+from gentle_crust.core.formula.model import Formula, flour_name
 from gentle_crust.core.formula.scaling import weigh
 from gentle_crust.core.scheduling.ladder import handling_words
 from gentle_crust.core.tables import rows
+from gentle_crust.interchange.formula_json import FormulaBody
+from gentle_crust.interchange.recipe_text import formula_of, read_recipe
 from gentle_crust.kitchen.formulas import FormulaBook, KeptFormula
 from gentle_crust.kitchen.now import Now, system_now
 from gentle_crust.kitchen.plans import PlanBook, PlanLine, SavedPlan
@@ -59,39 +64,90 @@ def _kitchen_answer(book: KitchenSettings) -> Response:
     )
 
 
-def _formula_answer(kept: KeptFormula) -> schemas.FormulaAnswer:
-    formula = kept.formula
+def _formula_answer(key: str, formula: Formula, put_away: bool = False) -> schemas.FormulaAnswer:
     kinds = {share.kind for share in formula.flours}
     if formula.preferment:
         kinds.add(formula.preferment.flour_kind)
+    weighed = weigh(formula, formula.pieces, formula.scaling_weight_g)
     return schemas.FormulaAnswer(
-        id=kept.id,
+        id=key,
         formula=formula,
-        weighed=weigh(formula, formula.pieces, formula.scaling_weight_g),
+        weighed=weighed,
         feel=feel(formula).word,
         handling=handling_words(formula),
-        put_away=kept.put_away,
+        put_away=put_away,
         flour_names={kind: flour_name(kind) for kind in kinds},
+        checks=list(checks(formula, weighed)),
     )
+
+
+def _kept_answer(kept: KeptFormula) -> schemas.FormulaAnswer:
+    return _formula_answer(kept.id, kept.formula, kept.put_away)
 
 
 @formulas.get("/formulas", responses={200: schemas.FormulasAnswer})
 def get_formulas() -> Response:
     """All formulas that are not put away."""
     kept = FormulaBook(_sessions(), _now()).all()
-    return _json(schemas.FormulasAnswer(formulas=[_formula_answer(each) for each in kept]))
+    names = {row["kind"]: row["name"] for row in rows("flours")}
+    return _json(schemas.FormulasAnswer(formulas=[_kept_answer(each) for each in kept], flours=names))
+
+
+@formulas.post("/formulas/preview", responses={200: schemas.FormulaAnswer})
+def preview_formula(body: FormulaBody) -> Response:
+    """Weigh and check a formula without keeping it."""
+    return _json(_formula_answer("", body.formula()))
+
+
+@formulas.put("/formulas/<key>", responses={200: schemas.FormulaAnswer})
+def save_formula(path: schemas.KeyPath, body: FormulaBody) -> Response:
+    """Save a formula under the client's own key; every saved change is kept as a version."""
+    return _json(_kept_answer(FormulaBook(_sessions(), _now()).save(path.key, body.formula())))
+
+
+@formulas.get("/formulas/<key>/versions", responses={200: schemas.VersionsAnswer})
+def formula_versions(path: schemas.KeyPath) -> Response:
+    """All saved states of a formula, with what changed."""
+    return _json(schemas.VersionsAnswer(versions=list(FormulaBook(_sessions(), _now()).versions(path.key))))
+
+
+@formulas.post("/formulas/<key>/versions/<number>/restore", responses={200: schemas.FormulaAnswer})
+def restore_version(path: schemas.VersionPath) -> Response:
+    """Bring an earlier version back as the newest."""
+    return _json(_kept_answer(FormulaBook(_sessions(), _now()).restore(path.key, path.number)))
+
+
+@formulas.post("/recipe/read", responses={200: schemas.RecipeAnswer})
+def read_written_recipe(body: schemas.RecipeBody) -> Response:
+    """Read a pasted recipe into grams and a formula."""
+    reading = read_recipe(tuple(body.text.splitlines()), Habits(**body.habits.model_dump()))
+    formula, why_not = None, ""
+    try:
+        formula = _formula_answer("", formula_of(reading, body.name))
+    except CraftError as error:
+        why_not = f"{error.sentence} {error.remedy}"
+    return _json(
+        schemas.RecipeAnswer(
+            items=list(reading.items),
+            percent=reading.percent,
+            warnings=list(reading.warnings),
+            unread=list(reading.unread),
+            formula=formula,
+            why_not=why_not,
+        )
+    )
 
 
 @formulas.delete("/formulas/<key>", responses={200: schemas.FormulaAnswer})
 def delete_formula(path: schemas.KeyPath) -> Response:
     """Put a formula away; plans made with it keep it."""
-    return _json(_formula_answer(FormulaBook(_sessions(), _now()).put_away(path.key)))
+    return _json(_kept_answer(FormulaBook(_sessions(), _now()).put_away(path.key)))
 
 
 @formulas.post("/formulas/<key>/restore", responses={200: schemas.FormulaAnswer})
 def restore_formula(path: schemas.KeyPath) -> Response:
     """Bring a formula back."""
-    return _json(_formula_answer(FormulaBook(_sessions(), _now()).put_away(path.key, away=False)))
+    return _json(_kept_answer(FormulaBook(_sessions(), _now()).put_away(path.key, away=False)))
 
 
 def _book() -> PlanBook:

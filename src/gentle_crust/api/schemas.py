@@ -5,11 +5,15 @@ from typing import Annotated, Literal
 
 from pydantic import AllowInfNan, BaseModel, ConfigDict, Field, StringConstraints
 
+from gentle_crust.core.formula.checks import Check
+from gentle_crust.core.formula.measures import Grams
 from gentle_crust.core.formula.model import Formula
 from gentle_crust.core.formula.scaling import Weighed
 from gentle_crust.core.oven.profile import Oven, Vessel
 from gentle_crust.core.scheduling.mends import Mend
 from gentle_crust.core.scheduling.result import Plan
+from gentle_crust.interchange.recipe_text import ReadLine, ReadWarning
+from gentle_crust.kitchen.formulas import Version
 from gentle_crust.kitchen.plans import Asked, NextStep
 from gentle_crust.kitchen.settings import Settings
 
@@ -115,12 +119,54 @@ class FormulaAnswer(BaseModel):
     handling: str
     put_away: bool
     flour_names: dict[str, str]
+    checks: list[Check]
+
+
+class HabitsBody(Strict):
+    """How the baker measures."""
+
+    cup_ml: Number = 236.6
+    flour: Literal["unknown", "spooned", "scooped"] = "unknown"
+    salt: Literal["unknown", "table", "fine_sea", "flaky"] = "unknown"
+    liquid_ounces: Literal["ask", "weight", "volume"] = "ask"
+
+
+class RecipeBody(Strict):
+    """A pasted recipe: its ingredient lines."""
+
+    name: Short = ""
+    text: Annotated[str, StringConstraints(max_length=20_000)]
+    habits: HabitsBody = HabitsBody()
+
+
+class RecipeAnswer(BaseModel):
+    """A recipe as it was read, and the formula that comes of it; without one, why not."""
+
+    items: list[ReadLine]
+    percent: dict[str, Grams]
+    warnings: list[ReadWarning]
+    unread: list[str]
+    formula: FormulaAnswer | None
+    why_not: str
+
+
+class VersionsAnswer(BaseModel):
+    """All saved states of a formula, the newest first."""
+
+    versions: list[Version]
+
+
+class VersionPath(KeyPath):
+    """A formula and the number of one of its versions."""
+
+    number: int
 
 
 class FormulasAnswer(BaseModel):
-    """All formulas."""
+    """All formulas, and the names of all flours."""
 
     formulas: list[FormulaAnswer]
+    flours: dict[str, str]
 
 
 class PlanAnswer(BaseModel):

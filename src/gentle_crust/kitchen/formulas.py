@@ -7,10 +7,11 @@ from datetime import datetime
 from pydantic import TypeAdapter
 from sqlalchemy.orm import Session, sessionmaker
 
-from gentle_crust.core.errors import CraftError
+from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core.formula.compare import Difference, compare
 from gentle_crust.core.formula.model import Formula, check
 from gentle_crust.kitchen.now import Now
-from gentle_crust.store.models import FormulaRow
+from gentle_crust.store.models import FormulaRow, VersionRow
 from gentle_crust.store.repositories import Formulas
 
 ADAPTER = TypeAdapter(Formula)
@@ -24,6 +25,17 @@ class KeptFormula:
     formula: Formula
     put_away: bool
     updated_at: datetime
+
+
+@dataclass(frozen=True)
+class Version:
+    """One saved state of a formula. ``changes`` are against the version before it; none for the first."""
+
+    number: int
+    name: str
+    saved_at: datetime
+    formula: Formula
+    changes: tuple[Difference, ...]
 
 
 def _kept(row: FormulaRow) -> KeptFormula:
@@ -58,12 +70,51 @@ class FormulaBook:
         """Check and keep a new formula."""
         check(formula)
         now = self.now()
-        row = FormulaRow(
-            id=key or str(uuid.uuid4()), body=ADAPTER.dump_python(formula, mode="json"), created_at=now, updated_at=now
-        )
+        body = ADAPTER.dump_python(formula, mode="json")
+        row = FormulaRow(id=key or str(uuid.uuid4()), body=body, created_at=now, updated_at=now)
         with self.sessions.begin() as session:
             Formulas(session).add(row)
+            session.flush()
+            Formulas(session).add_version(VersionRow(formula_id=row.id, number=1, body=body, name="", saved_at=now))
         return _kept(row)
+
+    def save(self, key: str, formula: Formula, name: str = "") -> KeptFormula:
+        """Keep ``formula`` as the newest version of ``key``, or as a new formula if there is none of that key."""
+        check(formula)
+        within("name", "A version's name, in letters,", len(name), 0, 80, "")
+        body = ADAPTER.dump_python(formula, mode="json")
+        with self.sessions.begin() as session:
+            row = Formulas(session).get(key)
+            if row is not None:
+                newest = Formulas(session).versions(key)[0]
+                if newest.body != body or name:
+                    number = newest.number + 1
+                    Formulas(session).add_version(
+                        VersionRow(formula_id=key, number=number, body=body, name=name, saved_at=self.now())
+                    )
+                row.body, row.updated_at, row.deleted_at = body, self.now(), None
+                return _kept(row)
+        return self.add(formula, key)
+
+    def versions(self, key: str) -> tuple[Version, ...]:
+        """All saved states of a formula, the newest first, each with how it differs from the one before it."""
+        self.get(key, "id")
+        with self.sessions() as session:
+            rows = Formulas(session).versions(key)
+            formulas = [ADAPTER.validate_python(row.body) for row in rows]
+        found = []
+        for place, row in enumerate(rows):
+            earlier = formulas[place + 1] if place + 1 < len(rows) else None
+            changes = compare(earlier, formulas[place]) if earlier else ()
+            found.append(Version(row.number, row.name, row.saved_at, formulas[place], changes))
+        return tuple(found)
+
+    def restore(self, key: str, number: int) -> KeptFormula:
+        """Bring an earlier version back: it is saved again as the newest, and nothing is lost."""
+        version = next((each for each in self.versions(key) if each.number == number), None)
+        if version is None:
+            raise CraftError("number", f"There is no version {number}.", "Choose one from the list of versions.")
+        return self.save(key, version.formula, f"as it was in version {number}")
 
     def put_away(self, key: str, away: bool = True) -> KeptFormula:
         """Put a formula away, or bring it back; plans made with it keep their own copy either way."""

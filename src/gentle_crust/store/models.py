@@ -51,6 +51,18 @@ class FormulaRow(Base):
     deleted_at: Mapped[datetime | None]
 
 
+class VersionRow(Base):
+    """One saved state of a formula. Never changed, only followed by another."""
+
+    __tablename__ = "formula_version"
+
+    formula_id: Mapped[str] = mapped_column(ForeignKey("formula.id"), primary_key=True)
+    number: Mapped[int] = mapped_column(primary_key=True)
+    body: Mapped[dict[str, Any]]
+    name: Mapped[str] = mapped_column(String(80))
+    saved_at: Mapped[datetime]
+
+
 class PlanRow(Base):
     """A saved plan: what was asked, the formula as it was then, and the answer that was shown."""
 

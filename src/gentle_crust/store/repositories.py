@@ -7,7 +7,7 @@ from typing import Any
 from sqlalchemy import select
 from sqlalchemy.orm import Session
 
-from gentle_crust.store.models import FormulaRow, KitchenRow, PlanRow
+from gentle_crust.store.models import FormulaRow, KitchenRow, PlanRow, VersionRow
 
 
 class Kitchens:
@@ -43,6 +43,15 @@ class Formulas:
 
     def add(self, row: FormulaRow) -> None:
         """A new formula."""
+        self.session.add(row)
+
+    def versions(self, key: str) -> Sequence[VersionRow]:
+        """All saved states of a formula, the newest first."""
+        of_it = select(VersionRow).where(VersionRow.formula_id == key)
+        return self.session.scalars(of_it.order_by(VersionRow.number.desc())).all()
+
+    def add_version(self, row: VersionRow) -> None:
+        """Another saved state."""
         self.session.add(row)
 
 

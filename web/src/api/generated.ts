@@ -21,7 +21,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/formulas/{key}": {
+    "/api/formulas/preview": {
         parameters: {
             query?: never;
             header?: never;
@@ -30,6 +30,24 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** Weigh and check a formula without keeping it. */
+        post: operations["formulas_preview_formula_formulas_preview_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/formulas/{key}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Save a formula under the client's own key; every saved change is kept as a version. */
+        put: operations["formulas_save_formula_formulas__key__put"];
         post?: never;
         /** Put a formula away; plans made with it keep it. */
         delete: operations["formulas_delete_formula_formulas__key__delete"];
@@ -49,6 +67,40 @@ export interface paths {
         put?: never;
         /** Bring a formula back. */
         post: operations["formulas_restore_formula_formulas__key__restore_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/formulas/{key}/versions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All saved states of a formula, with what changed. */
+        get: operations["formulas_formula_versions_formulas__key__versions_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/formulas/{key}/versions/{number}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Bring an earlier version back as the newest. */
+        post: operations["formulas_restore_version_formulas__key__versions__number__restore_post"];
         delete?: never;
         options?: never;
         head?: never;
@@ -154,6 +206,23 @@ export interface paths {
         put?: never;
         /** Bring a plan back. */
         post: operations["plans_restore_plan_plans__key__restore_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipe/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Read a pasted recipe into grams and a formula. */
+        post: operations["formulas_read_written_recipe_recipe_read_post"];
         delete?: never;
         options?: never;
         head?: never;
@@ -312,6 +381,20 @@ export interface components {
             text: string;
         };
         /**
+         * Check
+         * @description One oddity: which field, what is odd and why, and what to do about it.
+         */
+        Check: {
+            /** Code */
+            code: string;
+            /** Field */
+            field: string;
+            /** Remedy */
+            remedy: string;
+            /** Sentence */
+            sentence: string;
+        };
+        /**
          * CorePoint
          * @description The middle of the first load in the oven.
          */
@@ -325,10 +408,39 @@ export interface components {
             core_c: number;
         };
         /**
+         * Difference
+         * @description One line of the comparison; ``before`` or ``after`` is empty where the line is missing.
+         */
+        Difference: {
+            /** After */
+            after: string;
+            /** Before */
+            before: string;
+            /** Differs */
+            differs: boolean;
+            /** What */
+            what: string;
+        };
+        /**
          * Extra
          * @description Anything that is not flour, water, salt or leaven.
          */
         Extra: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "sugar" | "honey" | "oil" | "butter" | "milk" | "malt" | "seeds" | "other";
+            /** Name */
+            name: string;
+            /** Percent */
+            percent: number;
+        };
+        /**
+         * ExtraBody
+         * @description An extra.
+         */
+        ExtraBody: {
             /**
              * Kind
              * @enum {string}
@@ -356,6 +468,16 @@ export interface components {
          * @description One flour of the blend: a kind of the flours table and its percent of all flour.
          */
         FlourShare: {
+            /** Kind */
+            kind: string;
+            /** Percent */
+            percent: number;
+        };
+        /**
+         * FlourShareBody
+         * @description One flour of the blend.
+         */
+        FlourShareBody: {
             /** Kind */
             kind: string;
             /** Percent */
@@ -421,6 +543,8 @@ export interface components {
          * @description A formula, weighed for its own pieces.
          */
         FormulaAnswer: {
+            /** Checks */
+            checks: components["schemas"]["Check"][];
             /** Feel */
             feel: string;
             /** Flour Names */
@@ -437,12 +561,112 @@ export interface components {
             weighed: components["schemas"]["Weighed"];
         };
         /**
+         * FormulaBody
+         * @description A formula, whole: percents over all flour, the preferment's included.
+         */
+        FormulaBody: {
+            /**
+             * Autolyse Min
+             * @default 30
+             */
+            autolyse_min: number;
+            /**
+             * Dough C
+             * @default 25
+             */
+            dough_c: number;
+            /**
+             * Extras
+             * @default []
+             */
+            extras: components["schemas"]["ExtraBody"][];
+            /** Flours */
+            flours: components["schemas"]["FlourShareBody"][];
+            /** Hydration Percent */
+            hydration_percent: number;
+            /**
+             * Instant Yeast Percent
+             * @default 0
+             */
+            instant_yeast_percent: number;
+            /** Name */
+            name: string;
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+            /**
+             * Pieces
+             * @default 2
+             */
+            pieces: number;
+            preferment?: components["schemas"]["PrefermentBody"] | null;
+            /** Salt Percent */
+            salt_percent: number;
+            /**
+             * Scaling Weight G
+             * @default 850
+             */
+            scaling_weight_g: number;
+            /**
+             * Shape
+             * @enum {string}
+             */
+            shape: "boule" | "batard" | "baguette" | "slipper" | "pan_loaf" | "flat_round" | "roll";
+        };
+        /**
          * FormulasAnswer
-         * @description All formulas.
+         * @description All formulas, and the names of all flours.
          */
         FormulasAnswer: {
+            /** Flours */
+            flours: {
+                [key: string]: string;
+            };
             /** Formulas */
             formulas: components["schemas"]["FormulaAnswer"][];
+        };
+        /**
+         * Grams
+         * @description Low, likely and high grams.
+         */
+        Grams: {
+            /** High */
+            high: number;
+            /** Likely */
+            likely: number;
+            /** Low */
+            low: number;
+        };
+        /**
+         * HabitsBody
+         * @description How the baker measures.
+         */
+        HabitsBody: {
+            /**
+             * Cup Ml
+             * @default 236.6
+             */
+            cup_ml: number;
+            /**
+             * Flour
+             * @default unknown
+             * @enum {string}
+             */
+            flour: "unknown" | "spooned" | "scooped";
+            /**
+             * Liquid Ounces
+             * @default ask
+             * @enum {string}
+             */
+            liquid_ounces: "ask" | "weight" | "volume";
+            /**
+             * Salt
+             * @default unknown
+             * @enum {string}
+             */
+            salt: "unknown" | "table" | "fine_sea" | "flaky";
         };
         /**
          * Ingredient
@@ -716,6 +940,28 @@ export interface components {
             yeast_percent: number;
         };
         /**
+         * PrefermentBody
+         * @description The preferment.
+         */
+        PrefermentBody: {
+            /** Flour Kind */
+            flour_kind: string;
+            /** Flour Percent */
+            flour_percent: number;
+            /** Hydration Percent */
+            hydration_percent: number;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "levain" | "poolish" | "biga" | "sponge";
+            /**
+             * Yeast Percent
+             * @default 0
+             */
+            yeast_percent: number;
+        };
+        /**
          * Problem
          * @description Something about the wish that cannot be met, by how many minutes (0 if it is not about time).
          */
@@ -782,6 +1028,74 @@ export interface components {
             target_high: number;
             /** Target Low */
             target_low: number;
+        };
+        /**
+         * ReadLine
+         * @description One line as it was read. ``why`` says how the grams came about, or what is in doubt.
+         */
+        ReadLine: {
+            g: components["schemas"]["Grams"];
+            /** Ingredient */
+            ingredient: string;
+            /** Kind */
+            kind: string;
+            /** Role */
+            role: string;
+            /** Text */
+            text: string;
+            /** Why */
+            why: string;
+        };
+        /**
+         * ReadWarning
+         * @description A doubt about a recipe: a stable code and a sentence.
+         */
+        ReadWarning: {
+            /** Code */
+            code: string;
+            /** Text */
+            text: string;
+        };
+        /**
+         * RecipeAnswer
+         * @description A recipe as it was read, and the formula that comes of it; without one, why not.
+         */
+        RecipeAnswer: {
+            formula: components["schemas"]["FormulaAnswer"] | null;
+            /** Items */
+            items: components["schemas"]["ReadLine"][];
+            /** Percent */
+            percent: {
+                [key: string]: components["schemas"]["Grams"];
+            };
+            /** Unread */
+            unread: string[];
+            /** Warnings */
+            warnings: components["schemas"]["ReadWarning"][];
+            /** Why Not */
+            why_not: string;
+        };
+        /**
+         * RecipeBody
+         * @description A pasted recipe: its ingredient lines.
+         */
+        RecipeBody: {
+            /**
+             * @default {
+             *       "cup_ml": 236.6,
+             *       "flour": "unknown",
+             *       "liquid_ounces": "ask",
+             *       "salt": "unknown"
+             *     }
+             */
+            habits: components["schemas"]["HabitsBody"];
+            /**
+             * Name
+             * @default
+             */
+            name: string;
+            /** Text */
+            text: string;
         };
         /**
          * Ribbon
@@ -1033,6 +1347,32 @@ export interface components {
             prefermented_percent: number;
         };
         /**
+         * Version
+         * @description One saved state of a formula. ``changes`` are against the version before it; none for the first.
+         */
+        Version: {
+            /** Changes */
+            changes: components["schemas"]["Difference"][];
+            formula: components["schemas"]["Formula"];
+            /** Name */
+            name: string;
+            /** Number */
+            number: number;
+            /**
+             * Saved At
+             * Format: date-time
+             */
+            saved_at: string;
+        };
+        /**
+         * VersionsAnswer
+         * @description All saved states of a formula, the newest first.
+         */
+        VersionsAnswer: {
+            /** Versions */
+            versions: components["schemas"]["Version"][];
+        };
+        /**
          * Vessel
          * @description One of the baker's vessels. ``kind`` is a row of the vessels table.
          */
@@ -1193,6 +1533,74 @@ export interface operations {
             };
         };
     };
+    formulas_preview_formula_formulas_preview_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FormulaBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FormulaAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    formulas_save_formula_formulas__key__put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FormulaBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FormulaAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
     formulas_delete_formula_formulas__key__delete: {
         parameters: {
             query?: never;
@@ -1230,6 +1638,69 @@ export interface operations {
             header?: never;
             path: {
                 key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FormulaAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    formulas_formula_versions_formulas__key__versions_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VersionsAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    formulas_restore_version_formulas__key__versions__number__restore_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+                number: number;
             };
             cookie?: never;
         };
@@ -1527,6 +1998,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlanLineAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    formulas_read_written_recipe_recipe_read_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecipeBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecipeAnswer"];
                 };
             };
             /** @description Unprocessable Entity */

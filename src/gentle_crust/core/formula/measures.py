@@ -1,0 +1,83 @@
+"""What a spoon or a cup of something weighs: low, likely and high, by the baker's own habits."""
+
+from dataclasses import dataclass
+from functools import cache
+from typing import Literal
+
+from gentle_crust.core.tables import rows
+
+HEAPED = (1.4, 1.55, 1.7)
+"""A heaped spoon or cup against a level one (practice)."""
+PACKET_G = {"instant_yeast": 7.0, "active_dry_yeast": 7.0, "fresh_yeast": 42.0}
+"""One packet or cube, as sold (practice)."""
+STICK_G = 113.0
+"""A stick of butter (practice)."""
+PINCH_G = (0.2, 0.35, 0.6)
+"""A pinch of salt or yeast (practice)."""
+SPOONED, SCOOPED = 122 / 236.6, 142 / 236.6
+"""Wheat flour spooned into the cup, and scooped with it, g per ml (practice)."""
+
+
+@dataclass(frozen=True)
+class Grams:
+    """Low, likely and high grams."""
+
+    low: float
+    likely: float
+    high: float
+
+    def times(self, factor: float) -> "Grams":
+        """Each of the three times ``factor``."""
+        return Grams(self.low * factor, self.likely * factor, self.high * factor)
+
+    def plus(self, other: "Grams") -> "Grams":
+        """Sum, low with low and high with high."""
+        return Grams(self.low + other.low, self.likely + other.likely, self.high + other.high)
+
+
+@dataclass(frozen=True)
+class Measured:
+    """An ingredient of the measures table."""
+
+    name: str
+    role: str
+    kind: str
+    words: tuple[str, ...]
+    g_per_ml: Grams
+
+
+@dataclass(frozen=True)
+class Habits:
+    """How this baker measures. ``cup_ml`` is 236.6, 240 or 250; ounces of a liquid may be weight or volume."""
+
+    cup_ml: float = 236.6
+    flour: Literal["unknown", "spooned", "scooped"] = "unknown"
+    salt: Literal["unknown", "table", "fine_sea", "flaky"] = "unknown"
+    liquid_ounces: Literal["ask", "weight", "volume"] = "ask"
+
+
+@cache
+def ingredients() -> tuple[Measured, ...]:
+    """All ingredients that a written recipe may name."""
+    return tuple(
+        Measured(
+            row["ingredient"],
+            row["role"],
+            row["kind"],
+            tuple(row["words"].split("|")),
+            Grams(*(float(row[f"{part}_g_per_ml"]) for part in ("low", "likely", "high"))),
+        )
+        for row in rows("measures")
+    )
+
+
+def grams_per_ml(item: Measured, habits: Habits) -> Grams:
+    """Density as this baker measures: a known habit narrows flour to 4 % and salt to its own kind."""
+    if item.role == "flour" and habits.flour != "unknown":
+        scale = (SPOONED if habits.flour == "spooned" else SCOOPED) / 0.528
+        likely = item.g_per_ml.likely * scale
+        return Grams(likely * 0.96, likely, likely * 1.04)
+    if item.name == "salt" and habits.salt != "unknown":
+        name = {"table": "table salt", "fine_sea": "fine sea salt", "flaky": "coarse salt flakes"}[habits.salt]
+        return next(other.g_per_ml for other in ingredients() if other.name == name)
+    return item.g_per_ml
