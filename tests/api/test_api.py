@@ -112,3 +112,30 @@ def test_pages_carry_a_policy_and_rooms_lead_to_the_first_page(client):
     answer = client.get("/plan/some-plan")
     assert answer.status_code == 200 and b'id="app"' in answer.data
     assert "default-src 'self'" in answer.headers["Content-Security-Policy"]
+
+
+def test_formulas_are_previewed_saved_and_kept_in_versions(client):
+    answer = client.get("/api/formulas").get_json()
+    formula = answer["formulas"][0]["formula"]
+    seen = client.post("/api/formulas/preview", json=formula | {"salt_percent": 3.0}).get_json()
+    assert [check["code"] for check in seen["checks"]] == ["salt_high"]
+    refused(client.post("/api/formulas/preview", json=formula | {"salt_percent": 7}), 422, "salt_percent")
+    refused(client.put("/api/formulas/tidewater-country", json=formula | {"colour": "brown"}), 422, "colour")
+    assert client.put("/api/formulas/tidewater-country", json=formula | {"hydration_percent": 78}).status_code == 200
+    versions = client.get("/api/formulas/tidewater-country/versions").get_json()["versions"]
+    assert [version["number"] for version in versions] == [2, 1]
+    refused(client.get("/api/formulas/none/versions"), 404)
+
+
+def test_a_written_recipe_is_read_and_files_are_given_and_taken(client):
+    read = client.post(
+        "/api/recipe/read", json={"text": "500 g bread flour\n350 g water\n10 g salt\n4 g yeast"}
+    ).get_json()
+    assert read["formula"]["formula"]["hydration_percent"] == 70 and read["why_not"] == ""
+    assert client.post("/api/recipe/read", json={"text": "salt"}).get_json()["formula"] is None
+    file = client.get("/api/formulas/night-ferry-rye/file/recipe")
+    assert 'filename="night-ferry-rye.jsonld"' in file.headers["Content-Disposition"]
+    again = client.post("/api/formulas/read-file", data=file.data, content_type="application/octet-stream").get_json()
+    original = client.get("/api/formulas").get_json()["formulas"][1]["formula"]
+    assert again["formula"] == original
+    refused(client.post("/api/formulas/read-file", data=b"\x00"), 422, "file")

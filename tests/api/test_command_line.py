@@ -92,3 +92,16 @@ def test_saved_plan_survives_a_real_restart(tmp_path):
         saved = call(address, "/api/plans/k1", "PUT", {"formula_id": "lamplighters-tin"})
     with serving("serve", folder=tmp_path) as address:
         assert call(address, "/api/plans/k1") == saved
+
+
+def test_weigh_and_formula_of_the_contract():
+    lines = ["3 1/2 cups bread flour", "1 tbsp table salt", "300 ml water", "stir well"]
+    answer = json.loads(ask("weigh", {"lines": lines}).stdout)
+    assert {"items", "percent", "warnings", "unread"} == set(answer)
+    assert answer["percent"]["salt"]["likely"] == pytest.approx(4.1, abs=0.1)
+    assert answer["unread"] == ["stir well"]
+    formula = {"name": "Plain", "flours": [{"kind": "strong_white", "percent": 100}], "hydration_percent": 70,
+               "salt_percent": 2, "shape": "boule", "instant_yeast_percent": 0.5}  # fmt: skip
+    answer = json.loads(ask("formula", {"formula": formula, "pieces": 10, "scaling_weight_g": 600}).stdout)
+    assert answer["weighed"]["dough_g"] == pytest.approx(6000 / 0.99)
+    assert ask("formula", {"formula": formula | {"salt_percent": 9}}).returncode == 2

@@ -1,9 +1,10 @@
 """The blueprints: kitchen, formulas, plan."""
 
+import re
 from dataclasses import asdict
 from typing import Any
 
-from flask import Response, current_app
+from flask import Response, current_app, request
 from flask_openapi import APIBlueprint, Tag
 from pydantic import BaseModel
 
@@ -16,6 +17,7 @@ from gentle_crust.core.formula.model import Formula, flour_name
 from gentle_crust.core.formula.scaling import weigh
 from gentle_crust.core.scheduling.ladder import handling_words
 from gentle_crust.core.tables import rows
+from gentle_crust.interchange.files import FORMATS, bring_in, export
 from gentle_crust.interchange.formula_json import FormulaBody
 from gentle_crust.interchange.recipe_text import formula_of, read_recipe
 from gentle_crust.kitchen.formulas import FormulaBook, KeptFormula
@@ -115,6 +117,26 @@ def formula_versions(path: schemas.KeyPath) -> Response:
 def restore_version(path: schemas.VersionPath) -> Response:
     """Bring an earlier version back as the newest."""
     return _json(_kept_answer(FormulaBook(_sessions(), _now()).restore(path.key, path.number)))
+
+
+@formulas.get("/formulas/<key>/file/<form>")
+def formula_file(path: schemas.ExportPath) -> Response:
+    """A formula as a file: own JSON, schema.org Recipe, CSV of the weigh list, or plain text."""
+    kept = FormulaBook(_sessions(), _now()).get(path.key, "id")
+    weighed = weigh(kept.formula, kept.formula.pieces, kept.formula.scaling_weight_g)
+    content_type, ending = FORMATS[path.form]
+    name = re.sub(r"[^A-Za-z0-9]+", "-", kept.formula.name).strip("-").lower() or "formula"
+    return Response(
+        export(kept.formula, weighed, path.form),
+        content_type=content_type,
+        headers={"Content-Disposition": f'attachment; filename="{name}.{ending}"'},
+    )
+
+
+@formulas.post("/formulas/read-file", responses={200: schemas.FormulaAnswer})
+def read_file() -> Response:
+    """A formula from a file's bytes (own JSON, schema.org Recipe, or recipe lines), not kept until it is saved."""
+    return _json(_formula_answer("", bring_in(request.get_data())))
 
 
 @formulas.post("/recipe/read", responses={200: schemas.RecipeAnswer})

@@ -156,6 +156,12 @@ class VersionsAnswer(BaseModel):
     versions: list[Version]
 
 
+class ExportPath(KeyPath):
+    """A formula and the format it is wanted in."""
+
+    form: Literal["json", "recipe", "csv", "text"]
+
+
 class VersionPath(KeyPath):
     """A formula and the number of one of its versions."""
 

@@ -38,6 +38,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/formulas/read-file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A formula from a file's bytes (own JSON, schema.org Recipe, or recipe lines), not kept until it is saved. */
+        post: operations["formulas_read_file_formulas_read_file_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/formulas/{key}": {
         parameters: {
             query?: never;
@@ -51,6 +68,23 @@ export interface paths {
         post?: never;
         /** Put a formula away; plans made with it keep it. */
         delete: operations["formulas_delete_formula_formulas__key__delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/formulas/{key}/file/{form}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A formula as a file: own JSON, schema.org Recipe, CSV of the weigh list, or plain text. */
+        get: operations["formulas_formula_file_formulas__key__file__form__get"];
+        put?: never;
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -1566,6 +1600,35 @@ export interface operations {
             };
         };
     };
+    formulas_read_file_formulas_read_file_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FormulaAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
     formulas_save_formula_formulas__key__put: {
         parameters: {
             query?: never;
@@ -1621,6 +1684,29 @@ export interface operations {
                     "application/json": components["schemas"]["FormulaAnswer"];
                 };
             };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    formulas_formula_file_formulas__key__file__form__get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+                form: "json" | "recipe" | "csv" | "text";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
             /** @description Unprocessable Entity */
             422: {
                 headers: {

@@ -2,19 +2,89 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { RouterLink } from 'vue-router'
-import { api, ask, type FormulaAnswer } from '../../api/client'
+import { api, ask, Refused, type FormulaAnswer, type Schemas } from '../../api/client'
+import { newKey } from '../../shell/keys'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
-import ShareBar from './ShareBar.vue'
+import FormulaEditor from './FormulaEditor.vue'
+import PasteRecipe from './PasteRecipe.vue'
+import VersionList from './VersionList.vue'
+import WeighTables from './WeighTables.vue'
 
+type Body = Schemas['FormulaBody']
 const t = words.formulas
 const client = useQueryClient()
 const { mass, degree } = useUnits()
 const query = useQuery({ queryKey: ['formulas'], queryFn: () => ask(api.GET('/api/formulas')) })
 const chosen = ref<string | null>(null)
 const away = ref<FormulaAnswer | null>(null)
+const editing = ref<{ id: string; start: Body } | null>(null)
+const pasting = ref(false)
+const failed = ref('')
 const all = computed(() => query.data.value?.formulas ?? [])
 const shown = computed(() => all.value.find((each) => each.id === chosen.value) ?? all.value[0] ?? null)
+
+const blank = (): Body => ({
+  name: t.newName,
+  flours: [{ kind: 'strong_white', percent: 100 }],
+  hydration_percent: 70,
+  salt_percent: 2,
+  shape: 'boule',
+  extras: [],
+  preferment: {
+    kind: 'levain',
+    flour_kind: 'strong_white',
+    flour_percent: 10,
+    hydration_percent: 100,
+    yeast_percent: 0,
+  },
+  instant_yeast_percent: 0,
+  scaling_weight_g: 850,
+  pieces: 2,
+  dough_c: 25,
+  autolyse_min: 30,
+  note: '',
+})
+
+function show(id: string) {
+  chosen.value = id
+  editing.value = null
+  pasting.value = false
+}
+function edit(id: string, start: Body) {
+  pasting.value = false
+  editing.value = { id, start }
+}
+async function save(body: Body) {
+  if (!editing.value) return
+  const { id } = editing.value
+  try {
+    await ask(api.PUT('/api/formulas/{key}', { params: { path: { key: id } }, body }))
+    failed.value = ''
+    await client.invalidateQueries({ queryKey: ['formulas'] })
+    show(id)
+  } catch (error) {
+    failed.value = error instanceof Refused && error.message ? error.message : words.failed
+  }
+}
+
+const unread = ref('')
+
+/** A file becomes a formula in the editor; it is kept only when saved. */
+async function bringIn(event: Event) {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  input.value = ''
+  if (!file) return
+  const answer = await fetch('/api/formulas/read-file', {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/octet-stream' },
+    body: file,
+  }).catch(() => null)
+  const found = (await answer?.json().catch(() => null)) as { formula?: Body; detail?: string } | null
+  unread.value = found?.formula ? '' : (found?.detail ?? words.failed)
+  if (found?.formula) edit(newKey(), found.formula)
+}
 
 async function putAway(answer: FormulaAnswer) {
   await ask(api.DELETE('/api/formulas/{key}', { params: { path: { key: answer.id } } }))
@@ -30,10 +100,6 @@ async function bringBack() {
   away.value = null
   await client.invalidateQueries({ queryKey: ['formulas'] })
 }
-
-const percent = (value: number) => (value < 0.995 ? value.toFixed(2) : value.toFixed(1))
-const stageName = (kind: string) =>
-  kind === 'dough' ? t.dough : kind.charAt(0).toUpperCase() + kind.slice(1)
 </script>
 
 <template>
@@ -49,14 +115,41 @@ const stageName = (kind: string) =>
       </p>
       <ul>
         <li v-for="each in all" :key="each.id">
-          <button type="button" :aria-pressed="each.id === shown?.id" @click="chosen = each.id">
+          <button type="button" :aria-pressed="each.id === shown?.id && !pasting" @click="show(each.id)">
             <strong>{{ each.formula.name }}</strong>
             <span class="small quiet">{{ each.formula.hydration_percent }} % water, {{ each.feel }}</span>
           </button>
         </li>
       </ul>
+      <div class="make">
+        <button type="button" class="plain" @click="edit(newKey(), blank())">{{ t.write }}</button>
+        <button type="button" class="plain" @click="((pasting = true), (editing = null))">
+          {{ t.paste }}
+        </button>
+        <label class="plain file">
+          {{ t.bringIn }}
+          <input type="file" accept=".json,.jsonld,.txt" @change="bringIn" />
+        </label>
+        <p v-if="unread" class="inverted error small" role="alert">{{ unread }}</p>
+      </div>
     </div>
-    <article v-if="shown" class="see">
+    <PasteRecipe
+      v-if="pasting"
+      class="see wide"
+      @take="(body) => edit(newKey(), body)"
+      @close="pasting = false"
+    />
+    <div v-else-if="editing" class="wide">
+      <p v-if="failed" class="inverted error" role="alert">{{ failed }}</p>
+      <FormulaEditor
+        :key="editing.id"
+        :start="editing.start"
+        :flours="query.data.value?.flours ?? {}"
+        @save="save"
+        @close="editing = null"
+      />
+    </div>
+    <article v-else-if="shown" class="see">
       <header>
         <div>
           <h2>{{ shown.formula.name }}</h2>
@@ -66,43 +159,28 @@ const stageName = (kind: string) =>
           <RouterLink class="action" :to="{ path: '/plan', query: { formula: shown.id } }">{{
             t.planThis
           }}</RouterLink>
+          <button type="button" class="plain" @click="edit(shown.id, shown.formula as Body)">
+            {{ t.edit }}
+          </button>
           <button type="button" class="link" @click="putAway(shown)">{{ t.putAway }}</button>
         </div>
       </header>
-      <ShareBar :answer="shown" />
       <p>
         {{ shown.formula.pieces }} {{ t.pieces }} {{ mass(shown.formula.scaling_weight_g) }},
         {{ degree(shown.formula.dough_c) }} from the bowl. A {{ shown.feel }} dough. {{ shown.handling }}
       </p>
-      <div class="scroll">
-        <table v-for="stage in shown.weighed.stages" :key="stage.kind">
-          <caption>
-            {{
-              stageName(stage.kind)
-            }}
-          </caption>
-          <thead>
-            <tr>
-              <td></td>
-              <th scope="col">{{ t.grams }}</th>
-              <th scope="col" :title="t.overallHint">{{ t.overall }}</th>
-              <th scope="col" :title="t.mixedHint">{{ t.mixed }}</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="line in stage.lines" :key="line.kind">
-              <th scope="row">{{ line.name }}</th>
-              <td class="big">{{ mass(line.g) }}</td>
-              <td>{{ percent(line.percent) }} %</td>
-              <td class="quiet">{{ percent(line.mixed_percent) }} %</td>
-            </tr>
-          </tbody>
-        </table>
-      </div>
-      <p class="small quiet">
-        {{ t.overall }}: {{ t.overallHint }}. {{ t.mixed }}: {{ t.mixedHint }}. {{ t.prefermented }}
-        {{ shown.weighed.prefermented_percent }} %.
+      <WeighTables :answer="shown" />
+      <p class="files">
+        <span class="small quiet">{{ t.takeOut }}</span>
+        <a
+          v-for="(label, form) in t.files"
+          :key="form"
+          :href="`/api/formulas/${shown.id}/file/${form}`"
+          download
+          >{{ label }}</a
+        >
       </p>
+      <VersionList :id="shown.id" :key="shown.id" />
     </article>
   </div>
 </template>
@@ -171,46 +249,6 @@ h2 {
 .acts .link {
   white-space: nowrap;
 }
-.scroll {
-  display: grid;
-  gap: 20px;
-}
-table {
-  width: 100%;
-  border-collapse: collapse;
-}
-caption {
-  text-align: left;
-  font-weight: 650;
-  padding-bottom: 2px;
-}
-thead th {
-  font-size: 13px;
-  font-weight: 400;
-  color: var(--quiet);
-}
-th[scope='row'] {
-  text-align: left;
-  font-weight: 400;
-}
-td,
-thead th {
-  width: 108px;
-  text-align: right;
-}
-thead td {
-  width: auto;
-}
-tbody tr {
-  border-top: 1px solid var(--hairline);
-}
-tbody td,
-tbody th {
-  padding: 6px 0;
-}
-.big {
-  font-weight: 650;
-}
 @media (max-width: 720px) {
   .room {
     display: block;
@@ -219,15 +257,46 @@ tbody th {
     border: 0;
     padding: 16px;
   }
-  .see {
+  .see,
+  .wide {
     padding: 8px 16px 24px;
   }
   header {
     display: grid;
   }
-  td,
-  thead th {
-    width: 76px;
-  }
+}
+.wide {
+  min-width: 0;
+  padding: 20px 28px 40px 24px;
+}
+.file {
+  position: relative;
+  display: grid;
+  place-items: center;
+}
+.file:focus-within {
+  outline: 3px solid var(--ink);
+  outline-offset: 2px;
+}
+.file input {
+  position: absolute;
+  inset: 0;
+  opacity: 0;
+  cursor: pointer;
+}
+.files {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 18px;
+  align-items: baseline;
+}
+.make {
+  display: grid;
+  gap: 8px;
+  margin-top: 16px;
+}
+.error {
+  padding: 10px 14px;
+  border-radius: var(--corner);
 }
 </style>

@@ -35,7 +35,7 @@ const parts = computed(() => {
       :class="[part.tone, { first: part.first }]"
       :style="{ flexGrow: part.share }"
     >
-      <span v-if="part.share > 9">{{ part.name }}</span>
+      <span v-if="part.share > 12">{{ part.name }}</span>
     </div>
   </figure>
 </template>
@@ -57,6 +57,8 @@ const parts = computed(() => {
 }
 .part span {
   display: block;
+  overflow: hidden;
+  text-overflow: ellipsis;
   padding: 6px 8px;
   font-size: 13px;
   line-height: 1.2;

@@ -2,6 +2,7 @@ import { useQueryClient } from '@tanstack/vue-query'
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { api, ask, Refused, type Asked, type Mend, type PlanAnswer } from '../../api/client'
+import { newKey } from '../../shell/keys'
 import { words } from '../../words'
 
 const DRAFT = 'gentle-crust.draft'
@@ -22,12 +23,6 @@ function stored(): Draft | null {
 
 /** A question with nothing but the formula settled. */
 const about = (formula: string): Asked => ({ formula_id: formula, culture: 'lively', ready_means: 'out' })
-
-/** A key of our own making, also where the page is not served securely. */
-function newKey(): string {
-  const bytes = crypto.getRandomValues(new Uint8Array(16))
-  return [...bytes].map((byte) => byte.toString(16).padStart(2, '0')).join('')
-}
 
 /** The plan in hand: what is asked, the server's answer, and the one saved behind it. The newest question wins. */
 export function usePlan() {
