@@ -120,7 +120,6 @@ export const words = {
     hydration: 'Water',
     salt: 'Salt',
     prefermented: 'Prefermented flour',
-    makes: 'makes',
     pieces: 'of',
     feel: 'Feel',
     empty: 'No formulas here.',

@@ -7,6 +7,7 @@ import { bakeShapes, ribbonShapes } from './ribbonShapes'
 import { crustColour, onDough } from './temperature'
 import { dayStarts } from './timeline'
 import { useWidth } from './useSize'
+import './ribbon.css'
 
 const props = defineProps<{ plan: Plan }>()
 const { clock, weekday, dayKey, degree } = useUnits()
@@ -76,7 +77,7 @@ const figure = (rise: number) => `+${Math.round(100 * rise)} %`
 </script>
 
 <template>
-  <figure ref="host" class="ribbon">
+  <figure ref="host" class="ribbon dough-ribbon">
     <svg :width="width" :height="HEIGHT" role="img" :aria-label="`${words.plan.ribbon}. ${summary}`">
       <defs>
         <pattern
@@ -336,119 +337,3 @@ const figure = (rise: number) => `+${Math.round(100 * rise)} %`
     </svg>
   </figure>
 </template>
-
-<style scoped>
-.ribbon {
-  position: relative;
-  min-width: 0;
-}
-svg {
-  display: block;
-  overflow: visible;
-}
-.scale line {
-  stroke: var(--hairline);
-  stroke-width: 1;
-}
-.scale text,
-.note,
-.day {
-  font: 400 13px var(--read);
-  fill: var(--quiet);
-}
-.note.strong {
-  font-weight: 650;
-  fill: var(--ink);
-}
-.day {
-  font-size: 15px;
-  font-weight: 600;
-  fill: var(--ink);
-}
-.haloed {
-  fill: var(--ink);
-  paint-order: stroke;
-  stroke: var(--paper);
-  stroke-width: 4px;
-  stroke-linejoin: round;
-}
-.night {
-  fill: var(--night);
-}
-.midnight {
-  stroke: var(--ink);
-  stroke-width: 1;
-  stroke-dasharray: 1 4;
-}
-.band {
-  fill: var(--band);
-}
-.edge {
-  fill: none;
-  stroke: var(--ink);
-  stroke-width: 1.5;
-}
-.target {
-  stroke: var(--ink);
-  stroke-width: 1.5;
-  stroke-dasharray: 2 4;
-}
-.figure {
-  font: 600 15px var(--read);
-}
-.figure.name {
-  font-weight: 400;
-}
-.notch {
-  fill: var(--flour);
-  stroke: var(--ink);
-  stroke-width: 1.5;
-}
-.oven {
-  fill: var(--paper);
-}
-.oven.frame {
-  fill: none;
-  stroke: var(--ink);
-  stroke-width: 1.5;
-}
-.ridge {
-  fill: none;
-  stroke: var(--ink);
-  stroke-width: 3;
-}
-.core {
-  fill: none;
-  stroke: var(--ink);
-  stroke-width: 1.5;
-  stroke-dasharray: 5 4;
-}
-.setpoint {
-  font: 650 17px var(--show);
-  fill: var(--ink);
-}
-.base {
-  stroke: var(--ink);
-  stroke-width: 2;
-}
-.gap path {
-  fill: none;
-  stroke: var(--flour);
-  stroke-width: 5;
-}
-.gap path:last-child {
-  stroke: var(--ink);
-  stroke-width: 1.5;
-}
-.pin {
-  fill: var(--ink);
-}
-.tick {
-  stroke: var(--ink);
-  stroke-width: 1.5;
-}
-.pin-time {
-  font-size: 17px;
-  fill: var(--ink);
-}
-</style>

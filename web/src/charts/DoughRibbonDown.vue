@@ -7,6 +7,7 @@ import { bakeShapes, ribbonShapes } from './ribbonShapes'
 import { crustColour, onDough } from './temperature'
 import { dayStarts } from './timeline'
 import { useWidth } from './useSize'
+import './ribbon.css'
 
 const props = defineProps<{ plan: Plan }>()
 const { clock, weekday, dayKey, degree } = useUnits()
@@ -44,7 +45,7 @@ const figure = (rise: number) => `+${Math.round(100 * rise)} %`
 </script>
 
 <template>
-  <figure ref="host" class="down">
+  <figure ref="host" class="down dough-ribbon">
     <svg :width="width" :height="length + TOP + 24" role="img" :aria-label="words.plan.ribbon">
       <defs>
         <pattern
@@ -203,92 +204,3 @@ const figure = (rise: number) => `+${Math.round(100 * rise)} %`
     <figcaption class="small quiet">{{ words.plan.height }}</figcaption>
   </figure>
 </template>
-
-<style scoped>
-svg {
-  display: block;
-}
-.night {
-  fill: var(--night);
-}
-.midnight {
-  stroke: var(--ink);
-  stroke-dasharray: 1 4;
-}
-.band {
-  fill: var(--band);
-}
-.edge {
-  fill: none;
-  stroke: var(--ink);
-  stroke-width: 1.5;
-}
-.target {
-  stroke: var(--ink);
-  stroke-width: 1.5;
-  stroke-dasharray: 2 4;
-}
-.note {
-  font: 400 13px var(--read);
-  fill: var(--quiet);
-}
-.day {
-  font: 600 15px var(--read);
-  fill: var(--ink);
-}
-.strong {
-  font-weight: 600;
-  font-size: 15px;
-}
-.haloed {
-  fill: var(--ink);
-  paint-order: stroke;
-  stroke: var(--paper);
-  stroke-width: 5px;
-  stroke-linejoin: round;
-}
-.figure {
-  font: 600 15px var(--read);
-}
-.notch {
-  fill: var(--flour);
-  stroke: var(--ink);
-  stroke-width: 1.5;
-}
-.oven {
-  fill: var(--paper);
-}
-.oven.frame {
-  fill: none;
-  stroke: var(--ink);
-  stroke-width: 1.5;
-}
-.ridge {
-  fill: none;
-  stroke: var(--ink);
-  stroke-width: 3;
-}
-.core {
-  fill: none;
-  stroke: var(--ink);
-  stroke-width: 1.5;
-  stroke-dasharray: 5 4;
-}
-.base {
-  stroke: var(--ink);
-  stroke-width: 2;
-}
-.gap path {
-  fill: none;
-  stroke: var(--ink);
-  stroke-width: 1.5;
-}
-.tick {
-  stroke: var(--ink);
-  stroke-width: 1.5;
-}
-.pin-time {
-  font-size: 17px;
-  fill: var(--ink);
-}
-</style>

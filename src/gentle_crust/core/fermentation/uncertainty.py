@@ -43,7 +43,12 @@ def span(values: Floats) -> Span:
 
 
 def band(values: Floats) -> tuple[Floats, Floats]:
-    """Low and high (10 %, 90 %) along axis 1 of a (time, activity) array whose columns rise with activity."""
+    """Low and high (10 %, 90 %) along axis 1 of a (time, activity) array, the likely course always between them.
+
+    Past the peak the liveliest dough is no longer the tallest, so the values are put in order first.
+    """
+    likely = values[:, values.shape[1] // 2]
     ordered = np.sort(values, axis=1)
     last = ordered.shape[1] - 1
-    return ordered[:, round(0.1 * last)], ordered[:, round(0.9 * last)]
+    low, high = ordered[:, round(0.1 * last)], ordered[:, round(0.9 * last)]
+    return np.minimum(low, likely), np.maximum(high, likely)

@@ -12,7 +12,7 @@ from gentle_crust.core.errors import CraftError
 from gentle_crust.core.fermentation.engine import crossings
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.targets import share_of_greatest
-from gentle_crust.core.fermentation.uncertainty import ONE, activities, span
+from gentle_crust.core.fermentation.uncertainty import ONE, activities, band, span
 from gentle_crust.core.scheduling import ladder, problems, ribbon
 from gentle_crust.core.scheduling.clock import Clock, zone_of
 from gentle_crust.core.scheduling.course import Recipe, recipe, run_bulk, run_proof, shape, with_preferment
@@ -189,20 +189,21 @@ def _ripenings(made: Recipe, clock: Clock, mix: float, now: float, factors: Floa
 def _proof(course: Course) -> Proof:
     made, times = course.recipe, course.times
     shares = share_of_greatest(course.proof.rise, made.holds_shaped)
+    low, high = band(shares)
 
-    def at(hours: float, column: int) -> float:
-        return float(np.interp(hours, course.proof.hours, shares[:, column]))
+    def at(hours: float, values: Floats) -> float:
+        return float(np.interp(hours, course.proof.hours, values))
 
-    count = shares.shape[1]
+    likely = shares[:, shares.shape[1] // 2]
     loaded = times.load - times.proof_start
     last = loaded + (made.bake.all_loads_min - made.bake.minutes) / 60
     return Proof(
         target_low=made.target.low,
         target_high=made.target.high,
-        share=at(loaded, count // 2),
-        share_low=at(loaded, round(0.1 * (count - 1))),
-        share_high=at(loaded, round(0.9 * (count - 1))),
-        last_load_share=at(last, count // 2),
+        share=at(loaded, likely),
+        share_low=at(loaded, low),
+        share_high=at(loaded, high),
+        last_load_share=at(last, likely),
         bulk_rise=course.bulk_rise,
         fridge_hours=loaded if made.wish.proof == "cold" else 0.0,
     )

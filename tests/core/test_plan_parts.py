@@ -1,0 +1,259 @@
+"""The parts of a plan: steps and their words, weigh lists, ribbon, problems, for every kind of dough."""
+
+import re
+from dataclasses import replace
+from datetime import UTC, datetime, timedelta
+from zoneinfo import ZoneInfo
+
+import pytest
+
+from gentle_crust.core.errors import CraftError
+from gentle_crust.core.formula.model import Extra, FlourShare, Formula, Preferment
+from gentle_crust.core.oven.profile import Oven, Vessel
+from gentle_crust.core.scheduling.clock import Nights, Room
+from gentle_crust.core.scheduling.ladder import duration, on_scale
+from gentle_crust.core.scheduling.mends import mends
+from gentle_crust.core.scheduling.plan import make_plan
+from gentle_crust.core.scheduling.wish import Kitchen, Wish
+
+ZONE = ZoneInfo("America/Halifax")
+NOW = datetime(2026, 11, 28, 6, 30, tzinfo=ZONE)
+KITCHEN = Kitchen("America/Halifax", Room(22, 18, 4), Nights(22.5, 6), 12, Oven("gas", 260), altitude_m=900)
+VESSELS = {
+    "pot": Vessel("pot", "lidded_cast_iron", "Iron pots", 2),
+    "clay": Vessel("clay", "lidded_clay", "Clay baker", 1),
+    "stone": Vessel("stone", "stone", "Hearth stone", 1),
+    "tin": Vessel("tin", "tin", "Loaf tins", 3),
+    "tray": Vessel("tray", "tray", "Tray", 1),
+}
+WHITE = (FlourShare("strong_white", 100),)
+FORMULAS = {
+    "levain": Formula("Levain", WHITE, 72, 2, "boule", preferment=Preferment("levain", "strong_white", 10, 100)),
+    "stiff levain": Formula("Stiff", WHITE, 68, 2, "batard", preferment=Preferment("levain", "strong_white", 14, 55)),
+    "poolish": Formula(
+        "Poolish", WHITE, 70, 2, "baguette", preferment=Preferment("poolish", "strong_white", 30, 100, 0.1),
+        instant_yeast_percent=0.3, scaling_weight_g=330, pieces=3,
+    ),
+    "straight": Formula("Straight", WHITE, 64, 2, "pan_loaf", (Extra("Butter", "butter", 4),),
+                        instant_yeast_percent=0.8, autolyse_min=0),
+    "wet flat": Formula("Flat", WHITE, 86, 2.2, "slipper", (Extra("Oil", "oil", 4),),
+                        Preferment("biga", "strong_white", 25, 55, 0.1), 0.4, 600),
+    "rye": Formula("Rye", (FlourShare("whole_rye", 80), FlourShare("strong_white", 20)), 84, 1.9, "pan_loaf",
+                   preferment=Preferment("levain", "whole_rye", 30, 100), autolyse_min=0),
+    "rolls": Formula("Rolls", WHITE, 62, 1.9, "roll", (Extra("Milk", "milk", 20),), instant_yeast_percent=1.0,
+                     scaling_weight_g=85, pieces=8, autolyse_min=0),
+}  # fmt: skip
+BAKED_IN = {
+    "levain": "pot",
+    "stiff levain": "pot",
+    "poolish": "stone",
+    "straight": "tin",
+    "wet flat": "tray",
+    "rye": "tin",
+    "rolls": "tray",
+}
+TOKEN = re.compile(r"\{[^{}|]+\|(c|dc|g|clock)\}")
+
+
+def plan_of(name, proof="room", day=29, hour=15, **changes):
+    formula = FORMULAS[name]
+    ready = datetime(2026, 11, day, hour, tzinfo=ZONE).astimezone(UTC)
+    values = {
+        "formula": formula,
+        "pieces": formula.pieces,
+        "scaling_weight_g": formula.scaling_weight_g,
+        "ready": ready,
+        "ready_means": "out",
+        "proof": proof,
+        "vessel": VESSELS[BAKED_IN[name]],
+        "dough_c": formula.dough_c,
+        "mixing": "",
+    } | changes
+    return make_plan(Wish(**values), KITCHEN, NOW)
+
+
+@pytest.fixture(scope="module")
+def plans():
+    return {(name, proof): plan_of(name, proof) for name in FORMULAS for proof in ("room", "cold")}
+
+
+CASES = [(name, proof) for name in FORMULAS for proof in ("room", "cold")]
+
+
+@pytest.mark.parametrize("case", CASES, ids=" ".join)
+def test_steps_are_in_order_and_end_out_of_the_oven_in_time(plans, case):
+    plan = plans[case]
+    times = [step.at for step in plan.steps]
+    assert times == sorted(times)
+    kinds = [step.kind for step in plan.steps]
+    assert kinds.index("mix") < kinds.index("shape") < kinds.index("load") < kinds.index("vent") < kinds.index("out")
+    assert kinds[-1] == "cut"
+    assert ("chill" in kinds) == (case[1] == "cold")
+    assert abs(plan.out - plan.ready) < timedelta(seconds=2)
+    assert plan.begins == times[0]
+
+
+@pytest.mark.parametrize("case", CASES, ids=" ".join)
+def test_the_dough_meets_the_oven_inside_its_target(plans, case):
+    proof = plans[case].proof
+    if "over_proofed" not in [problem.code for problem in plans[case].problems]:
+        assert proof.target_low - 0.015 <= proof.share <= proof.target_high + 0.015
+    assert proof.share_low <= proof.share <= proof.share_high
+    assert 0.2 < proof.bulk_rise < 1.6
+
+
+@pytest.mark.parametrize("case", CASES, ids=" ".join)
+def test_sentences_hold_quantities_as_tokens_only(plans, case):
+    plan = plans[case]
+    texts = [step.detail for step in plan.steps] + [problem.sentence for problem in plan.problems] + list(plan.notes)
+    for text in texts:
+        bare = TOKEN.sub("", text)
+        assert "{" not in bare and "}" not in bare, text
+        assert not re.search(r"\d\s?(g|°|C|F|ml)\b", bare), text
+        assert "!" not in text and not text[0].islower(), text
+
+
+@pytest.mark.parametrize("case", CASES, ids=" ".join)
+def test_the_weigh_list_is_the_dough(plans, case):
+    plan, formula = plans[case], FORMULAS[case[0]]
+    assert plan.totals.dough_g * 0.99 == pytest.approx(formula.pieces * formula.scaling_weight_g)
+    assert plan.weigh[-1].g == pytest.approx(plan.totals.dough_g, rel=0.004)
+    assert plan.totals.overall_hydration_percent == formula.hydration_percent
+    for stage in plan.weigh:
+        assert all(line.g > 0 for line in stage.lines)
+    if formula.preferment:
+        names = {"levain": "levain"}.get(formula.preferment.kind, formula.preferment.kind)
+        assert names in [stage.kind for stage in plan.weigh]
+
+
+@pytest.mark.parametrize("case", CASES, ids=" ".join)
+def test_the_ribbon_joins_up_and_its_band_encloses_it(plans, case):
+    ribbon = plans[case].ribbon
+    for part in ribbon.parts:
+        assert all(point.rise_low - 1e-6 <= point.rise <= point.rise_high + 1e-6 for point in part.points)
+        assert all(0 <= point.dough_c <= 40 for point in part.points)
+        times = [point.at for point in part.points]
+        assert times == sorted(times)
+    bulk, rest, proof = ribbon.parts[-3:]
+    assert (bulk.kind, rest.kind, proof.kind) == ("bulk", "rest", "proof")
+    assert abs(bulk.points[-1].at - rest.points[0].at) < timedelta(seconds=2)
+    assert abs(rest.points[-1].at - proof.points[0].at) < timedelta(seconds=2)
+    assert rest.points[0].rise < bulk.points[-1].rise + 1e-6
+    assert abs(proof.points[-1].at - ribbon.bake[0].start) < timedelta(seconds=2)
+    assert ribbon.core[0].core_c < 30 and ribbon.core[-1].core_c == pytest.approx(ribbon.core_done_c, abs=0.2)
+    assert ribbon.greatest_rise == max(point.rise for part in ribbon.parts for point in part.points)
+
+
+@pytest.mark.parametrize("name", ["levain", "straight", "wet flat"])
+def test_water_makes_the_wanted_dough(plans, name):
+    plan = plans[name, "room"]
+    assert plan.water.dough_c == pytest.approx(FORMULAS[name].dough_c, abs=0.6)
+    water = next(line.g for line in plan.weigh[-1].lines if line.role == "water")
+    assert plan.water.tap_g + plan.water.kettle_g + plan.water.ice_g == pytest.approx(water, abs=0.6)
+
+
+def test_nights_are_drawn_where_they_are(plans):
+    night = plans["levain", "cold"].ribbon.nights[-1]
+    assert night.start.astimezone(ZONE).strftime("%a %H:%M") == "Sat 22:30"
+    assert night.end - night.start == timedelta(hours=7.5)
+
+
+def test_folds_only_where_the_dough_wants_them(plans):
+    assert not plans["straight", "room"].ribbon.folds
+    assert not plans["rye", "room"].ribbon.folds
+    assert len(plans["levain", "room"].ribbon.folds) == 4
+    assert "coil folds" in plans["wet flat", "room"].feel.handling
+
+
+def test_tiny_yeast_gets_the_dilution_way(plans):
+    step = next(step for step in plans["poolish", "room"].steps if step.kind == "preferment")
+    assert "Too little for the scale" in step.detail
+
+
+def test_a_baker_of_gas_is_told_to_leave_its_vents_free(plans):
+    step = next(step for step in plans["levain", "room"].steps if step.kind == "preheat")
+    assert "gas" in [caution.code for caution in step.cautions]
+
+
+def test_clay_is_loaded_cold_without_preheating():
+    plan = plan_of("levain", vessel=VESSELS["clay"], pieces=1)
+    assert "preheat" not in [step.kind for step in plan.steps]
+    assert "cold oven" in next(step for step in plan.steps if step.kind == "load").detail
+    assert (plan.proof.target_low, plan.proof.target_high) == (0.75, 0.80)
+
+
+def test_more_loaves_than_pots_are_baked_in_loads_that_end_in_time():
+    plan = plan_of("levain", pieces=5)
+    loads = [step for step in plan.steps if step.kind == "load"]
+    outs = [step for step in plan.steps if step.kind == "out"]
+    assert len(loads) == len(outs) == 3 and outs[-1].at == plan.out
+    assert any("loads" in note for note in plan.notes)
+    assert len(plan.ribbon.bake) == 6
+
+
+@pytest.mark.parametrize(
+    ("change", "code"),
+    [
+        ({"vessel": VESSELS["tin"]}, "vessel"),
+        ({"scaling_weight_g": 1500}, "vessel"),
+        ({"hour": 4}, "asleep"),
+        ({"day": 28, "hour": 12}, "past"),
+    ],
+)
+def test_what_cannot_be_met_is_named(change, code):
+    assert code in [problem.code for problem in plan_of("levain", **change).problems]
+
+
+@pytest.mark.parametrize(
+    ("change", "field"),
+    [
+        ({"dough_c": 40}, "dough_c"),
+        ({"pieces": 0}, "pieces"),
+        ({"pieces": 101}, "pieces"),
+        ({"scaling_weight_g": 10}, "scaling_weight_g"),
+        ({"formula": replace(FORMULAS["levain"], hydration_percent=200)}, "hydration_percent"),
+    ],
+)
+def test_what_cannot_be_reckoned_is_refused(change, field):
+    with pytest.raises(CraftError) as refused:
+        plan_of("levain", **change)
+    assert refused.value.field == field
+
+
+@pytest.mark.parametrize(
+    ("room", "field"),
+    [(Room(60, 18, 4), "room_day_c"), (Room(22, -9, 4), "room_night_c"), (Room(22, 18, 15), "fridge_c")],
+)
+def test_kitchens_that_are_none_are_refused(room, field):
+    ready = datetime(2026, 11, 29, 15, tzinfo=ZONE).astimezone(UTC)
+    wish = Wish(FORMULAS["levain"], 2, 850, ready, "out", "room", VESSELS["pot"], 25)
+    with pytest.raises(CraftError) as refused:
+        make_plan(wish, replace(KITCHEN, room=room), NOW)
+    assert refused.value.field == field
+
+
+def test_a_freezing_kitchen_says_that_it_will_never_rise():
+    ready = datetime(2026, 11, 30, 15, tzinfo=ZONE).astimezone(UTC)
+    wish = Wish(FORMULAS["levain"], 2, 850, ready, "out", "room", VESSELS["pot"], 18)
+    with pytest.raises(CraftError) as refused:
+        make_plan(wish, replace(KITCHEN, room=Room(5, 4, 3)), NOW)
+    assert refused.value.field == "room_day_c" and "Warm" in refused.value.remedy
+
+
+def test_a_plan_without_problems_needs_no_mends():
+    ready = datetime(2026, 11, 29, 18, tzinfo=ZONE).astimezone(UTC)
+    wish = Wish(FORMULAS["levain"], 2, 850, ready, "out", "room", VESSELS["pot"], 25, mixing="")
+    assert not make_plan(wish, KITCHEN, NOW).problems
+    assert mends(wish, KITCHEN, tuple(VESSELS.values()), NOW) == ()
+
+
+@pytest.mark.parametrize(
+    ("minutes", "words"), [(0, "0 min"), (59.6, "1 h"), (61, "1 h 1 min"), (540, "9 h"), (95, "1 h 35 min")]
+)
+def test_durations_as_bakers_say_them(minutes, words):
+    assert duration(minutes) == words
+
+
+@pytest.mark.parametrize(("grams", "shown"), [(0.184, 0.18), (2.34, 2.3), (9.96, 10.0), (40.2, 40), (671.5, 672)])
+def test_grams_as_a_scale_shows_them(grams, shown):
+    assert on_scale(grams) == shown
