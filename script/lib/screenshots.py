@@ -45,12 +45,32 @@ def down_to_the_ribbon(page: Page) -> None:
     page.evaluate("window.scrollTo(0, document.querySelector('figure.down').offsetTop - 16)")
 
 
+def editing(page: Page) -> None:
+    """The editor with a formula of two flours and a preferment."""
+    page.get_by_role("button", name="Market morning baguette").click()
+    page.get_by_role("button", name="Change it").click()
+    page.get_by_role("table").last.wait_for()
+
+
+def pasting(page: Page) -> None:
+    """A cup recipe with its uncertainty."""
+    page.get_by_role("button", name="Paste a recipe").click()
+    page.get_by_label("Name").fill("From the drawer")
+    lines = ["3 1/2 cups bread flour", "½ cup whole wheat flour", "1 ½ cups warm water (105°F)", "2 oz milk"]
+    page.get_by_label("Ingredients").fill(
+        "\n".join([*lines, "1 tbsp salt", "1 packet active dry yeast", "bake until done"])
+    )
+    page.get_by_text("Ounces of a liquid: by weight").wait_for()
+
+
 PICTURES: list[tuple[str, str, tuple[int, int], str, Callable[[Page], None] | None]] = [
     ("plan", "/plan", DESK, "light", None),
     ("plan-today", "/plan", DESK, "light", today_in_the_room),
     ("plan-cannot-be-met", "/plan", DESK, "dark", cannot_be_met),
     ("plan-phone", "/plan", PHONE, "light", down_to_the_ribbon),
     ("formulas", "/formulas", DESK, "light", None),
+    ("formula-editor", "/formulas", DESK, "light", editing),
+    ("written-recipe", "/formulas", DESK, "light", pasting),
     ("kitchen", "/kitchen", DESK, "light", None),
 ]
 
