@@ -6,6 +6,7 @@ import os
 import sys
 from dataclasses import asdict
 from pathlib import Path
+from threading import Thread
 from typing import Annotated, Any, Literal
 
 import platformdirs
@@ -199,6 +200,7 @@ def _serve(folder: Path, host: str, port: int, demo: bool) -> int:
     from gentle_crust import demo as bakery
     from gentle_crust.api.app import create_app
     from gentle_crust.api.guard import is_loopback
+    from gentle_crust.interchange.recipe_text import warm_up
     from gentle_crust.kitchen.now import now_from_environment
     from gentle_crust.store.database import open_store
 
@@ -223,6 +225,7 @@ def _serve(folder: Path, host: str, port: int, demo: bool) -> int:
         return 2
     shown = f"[{host}]" if ":" in host else host
     print(f"Gentle Crust is at http://{shown}:{server.effective_port}/", flush=True)
+    Thread(target=warm_up, daemon=True).start()
     print(f"Data: {folder}. Stop with Ctrl-C.", flush=True)
     server.run()
     return 0

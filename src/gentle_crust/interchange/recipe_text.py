@@ -88,6 +88,11 @@ def _registry() -> Any:
     return pint.UnitRegistry(cache_folder=None)
 
 
+def warm_up() -> None:
+    """Load the units library, which takes a second, before the first recipe is pasted."""
+    _registry()
+
+
 def _plain(line: str) -> str:
     """Compatibility letters undone: a half sign becomes 1/2, with a space before it if a number stands there."""
     spaced = re.sub(r"(?<=\d)(?=[¼½¾⅐-⅞])", " ", line)
