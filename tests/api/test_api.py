@@ -139,3 +139,13 @@ def test_a_written_recipe_is_read_and_files_are_given_and_taken(client):
     original = client.get("/api/formulas").get_json()["formulas"][1]["formula"]
     assert again["formula"] == original
     refused(client.post("/api/formulas/read-file", data=b"\x00"), 422, "file")
+
+
+def test_leaven_is_swapped_without_keeping_it(client):
+    before = client.get("/api/formulas").get_json()["formulas"]
+    found = client.post("/api/formulas/lamplighters-tin/swap", json={"leaven": "levain"}).get_json()
+    assert found["formula"]["formula"]["preferment"]["kind"] == "levain"
+    assert found["after"]["likely_h"] > found["before"]["likely_h"]
+    assert client.get("/api/formulas").get_json()["formulas"] == before
+    refused(client.post("/api/formulas/lamplighters-tin/swap", json={"leaven": "yeast"}), 422, "leaven")
+    refused(client.post("/api/formulas/none/swap", json={"leaven": "yeast"}), 404)

@@ -75,6 +75,17 @@ def test_a_formula_goes_out_as_a_file_and_comes_in_again(visit, tmp_path):
     expect(page.get_by_role("alert")).to_contain_text("damaged")
 
 
+def test_culture_instead_of_yeast_says_what_it_does_to_bulk(visit):
+    page = visit("/formulas")
+    page.get_by_role("button", name=re.compile("^Lamplighter's tin loaf 64")).click()
+    page.get_by_role("button", name="With my culture").click()
+    expect(page.get_by_role("status").filter(has_text="Bulk took")).to_contain_text("now about")
+    expect(page.get_by_label("Name")).to_have_value("Lamplighter's tin loaf, with levain")
+    page.get_by_role("button", name="Save the formula").click()
+    page.get_by_role("button", name="With yeast").click()
+    expect(page.get_by_label("Instant yeast")).not_to_have_value("0")
+
+
 @pytest.mark.parametrize("viewport", [DESK, PHONE])
 @pytest.mark.parametrize("button", ["Change it", "Paste a recipe"])
 def test_nothing_for_axe_to_find(visit, viewport, button):

@@ -66,7 +66,15 @@ def test_a_formula_comes_of_it_with_the_levain_counted():
     assert sum(share.percent for share in formula.flours) == pytest.approx(100)
 
 
-@pytest.mark.parametrize("lines", [("10 g salt",), ("500 g bread flour", "100 g water", "5 g yeast"), ("1 cup flour",)])
+@pytest.mark.parametrize(
+    "lines",
+    [
+        ("10 g salt",),
+        ("500 g bread flour", "100 g water", "5 g yeast"),
+        ("1 cup flour",),
+        ("0 to 1 cup flour", "1 cup water"),
+    ],
+)
 def test_what_makes_no_bread_is_refused_in_words(lines):
     with pytest.raises(CraftError) as refused:
         formula_of(read_recipe(lines), "")

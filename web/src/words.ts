@@ -178,6 +178,13 @@ export const words = {
     } as Record<string, string>,
     note: 'Note',
     newName: 'New formula',
+    withYeast: 'With yeast',
+    withCulture: 'With my culture',
+    bulkBefore: 'Bulk took',
+    bulkAfter: 'now',
+    bulkAt: 'Both at the dough’s own temperature.',
+    about: 'about',
+    overADay: 'over a day',
     bringIn: 'Bring in a file',
     takeOut: 'Take it out as',
     files: {

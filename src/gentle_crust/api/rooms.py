@@ -9,6 +9,7 @@ from flask_openapi import APIBlueprint, Tag
 from pydantic import BaseModel
 
 from gentle_crust.api import schemas
+from gentle_crust.core.culture.swap import swap
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.formula.checks import checks
 from gentle_crust.core.formula.feel import feel
@@ -117,6 +118,14 @@ def formula_versions(path: schemas.KeyPath) -> Response:
 def restore_version(path: schemas.VersionPath) -> Response:
     """Bring an earlier version back as the newest."""
     return _json(_kept_answer(FormulaBook(_sessions(), _now()).restore(path.key, path.number)))
+
+
+@formulas.post("/formulas/<key>/swap", responses={200: schemas.SwapAnswer})
+def swap_leaven(path: schemas.KeyPath, body: schemas.SwapBody) -> Response:
+    """The same bread with culture instead of yeast, or back; not kept until it is saved."""
+    found = swap(FormulaBook(_sessions(), _now()).get(path.key, "id").formula, body.leaven)
+    answer = _formula_answer("", found.formula)
+    return _json(schemas.SwapAnswer(formula=answer, before=found.before, after=found.after))
 
 
 @formulas.get("/formulas/<key>/file/<form>")

@@ -5,6 +5,7 @@ from typing import Annotated, Literal
 
 from pydantic import AllowInfNan, BaseModel, ConfigDict, Field, StringConstraints
 
+from gentle_crust.core.culture.swap import BulkTime
 from gentle_crust.core.formula.checks import Check
 from gentle_crust.core.formula.measures import Grams
 from gentle_crust.core.formula.model import Formula
@@ -148,6 +149,20 @@ class RecipeAnswer(BaseModel):
     unread: list[str]
     formula: FormulaAnswer | None
     why_not: str
+
+
+class SwapBody(Strict):
+    """Which leaven instead."""
+
+    leaven: Literal["levain", "yeast"]
+
+
+class SwapAnswer(BaseModel):
+    """The formula with the other leaven, weighed, and bulk before and after."""
+
+    formula: FormulaAnswer
+    before: BulkTime
+    after: BulkTime
 
 
 class VersionsAnswer(BaseModel):

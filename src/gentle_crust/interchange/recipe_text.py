@@ -257,7 +257,7 @@ def _percentages(items: tuple[ReadLine, ...]) -> dict[str, Grams]:
 def _warnings(items: tuple[ReadLine, ...], percent: dict[str, Grams], habits: Habits) -> tuple[ReadWarning, ...]:
     found: list[ReadWarning] = []
     if not percent:
-        found.append(ReadWarning("no_flour", "No flour was read, so there are no percentages."))
+        found.append(ReadWarning("no_flour", "No sure amount of flour was read, so there are no percentages."))
         return tuple(found)
     hydration, salt = percent["hydration"], percent["salt"]
     if hydration.high - hydration.low > 8:
@@ -327,8 +327,10 @@ def formula_of(reading: Reading, name: str) -> Formula:
     grams = {role: [item for item in reading.items if item.role == role] for role in _ROLES}
     levain = sum(item.g.likely for item in grams["levain"])
     flour = sum(item.g.likely for item in grams["flour"]) + levain / 2
-    if not grams["flour"]:
-        raise CraftError("lines", "No flour was read.", "Write at least one line with flour and its amount.")
+    if not reading.percent:
+        raise CraftError(
+            "lines", "No sure amount of flour was read.", "Write at least one line with flour and its amount."
+        )
 
     def percent(mass: float) -> float:
         return round(100 * mass / flour, 2)

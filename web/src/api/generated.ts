@@ -107,6 +107,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/formulas/{key}/swap": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The same bread with culture instead of yeast, or back; not kept until it is saved. */
+        post: operations["formulas_swap_leaven_formulas__key__swap_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/formulas/{key}/versions": {
         parameters: {
             query?: never;
@@ -403,6 +420,20 @@ export interface components {
             name: string;
             /** Setpoint C */
             setpoint_c: number;
+        };
+        /**
+         * BulkTime
+         * @description Hours that bulk takes at the dough's own temperature to the rise that this leaven wants; None if over a day.
+         */
+        BulkTime: {
+            /** High H */
+            high_h: number | null;
+            /** Likely H */
+            likely_h: number | null;
+            /** Low H */
+            low_h: number | null;
+            /** Rise */
+            rise: number;
         };
         /**
          * Caution
@@ -1349,6 +1380,26 @@ export interface components {
             title: string;
         };
         /**
+         * SwapAnswer
+         * @description The formula with the other leaven, weighed, and bulk before and after.
+         */
+        SwapAnswer: {
+            after: components["schemas"]["BulkTime"];
+            before: components["schemas"]["BulkTime"];
+            formula: components["schemas"]["FormulaAnswer"];
+        };
+        /**
+         * SwapBody
+         * @description Which leaven instead.
+         */
+        SwapBody: {
+            /**
+             * Leaven
+             * @enum {string}
+             */
+            leaven: "levain" | "yeast";
+        };
+        /**
          * TimeSpan
          * @description Low, likely, high as instants; low or high None if beyond what was looked at.
          */
@@ -1736,6 +1787,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FormulaAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    formulas_swap_leaven_formulas__key__swap_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SwapBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SwapAnswer"];
                 };
             };
             /** @description Unprocessable Entity */

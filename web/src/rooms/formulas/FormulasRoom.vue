@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { computed, ref } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import { RouterLink } from 'vue-router'
 import { api, ask, Refused, type FormulaAnswer, type Schemas } from '../../api/client'
 import { newKey } from '../../shell/keys'
@@ -21,6 +21,7 @@ const away = ref<FormulaAnswer | null>(null)
 const editing = ref<{ id: string; start: Body } | null>(null)
 const pasting = ref(false)
 const failed = ref('')
+const swapped = ref<{ before: Schemas['BulkTime']; after: Schemas['BulkTime'] } | null>(null)
 const all = computed(() => query.data.value?.formulas ?? [])
 const shown = computed(() => all.value.find((each) => each.id === chosen.value) ?? all.value[0] ?? null)
 
@@ -46,6 +47,16 @@ const blank = (): Body => ({
   note: '',
 })
 
+const work = ref<HTMLElement | null>(null)
+
+/** On the phone the list stands above the work: bring the work into view. */
+function toWork() {
+  void nextTick(() => {
+    if (window.innerWidth <= 720) work.value?.scrollIntoView()
+  })
+}
+watch([chosen, editing, pasting], toWork)
+
 function show(id: string) {
   chosen.value = id
   editing.value = null
@@ -53,6 +64,7 @@ function show(id: string) {
 }
 function edit(id: string, start: Body) {
   pasting.value = false
+  swapped.value = null
   editing.value = { id, start }
 }
 async function save(body: Body) {
@@ -67,6 +79,27 @@ async function save(body: Body) {
     failed.value = error instanceof Refused && error.message ? error.message : words.failed
   }
 }
+
+/** The same bread with the other leaven, in the editor under a key of its own; it is kept only when saved. */
+async function swapLeaven(answer: FormulaAnswer) {
+  const leaven = answer.formula.preferment?.kind === 'levain' ? 'yeast' : 'levain'
+  try {
+    const found = await ask(
+      api.POST('/api/formulas/{key}/swap', { params: { path: { key: answer.id } }, body: { leaven } }),
+    )
+    failed.value = ''
+    edit(newKey(), found.formula.formula as Body)
+    swapped.value = { before: found.before, after: found.after }
+  } catch (error) {
+    failed.value = error instanceof Refused && error.message ? error.message : words.failed
+  }
+}
+const span = (time: Schemas['BulkTime']) =>
+  time.likely_h == null
+    ? t.overADay
+    : `${t.about} ${hours(time.likely_h)} (${time.low_h == null ? '' : hours(time.low_h)}–${time.high_h == null ? t.overADay : hours(time.high_h)})`
+const hours = (value: number) =>
+  `${Math.floor(value + 1 / 120)} h ${String(Math.round((value * 60) % 60) % 60).padStart(2, '0')}`
 
 const unread = ref('')
 
@@ -133,55 +166,64 @@ async function bringBack() {
         <p v-if="unread" class="inverted error small" role="alert">{{ unread }}</p>
       </div>
     </div>
-    <PasteRecipe
-      v-if="pasting"
-      class="see wide"
-      @take="(body) => edit(newKey(), body)"
-      @close="pasting = false"
-    />
-    <div v-else-if="editing" class="wide">
-      <p v-if="failed" class="inverted error" role="alert">{{ failed }}</p>
-      <FormulaEditor
-        :key="editing.id"
-        :start="editing.start"
-        :flours="query.data.value?.flours ?? {}"
-        @save="save"
-        @close="editing = null"
+    <div ref="work" class="work">
+      <PasteRecipe
+        v-if="pasting"
+        class="see wide"
+        @take="(body) => edit(newKey(), body)"
+        @close="pasting = false"
       />
+      <div v-else-if="editing" class="wide">
+        <p v-if="failed" class="inverted error" role="alert">{{ failed }}</p>
+        <p v-if="swapped" class="swapped" role="status">
+          {{ t.bulkBefore }} {{ span(swapped.before) }}; {{ t.bulkAfter }} {{ span(swapped.after) }}.
+          {{ t.bulkAt }}
+        </p>
+        <FormulaEditor
+          :key="editing.id"
+          :start="editing.start"
+          :flours="query.data.value?.flours ?? {}"
+          @save="save"
+          @close="editing = null"
+        />
+      </div>
+      <article v-else-if="shown" class="see">
+        <header>
+          <div>
+            <h2>{{ shown.formula.name }}</h2>
+            <p class="quiet">{{ shown.formula.note }}</p>
+          </div>
+          <div class="acts">
+            <RouterLink class="action" :to="{ path: '/plan', query: { formula: shown.id } }">{{
+              t.planThis
+            }}</RouterLink>
+            <button type="button" class="plain" @click="edit(shown.id, shown.formula as Body)">
+              {{ t.edit }}
+            </button>
+            <button type="button" class="plain" @click="swapLeaven(shown)">
+              {{ shown.formula.preferment?.kind === 'levain' ? t.withYeast : t.withCulture }}
+            </button>
+            <button type="button" class="link" @click="putAway(shown)">{{ t.putAway }}</button>
+          </div>
+        </header>
+        <p>
+          {{ shown.formula.pieces }} {{ t.pieces }} {{ mass(shown.formula.scaling_weight_g) }},
+          {{ degree(shown.formula.dough_c) }} from the bowl. A {{ shown.feel }} dough. {{ shown.handling }}
+        </p>
+        <WeighTables :answer="shown" />
+        <p class="files">
+          <span class="small quiet">{{ t.takeOut }}</span>
+          <a
+            v-for="(label, form) in t.files"
+            :key="form"
+            :href="`/api/formulas/${shown.id}/file/${form}`"
+            download
+            >{{ label }}</a
+          >
+        </p>
+        <VersionList :id="shown.id" :key="shown.id" />
+      </article>
     </div>
-    <article v-else-if="shown" class="see">
-      <header>
-        <div>
-          <h2>{{ shown.formula.name }}</h2>
-          <p class="quiet">{{ shown.formula.note }}</p>
-        </div>
-        <div class="acts">
-          <RouterLink class="action" :to="{ path: '/plan', query: { formula: shown.id } }">{{
-            t.planThis
-          }}</RouterLink>
-          <button type="button" class="plain" @click="edit(shown.id, shown.formula as Body)">
-            {{ t.edit }}
-          </button>
-          <button type="button" class="link" @click="putAway(shown)">{{ t.putAway }}</button>
-        </div>
-      </header>
-      <p>
-        {{ shown.formula.pieces }} {{ t.pieces }} {{ mass(shown.formula.scaling_weight_g) }},
-        {{ degree(shown.formula.dough_c) }} from the bowl. A {{ shown.feel }} dough. {{ shown.handling }}
-      </p>
-      <WeighTables :answer="shown" />
-      <p class="files">
-        <span class="small quiet">{{ t.takeOut }}</span>
-        <a
-          v-for="(label, form) in t.files"
-          :key="form"
-          :href="`/api/formulas/${shown.id}/file/${form}`"
-          download
-          >{{ label }}</a
-        >
-      </p>
-      <VersionList :id="shown.id" :key="shown.id" />
-    </article>
   </div>
 </template>
 
@@ -229,6 +271,7 @@ li button[aria-pressed='true'] {
 }
 header {
   display: flex;
+  flex-wrap: wrap;
   justify-content: space-between;
   gap: 24px;
 }
@@ -237,6 +280,7 @@ h2 {
 }
 .acts {
   display: flex;
+  flex-wrap: wrap;
   gap: 12px;
   align-items: start;
 }
@@ -246,6 +290,7 @@ h2 {
   text-decoration: none;
   white-space: nowrap;
 }
+.acts .plain,
 .acts .link {
   white-space: nowrap;
 }
@@ -265,6 +310,9 @@ h2 {
     display: grid;
   }
 }
+.work {
+  min-width: 0;
+}
 .wide {
   min-width: 0;
   padding: 20px 28px 40px 24px;
@@ -283,6 +331,11 @@ h2 {
   inset: 0;
   opacity: 0;
   cursor: pointer;
+}
+.swapped {
+  margin-bottom: 16px;
+  padding-left: 10px;
+  border-left: 3px solid var(--ink);
 }
 .files {
   display: flex;
