@@ -73,6 +73,7 @@ def test_a_formula_comes_of_it_with_the_levain_counted():
         ("500 g bread flour", "100 g water", "5 g yeast"),
         ("1 cup flour",),
         ("0 to 1 cup flour", "1 cup water"),
+        ("100 g starter", "50 g water"),
     ],
 )
 def test_what_makes_no_bread_is_refused_in_words(lines):

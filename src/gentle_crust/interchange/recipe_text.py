@@ -90,7 +90,8 @@ def _registry() -> Any:
 
 def warm_up() -> None:
     """Load the units library, which takes a second, before the first recipe is pasted."""
-    _registry()
+    for unit in ("teaspoon", "fluid_ounce", "ounce", "kilogram", "deciliter", "quart"):
+        _registry()(unit)
 
 
 def _plain(line: str) -> str:
@@ -327,7 +328,7 @@ def formula_of(reading: Reading, name: str) -> Formula:
     grams = {role: [item for item in reading.items if item.role == role] for role in _ROLES}
     levain = sum(item.g.likely for item in grams["levain"])
     flour = sum(item.g.likely for item in grams["flour"]) + levain / 2
-    if not reading.percent:
+    if not reading.percent or not grams["flour"]:
         raise CraftError(
             "lines", "No sure amount of flour was read.", "Write at least one line with flour and its amount."
         )
