@@ -2,6 +2,7 @@
 
 from dataclasses import dataclass, replace
 from datetime import datetime, timedelta
+from itertools import product
 from typing import Any, Literal
 
 from pydantic import TypeAdapter
@@ -166,13 +167,13 @@ class PlanBook:
         return Answer(whole, kept.formula, kept.put_away, make_plan(wish, kitchen, self.now()))
 
     def _first_good(self, whole: Asked, settings: Settings, formula: Formula, put_away: bool) -> Answer:
-        """For breakfast tomorrow, else for noon, the afternoon, the evening, or for breakfast the day after."""
+        """For breakfast tomorrow, else for noon, the afternoon or the evening; else the same on the day after."""
         zone = zone_of(whole.zone or settings.zone)
         today = self.now().astimezone(zone).replace(hour=0, minute=0, second=0, microsecond=0, tzinfo=None)
         breakfast = hour_of(whole.sleep_to or "", "sleep_to") + 1.75
         answer: Answer | None = None
-        for hours in (24 + breakfast, 24 + 12.5, 24 + 15, 24 + 18.5, 48 + breakfast):
-            ready = today + timedelta(minutes=15 * round(hours * 4))
+        for day, hour in product((1, 2), (breakfast, 12.5, 15.0, 18.5)):
+            ready = today + timedelta(days=day, minutes=15 * round(hour * 4))
             tried = replace(whole, ready=ready.strftime(LOCAL))
             try:
                 wish, kitchen = _wish(tried, settings, formula)

@@ -3,8 +3,9 @@ import { computed, ref, useId } from 'vue'
 import type { Plan } from '../api/client'
 import { useUnits } from '../shell/units'
 import { words } from '../words'
+import RibbonDefs from './RibbonDefs.vue'
 import { bakeShapes, ribbonShapes } from './ribbonShapes'
-import { crustColour, onDough } from './temperature'
+import { onDough } from './temperature'
 import { dayStarts } from './timeline'
 import { useWidth } from './useSize'
 import './ribbon.css'
@@ -79,49 +80,7 @@ const figure = (rise: number) => `+${Math.round(100 * rise)} %`
 <template>
   <figure ref="host" class="ribbon dough-ribbon">
     <svg :width="width" :height="HEIGHT" role="img" :aria-label="`${words.plan.ribbon}. ${summary}`">
-      <defs>
-        <pattern
-          :id="`${id}-steam`"
-          width="7"
-          height="7"
-          patternUnits="userSpaceOnUse"
-          patternTransform="rotate(45)"
-        >
-          <line x1="0" y1="0" x2="0" y2="7" stroke="var(--steam)" stroke-width="1.4" />
-        </pattern>
-        <linearGradient
-          v-for="part in shapes.parts"
-          :id="`${id}-${part.id}`"
-          :key="part.id"
-          gradientUnits="userSpaceOnUse"
-          :x1="part.start"
-          :x2="part.end"
-          y1="0"
-          y2="0"
-        >
-          <stop
-            v-for="(stop, index) in part.stops"
-            :key="index"
-            :offset="stop.offset"
-            :stop-color="stop.colour"
-          />
-        </linearGradient>
-        <linearGradient
-          :id="`${id}-crust`"
-          gradientUnits="userSpaceOnUse"
-          :x1="bakeBox.start"
-          :x2="bakeBox.end"
-          y1="0"
-          y2="0"
-        >
-          <stop
-            v-for="step in 9"
-            :key="step"
-            :offset="(step - 1) / 8"
-            :stop-color="crustColour(((step - 1) / 8) ** 1.6 * 0.82)"
-          />
-        </linearGradient>
-      </defs>
+      <RibbonDefs :id="id" :down="false" :parts="shapes.parts" :bake="bakeBox" />
 
       <g :transform="`translate(${LEFT} ${BASE})`">
         <g class="scale">

@@ -3,8 +3,9 @@ import { computed, ref, useId } from 'vue'
 import type { Plan } from '../api/client'
 import { useUnits } from '../shell/units'
 import { words } from '../words'
+import RibbonDefs from './RibbonDefs.vue'
 import { bakeShapes, ribbonShapes } from './ribbonShapes'
-import { crustColour, onDough } from './temperature'
+import { onDough } from './temperature'
 import { dayStarts } from './timeline'
 import { useWidth } from './useSize'
 import './ribbon.css'
@@ -47,49 +48,7 @@ const figure = (rise: number) => `+${Math.round(100 * rise)} %`
 <template>
   <figure ref="host" class="down dough-ribbon">
     <svg :width="width" :height="length + TOP + 24" role="img" :aria-label="words.plan.ribbon">
-      <defs>
-        <pattern
-          :id="`${id}-steam`"
-          width="7"
-          height="7"
-          patternUnits="userSpaceOnUse"
-          patternTransform="rotate(45)"
-        >
-          <line x1="0" y1="0" x2="0" y2="7" stroke="var(--steam)" stroke-width="1.4" />
-        </pattern>
-        <linearGradient
-          v-for="part in shapes.parts"
-          :id="`${id}-${part.id}`"
-          :key="part.id"
-          gradientUnits="userSpaceOnUse"
-          x1="0"
-          x2="0"
-          :y1="part.start"
-          :y2="part.end"
-        >
-          <stop
-            v-for="(stop, index) in part.stops"
-            :key="index"
-            :offset="stop.offset"
-            :stop-color="stop.colour"
-          />
-        </linearGradient>
-        <linearGradient
-          :id="`${id}-crust`"
-          gradientUnits="userSpaceOnUse"
-          x1="0"
-          x2="0"
-          :y1="box.start"
-          :y2="box.end"
-        >
-          <stop
-            v-for="step in 9"
-            :key="step"
-            :offset="(step - 1) / 8"
-            :stop-color="crustColour(((step - 1) / 8) ** 1.6 * 0.82)"
-          />
-        </linearGradient>
-      </defs>
+      <RibbonDefs :id="id" :down="true" :parts="shapes.parts" :bake="box" />
       <g :transform="`translate(${LEFT} ${TOP})`">
         <rect
           v-for="(night, index) in shapes.nights"

@@ -1,0 +1,143 @@
+"""Whenever the program is opened, the first plan it shows can be baked; and what is asked for is completed sensibly."""
+
+from datetime import UTC, datetime, timedelta
+from zoneinfo import ZoneInfo
+
+import pytest
+
+from gentle_crust import demo
+from gentle_crust.core.errors import CraftError
+from gentle_crust.kitchen.formulas import FormulaBook
+from gentle_crust.kitchen.plans import Asked, PlanBook
+from gentle_crust.kitchen.settings import KitchenSettings, Settings
+from gentle_crust.store.database import open_store
+from tests.conftest import SATURDAY
+from tests.kitchen.test_keeping import FORMULAS
+
+LISBON = ZoneInfo("Europe/Lisbon")
+
+
+@pytest.mark.parametrize("key", FORMULAS)
+@pytest.mark.parametrize("hour", [0, 6, 10, 14, 18, 21, 23])
+def test_the_first_plan_shown_works_at_any_hour(sessions, key, hour):
+    now = datetime(2026, 11, 25, hour, 20, tzinfo=LISBON).astimezone(UTC)
+    answer = PlanBook(sessions, lambda: now).preview(Asked(key))
+    plan = answer.plan
+    assert not plan.problems, [problem.sentence for problem in plan.problems]
+    assert plan.begins >= now
+    assert plan.proof.target_low <= plan.proof.share <= plan.proof.target_high
+    assert plan.ready - now < timedelta(days=2.5)
+
+
+@pytest.mark.parametrize("month", [1, 4, 7, 10])
+def test_the_demo_can_be_filled_in_any_month(tmp_path, month):
+    now = datetime(2026, month, 15, 13, 5, tzinfo=UTC)
+    sessions = open_store(tmp_path / "data")
+    demo.fill(sessions, lambda: now)
+    saved = PlanBook(sessions, lambda: now).open(demo.TOMORROW_PLAN)
+    assert not saved.answer.plan.problems
+    assert saved.answer.plan.ready.astimezone(LISBON).strftime("%d %H:%M") == "16 07:30"
+
+
+def test_what_is_left_out_comes_from_formula_and_kitchen(book):
+    asked = book.preview(Asked("lamplighters-tin")).asked
+    formula = book.formulas.get("lamplighters-tin").formula
+    assert (asked.pieces, asked.scaling_weight_g, asked.dough_c) == (3, 870, formula.dough_c)
+    assert (asked.room_day_c, asked.room_night_c, asked.fridge_c, asked.tap_c) == (23, 19, 4.5, 15)
+    assert (asked.sleep_from, asked.sleep_to, asked.zone) == ("22:00", "05:45", "Europe/Lisbon")
+    assert (asked.vessel_id, asked.proof) == ("tin", "room")
+
+
+@pytest.mark.parametrize(
+    ("key", "vessel", "proof"),
+    [
+        ("tidewater-country", "pot", "cold"),
+        ("night-ferry-rye", "tin", "room"),
+        ("market-morning-baguette", "stone", "room"),
+        ("harbour-flat", "tray", "room"),
+        ("saltmarsh-spelt", "pot", "cold"),
+    ],
+)
+def test_vessel_and_proof_suit_the_loaf(book, key, vessel, proof):
+    asked = book.preview(Asked(key)).asked
+    assert (asked.vessel_id, asked.proof) == (vessel, proof)
+
+
+def test_what_is_given_is_not_overridden(book):
+    given = Asked(
+        "tidewater-country", pieces=1, scaling_weight_g=700, ready="2026-11-29T16:00", proof="room", vessel_id="stone",
+        dough_c=26, room_day_c=25, room_night_c=21, fridge_c=5, tap_c=12, sleep_from="23:00", sleep_to="07:00",
+        zone="Europe/Lisbon",
+    )  # fmt: skip
+    assert book.preview(given).asked == given
+
+
+def test_a_plan_in_another_zone_is_by_that_zones_clock(book):
+    here = book.preview(Asked("lamplighters-tin", ready="2026-11-29T12:30")).plan
+    there = book.preview(Asked("lamplighters-tin", ready="2026-11-29T12:30", zone="America/Halifax")).plan
+    assert there.ready - here.ready == timedelta(hours=4)
+
+
+def test_the_kitchens_change_reaches_the_next_plan(sessions, book):
+    settings = KitchenSettings(sessions, lambda: SATURDAY)
+    cold = Settings(**{**settings.get().__dict__, "room_day_c": 18.0, "room_night_c": 16.0})
+    before = book.preview(Asked("lamplighters-tin", ready="2026-11-29T15:00")).plan
+    settings.save(cold)
+    after = book.preview(Asked("lamplighters-tin", ready="2026-11-29T15:00")).plan
+    assert after.begins < before.begins
+
+
+def test_a_vessel_that_is_gone_is_named(sessions, book):
+    settings = KitchenSettings(sessions, lambda: SATURDAY)
+    fewer = tuple(vessel for vessel in settings.get().vessels if vessel.id != "pot")
+    settings.save(Settings(**{**settings.get().__dict__, "vessels": fewer}))
+    with pytest.raises(CraftError) as refused:
+        book.preview(Asked("tidewater-country", ready="2026-11-29T07:30", vessel_id="pot"))
+    assert refused.value.field == "vessel_id"
+    assert book.preview(Asked("tidewater-country", ready="2026-11-29T07:30")).asked.vessel_id != "pot"
+
+
+def test_mends_come_in_the_kitchens_own_time(book):
+    late = Asked("tidewater-country", ready="2026-11-28T17:00", proof="room")
+    ready = [mend.value for mend in book.mends(late) if mend.field == "ready"]
+    assert ready and len(ready[0]) == len("2026-11-28T17:00")
+    assert not book.preview(Asked("tidewater-country", ready=ready[0], proof="room")).plan.problems
+
+
+def test_saved_plans_are_listed_with_their_next_step_until_it_has_passed(sessions):
+    times = [datetime(2026, 11, day, hour, tzinfo=UTC) for day, hour in ((28, 6), (28, 15), (29, 6), (29, 12))]
+    titles = []
+    for now in times:
+        line = next(line for line in PlanBook(sessions, lambda now=now: now).all() if line.id == demo.TOMORROW_PLAN)
+        titles.append(line.next_step.title if line.next_step else None)
+    assert titles == ["Feed the culture", "Flour and water rest", "Score and load", None]
+
+
+def test_formulas_keep_their_order_and_their_names(sessions):
+    book = FormulaBook(sessions, lambda: SATURDAY)
+    assert [kept.id for kept in book.all()] == list(FORMULAS)
+    with pytest.raises(CraftError) as refused:
+        book.get("none")
+    assert refused.value.field == "formula_id"
+
+
+@pytest.mark.parametrize(
+    ("change", "field"),
+    [
+        ({"name": " "}, "name"),
+        ({"name": "x" * 61}, "name"),
+        ({"room_day_c": 50}, "room_day_c"),
+        ({"fridge_c": -4}, "fridge_c"),
+        ({"altitude_m": 9000}, "altitude_m"),
+        ({"sleep_to": "noonish"}, "sleep_to"),
+        ({"sleep_from": "08:00", "sleep_to": "23:30"}, "sleep_to"),
+        ({"vessels": ()}, "vessels"),
+    ],
+)
+def test_a_kitchen_that_is_none_is_not_saved(sessions, change, field):
+    book = KitchenSettings(sessions, lambda: SATURDAY)
+    before = book.get()
+    with pytest.raises(CraftError) as refused:
+        book.save(Settings(**{**before.__dict__, **change}))
+    assert refused.value.field == field
+    assert book.get() == before
