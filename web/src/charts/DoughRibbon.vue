@@ -225,15 +225,16 @@ const figure = (rise: number) => `+${Math.round(100 * rise)} %`
               class="ridge"
               :d="`M${stage.from} ${-bake.share(stage.setpoint_c) * ACROSS}H${stage.to}V${-bake.share((bake.stages[index + 1] ?? stage).setpoint_c) * ACROSS}`"
             />
+            <text
+              v-if="stage.to - stage.from > 34"
+              class="setpoint"
+              :x="(stage.from + stage.to) / 2"
+              :y="-bake.share(stage.setpoint_c) * ACROSS - 7"
+              text-anchor="middle"
+            >
+              {{ degree(stage.setpoint_c) }}
+            </text>
             <template v-if="stage.to - stage.from > 56">
-              <text
-                class="setpoint"
-                :x="(stage.from + stage.to) / 2"
-                :y="-bake.share(stage.setpoint_c) * ACROSS - 7"
-                text-anchor="middle"
-              >
-                {{ degree(stage.setpoint_c) }}
-              </text>
               <text
                 class="note haloed"
                 :x="(stage.from + stage.to) / 2"
