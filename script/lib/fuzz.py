@@ -76,8 +76,8 @@ def document(chance: random.Random, depth: int = 0) -> object:
     return {chance.choice(keys): document(chance, depth + 1) for _ in range(chance.randrange(6))}
 
 
-def once(chance: random.Random) -> None:
-    """One throw; anything but an answer or a refusal is a fault, and so is a second of silence."""
+def once(chance: random.Random) -> float:
+    """One throw, and the seconds it took; anything but an answer or a refusal is a fault."""
     begun = time.process_time()
     try:
         if chance.random() < 0.5:
@@ -89,9 +89,7 @@ def once(chance: random.Random) -> None:
             bring_in(data)
     except CraftError:
         pass
-    took = time.process_time() - begun
-    if took > SLOWEST_S:
-        raise RuntimeError(f"took {took:.2f} s")
+    return time.process_time() - begun
 
 
 def main() -> None:
@@ -101,7 +99,9 @@ def main() -> None:
     seed = 0
     while time.process_time() < end:
         try:
-            once(random.Random(seed))  # noqa: S311
+            slow = once(random.Random(seed)) > SLOWEST_S  # noqa: S311
+            if slow and once(random.Random(seed)) > SLOWEST_S:  # noqa: S311 - twice is no accident of the machine
+                raise RuntimeError(f"took over {SLOWEST_S:g} s")
         except Exception:
             print(f"seed {seed} failed")
             raise
