@@ -144,7 +144,7 @@ def test_the_ribbon_joins_up_and_its_band_encloses_it(plans, case):
     assert ribbon.greatest_rise == max(point.rise for part in ribbon.parts for point in part.points)
 
 
-@pytest.mark.parametrize("name", ["levain", "straight", "wet flat"])
+@pytest.mark.parametrize("name", ["levain", "straight", "wet flat", "rolls"])
 def test_water_makes_the_wanted_dough(plans, name):
     plan = plans[name, "room"]
     assert plan.water.dough_c == pytest.approx(FORMULAS[name].dough_c, abs=0.6)

@@ -14,7 +14,7 @@ from gentle_crust.core.errors import CraftError
 from gentle_crust.core.formula.checks import checks
 from gentle_crust.core.formula.feel import feel
 from gentle_crust.core.formula.measures import Habits
-from gentle_crust.core.formula.model import Formula, flour_name
+from gentle_crust.core.formula.model import USUAL_PREFERMENTS, Formula, flour_name, new_formula
 from gentle_crust.core.formula.scaling import weigh
 from gentle_crust.core.scheduling.ladder import handling_words
 from gentle_crust.core.tables import rows
@@ -93,7 +93,14 @@ def get_formulas() -> Response:
     """All formulas that are not put away."""
     kept = FormulaBook(_sessions(), _now()).all()
     names = {row["kind"]: row["name"] for row in rows("flours")}
-    return _json(schemas.FormulasAnswer(formulas=[_kept_answer(each) for each in kept], flours=names))
+    return _json(
+        schemas.FormulasAnswer(
+            formulas=[_kept_answer(each) for each in kept],
+            flours=names,
+            new=new_formula("New formula"),
+            preferments=dict(USUAL_PREFERMENTS),
+        )
+    )
 
 
 @formulas.post("/formulas/preview", responses={200: schemas.FormulaAnswer})

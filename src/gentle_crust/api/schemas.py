@@ -8,7 +8,7 @@ from pydantic import AllowInfNan, BaseModel, ConfigDict, Field, StringConstraint
 from gentle_crust.core.culture.swap import BulkTime
 from gentle_crust.core.formula.checks import Check
 from gentle_crust.core.formula.measures import Grams
-from gentle_crust.core.formula.model import Formula
+from gentle_crust.core.formula.model import Formula, Preferment
 from gentle_crust.core.formula.scaling import Weighed
 from gentle_crust.core.oven.profile import Oven, Vessel
 from gentle_crust.core.scheduling.mends import Mend
@@ -184,10 +184,12 @@ class VersionPath(KeyPath):
 
 
 class FormulasAnswer(BaseModel):
-    """All formulas, and the names of all flours."""
+    """All formulas, the names of all flours, and what a new formula or preferment begins from."""
 
     formulas: list[FormulaAnswer]
     flours: dict[str, str]
+    new: Formula
+    preferments: dict[str, Preferment]
 
 
 class PlanAnswer(BaseModel):

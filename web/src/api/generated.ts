@@ -682,7 +682,7 @@ export interface components {
         };
         /**
          * FormulasAnswer
-         * @description All formulas, and the names of all flours.
+         * @description All formulas, the names of all flours, and what a new formula or preferment begins from.
          */
         FormulasAnswer: {
             /** Flours */
@@ -691,6 +691,11 @@ export interface components {
             };
             /** Formulas */
             formulas: components["schemas"]["FormulaAnswer"][];
+            new: components["schemas"]["Formula"];
+            /** Preferments */
+            preferments: {
+                [key: string]: components["schemas"]["Preferment"];
+            };
         };
         /**
          * Grams
@@ -909,6 +914,8 @@ export interface components {
             /** Engine */
             engine: string;
             feel: components["schemas"]["Feeling"];
+            /** Kettle C */
+            kettle_c: number;
             /** Notes */
             notes: string[];
             /**
@@ -927,6 +934,8 @@ export interface components {
             ribbon: components["schemas"]["Ribbon"];
             /** Steps */
             steps: components["schemas"]["Step"][];
+            /** Tap C */
+            tap_c: number;
             totals: components["schemas"]["Totals"];
             water: components["schemas"]["WaterAnswer"];
             /** Weigh */

@@ -151,3 +151,17 @@ def _check_preferment(formula: Formula, preferment: Preferment) -> None:
 def extras_water_percent(formula: Formula) -> float:
     """Water that milk, butter and honey bring, percent of all flour."""
     return sum(extra.percent * WATER_IN.get(extra.kind, 0.0) for extra in formula.extras)
+
+
+USUAL_PREFERMENTS = {
+    "levain": Preferment("levain", "strong_white", 10, 100),
+    "poolish": Preferment("poolish", "strong_white", 30, 100, 0.1),
+    "biga": Preferment("biga", "strong_white", 30, 55, 0.12),
+    "sponge": Preferment("sponge", "strong_white", 40, 70, 0.6),
+}
+"""What a baker begins from when a preferment is added: for a night in the room, but for the fast sponge (practice)."""
+
+
+def new_formula(name: str) -> Formula:
+    """A plain levain loaf to begin writing from."""
+    return Formula(name, (FlourShare("strong_white", 100),), 70, 2, "boule", preferment=USUAL_PREFERMENTS["levain"])

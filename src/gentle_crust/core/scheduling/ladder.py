@@ -1,5 +1,6 @@
 """The steps of a plan by the clock, what is weighed for each, and the words for them."""
 
+from dataclasses import replace
 from datetime import datetime
 
 from gentle_crust.core.cautions import at_step
@@ -49,7 +50,10 @@ def mixing_of(made: Recipe) -> str:
 
 
 def water_for_mix(course: Course, kitchen: Kitchen, clock: Clock) -> WaterAnswer:
-    """Water for the final dough, flour and salt being at the room's temperature when it is stirred."""
+    """Water for the final dough, flour and salt being at the room's temperature when it is stirred.
+
+    Milk is warmed with the water to the same temperature; only the water is drawn from tap, kettle and ice.
+    """
     made = course.recipe
     preferment = made.wish.formula.preferment
     stirred = course.times.mix if course.autolyse is None else course.autolyse
@@ -60,12 +64,14 @@ def water_for_mix(course: Course, kitchen: Kitchen, clock: Clock) -> WaterAnswer
         levain_c = float(last.trace.at(last.wanted - last.start).nodes_c.mean())
     dough = final_dough(made.weighed, preferment.hydration_percent if preferment else None)
     try:
-        return plan_water(
+        answer = plan_water(
             dough, room, room, levain_c, made.wish.dough_c, mixing_of(made), kitchen.tap_c, kitchen.altitude_m
         )
     except CraftError as error:
         field = "dough_c" if error.field == "target_dough_c" else error.field
         raise CraftError(field, error.sentence, error.remedy) from error
+    drawn = sum(line.g for line in made.weighed.stages[-1].lines if line.role == "water") / dough.water_g
+    return replace(answer, tap_g=answer.tap_g * drawn, kettle_g=answer.kettle_g * drawn, ice_g=answer.ice_g * drawn)
 
 
 def _build_water_c(ripening: Ripening, clock: Clock, hydration: float) -> float:
@@ -315,7 +321,7 @@ def _stage(kind: str, title: str, at: datetime, lines: tuple[WeighLine, ...]) ->
 
 
 def _line(line: Ingredient, water: WaterAnswer) -> WeighLine:
-    note = f"{c(water.water_c)}" if line.role == "water" else ""
+    note = f"{c(water.water_c)}" if line.kind in ("water", "milk") else ""
     return WeighLine(line.name, line.role, on_scale(line.g), line.percent, line.mixed_percent, note)
 
 

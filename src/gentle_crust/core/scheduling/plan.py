@@ -29,6 +29,7 @@ from gentle_crust.core.scheduling.result import Plan, Proof
 from gentle_crust.core.scheduling.solve import FRIDGE_HOURS, Times, cold_times, rise_at_bulk_end, room_times
 from gentle_crust.core.scheduling.whole import Course
 from gentle_crust.core.scheduling.wish import Kitchen, Wish, check_wish
+from gentle_crust.core.water.taps import kettle_c
 
 ENGINE = "1"
 """Version of the rules that a plan was reckoned with; raised whenever a plan's figures would change."""
@@ -65,6 +66,8 @@ def make_plan(wish: Wish, kitchen: Kitchen, now: datetime) -> Plan:
         weigh=ladder.weigh_stages(course, clock, water),
         totals=ladder.totals(made),
         water=water,
+        tap_c=kitchen.tap_c,
+        kettle_c=kettle_c(kitchen.altitude_m),
         feel=ladder.feeling(made),
         proof=_proof(course),
         bake=made.bake,
@@ -188,22 +191,20 @@ def _ripenings(made: Recipe, clock: Clock, mix: float, now: float, factors: Floa
 
 def _proof(course: Course) -> Proof:
     made, times = course.recipe, course.times
-    shares = share_of_greatest(course.proof.rise, made.holds_shaped)
-    low, high = band(shares)
+    low, high = band(course.shares)
 
     def at(hours: float, values: Floats) -> float:
         return float(np.interp(hours, course.proof.hours, values))
 
-    likely = shares[:, shares.shape[1] // 2]
     loaded = times.load - times.proof_start
     last = loaded + (made.bake.all_loads_min - made.bake.minutes) / 60
     return Proof(
         target_low=made.target.low,
         target_high=made.target.high,
-        share=at(loaded, likely),
+        share=course.likely_share(loaded),
         share_low=at(loaded, low),
         share_high=at(loaded, high),
-        last_load_share=at(last, likely),
+        last_load_share=course.likely_share(last),
         bulk_rise=course.bulk_rise,
         fridge_hours=loaded if made.wish.proof == "cold" else 0.0,
     )

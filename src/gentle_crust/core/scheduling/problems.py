@@ -1,8 +1,5 @@
 """What about a wish cannot be met, and by how much."""
 
-import numpy as np
-
-from gentle_crust.core.fermentation.targets import share_of_greatest
 from gentle_crust.core.oven.profile import TOO_COOL_K, fits
 from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.scheduling.ladder import c, duration
@@ -69,9 +66,8 @@ def _asleep(ladder: tuple[Step, ...], clock: Clock) -> list[Problem]:
 def _proof(course: Course) -> list[Problem]:
     """Whether the dough meets the oven inside its proof target, the last load included."""
     made, times = course.recipe, course.times
-    shares = share_of_greatest(course.proof.rise[:, course.proof.rise.shape[1] // 2], made.holds_shaped)
     loaded = times.load - times.proof_start
-    share = float(np.interp(loaded, course.proof.hours, shares))
+    share = course.likely_share(loaded)
     low, high = made.target.low, made.target.high
     is_wanted = f"{100 * share:.0f} % of its greatest volume, wanted {100 * low:.0f} to {100 * high:.0f} %."
     if share > high + NEAR_TARGET:
@@ -79,7 +75,7 @@ def _proof(course: Course) -> list[Problem]:
     if share < low - NEAR_TARGET:
         return [Problem("under_proofed", f"Under-proofed by then: {is_wanted}", 0)]
     wait = (made.bake.all_loads_min - made.bake.minutes) / 60
-    later = float(np.interp(loaded + wait, course.proof.hours, shares))
+    later = course.likely_share(loaded + wait)
     if wait and later > high + LAST_LOAD_BEYOND:
         waits = f"The last of {made.bake.loads} loads waits {duration(60 * wait)} and goes past its proof."
         return [Problem("last_load", f"{waits} Keep it in the fridge meanwhile.", 0)]

@@ -176,6 +176,9 @@ class Plan:
     weigh: tuple[WeighStage, ...]
     totals: Totals
     water: WaterAnswer
+    tap_c: float
+    kettle_c: float
+    """What the kettle's water has when it reaches the bowl, by altitude."""
     feel: Feeling
     proof: Proof
     bake: BakeProfile

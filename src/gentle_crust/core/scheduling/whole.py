@@ -2,7 +2,11 @@
 
 from dataclasses import dataclass
 
+import numpy as np
+
 from gentle_crust.core.fermentation.engine import Trace
+from gentle_crust.core.fermentation.rates import Floats
+from gentle_crust.core.fermentation.targets import share_of_greatest
 from gentle_crust.core.fermentation.uncertainty import Span
 from gentle_crust.core.scheduling.course import Recipe, Shaped
 from gentle_crust.core.scheduling.leaven import Ripening
@@ -34,6 +38,16 @@ class Course:
     def bulk_rise(self) -> float:
         """Rise of the likely dough when bulk is stopped."""
         return rise_at_bulk_end(self.recipe, self.bulk.at(self.times.bulk_end - self.times.mix))
+
+    @property
+    def shares(self) -> Floats:
+        """Volume over the greatest volume through the proof; shape (time, activity)."""
+        return share_of_greatest(self.proof.rise, self.recipe.holds_shaped)
+
+    def likely_share(self, hours: float) -> float:
+        """The likely dough's share of its greatest volume, ``hours`` into the proof."""
+        shares = self.shares
+        return float(np.interp(hours, self.proof.hours, shares[:, shares.shape[1] // 2]))
 
     @property
     def autolyse(self) -> float | None:

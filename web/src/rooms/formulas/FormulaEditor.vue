@@ -8,7 +8,11 @@ import { words } from '../../words'
 import WeighTables from './WeighTables.vue'
 
 type Body = Schemas['FormulaBody']
-const props = defineProps<{ start: Body; flours: Record<string, string> }>()
+const props = defineProps<{
+  start: Body
+  flours: Record<string, string>
+  preferments: Record<string, NonNullable<Body['preferment']>>
+}>()
 const emit = defineEmits<{ save: [Body]; close: [] }>()
 const t = words.formulas
 
@@ -39,12 +43,6 @@ async function weigh() {
 watch(form, () => void weigh(), { deep: true, immediate: true })
 
 const kinds = ['none', 'levain', 'poolish', 'biga', 'sponge'] as const
-const fresh = {
-  levain: [10, 100, 0],
-  poolish: [30, 100, 0.1],
-  biga: [30, 55, 0.12],
-  sponge: [40, 70, 0.6],
-} as const
 const preferment = computed({
   get: () => form.value.preferment?.kind ?? 'none',
   set: (kind: (typeof kinds)[number]) => {
@@ -52,14 +50,10 @@ const preferment = computed({
       form.value.preferment = null
       return
     }
-    const [share, hydration, yeast] = fresh[kind]
-    form.value.preferment = {
-      kind,
-      flour_kind: form.value.preferment?.flour_kind ?? form.value.flours[0]?.kind ?? 'strong_white',
-      flour_percent: share,
-      hydration_percent: hydration,
-      yeast_percent: yeast,
-    }
+    const usual = props.preferments[kind]
+    if (!usual) return
+    const flour = form.value.preferment?.flour_kind ?? form.value.flours[0]?.kind ?? usual.flour_kind
+    form.value.preferment = { ...usual, flour_kind: flour }
   },
 })
 const sum = computed(() => form.value.flours.reduce((total, share) => total + share.percent, 0))

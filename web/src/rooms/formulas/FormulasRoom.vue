@@ -25,27 +25,7 @@ const swapped = ref<{ before: Schemas['BulkTime']; after: Schemas['BulkTime'] } 
 const all = computed(() => query.data.value?.formulas ?? [])
 const shown = computed(() => all.value.find((each) => each.id === chosen.value) ?? all.value[0] ?? null)
 
-const blank = (): Body => ({
-  name: t.newName,
-  flours: [{ kind: 'strong_white', percent: 100 }],
-  hydration_percent: 70,
-  salt_percent: 2,
-  shape: 'boule',
-  extras: [],
-  preferment: {
-    kind: 'levain',
-    flour_kind: 'strong_white',
-    flour_percent: 10,
-    hydration_percent: 100,
-    yeast_percent: 0,
-  },
-  instant_yeast_percent: 0,
-  scaling_weight_g: 850,
-  pieces: 2,
-  dough_c: 25,
-  autolyse_min: 30,
-  note: '',
-})
+const blank = () => ({ ...(query.data.value?.new as Body), name: t.newName })
 
 const work = ref<HTMLElement | null>(null)
 
@@ -155,7 +135,9 @@ async function bringBack() {
         </li>
       </ul>
       <div class="make">
-        <button type="button" class="plain" @click="edit(newKey(), blank())">{{ t.write }}</button>
+        <button type="button" class="plain" :disabled="!query.data.value" @click="edit(newKey(), blank())">
+          {{ t.write }}
+        </button>
         <button type="button" class="plain" @click="((pasting = true), (editing = null))">
           {{ t.paste }}
         </button>
@@ -183,6 +165,9 @@ async function bringBack() {
           :key="editing.id"
           :start="editing.start"
           :flours="query.data.value?.flours ?? {}"
+          :preferments="
+            (query.data.value?.preferments ?? {}) as Record<string, NonNullable<Body['preferment']>>
+          "
           @save="save"
           @close="editing = null"
         />

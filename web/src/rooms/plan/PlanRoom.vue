@@ -100,7 +100,7 @@ function mend(found: Mend) {
           <StepLadder :plan="answer.plan" />
           <div class="follow">
             <WeighList :plan="answer.plan" />
-            <WaterJugs :plan="answer.plan" :tap-c="asked?.tap_c ?? 15" />
+            <WaterJugs :plan="answer.plan" />
             <p class="small quiet at-oven">
               {{ t.proofAt }} {{ share(answer.plan.proof.share_low) }}–{{
                 share(answer.plan.proof.share_high)

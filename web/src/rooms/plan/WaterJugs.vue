@@ -4,15 +4,15 @@ import type { Plan } from '../../api/client'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
 
-const props = defineProps<{ plan: Plan; tapC: number }>()
+const props = defineProps<{ plan: Plan }>()
 const { mass, warmth, degree } = useUnits()
 
 const jugs = computed(() => {
   const { water } = props.plan
   const most = Math.max(water.tap_g, water.kettle_g, water.ice_g)
   return [
-    { word: words.plan.tap, g: water.tap_g, warm: degree(props.tapC) },
-    { word: words.plan.kettle, g: water.kettle_g, warm: degree(95) },
+    { word: words.plan.tap, g: water.tap_g, warm: degree(props.plan.tap_c) },
+    { word: words.plan.kettle, g: water.kettle_g, warm: degree(props.plan.kettle_c) },
     { word: words.plan.ice, g: water.ice_g, warm: degree(0) },
   ]
     .filter((jug) => jug.g >= 0.5)
