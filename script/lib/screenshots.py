@@ -55,7 +55,7 @@ def editing(page: Page) -> None:
 def pasting(page: Page) -> None:
     """A cup recipe with its uncertainty."""
     page.get_by_role("button", name="Paste a recipe").click()
-    page.get_by_label("Name").fill("From the drawer")
+    page.get_by_label("Name", exact=True).fill("From the drawer")
     lines = ["3 1/2 cups bread flour", "½ cup whole wheat flour", "1 ½ cups warm water (105°F)", "2 oz milk"]
     page.get_by_label("Ingredients").fill(
         "\n".join([*lines, "1 tbsp salt", "1 packet active dry yeast", "bake until done"])

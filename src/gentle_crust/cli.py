@@ -4,7 +4,7 @@ import argparse
 import json
 import os
 import sys
-from dataclasses import asdict
+from dataclasses import asdict, replace
 from pathlib import Path
 from threading import Thread
 from typing import Annotated, Any, Literal
@@ -13,14 +13,16 @@ import platformdirs
 from pydantic import AllowInfNan, BaseModel, ConfigDict, Field, TypeAdapter, ValidationError, model_validator
 
 from gentle_crust import __version__, problem
-from gentle_crust.core.errors import CraftError
+from gentle_crust.core.errors import CraftError, within
 from gentle_crust.core.fermentation.dough import Dough
 from gentle_crust.core.fermentation.forecast import Stretch, forecast
-from gentle_crust.core.formula.checks import checks
+from gentle_crust.core.formula.checks import Equipment, checks
 from gentle_crust.core.formula.measures import Habits
-from gentle_crust.core.formula.scaling import weigh
+from gentle_crust.core.formula.scaling import totals, weigh
+from gentle_crust.core.scheduling.weigh_list import by_feel
 from gentle_crust.core.water.balance import Mixing
-from gentle_crust.core.water.plan import Pour, dough_from_waters, plan_water
+from gentle_crust.core.water.plan import Bowl, Pour, dough_from_waters, friction_of, mix_of_dough, plan_water
+from gentle_crust.core.water.taps import Taps
 from gentle_crust.interchange.formula_json import FormulaBody
 
 Number = Annotated[float, AllowInfNan(False)]
@@ -81,6 +83,14 @@ class PourInput(_Strict):
     c: Number
 
 
+class BowlInput(_Strict):
+    """The bowl: steel, glass, ceramic or plastic, its grams and its own temperature."""
+
+    material: Literal["steel", "glass", "ceramic", "plastic"]
+    g: Number
+    c: Number
+
+
 class WaterInput(_Strict):
     """Question of `gentle-crust water`: give target_dough_c and tap_c, or the waters that were poured."""
 
@@ -91,7 +101,10 @@ class WaterInput(_Strict):
     target_dough_c: Number | None = None
     mixing: Mixing = "hand_kneading"
     tap_c: Number | None = None
+    hot_tap_c: Number | None = None
+    ice_c: Number = Field(0.0, description="0 for melting ice, -18 straight from a freezer")
     altitude_m: Number = 0.0
+    bowl: BowlInput | None = None
     waters: Annotated[list[PourInput], Field(max_length=20)] | None = None
 
     @model_validator(mode="after")
@@ -113,13 +126,15 @@ def _water(text: str) -> dict[str, Any]:
     asked = WaterInput.model_validate_json(text)
     dough = asked.dough.dough()
     levain_c = asked.room_c if asked.levain_c is None else asked.levain_c
+    mix = mix_of_dough(dough, asked.flour_c, asked.room_c, levain_c, friction_of(asked.mixing))
+    if asked.bowl is not None:
+        mix = replace(mix, bowl=Bowl(asked.bowl.material, asked.bowl.g, asked.bowl.c).part())
     if asked.waters is not None:
         waters = tuple(Pour(each.g, each.c) for each in asked.waters)
-        return {"dough_c": dough_from_waters(dough, asked.flour_c, asked.room_c, levain_c, asked.mixing, waters)}
+        return {"dough_c": dough_from_waters(mix, waters)}
     target = 25.0 if asked.target_dough_c is None else asked.target_dough_c
     tap = 15.0 if asked.tap_c is None else asked.tap_c
-    answer = plan_water(dough, asked.flour_c, asked.room_c, levain_c, target, asked.mixing, tap, asked.altitude_m)
-    return asdict(answer)
+    return asdict(plan_water(mix, target, Taps(tap, asked.hot_tap_c, asked.ice_c, asked.altitude_m)))
 
 
 class HabitsInput(_Strict):
@@ -151,6 +166,7 @@ class FormulaInput(_Strict):
     formula: FormulaBody
     pieces: int | None = None
     scaling_weight_g: Number | None = None
+    scale_g: Number = Field(1.0, description="The scale's step: masses below ten of it are flagged")
 
 
 def _formula(text: str) -> dict[str, Any]:
@@ -159,7 +175,15 @@ def _formula(text: str) -> dict[str, Any]:
     pieces = formula.pieces if asked.pieces is None else asked.pieces
     each = formula.scaling_weight_g if asked.scaling_weight_g is None else asked.scaling_weight_g
     weighed = weigh(formula, pieces, each)
-    return {"weighed": asdict(weighed), "checks": [asdict(each) for each in checks(formula, weighed)]}
+    found = checks(formula, weighed, Equipment(within("scale_g", "The scale's step", asked.scale_g, 0.001, 100, " g")))
+    total = totals(formula, weighed.flour_g)
+    feels = by_feel(formula, weighed.flour_g)
+    return {
+        "weighed": asdict(weighed),
+        "totals": [asdict(each) for each in total],
+        "by_feel": asdict(feels) if feels else None,
+        "checks": [asdict(each) for each in found],
+    }
 
 
 QUESTIONS = {

@@ -117,9 +117,9 @@ def test_pages_carry_a_policy_and_rooms_lead_to_the_first_page(client):
 def test_formulas_are_previewed_saved_and_kept_in_versions(client):
     answer = client.get("/api/formulas").get_json()
     formula = answer["formulas"][0]["formula"]
-    seen = client.post("/api/formulas/preview", json=formula | {"salt_percent": 3.0}).get_json()
+    seen = client.post("/api/formulas/work", json={"formula": formula | {"salt_percent": 3.0}}).get_json()
     assert [check["code"] for check in seen["checks"]] == ["salt_high"]
-    refused(client.post("/api/formulas/preview", json=formula | {"salt_percent": 7}), 422, "salt_percent")
+    refused(client.post("/api/formulas/work", json={"formula": formula | {"salt_percent": 7}}), 422, "salt_percent")
     refused(client.put("/api/formulas/tidewater-country", json=formula | {"colour": "brown"}), 422, "colour")
     assert client.put("/api/formulas/tidewater-country", json=formula | {"hydration_percent": 78}).status_code == 200
     versions = client.get("/api/formulas/tidewater-country/versions").get_json()["versions"]
@@ -144,7 +144,7 @@ def test_a_written_recipe_is_read_and_files_are_given_and_taken(client):
 def test_leaven_is_swapped_without_keeping_it(client):
     before = client.get("/api/formulas").get_json()["formulas"]
     found = client.post("/api/formulas/lamplighters-tin/swap", json={"leaven": "levain"}).get_json()
-    assert found["formula"]["formula"]["preferment"]["kind"] == "levain"
+    assert found["formula"]["formula"]["preferments"][0]["kind"] == "levain"
     assert found["after"]["likely_h"] > found["before"]["likely_h"]
     assert client.get("/api/formulas").get_json()["formulas"] == before
     refused(client.post("/api/formulas/lamplighters-tin/swap", json={"leaven": "yeast"}), 422, "leaven")

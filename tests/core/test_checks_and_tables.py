@@ -17,7 +17,7 @@ from gentle_crust.core.formula.model import Extra, FlourShare, Formula, Preferme
 from gentle_crust.core.formula.scaling import weigh
 from gentle_crust.core.tables import rows, toml
 
-PLAIN = Formula("Plain", (FlourShare("strong_white", 100),), 68, 2, "boule", instant_yeast_percent=0.5)
+PLAIN = Formula("Plain", (FlourShare("strong_white", 100),), 68, 2, "boule", yeast_percent=0.5)
 LEVAIN = Preferment("levain", "strong_white", 10, 100)
 
 
@@ -33,10 +33,10 @@ def codes(**changes):
         ({"salt_percent": 4}, "salt_high"),
         ({"hydration_percent": 95}, "batter"),
         ({"hydration_percent": 50}, "very_stiff"),
-        ({"preferment": replace(LEVAIN, flour_percent=55)}, "much_preferment"),
-        ({"preferment": Preferment("biga", "strong_white", 30, 80, 0.1)}, "not_stiff"),
-        ({"instant_yeast_percent": 3}, "much_yeast"),
-        ({"instant_yeast_percent": 0.04}, "too_small"),
+        ({"preferments": (replace(LEVAIN, flour_percent=55),)}, "much_preferment"),
+        ({"preferments": (Preferment("biga", "strong_white", 30, 80, 0.1),)}, "not_stiff"),
+        ({"yeast_percent": 3}, "much_yeast"),
+        ({"yeast_percent": 0.04}, "too_small"),
         ({"pieces": 1, "scaling_weight_g": 300}, "too_small"),
     ],
 )
@@ -49,13 +49,13 @@ def test_a_plain_formula_at_scale_has_nothing_odd():
 
 
 def test_checks_have_a_reason_and_a_remedy():
-    odd = replace(PLAIN, salt_percent=4, hydration_percent=95, instant_yeast_percent=0.03)
+    odd = replace(PLAIN, salt_percent=4, hydration_percent=95, yeast_percent=0.03)
     for check in checks(odd, weigh(odd, 2, 850)):
         assert check.sentence.endswith(".") and check.remedy[-1] in ".?" and check.field
 
 
 def test_comparison_marks_only_what_differs():
-    after = replace(PLAIN, hydration_percent=72, extras=(Extra("Oil", "oil", 2),), preferment=LEVAIN)
+    after = replace(PLAIN, hydration_percent=72, extras=(Extra("Oil", "oil", 2),), preferments=(LEVAIN,))
     lines = {line.what: line for line in compare(PLAIN, after)}
     assert {name for name, line in lines.items() if line.differs} == {"Water", "Oil", "Levain"}
     assert (lines["Water"].before, lines["Water"].after) == ("68 %", "72 %")

@@ -8,12 +8,13 @@ import pytest
 from gentle_crust.core.culture.build import build, fed, jar_capacity, jar_makeup, ripe_hours, seed_share, spent_hours
 from gentle_crust.core.fermentation.engine import Leg, run
 from gentle_crust.core.fermentation.uncertainty import activities
-from gentle_crust.core.formula.model import Preferment
+from gentle_crust.core.formula.model import FlourShare, Formula, Preferment
 from gentle_crust.core.scheduling.clock import Clock, Nights, Room, zone_of
 from gentle_crust.core.scheduling.leaven import CULTURE_RATIOS, LEVAIN_RATIOS, levain, yeasted
 
 NOON = datetime(2026, 11, 29, 12, tzinfo=UTC)
 LEVAIN = Preferment("levain", "strong_white", 10, 100)
+WHITE = Formula("White", (FlourShare("strong_white", 100),), 70, 2, "boule", preferments=(LEVAIN,))
 
 
 def clock(zone="Europe/Lisbon", origin=NOON, nights=Nights(22, 6), room=Room(23, 19, 4)):
@@ -69,7 +70,7 @@ def test_builds_make_enough_and_lose_what_sticks(needed, kept, ratio, hydration)
 
 
 def test_bigger_feeds_ripen_later_and_colder_ones_too():
-    jar = jar_makeup("strong_white", 1.0)
+    jar = jar_makeup(WHITE, LEVAIN)
     ratios = (1.0, 2.0, 3.0, 5.0, 8.0)
     hours = [
         ripe_hours(
@@ -83,7 +84,7 @@ def test_bigger_feeds_ripen_later_and_colder_ones_too():
 
 
 def test_a_levain_stays_good_for_a_while_and_is_then_spent():
-    jar = jar_makeup("strong_white", 1.0)
+    jar = jar_makeup(WHITE, LEVAIN)
     trace = run(
         jar, fed(jar, 24, (2.0,)), Leg(24, np.full(96, 24.0), "covered_bowl", 150, jar_capacity(jar)), np.ones(1)
     )
@@ -92,7 +93,7 @@ def test_a_levain_stays_good_for_a_while_and_is_then_spent():
 
 @pytest.mark.parametrize("kind", ["strong_white", "whole_wheat", "whole_rye"])
 def test_levains_of_all_flours_ripen_within_the_working_day(kind):
-    jar = jar_makeup(kind, 1.0)
+    jar = jar_makeup(WHITE, Preferment("levain", kind, 10, 100))
     trace = run(
         jar, fed(jar, 25, (1.0,)), Leg(16, np.full(64, 24.0), "covered_bowl", 200, jar_capacity(jar)), np.ones(1)
     )
@@ -101,7 +102,7 @@ def test_levains_of_all_flours_ripen_within_the_working_day(kind):
 
 @pytest.mark.parametrize("wanted", [-1.0, 3.0, 7.0])
 def test_a_feed_is_ripe_when_it_is_wanted(wanted):
-    found = levain("levain", clock(), wanted, -30, 200, 0, LEVAIN, LEVAIN_RATIOS, activities())
+    found = levain("levain", clock(), wanted, -30, 200, 0, WHITE, LEVAIN, LEVAIN_RATIOS, activities())
     assert found.ripe.likely == pytest.approx(wanted, abs=0.25)
     assert found.ripe.low < wanted < found.ripe.high
     assert found.build.g >= 200
@@ -109,19 +110,19 @@ def test_a_feed_is_ripe_when_it_is_wanted(wanted):
 
 def test_the_feed_is_chosen_so_that_the_baker_is_awake():
     """Wanted at seven in the morning: whatever the ratio, nobody is called from bed."""
-    found = levain("levain", clock(), 19.0, 0, 200, 0, LEVAIN, LEVAIN_RATIOS, activities())
+    found = levain("levain", clock(), 19.0, 0, 200, 0, WHITE, LEVAIN, LEVAIN_RATIOS, activities())
     assert clock().asleep_min(found.start, found.start + 5 / 60) == 0
     assert found.build.ratio > 2
 
 
 def test_little_time_takes_the_quickest_feed():
-    found = levain("levain", clock(), 5.0, 0.2, 100, 0, LEVAIN, LEVAIN_RATIOS, activities())
+    found = levain("levain", clock(), 5.0, 0.2, 100, 0, WHITE, LEVAIN, LEVAIN_RATIOS, activities())
     assert found.build.ratio == 1
     assert found.start >= 0.2 - 0.5
 
 
 def test_a_culture_is_kept_back():
-    found = levain("feed", clock(), 4.0, -20, 60, 40, LEVAIN, CULTURE_RATIOS, activities())
+    found = levain("feed", clock(), 4.0, -20, 60, 40, WHITE, LEVAIN, CULTURE_RATIOS, activities())
     assert found.build.g >= 100
 
 
@@ -129,14 +130,14 @@ def test_a_culture_is_kept_back():
     ("kind", "hydration", "yeast"), [("poolish", 100, 0.1), ("biga", 55, 0.15), ("sponge", 65, 0.5)]
 )
 def test_yeasted_preferments_are_ripe_when_wanted_even_through_a_cool_night(kind, hydration, yeast):
-    found = yeasted(clock(), 20.0, 400, Preferment(kind, "strong_white", 30, hydration, yeast), activities())
+    found = yeasted(clock(), 20.0, 400, WHITE, Preferment(kind, "strong_white", 30, hydration, yeast), activities())
     assert found.ripe.likely == pytest.approx(20.0, abs=0.4)
     assert found.build.flour_g * (1 + hydration / 100 + yeast / 100) == pytest.approx(400)
 
 
 def test_more_yeast_ripens_sooner():
     starts = [
-        yeasted(clock(), 20.0, 400, Preferment("poolish", "strong_white", 30, 100, dose), activities()).start
+        yeasted(clock(), 20.0, 400, WHITE, Preferment("poolish", "strong_white", 30, 100, dose), activities()).start
         for dose in (0.05, 0.1, 0.2, 0.4)
     ]
     assert starts == sorted(starts)

@@ -11,6 +11,7 @@ from gentle_crust.core.fermentation.engine import Leg, begin, handled, rise_of, 
 from gentle_crust.core.fermentation.forecast import Stretch, forecast
 from gentle_crust.core.fermentation.temperature import cool, node_shares
 from gentle_crust.core.fermentation.uncertainty import ONE
+from gentle_crust.core.formula.model import Preferment, new_formula
 
 
 def white(g: float = 1000) -> tuple[FlourPart, ...]:
@@ -55,13 +56,13 @@ def test_no_salt_is_faster():
 
 
 def test_poolish_is_ripe_after_a_night():
-    jar = jar_makeup("strong_white", 1.0, 0.1)
+    jar = jar_makeup(new_formula("White"), Preferment("poolish", "strong_white", 30, 100, 0.1))
     trace = run(jar, begin(jar, 21), Leg(24, np.array([21.0]), "covered_bowl", 500, jar_capacity(jar)), ONE)
     assert 11 <= preferment_ripe_hours(trace)[0] <= 15
 
 
 def test_culture_feeds():
-    jar = jar_makeup("strong_white", 1.0)
+    jar = jar_makeup(new_formula("White"), Preferment("levain", "strong_white", 10, 100))
     leg = Leg(24, np.array([24.0]), "covered_bowl", 150, jar_capacity(jar))
     trace = run(jar, fed(jar, 24, (1.0, 5.0)), leg, np.ones(2))
     assert 3 <= trace.hours_to(1.0)[0] <= 4.7

@@ -9,8 +9,8 @@ from gentle_crust.core.fermentation.dough import Dough, FlourPart
 from gentle_crust.core.formula.feel import feel
 from gentle_crust.core.formula.model import Extra, FlourShare, Formula, Preferment, check
 from gentle_crust.core.formula.scaling import total_percent, weigh
-from gentle_crust.core.water.plan import Pour, dough_from_waters, plan_water
-from gentle_crust.core.water.taps import draw
+from gentle_crust.core.water.plan import Pour, dough_from_waters, friction_of, mix_of_dough, plan_water
+from gentle_crust.core.water.taps import Taps, draw
 
 
 def country(**changes) -> Formula:
@@ -20,7 +20,7 @@ def country(**changes) -> Formula:
         "hydration_percent": 74,
         "salt_percent": 2,
         "shape": "boule",
-        "preferment": Preferment("levain", "strong_white", 10, 100),
+        "preferments": (Preferment("levain", "strong_white", 10, 100),),
     }
     return Formula(**(values | changes))
 
@@ -47,10 +47,10 @@ def test_grams_by_hand():
 def test_nothing_is_lost_between_stages(pieces, each, hydration, share, wet, kind, honey):
     formula = country(
         hydration_percent=hydration,
-        preferment=Preferment(kind, "strong_white", share, min(wet, 100 * (hydration - 2) / share), 0.1),
+        preferments=(Preferment(kind, "strong_white", share, min(wet, 100 * (hydration - 2) / share), 0.1),),
         extras=(Extra("Honey", "honey", honey),),
     )
-    if not 45 <= formula.preferment.hydration_percent <= 150:
+    if not 45 <= formula.preferments[0].hydration_percent <= 150:
         return
     weighed = weigh(formula, pieces, each)
     assert weighed.stages[-1].g == pytest.approx(weighed.dough_g, abs=0.1)
@@ -65,9 +65,9 @@ def test_nothing_is_lost_between_stages(pieces, each, hydration, share, wet, kin
         ({"flours": (FlourShare("strong_white", 90),)}, "flours"),
         ({"hydration_percent": 130}, "hydration_percent"),
         ({"salt_percent": 6}, "salt_percent"),
-        ({"preferment": Preferment("levain", "whole_wheat", 30, 100)}, "preferment.flour_percent"),
-        ({"preferment": Preferment("poolish", "strong_white", 60, 150, 0.1)}, "preferment.hydration_percent"),
-        ({"preferment": None}, "preferment"),
+        ({"preferments": (Preferment("levain", "whole_wheat", 30, 100),)}, "preferments.0.flour_percent"),
+        ({"preferments": (Preferment("poolish", "strong_white", 60, 150, 0.1),)}, "preferments.0.hydration_percent"),
+        ({"preferments": ()}, "preferments"),
         ({"name": "  "}, "name"),
     ],
 )
@@ -84,53 +84,58 @@ def test_wet_dough_is_folded_and_stiff_dough_kneaded():
     assert wet.boxed and wet.word == "very slack"
 
 
+def water(dough, flour_c, room_c, levain_c, target_c, mixing, tap_c, **taps):
+    mix = mix_of_dough(dough, flour_c, room_c, levain_c, friction_of(mixing))
+    return plan_water(mix, target_c, Taps(tap_c, **taps))
+
+
 DOUGH = Dough((FlourPart("strong_white", 900),), 630, salt_g=18, levain_g=180)
 
 
 def test_water_and_dough_temperature_are_each_others_inverse():
-    answer = plan_water(DOUGH, 20, 21, 22, 25, "hand_kneading", 14)
+    answer = water(DOUGH, 20, 21, 22, 25, "hand_kneading", 14)
     by_hand = 25 + (900 * 1.8 * 5 + 18 * 0.9 * 4 + 539.1 * 3 - 2 * (1620 + 16.2 + 539.1 + 2639.7) - 6 * 900) / 2639.7
     assert answer.water_c == pytest.approx(by_hand, abs=0.01)
     assert answer.dough_c == pytest.approx(25)
     assert answer.tap_g + answer.kettle_g == pytest.approx(630)
-    back = dough_from_waters(DOUGH, 20, 21, 22, "hand_kneading", (Pour(630, answer.water_c),))
+    back = dough_from_waters(mix_of_dough(DOUGH, 20, 21, 22, 2), (Pour(630, answer.water_c),))
     assert back == pytest.approx(25, abs=0.01)
 
 
 def test_heat_of_hydration_moves_the_water_by_less_than_two_kelvin(monkeypatch):
-    before = plan_water(DOUGH, 20, 21, 22, 25, "folds", 14).water_c
+    before = water(DOUGH, 20, 21, 22, 25, "folds", 14).water_c
     monkeypatch.setattr("gentle_crust.core.water.balance.HEAT_OF_HYDRATION_J_PER_G", 4.0)
-    low = plan_water(DOUGH, 20, 21, 22, 25, "folds", 14).water_c
+    low = water(DOUGH, 20, 21, 22, 25, "folds", 14).water_c
     assert 0 < low - before < 2
 
 
 def test_summer_takes_ice_and_says_when_ice_is_not_enough():
-    answer = plan_water(DOUGH, 31, 32, 30, 24, "spiral_mixer", 22)
+    answer = water(DOUGH, 31, 32, 30, 24, "spiral_mixer", 22)
     assert answer.ice_g > 0 and answer.tap_g + answer.ice_g == pytest.approx(630)
-    hopeless = plan_water(DOUGH, 38, 38, 38, 17, "processor", 25)
+    hopeless = water(DOUGH, 38, 38, 38, 17, "processor", 25)
     assert "chill_flour" in [warning.code for warning in hopeless.warnings]
     assert hopeless.ice_g == pytest.approx(315) and hopeless.dough_c > 17.5
 
 
 def test_ice_share_by_hand():
     """100 g from 20 C to 10 C: ice = 100 * 10 / (20 + 80)."""
-    assert draw(10, 100, 20).ice_g == pytest.approx(10)
+    assert draw(10, 100, Taps(20)).ice_g == pytest.approx(10)
 
 
 def test_high_kitchen_has_cooler_kettles():
-    assert draw(30, 600, 12, altitude_m=1800).kettle_g > draw(30, 600, 12).kettle_g
+    assert draw(30, 600, Taps(12, altitude_m=1800)).kettle_g > draw(30, 600, Taps(12)).kettle_g
 
 
 def test_water_too_hot_for_yeast_is_warned_of_then_refused():
     yeasted = Dough((FlourPart("strong_white", 1000),), 650, salt_g=20, instant_yeast_g=5)
-    warm = plan_water(yeasted, 5, 5, 5, 30, "spoon", 10)
+    warm = water(yeasted, 5, 5, 5, 30, "spoon", 10)
     assert "yeast_dies" in [warning.code for warning in warm.warnings]
     with pytest.raises(CraftError) as refused:
-        plan_water(yeasted, 5, 5, 5, 34.5, "spoon", 10)
+        water(yeasted, 5, 5, 5, 34.5, "spoon", 10)
     assert refused.value.field == "target_dough_c" and "or less" in refused.value.remedy
 
 
 def test_waters_that_do_not_add_up_are_questioned():
     with pytest.raises(CraftError) as refused:
-        dough_from_waters(DOUGH, 20, 21, 22, "folds", (Pour(100, 98), Pour(300, 12)))
+        dough_from_waters(mix_of_dough(DOUGH, 20, 21, 22, 0.5), (Pour(100, 98), Pour(300, 12)))
     assert refused.value.field == "waters"

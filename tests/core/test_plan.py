@@ -26,7 +26,7 @@ LOAF = Formula(
     74,
     2,
     "boule",
-    preferment=Preferment("levain", "strong_white", 10, 100),
+    preferments=(Preferment("levain", "strong_white", 10, 100),),
 )
 KITCHEN = Kitchen("Europe/Lisbon", Room(23, 19, 4.5), Nights(22, 5.75), 15, Oven("electric", 250))
 
@@ -121,7 +121,7 @@ def test_rye_cools_for_a_day():
         flours=(FlourShare("whole_rye", 70), FlourShare("strong_white", 30)),
         hydration_percent=84,
         shape="pan_loaf",
-        preferment=Preferment("levain", "whole_rye", 25, 100),
+        preferments=(Preferment("levain", "whole_rye", 25, 100),),
     )
     plan = make_plan(
         wish(formula=rye, proof="room", vessel=Vessel("t", "tin", "Tin", 2), ready=at(29, 15)), KITCHEN, NOW

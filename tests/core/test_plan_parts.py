@@ -8,12 +8,13 @@ from zoneinfo import ZoneInfo
 import pytest
 
 from gentle_crust.core.errors import CraftError
-from gentle_crust.core.formula.model import Extra, FlourShare, Formula, Preferment
+from gentle_crust.core.formula.model import Extra, FlourShare, Formula, Preferment, Soaker
+from gentle_crust.core.formula.scaling import on_scale
 from gentle_crust.core.oven.profile import Oven, Vessel
 from gentle_crust.core.scheduling.clock import Nights, Room
-from gentle_crust.core.scheduling.ladder import duration, on_scale
 from gentle_crust.core.scheduling.mends import mends
 from gentle_crust.core.scheduling.plan import make_plan
+from gentle_crust.core.scheduling.say import duration
 from gentle_crust.core.scheduling.wish import Kitchen, Wish
 
 ZONE = ZoneInfo("America/Halifax")
@@ -28,20 +29,30 @@ VESSELS = {
 }
 WHITE = (FlourShare("strong_white", 100),)
 FORMULAS = {
-    "levain": Formula("Levain", WHITE, 72, 2, "boule", preferment=Preferment("levain", "strong_white", 10, 100)),
-    "stiff levain": Formula("Stiff", WHITE, 68, 2, "batard", preferment=Preferment("levain", "strong_white", 14, 55)),
+    "levain": Formula("Levain", WHITE, 72, 2, "boule", preferments=(Preferment("levain", "strong_white", 10, 100),)),
+    "stiff levain": Formula("Stiff", WHITE, 68, 2, "batard", (), (Preferment("levain", "strong_white", 14, 55),)),
     "poolish": Formula(
-        "Poolish", WHITE, 70, 2, "baguette", preferment=Preferment("poolish", "strong_white", 30, 100, 0.1),
-        instant_yeast_percent=0.3, scaling_weight_g=330, pieces=3,
+        "Poolish", WHITE, 70, 2, "baguette", preferments=(Preferment("poolish", "strong_white", 30, 100, 0.1),),
+        yeast_percent=0.3, scaling_weight_g=330, pieces=3,
     ),
     "straight": Formula("Straight", WHITE, 64, 2, "pan_loaf", (Extra("Butter", "butter", 4),),
-                        instant_yeast_percent=0.8, autolyse_min=0),
+                        yeast_percent=0.8, autolyse_min=0),
     "wet flat": Formula("Flat", WHITE, 86, 2.2, "slipper", (Extra("Oil", "oil", 4),),
-                        Preferment("biga", "strong_white", 25, 55, 0.1), 0.4, 600),
+                        (Preferment("biga", "strong_white", 25, 55, 0.1),), 0.4, 600),
     "rye": Formula("Rye", (FlourShare("whole_rye", 80), FlourShare("strong_white", 20)), 84, 1.9, "pan_loaf",
-                   preferment=Preferment("levain", "whole_rye", 30, 100), autolyse_min=0),
-    "rolls": Formula("Rolls", WHITE, 62, 1.9, "roll", (Extra("Milk", "milk", 20),), instant_yeast_percent=1.0,
+                   preferments=(Preferment("levain", "whole_rye", 30, 100),), autolyse_min=0),
+    "rolls": Formula("Rolls", WHITE, 62, 1.9, "roll", (Extra("Milk", "milk", 20),), yeast_percent=1.0,
                      scaling_weight_g=85, pieces=8, autolyse_min=0),
+    "two": Formula(
+        "Two", (FlourShare("strong_white", 70), FlourShare("whole_wheat", 30)), 86, 2, "batard",
+        (Extra("Walnuts", "other", 8, late=True),),
+        (Preferment("levain", "whole_wheat", 6, 90), Preferment("poolish", "strong_white", 15, 100, 0.08)),
+        soakers=(Soaker("Linseed", "soaker", 8, extras=(Extra("Linseed", "seeds", 6),)),
+                 Soaker("Scalded rye", "scald", 6, (FlourShare("whole_wheat", 4),))),
+        held_back_percent=4, salt_late=True, feel_to_percent=90,
+    ),
+    "old dough": Formula("Old", WHITE, 68, 2, "boule", (), (Preferment("old_dough", "strong_white", 20, 65, 0.4, 2),),
+                         0.2, yeast_kind="fresh"),
 }  # fmt: skip
 BAKED_IN = {
     "levain": "pot",
@@ -51,6 +62,8 @@ BAKED_IN = {
     "wet flat": "tray",
     "rye": "tin",
     "rolls": "tray",
+    "two": "pot",
+    "old dough": "pot",
 }
 TOKEN = re.compile(r"\{[^{}|]+\|(c|dc|g|clock)\}")
 
@@ -121,9 +134,8 @@ def test_the_weigh_list_is_the_dough(plans, case):
     assert plan.totals.overall_hydration_percent == formula.hydration_percent
     for stage in plan.weigh:
         assert all(line.g > 0 for line in stage.lines)
-    if formula.preferment:
-        names = {"levain": "levain"}.get(formula.preferment.kind, formula.preferment.kind)
-        assert names in [stage.kind for stage in plan.weigh]
+    kinds = [stage.kind for stage in plan.weigh]
+    assert {each.kind for each in (*formula.preferments, *formula.soakers)} <= set(kinds)
 
 
 @pytest.mark.parametrize("case", CASES, ids=" ".join)
@@ -148,7 +160,7 @@ def test_the_ribbon_joins_up_and_its_band_encloses_it(plans, case):
 def test_water_makes_the_wanted_dough(plans, name):
     plan = plans[name, "room"]
     assert plan.water.dough_c == pytest.approx(FORMULAS[name].dough_c, abs=0.6)
-    water = next(line.g for line in plan.weigh[-1].lines if line.role == "water")
+    water = sum(line.g for line in plan.weigh[-1].lines if line.role == "water")
     assert plan.water.tap_g + plan.water.kettle_g + plan.water.ice_g == pytest.approx(water, abs=0.6)
 
 
@@ -168,6 +180,29 @@ def test_folds_only_where_the_dough_wants_them(plans):
 def test_tiny_yeast_gets_the_dilution_way(plans):
     step = next(step for step in plans["poolish", "room"].steps if step.kind == "preferment")
     assert "Too little for the scale" in step.detail
+
+
+def test_late_additions_soakers_and_both_ends_of_the_water_have_their_place(plans):
+    plan = plans["two", "room"]
+    steps = {step.kind: step for step in reversed(plan.steps)}
+    assert steps["soak"].at < steps["mix"].at and steps["scald"].at < steps["mix"].at
+    assert [caution.code for caution in steps["scald"].cautions] == ["scald"]
+    assert "salt" not in steps["mix"].detail and "salt" in steps["fold"].detail
+    for word in ("walnuts", "water held back", "by feel"):
+        assert word in steps["fold"].detail
+    assert plan.by_feel.more_g == pytest.approx(plan.totals.flour_g * 0.04)
+    assert plan.by_feel.dough_low_g == pytest.approx(plan.totals.dough_g)
+
+
+def test_two_preferments_are_ripe_together_and_both_raise_the_dough(plans):
+    parts = {part.kind: part for part in plans["two", "room"].ribbon.parts}
+    assert abs(parts["levain"].points[-1].at - parts["poolish"].points[-1].at) < timedelta(minutes=1)
+    alone = replace(FORMULAS["two"], preferments=FORMULAS["two"].preferments[:1])
+    bulk = {
+        name: [step.at for step in plan.steps if step.kind in ("mix", "divide")]
+        for name, plan in (("two", plans["two", "room"]), ("alone", plan_of("two", formula=alone)))
+    }
+    assert bulk["two"][1] - bulk["two"][0] < bulk["alone"][1] - bulk["alone"][0]
 
 
 def test_a_baker_of_gas_is_told_to_leave_its_vents_free(plans):

@@ -61,7 +61,7 @@ def test_ounces_of_a_liquid_are_asked_about():
 def test_a_formula_comes_of_it_with_the_levain_counted():
     reading = read_recipe(("400 g strong flour", "100 g sourdough starter", "250 g water", "9 g salt", "20 g honey"))
     formula = formula_of(reading, "Pasted")
-    assert formula.preferment.flour_percent == pytest.approx(100 * 50 / 450, abs=0.01)
+    assert formula.preferments[0].flour_percent == pytest.approx(100 * 50 / 450, abs=0.01)
     assert formula.hydration_percent == pytest.approx(100 * (250 + 50 + 3.4) / 450, abs=0.1)
     assert sum(share.percent for share in formula.flours) == pytest.approx(100)
 

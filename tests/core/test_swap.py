@@ -8,9 +8,11 @@ from gentle_crust.core.formula.model import Extra, FlourShare, Formula, Preferme
 from gentle_crust.core.formula.scaling import weigh
 
 FLOURS = (FlourShare("strong_white", 80), FlourShare("whole_wheat", 20))
-YEASTED = Formula("Plain", FLOURS, 70, 2, "boule", (Extra("Seeds", "seeds", 5),), instant_yeast_percent=0.4, dough_c=24)
-POOLISH = Formula("Long", FLOURS, 70, 2, "boule", preferment=Preferment("poolish", "strong_white", 30, 100, 0.1))
-LEVAIN = Formula("Sour", FLOURS, 74, 2, "boule", preferment=Preferment("levain", "strong_white", 12, 80), dough_c=25)
+YEASTED = Formula("Plain", FLOURS, 70, 2, "boule", (Extra("Seeds", "seeds", 5),), yeast_percent=0.4, dough_c=24)
+POOLISH = Formula("Long", FLOURS, 70, 2, "boule", preferments=(Preferment("poolish", "strong_white", 30, 100, 0.1),))
+LEVAIN = Formula(
+    "Sour", FLOURS, 74, 2, "boule", preferments=(Preferment("levain", "strong_white", 12, 80),), dough_c=25
+)
 
 
 def totals(formula):
@@ -39,14 +41,14 @@ def test_culture_takes_longer_and_both_say_how_sure_they_are():
 @pytest.mark.parametrize("dough_c", [21, 24, 27, 30])
 def test_yeast_is_dosed_for_three_hours_at_the_doughs_own_temperature(dough_c):
     other = swap(
-        Formula("Sour", FLOURS, 74, 2, "boule", preferment=LEVAIN.preferment, dough_c=dough_c), "yeast"
+        Formula("Sour", FLOURS, 74, 2, "boule", preferments=LEVAIN.preferments, dough_c=dough_c), "yeast"
     ).formula
     assert bulk_time(other).likely_h == pytest.approx(3, abs=0.15)
 
 
 def test_warmer_dough_wants_less_yeast():
     doses = [
-        swap(Formula("Sour", FLOURS, 74, 2, "boule", preferment=LEVAIN.preferment, dough_c=c), "yeast").formula
+        swap(Formula("Sour", FLOURS, 74, 2, "boule", preferments=LEVAIN.preferments, dough_c=c), "yeast").formula
         .instant_yeast_percent for c in (21, 24, 27)
     ]  # fmt: skip
     assert doses == sorted(doses, reverse=True)
@@ -54,7 +56,7 @@ def test_warmer_dough_wants_less_yeast():
 
 def test_there_and_back_is_a_levain_dough_again():
     back = swap(swap(LEVAIN, "yeast").formula, "levain").formula
-    assert back.preferment.kind == "levain" and back.hydration_percent == LEVAIN.hydration_percent
+    assert back.preferments[0].kind == "levain" and back.hydration_percent == LEVAIN.hydration_percent
 
 
 def test_the_same_leaven_is_refused():

@@ -9,7 +9,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from gentle_crust.core.errors import CraftError
-from gentle_crust.core.formula.model import Extra, FlourShare, Formula, Preferment
+from gentle_crust.core.formula.model import Extra, FlourShare, Formula, Preferment, Soaker
 from gentle_crust.core.formula.scaling import weigh
 from gentle_crust.interchange.files import bring_in, export
 
@@ -20,7 +20,13 @@ LOAF = Formula(
     2.1,
     "batard",
     (Extra("=cmd()", "seeds", 4), Extra("Honey", "honey", 1.5)),
-    Preferment("levain", "strong_white", 12, 80),
+    (Preferment("levain", "strong_white", 12, 80), Preferment("old_dough", "rye", 5, 70, 0.3, 2)),
+    1.1,
+    yeast_kind="fresh",
+    soakers=(Soaker("Öats", "scald", 9, (FlourShare("rye", 3),), (Extra("Oats", "seeds", 4),), bound=False),),
+    held_back_percent=3,
+    feel_to_percent=78,
+    salt_late=True,
     note="Ein Brot, 1,5 Tage",
 )
 
@@ -32,7 +38,7 @@ def written(formula, form):
 @settings(max_examples=60, deadline=None)
 @given(
     hydration=st.floats(55, 100),
-    salt=st.floats(0, 5),
+    salt=st.floats(0.2, 5),
     share=st.floats(1, 40),
     name=st.text(min_size=1, max_size=80).filter(
         lambda name: name.strip() and name.encode("utf-8", "ignore").decode() == name
@@ -43,7 +49,7 @@ def written(formula, form):
 def test_round_trips_lose_nothing(form, hydration, salt, share, name, yeast):
     formula = Formula(
         name, LOAF.flours, hydration, salt, "boule", LOAF.extras,
-        Preferment("poolish", "strong_white", share, 100, 0.1), yeast,
+        (Preferment("poolish", "strong_white", share, 100, 0.1), LOAF.preferments[1]), yeast, soakers=LOAF.soakers,
     )  # fmt: skip
     assert bring_in(written(formula, form).encode()) == formula
 
@@ -53,6 +59,14 @@ def test_weigh_list_is_safe_in_a_spreadsheet_and_adds_up():
     assert not any(row["ingredient"].startswith(("=", "+", "-", "@")) for row in rows)
     dough = sum(float(row["grams"]) for row in rows if row["stage"] == "dough")
     assert dough == pytest.approx(float(rows[-1]["grams"]), abs=0.1)
+
+
+def test_a_file_of_the_first_form_is_still_read():
+    older = json.loads(written(LOAF, "json"))
+    older = {key: older[key] for key in ("name", "flours", "hydration_percent", "salt_percent", "shape", "note")}
+    older |= {"preferment": {"kind": "levain", "flour_kind": "rye", "flour_percent": 9, "hydration_percent": 100}}
+    found = bring_in(json.dumps({**older, "instant_yeast_percent": 0.2}).encode())
+    assert (found.preferments[0].flour_percent, found.yeast_percent, found.yeast_kind) == (9, 0.2, "instant")
 
 
 def test_a_recipe_from_elsewhere_is_read_by_its_ingredients():

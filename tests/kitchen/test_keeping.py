@@ -17,6 +17,7 @@ FORMULAS = (
     "lamplighters-tin",
     "harbour-flat",
     "saltmarsh-spelt",
+    "two-tides",
 )
 
 

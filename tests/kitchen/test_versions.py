@@ -1,5 +1,6 @@
 """Every saved change of a formula is kept, told apart and brought back; an older file is brought up to date."""
 
+import json
 import sqlite3
 from dataclasses import replace
 
@@ -37,7 +38,26 @@ def test_a_saved_plan_keeps_the_version_it_was_made_with(sessions):
     book = FormulaBook(sessions, now)
     before = PlanBook(sessions, now).open(demo.TOMORROW_PLAN)
     book.save("tidewater-country", replace(book.get("tidewater-country").formula, hydration_percent=70))
-    assert PlanBook(sessions, now).open(demo.TOMORROW_PLAN) == before
+    plans = PlanBook(sessions, now)
+    opened = plans.open(demo.TOMORROW_PLAN).answer
+    assert (opened.plan, opened.formula, opened.newest_version) == (before.answer.plan, before.answer.formula, 2)
+    changed = plans.preview(replace(opened.asked, pieces=1))
+    assert changed.formula.hydration_percent == 75.5
+    assert plans.preview(replace(opened.asked, version=None)).formula.hydration_percent == 70
+    with pytest.raises(CraftError) as refused:
+        plans.preview(replace(opened.asked, version=7))
+    assert refused.value.field == "version"
+
+
+def test_any_two_versions_are_compared_and_named(sessions):
+    book = FormulaBook(sessions, now)
+    first = book.get("tidewater-country").formula
+    for water in (76, 77, 78):
+        book.save("tidewater-country", replace(first, hydration_percent=water))
+    book.name_version("tidewater-country", 2, "the good one")
+    assert [version.name for version in book.versions("tidewater-country")] == ["", "", "the good one", ""]
+    (line,) = [line for line in book.compared("tidewater-country", 2, 4) if line.differs]
+    assert (line.what, line.before, line.after) == ("Water", "76 %", "78 %")
 
 
 def test_a_formula_that_cannot_be_made_is_not_saved(sessions):
@@ -50,9 +70,14 @@ def test_a_formula_that_cannot_be_made_is_not_saved(sessions):
 def test_an_older_file_is_copied_first_and_its_formulas_become_first_versions(folder, sessions):
     sessions.kw["bind"].dispose()
     with sqlite3.connect(folder / FILE) as file:
-        file.execute("DROP TABLE formula_version")
+        for table in ("formula_version", "pantry", "event"):
+            file.execute(f"DROP TABLE {table}")
+        body = json.loads(file.execute("SELECT body FROM formula WHERE id = 'night-ferry-rye'").fetchone()[0])
+        body["preferment"], body["instant_yeast_percent"] = body.pop("preferments")[0], body.pop("yeast_percent")
+        file.execute("UPDATE formula SET body = ? WHERE id = 'night-ferry-rye'", (json.dumps(body),))
         file.execute("UPDATE alembic_version SET version_num = '0001'")
     reopened = open_store(folder)
     assert list(folder.glob("*.before-*"))
-    assert [version.number for version in FormulaBook(reopened, now).versions("night-ferry-rye")] == [1]
+    (first,) = FormulaBook(reopened, now).versions("night-ferry-rye")
+    assert first.number == 1 and first.formula.preferments[0].flour_percent == 26
     reopened.kw["bind"].dispose()

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { RouterLink, RouterView, useRoute } from 'vue-router'
 import { api, ask } from './api/client'
+import CountsTip from './shell/CountsTip.vue'
 import { useNow } from './shell/kitchen'
 import { useUnits } from './shell/units'
 import { words } from './words'
@@ -19,6 +20,7 @@ const plans = useQuery({
 const rooms = [
   { to: '/plan', name: words.rooms.plan },
   { to: '/formulas', name: words.rooms.formulas },
+  { to: '/water', name: words.rooms.water },
   { to: '/kitchen', name: words.rooms.kitchen },
 ]
 
@@ -56,6 +58,7 @@ const next = computed(() => {
   <main id="content" tabindex="-1">
     <RouterView />
   </main>
+  <CountsTip />
 </template>
 
 <style scoped>

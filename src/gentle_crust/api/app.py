@@ -9,7 +9,11 @@ from sqlalchemy.orm import Session, sessionmaker
 from werkzeug.exceptions import HTTPException
 
 from gentle_crust import __version__, problem
-from gentle_crust.api import guard, refusals, rooms
+from gentle_crust.api import guard, refusals
+from gentle_crust.api.formula_room import formulas
+from gentle_crust.api.kitchen_room import kitchen
+from gentle_crust.api.plan_room import plans
+from gentle_crust.api.water_room import water
 from gentle_crust.core.errors import CraftError
 from gentle_crust.kitchen.now import Now
 
@@ -33,7 +37,7 @@ def create_app(
     app.extensions["gentle_crust_store"] = sessions
     app.extensions["gentle_crust_now"] = now
     guard.protect(app, listening, passcode)
-    for blueprint in (rooms.kitchen, rooms.formulas, rooms.plans):
+    for blueprint in (kitchen, formulas, plans, water):
         app.register_api(blueprint)
     _answer_refusals(app)
     _serve_pages(app)

@@ -5,16 +5,24 @@ from typing import Annotated, Literal
 
 from pydantic import AllowInfNan, BaseModel, ConfigDict, Field, StringConstraints
 
-from gentle_crust.core.culture.swap import BulkTime
+from gentle_crust.core.fermentation.bulk_time import BulkTime
 from gentle_crust.core.formula.checks import Check
+from gentle_crust.core.formula.compare import Difference
+from gentle_crust.core.formula.edit import TIN_G_PER_ML, LockKind
+from gentle_crust.core.formula.feel import Feel
+from gentle_crust.core.formula.flour import MyFlour
+from gentle_crust.core.formula.label import Cost, Label
 from gentle_crust.core.formula.measures import Grams
-from gentle_crust.core.formula.model import Formula, Preferment
-from gentle_crust.core.formula.scaling import Weighed
+from gentle_crust.core.formula.model import Formula, Preferment, Soaker, YeastKind
+from gentle_crust.core.formula.scaling import Total, Weighed
+from gentle_crust.core.formula.together import Amount, SharedLevain
 from gentle_crust.core.oven.profile import Oven, Vessel
 from gentle_crust.core.scheduling.mends import Mend
-from gentle_crust.core.scheduling.result import Plan
+from gentle_crust.core.scheduling.result import ByFeel, Plan
+from gentle_crust.interchange.formula_json import FormulaBody, MyFlourBody
 from gentle_crust.interchange.recipe_text import ReadLine, ReadWarning
 from gentle_crust.kitchen.formulas import Version
+from gentle_crust.kitchen.pantry import Pantry
 from gentle_crust.kitchen.plans import Asked, NextStep
 from gentle_crust.kitchen.settings import Settings
 
@@ -32,6 +40,7 @@ class AskedBody(Strict):
     """What a plan is asked for; omitted fields come from the formula and the kitchen."""
 
     formula_id: Short
+    version: int | None = Field(None, description="The formula's version; omitted: the newest")
     pieces: int | None = None
     scaling_weight_g: Number | None = None
     ready: Short | None = Field(
@@ -87,6 +96,12 @@ class KitchenBody(Strict):
     vessels: Annotated[list[VesselBody], Field(max_length=40)]
     fahrenheit: bool = False
     ounces: bool = False
+    hot_tap_c: Number | None = None
+    scale_g: Number = 1
+    bowl_l: Number | None = None
+    mixer_dough_g: Number | None = None
+    tin_ml: Number | None = None
+    currency: Short = ""
 
     def settings(self) -> Settings:
         """As the kitchen takes it."""
@@ -116,11 +131,114 @@ class FormulaAnswer(BaseModel):
     id: str
     formula: Formula
     weighed: Weighed
-    feel: str
+    totals: list[Total]
+    preferment_g: list[float]
+    leaven: Literal["levain", "yeast"]
+    feel: Feel
+    protein_percent: float
     handling: str
+    by_feel: ByFeel | None
     put_away: bool
-    flour_names: dict[str, str]
     checks: list[Check]
+    label: Label
+    cost: Cost | None
+    currency: str
+    scale_g: float
+
+
+class LockBody(Strict):
+    """What stays while a formula changes."""
+
+    kind: LockKind = "pieces"
+    g: Number = 0
+    flour_key: Short = ""
+    tin_ml: Number = 0
+    g_per_ml: Number = TIN_G_PER_ML
+
+
+class ChangeBody(Strict):
+    """One line of the formula set by grams in the whole batch, or by its share (0-1) of the dough."""
+
+    line: Short
+    g: Number | None = None
+    share: Number | None = None
+
+
+class WorkBody(Strict):
+    """A formula in the making: what is locked, and one change by grams, by share, or of the yeast's kind."""
+
+    formula: FormulaBody
+    lock: LockBody = LockBody()
+    change: ChangeBody | None = None
+    yeast_kind: YeastKind | None = None
+
+
+class DayBatchBody(Strict):
+    """How many of a formula on one day; its own pieces and weight if not given."""
+
+    formula_id: Short
+    pieces: int | None = None
+    scaling_weight_g: Number | None = None
+
+
+class TogetherBody(Strict):
+    """Several formulas on one day."""
+
+    batches: Annotated[list[DayBatchBody], Field(min_length=1, max_length=20)]
+    kept_g: Number = 0
+    ratio: Number = 3
+
+
+class TogetherAnswer(BaseModel):
+    """One sum of ingredients, the heaviest first, and the levains."""
+
+    ingredients: list[Amount]
+    dough_g: float
+    pieces: int
+    levains: list[SharedLevain]
+
+
+class VersionNameBody(Strict):
+    """What to call a version."""
+
+    name: Annotated[str, StringConstraints(max_length=200)]
+
+
+class ComparedAnswer(BaseModel):
+    """Two versions side by side."""
+
+    lines: list[Difference]
+
+
+class PriceBody(Strict):
+    """What a kilo of something costs."""
+
+    name: Short
+    price_per_kg: Number
+
+
+class PantryBody(Strict):
+    """The pantry, whole."""
+
+    flours: Annotated[list[MyFlourBody], Field(max_length=60)] = []
+    prices: Annotated[list[PriceBody], Field(max_length=200)] = []
+
+
+class UsualFlour(BaseModel):
+    """A kind of flour with its usual figures."""
+
+    kind: str
+    name: str
+    absorption_percent: float
+    protein_percent: float
+
+
+class PantryAnswer(BaseModel):
+    """The pantry, the table's flours with their usual figures, and what is bought for the formulas."""
+
+    pantry: Pantry
+    usual: list[UsualFlour]
+    bought: list[str]
 
 
 class HabitsBody(Strict):
@@ -177,6 +295,13 @@ class ExportPath(KeyPath):
     form: Literal["json", "recipe", "csv", "text"]
 
 
+class ComparePath(KeyPath):
+    """A formula and two of its versions."""
+
+    before: int
+    after: int
+
+
 class VersionPath(KeyPath):
     """A formula and the number of one of its versions."""
 
@@ -190,6 +315,8 @@ class FormulasAnswer(BaseModel):
     flours: dict[str, str]
     new: Formula
     preferments: dict[str, Preferment]
+    soakers: dict[str, Soaker]
+    mine: list[MyFlour]
 
 
 class PlanAnswer(BaseModel):
@@ -198,6 +325,7 @@ class PlanAnswer(BaseModel):
     asked: Asked
     formula: Formula
     formula_put_away: bool
+    newest_version: int
     plan: Plan
 
 

@@ -14,6 +14,8 @@ from gentle_crust.core.scheduling.clock import zone_of
 from gentle_crust.kitchen.formulas import ADAPTER as FORMULA
 from gentle_crust.kitchen.formulas import FormulaBook
 from gentle_crust.kitchen.now import Now
+from gentle_crust.kitchen.pantry import ADAPTER as PANTRY
+from gentle_crust.kitchen.pantry import PantryBook
 from gentle_crust.kitchen.plans import LOCAL, Asked, PlanBook
 from gentle_crust.kitchen.settings import ADAPTER as SETTINGS
 from gentle_crust.kitchen.settings import KitchenSettings
@@ -53,6 +55,7 @@ def fill(sessions: sessionmaker[Session], now: Now) -> None:
     start_formulas(sessions, now)
     kitchen = SETTINGS.validate_python(_data()["kitchen"])
     KitchenSettings(sessions, now).save(kitchen)
+    PantryBook(sessions, now).save(PANTRY.validate_python(_data()["pantry"]))
     morning = _Morning(now, kitchen.zone)
     ready = morning().replace(hour=7) + timedelta(days=1)
     asked = Asked("tidewater-country", ready=ready.strftime(LOCAL), culture="hungry")

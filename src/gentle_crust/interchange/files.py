@@ -10,7 +10,7 @@ from pydantic import TypeAdapter, ValidationError
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.formula.measures import Habits
 from gentle_crust.core.formula.model import Formula, check
-from gentle_crust.core.formula.scaling import Weighed
+from gentle_crust.core.formula.scaling import Weighed, sum_by_name
 from gentle_crust.interchange.formula_json import FormulaBody
 from gentle_crust.interchange.recipe_text import formula_of, read_recipe
 from gentle_crust.problem import of_validation
@@ -44,11 +44,7 @@ def _own(formula: Formula, _weighed: Weighed) -> str:
 
 def _ingredients(weighed: Weighed) -> list[str]:
     """What is bought and weighed in all: preferments counted with the rest."""
-    total: dict[str, float] = {}
-    for stage in weighed.stages:
-        for line in stage.lines:
-            if line.role not in ("levain", "preferment"):
-                total[line.name] = total.get(line.name, 0) + line.g
+    total = sum_by_name(line for stage in weighed.stages for line in stage.lines)
     return [f"{grams:.1f} g {name}" for name, grams in total.items()]
 
 
@@ -78,7 +74,7 @@ def _csv(formula: Formula, weighed: Weighed) -> str:
     for stage in weighed.stages:
         for line in stage.lines:
             figures = [f"{value:.2f}" for value in (line.g, line.percent, line.mixed_percent)]
-            writer.writerow([stage.kind, _cell(line.name), *figures])
+            writer.writerow([_cell(stage.kind), _cell(line.name), *figures])
     writer.writerow(["all", _cell(formula.name), f"{weighed.dough_g:.2f}", "", ""])
     return out.getvalue()
 
@@ -86,10 +82,10 @@ def _csv(formula: Formula, weighed: Weighed) -> str:
 def _text(formula: Formula, weighed: Weighed) -> str:
     lines = [formula.name, formula.note, f"{formula.pieces} x {formula.scaling_weight_g:g} g", ""]
     for stage in weighed.stages:
-        lines.append(stage.kind.capitalize())
+        lines.append(stage.title)
         lines += [f"{line.g:8.1f} g  {line.name}  ({line.percent:.1f} % of all flour)" for line in stage.lines]
         lines.append("")
-    lines.append("Percentages count the preferment's flour.")
+    lines.append("Percentages count the preferments' flour.")
     return "\n".join(lines) + "\n"
 
 

@@ -1,10 +1,10 @@
 """The program's own JSON for a formula. Its JSON Schema is what `gentle-crust formula --schema` prints."""
 
-from typing import Annotated
+from typing import Annotated, Any
 
-from pydantic import AllowInfNan, BaseModel, ConfigDict, Field, StringConstraints, TypeAdapter
+from pydantic import AllowInfNan, BaseModel, ConfigDict, Field, StringConstraints, TypeAdapter, model_validator
 
-from gentle_crust.core.formula.model import ExtraKind, Formula, PrefermentKind, Shape
+from gentle_crust.core.formula.model import ExtraKind, Formula, PrefermentKind, Shape, SoakerKind, YeastKind
 
 Number = Annotated[float, AllowInfNan(False)]
 Short = Annotated[str, StringConstraints(max_length=80)]
@@ -15,33 +15,70 @@ class _Strict(BaseModel):
     model_config = ConfigDict(extra="forbid")
 
 
+class LotBody(_Strict):
+    """One bag of a flour."""
+
+    mill: Short = ""
+    bag: Short = ""
+    date: Short = ""
+    price_per_kg: Number | None = None
+    note: Annotated[str, StringConstraints(max_length=300)] = ""
+
+
+class MyFlourBody(_Strict):
+    """A flour of the baker's own; what is unknown is null."""
+
+    id: Short
+    name: Short
+    kind: Short
+    absorption_percent: Number | None = None
+    protein_percent: Number | None = None
+    ash_percent: Number | None = None
+    whole_grain_fraction: Number | None = None
+    lots: Annotated[list[LotBody], Field(max_length=50)] = []
+
+
 class FlourShareBody(_Strict):
     """One flour of the blend."""
 
     kind: Short
     percent: Number
+    mine: MyFlourBody | None = None
 
 
 class ExtraBody(_Strict):
-    """An extra."""
+    """An extra; late if it is worked in after the gluten has formed."""
 
     name: Short
     kind: ExtraKind
     percent: Number
+    late: bool = False
 
 
 class PrefermentBody(_Strict):
-    """The preferment."""
+    """A preferment; flour_kind is the kind, or the baker's own flour's id, of one of the formula's flours."""
 
     kind: PrefermentKind
     flour_kind: Short
     flour_percent: Number
     hydration_percent: Number
     yeast_percent: Number = 0
+    salt_percent: Number = 0
+
+
+class SoakerBody(_Strict):
+    """Grains that drink first; percents of all the formula's flour."""
+
+    name: Short
+    kind: SoakerKind
+    water_percent: Number
+    flours: Annotated[list[FlourShareBody], Field(max_length=20)] = []
+    extras: Annotated[list[ExtraBody], Field(max_length=40)] = []
+    bound: bool = True
 
 
 class FormulaBody(_Strict):
-    """A formula, whole: percents over all flour, the preferment's included."""
+    """A formula, whole: percents over all flour, the preferments' included."""
 
     name: Annotated[str, StringConstraints(max_length=200)]
     flours: Annotated[list[FlourShareBody], Field(max_length=20)]
@@ -49,13 +86,32 @@ class FormulaBody(_Strict):
     salt_percent: Number
     shape: Shape
     extras: Annotated[list[ExtraBody], Field(max_length=40)] = []
-    preferment: PrefermentBody | None = None
-    instant_yeast_percent: Number = 0
+    preferments: Annotated[list[PrefermentBody], Field(max_length=8)] = []
+    yeast_percent: Number = 0
     scaling_weight_g: Number = 850
     pieces: int = 2
     dough_c: Number = 25
     autolyse_min: int = 30
     note: Annotated[str, StringConstraints(max_length=500)] = ""
+    yeast_kind: YeastKind = "instant"
+    soakers: Annotated[list[SoakerBody], Field(max_length=8)] = []
+    held_back_percent: Number = 0
+    salt_late: bool = False
+    feel_to_percent: Number | None = None
+
+    @model_validator(mode="before")
+    @classmethod
+    def of_the_first_form(cls, document: Any) -> Any:
+        """A file from before there could be several preferments: one preferment, and instant yeast."""
+        if not isinstance(document, dict):
+            return document
+        newer = dict(document)
+        if "preferment" in newer and "preferments" not in newer:
+            one = newer.pop("preferment")
+            newer["preferments"] = [] if one is None else [one]
+        if "instant_yeast_percent" in newer and "yeast_percent" not in newer:
+            newer["yeast_percent"] = newer.pop("instant_yeast_percent")
+        return newer
 
     def formula(self) -> Formula:
         """As the core takes it."""

@@ -353,8 +353,8 @@ def formula_of(reading: Reading, name: str) -> Formula:
         extras=tuple(
             Extra(item.ingredient.capitalize(), _extra_kind(item), percent(item.g.likely)) for item in grams["extra"]
         ),
-        preferment=Preferment("levain", main, percent(levain / 2), 100) if levain else None,
-        instant_yeast_percent=round(reading.percent["yeast"].likely, 2),
+        preferments=(Preferment("levain", main, percent(levain / 2), 100),) if levain else (),
+        yeast_percent=round(reading.percent["yeast"].likely, 2),
         scaling_weight_g=round(min(max(mass * 0.99, 30), 5000)),
         pieces=1,
         dough_c=25.0,

@@ -1,7 +1,7 @@
 """Formulas: kept, put away, brought back."""
 
 import uuid
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from datetime import datetime
 
 from pydantic import TypeAdapter
@@ -11,6 +11,7 @@ from gentle_crust.core.errors import CraftError, within
 from gentle_crust.core.formula.compare import Difference, compare
 from gentle_crust.core.formula.model import Formula, check
 from gentle_crust.kitchen.now import Now
+from gentle_crust.kitchen.pantry import PantryBook
 from gentle_crust.store.models import FormulaRow, VersionRow
 from gentle_crust.store.repositories import Formulas
 
@@ -52,11 +53,14 @@ class FormulaBook:
 
     def __init__(self, sessions: sessionmaker[Session], now: Now) -> None:
         self.sessions, self.now = sessions, now
+        self.pantry = PantryBook(sessions, now)
 
     def all(self) -> tuple[KeptFormula, ...]:
-        """Formulas that are not put away, oldest first."""
+        """Formulas that are not put away, oldest first, with their own flours as they are known today."""
+        pantry = self.pantry.get()
         with self.sessions() as session:
-            return tuple(_kept(row) for row in Formulas(session).all())
+            kept = [_kept(row) for row in Formulas(session).all()]
+        return tuple(replace(each, formula=pantry.refreshed(each.formula)) for each in kept)
 
     def get(self, key: str, field: str = "formula_id") -> KeptFormula:
         """One formula, put away or not; CraftError naming ``field`` if there is none."""
@@ -64,7 +68,31 @@ class FormulaBook:
             row = Formulas(session).get(key)
             if row is None:
                 raise missing(field)
-            return _kept(row)
+            kept = _kept(row)
+        return replace(kept, formula=self.pantry.get().refreshed(kept.formula))
+
+    def newest(self, key: str) -> int:
+        """The number of a formula's newest version."""
+        with self.sessions() as session:
+            return Formulas(session).versions(key)[0].number
+
+    def version(self, key: str, number: int, field: str = "number") -> Version:
+        """One saved state. CraftError naming ``field`` if there is none of that number."""
+        version = next((each for each in self.versions(key) if each.number == number), None)
+        if version is None:
+            raise CraftError(field, f"There is no version {number}.", "Choose one from the list of versions.")
+        return version
+
+    def compared(self, key: str, before: int, after: int) -> tuple[Difference, ...]:
+        """Any two versions side by side, all lines, those that differ marked."""
+        return compare(self.version(key, before).formula, self.version(key, after).formula)
+
+    def name_version(self, key: str, number: int, name: str) -> None:
+        """Give a version a name, or take it away with an empty one."""
+        within("name", "A version's name, in letters,", len(name), 0, 80, "")
+        self.version(key, number)
+        with self.sessions.begin() as session:
+            Formulas(session).name_version(key, number, name.strip())
 
     def add(self, formula: Formula, key: str | None = None) -> KeptFormula:
         """Check and keep a new formula."""
@@ -111,9 +139,7 @@ class FormulaBook:
 
     def restore(self, key: str, number: int) -> KeptFormula:
         """Bring an earlier version back: it is saved again as the newest, and nothing is lost."""
-        version = next((each for each in self.versions(key) if each.number == number), None)
-        if version is None:
-            raise CraftError("number", f"There is no version {number}.", "Choose one from the list of versions.")
+        version = self.version(key, number)
         return self.save(key, version.formula, f"as it was in version {number}")
 
     def put_away(self, key: str, away: bool = True) -> KeptFormula:

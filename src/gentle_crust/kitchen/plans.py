@@ -18,6 +18,7 @@ from gentle_crust.core.scheduling.result import Plan
 from gentle_crust.core.scheduling.wish import Kitchen, Wish
 from gentle_crust.kitchen.formulas import ADAPTER as FORMULA
 from gentle_crust.kitchen.formulas import FormulaBook
+from gentle_crust.kitchen.mixes import MixBook
 from gentle_crust.kitchen.now import Now
 from gentle_crust.kitchen.settings import KitchenSettings, Settings, hour_of, nights
 from gentle_crust.store.models import PlanRow
@@ -32,6 +33,8 @@ class Asked:
     """
 
     formula_id: str
+    version: int | None = None
+    """The formula's version that the plan is made with; without one, the newest."""
     pieces: int | None = None
     scaling_weight_g: float | None = None
     ready: str | None = None
@@ -56,6 +59,7 @@ class Answer:
     asked: Asked
     formula: Formula
     formula_put_away: bool
+    newest_version: int
     plan: Plan
 
 
@@ -145,7 +149,16 @@ def _wish(asked: Asked, settings: Settings, formula: Formula) -> tuple[Wish, Kit
         mixing="",
     )
     sleep = nights(asked.sleep_from or "", asked.sleep_to or "")
-    return wish, Kitchen(zone.key, room, sleep, float(asked.tap_c or 0), settings.oven, settings.altitude_m)
+    return wish, Kitchen(
+        zone.key,
+        room,
+        sleep,
+        float(asked.tap_c or 0),
+        settings.oven,
+        settings.altitude_m,
+        settings.hot_tap_c,
+        settings.scale_g,
+    )
 
 
 class PlanBook:
@@ -155,46 +168,59 @@ class PlanBook:
         self.sessions, self.now = sessions, now
         self.formulas = FormulaBook(sessions, now)
         self.settings = KitchenSettings(sessions, now)
+        self.mixes = MixBook(sessions, now)
 
     def preview(self, asked: Asked) -> Answer:
         """The plan for a question, not kept. Without ``ready``, for the first good time that works."""
-        kept = self.formulas.get(asked.formula_id)
         settings = self.settings.get()
-        whole = _complete(asked, settings, kept.formula)
+        formula, about = self._formula(asked)
+        whole = _complete(asked, settings, formula)
         if whole.ready is None:
-            return self._first_good(whole, settings, kept.formula, kept.put_away)
-        wish, kitchen = _wish(whole, settings, kept.formula)
-        return Answer(whole, kept.formula, kept.put_away, make_plan(wish, kitchen, self.now()))
+            return self._first_good(whole, settings, formula, about)
+        wish, kitchen = self._wish(whole, settings, formula)
+        return Answer(whole, formula, *about, make_plan(wish, kitchen, self.now()))
 
-    def _first_good(self, whole: Asked, settings: Settings, formula: Formula, put_away: bool) -> Answer:
-        """For breakfast tomorrow, else for noon, the afternoon or the evening; else the same on the day after."""
+    def _formula(self, asked: Asked) -> tuple[Formula, tuple[bool, int]]:
+        """The formula of the version that is asked for; whether it was put away, and its newest version's number."""
+        kept = self.formulas.get(asked.formula_id)
+        newest = self.formulas.newest(asked.formula_id)
+        formula = kept.formula
+        if asked.version is not None and asked.version != newest:
+            formula = self.formulas.version(asked.formula_id, asked.version, "version").formula
+        return formula, (kept.put_away, newest)
+
+    def _wish(self, asked: Asked, settings: Settings, formula: Formula) -> tuple[Wish, Kitchen]:
+        wish, kitchen = _wish(asked, settings, formula)
+        return wish, replace(kitchen, learnt_k=self.mixes.learnt_k())
+
+    def _first_good(self, whole: Asked, settings: Settings, formula: Formula, about: tuple[bool, int]) -> Answer:
+        """For breakfast tomorrow, else for noon, the afternoon or the evening; else the same on the days after."""
         zone = zone_of(whole.zone or settings.zone)
         today = self.now().astimezone(zone).replace(hour=0, minute=0, second=0, microsecond=0, tzinfo=None)
         breakfast = hour_of(whole.sleep_to or "", "sleep_to") + 1.75
         answer: Answer | None = None
-        for day, hour in product((1, 2), (breakfast, 12.5, 15.0, 18.5)):
+        for day, hour in product((1, 2, 3), (breakfast, 12.5, 15.0, 18.5)):
             ready = today + timedelta(days=day, minutes=15 * round(hour * 4))
             tried = replace(whole, ready=ready.strftime(LOCAL))
             try:
-                wish, kitchen = _wish(tried, settings, formula)
+                wish, kitchen = self._wish(tried, settings, formula)
             except CraftError as error:
                 if error.field != "ready":
                     raise
                 continue
             made = make_plan(wish, kitchen, self.now())
-            answer = answer or Answer(tried, formula, put_away, made)
+            answer = answer or Answer(tried, formula, *about, made)
             if not made.problems:
-                return Answer(tried, formula, put_away, made)
+                return Answer(tried, formula, *about, made)
         if answer is None:
-            raise CraftError("ready", "No time in the next two days can be used.", "Give a day and a time.")
+            raise CraftError("ready", "No time in the next three days can be used.", "Give a day and a time.")
         return answer
 
     def mends(self, asked: Asked) -> tuple[Mend, ...]:
         """Single changes that would rid a plan of its problems; ready as the kitchen's wall clock."""
-        kept = self.formulas.get(asked.formula_id)
         settings = self.settings.get()
-        whole = _complete(asked, settings, kept.formula)
-        wish, kitchen = _wish(whole, settings, kept.formula)
+        formula, _ = self._formula(asked)
+        wish, kitchen = self._wish(_complete(asked, settings, formula), settings, formula)
         zone = zone_of(kitchen.zone)
         found = mends(wish, kitchen, settings.vessels, self.now())
         return tuple(
@@ -206,6 +232,8 @@ class PlanBook:
 
     def save(self, key: str, asked: Asked) -> SavedPlan:
         """Plan and keep under the client's own key; saving the same key again replaces what was asked."""
+        if asked.version is None:
+            asked = replace(asked, version=self.formulas.newest(self.formulas.get(asked.formula_id).id))
         answer = self.preview(asked)
         now = self.now()
         with self.sessions.begin() as session:
@@ -231,6 +259,7 @@ class PlanBook:
                 ASKED.validate_python(row.asked),
                 FORMULA.validate_python(row.formula),
                 away,
+                self.formulas.newest(row.formula_id),
                 PLAN.validate_python(row.shown),
             )
             return SavedPlan(row.id, row.updated_at, answer)

@@ -8,6 +8,7 @@ from pydantic import TypeAdapter
 from sqlalchemy.orm import Session, sessionmaker
 
 from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core.formula.checks import Equipment
 from gentle_crust.core.oven.profile import Oven, Vessel, vessel_row
 from gentle_crust.core.scheduling.clock import Nights, zone_of
 from gentle_crust.kitchen.now import Now
@@ -36,9 +37,28 @@ class Settings:
     )
     fahrenheit: bool = False
     ounces: bool = False
+    hot_tap_c: float | None = None
+    scale_g: float = 1.0
+    """The scale's step."""
+    bowl_l: float | None = None
+    mixer_dough_g: float | None = None
+    """The most dough that the mixer's maker allows."""
+    tin_ml: float | None = None
+    currency: str = ""
+
+    @property
+    def equipment(self) -> Equipment:
+        """What formulas are checked against."""
+        return Equipment(self.scale_g, self.bowl_l, self.mixer_dough_g, self.tin_ml)
 
 
 ADAPTER = TypeAdapter(Settings)
+_OPTIONAL = (
+    ("hot_tap_c", "The hot tap", 25, 75, " C"),
+    ("bowl_l", "The bowl", 0.5, 400, " litres"),
+    ("mixer_dough_g", "The dough that the mixer takes", 200, 500_000, " g"),
+    ("tin_ml", "The tin's volume", 100, 10_000, " ml"),
+)
 
 
 def hour_of(text: str, field: str) -> float:
@@ -59,6 +79,13 @@ def check_settings(settings: Settings) -> None:
     within("fridge_c", "The fridge", settings.fridge_c, 0, 12, " C")
     within("tap_c", "Tap water", settings.tap_c, 1, 40, " C")
     within("altitude_m", "Altitude", settings.altitude_m, 0, 5000, " m")
+    within("scale_g", "The scale's step", settings.scale_g, 0.01, 10, " g")
+    for name, words, low, high, unit in _OPTIONAL:
+        value = getattr(settings, name)
+        if value is not None:
+            within(name, words, value, low, high, unit)
+    if len(settings.currency) > 8:
+        raise CraftError("currency", "The currency is longer than 8 letters.", "Write it as EUR or as its sign.")
     within("oven.top_c", "The oven's top temperature", settings.oven.top_c, 150, 500, " C")
     nights(settings.sleep_from, settings.sleep_to)
     if not settings.vessels:

@@ -63,6 +63,27 @@ class VersionRow(Base):
     saved_at: Mapped[datetime]
 
 
+class PantryRow(Base):
+    """The baker's own flours and prices: one row."""
+
+    __tablename__ = "pantry"
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    body: Mapped[dict[str, Any]]
+    updated_at: Mapped[datetime]
+
+
+class EventRow(Base):
+    """Something that happened in the kitchen. Never changed; the client makes the key, so a retry adds nothing."""
+
+    __tablename__ = "event"
+
+    id: Mapped[str] = mapped_column(String(60), primary_key=True)
+    kind: Mapped[str] = mapped_column(String(30), index=True)
+    at: Mapped[datetime] = mapped_column(index=True)
+    body: Mapped[dict[str, Any]]
+
+
 class PlanRow(Base):
     """A saved plan: what was asked, the formula as it was then, and the answer that was shown."""
 

@@ -7,7 +7,7 @@ from typing import Any
 from sqlalchemy import select
 from sqlalchemy.orm import Session
 
-from gentle_crust.store.models import FormulaRow, KitchenRow, PlanRow, VersionRow
+from gentle_crust.store.models import EventRow, FormulaRow, KitchenRow, PantryRow, PlanRow, VersionRow
 
 
 class Kitchens:
@@ -24,6 +24,39 @@ class Kitchens:
     def put(self, body: dict[str, Any], now: datetime) -> None:
         """Save the kitchen."""
         self.session.merge(KitchenRow(id=1, body=body, updated_at=now))
+
+
+class Pantries:
+    """The one pantry."""
+
+    def __init__(self, session: Session) -> None:
+        self.session = session
+
+    def get(self) -> dict[str, Any] | None:
+        """The pantry as it was saved; None before it ever was."""
+        row = self.session.get(PantryRow, 1)
+        return row.body if row else None
+
+    def put(self, body: dict[str, Any], now: datetime) -> None:
+        """Save the pantry."""
+        self.session.merge(PantryRow(id=1, body=body, updated_at=now))
+
+
+class Events:
+    """What happened, only ever added to."""
+
+    def __init__(self, session: Session) -> None:
+        self.session = session
+
+    def add(self, row: EventRow) -> None:
+        """Add an event, unless its key is already there."""
+        if self.session.get(EventRow, row.id) is None:
+            self.session.add(row)
+
+    def of(self, *kinds: str) -> Sequence[EventRow]:
+        """Events of some kinds, the oldest first."""
+        wanted = select(EventRow).where(EventRow.kind.in_(kinds))
+        return self.session.scalars(wanted.order_by(EventRow.at, EventRow.id)).all()
 
 
 class Formulas:
@@ -49,6 +82,10 @@ class Formulas:
         """All saved states of a formula, the newest first."""
         of_it = select(VersionRow).where(VersionRow.formula_id == key)
         return self.session.scalars(of_it.order_by(VersionRow.number.desc())).all()
+
+    def name_version(self, key: str, number: int, name: str) -> None:
+        """Call a saved state something."""
+        self.session.get_one(VersionRow, (key, number)).name = name
 
     def add_version(self, row: VersionRow) -> None:
         """Another saved state."""

@@ -21,23 +21,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/formulas/preview": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Weigh and check a formula without keeping it. */
-        post: operations["formulas_preview_formula_formulas_preview_post"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/formulas/read-file": {
         parameters: {
             query?: never;
@@ -49,6 +32,40 @@ export interface paths {
         put?: never;
         /** A formula from a file's bytes (own JSON, schema.org Recipe, or recipe lines), not kept until it is saved. */
         post: operations["formulas_read_file_formulas_read_file_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/formulas/together": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Several formulas on one day: one sum of ingredients, shared levains. */
+        post: operations["formulas_sum_formulas_formulas_together_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/formulas/work": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Weigh and check a formula in the making, one change made by grams or by share, what is locked kept. */
+        post: operations["formulas_work_on_formula_formulas_work_post"];
         delete?: never;
         options?: never;
         head?: never;
@@ -68,6 +85,23 @@ export interface paths {
         post?: never;
         /** Put a formula away; plans made with it keep it. */
         delete: operations["formulas_delete_formula_formulas__key__delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/formulas/{key}/compare/{before}/{after}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Two versions of a formula side by side. */
+        get: operations["formulas_compare_versions_formulas__key__compare__before___after__get"];
+        put?: never;
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -141,6 +175,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/formulas/{key}/versions/{number}/name": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Call a version something. */
+        put: operations["formulas_name_version_formulas__key__versions__number__name_put"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/formulas/{key}/versions/{number}/restore": {
         parameters: {
             query?: never;
@@ -169,6 +220,58 @@ export interface paths {
         get: operations["kitchen_get_kitchen_kitchen_get"];
         /** Save the kitchen's habits. */
         put: operations["kitchen_put_kitchen_kitchen_put"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mixes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What each way of mixing adds here, and on how many mixes that rests. */
+        get: operations["water_frictions_mixes_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mixes/{key}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** A dough that was mixed and measured: what mixing adds here is learnt from it. A retry adds nothing. */
+        put: operations["water_measured_mixes__key__put"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pantry": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The baker's own flours and prices. */
+        get: operations["kitchen_get_pantry_pantry_get"];
+        /** Save flours and prices. */
+        put: operations["kitchen_put_pantry_pantry_put"];
         post?: never;
         delete?: never;
         options?: never;
@@ -280,10 +383,105 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/water": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Water for a dough temperature, from the taps, kettle and ice that there are. */
+        post: operations["water_set_water_water_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/water/poured": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The dough that some waters will give. */
+        post: operations["water_poured_water_poured_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/yeast-test": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The glass to stir, and the last test of dry yeast. */
+        get: operations["water_yeast_test_yeast_test_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/yeast-test/{key}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** The yeast is stirred in: its time runs from now. */
+        put: operations["water_begin_yeast_test_yeast_test__key__put"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/yeast-test/{key}/foam": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** What the glass shows, and whether the yeast is alive; the key is that of the reading. */
+        put: operations["water_read_yeast_test_yeast_test__key__foam_put"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /**
+         * Amount
+         * @description Grams of something, or of the levain that goes into a dough.
+         */
+        Amount: {
+            /** G */
+            g: number;
+            /** Name */
+            name: string;
+        };
         /**
          * Asked
          * @description What a baker asks for. Whatever is left out comes from the formula and the kitchen.
@@ -327,6 +525,8 @@ export interface components {
             sleep_to?: string | null;
             /** Tap C */
             tap_c?: number | null;
+            /** Version */
+            version?: number | null;
             /** Vessel Id */
             vessel_id?: string | null;
             /** Zone */
@@ -376,6 +576,11 @@ export interface components {
             sleep_to?: string | null;
             /** Tap C */
             tap_c?: number | null;
+            /**
+             * Version
+             * @description The formula's version; omitted: the newest
+             */
+            version?: number | null;
             /** Vessel Id */
             vessel_id?: string | null;
             /** Zone */
@@ -422,8 +627,37 @@ export interface components {
             setpoint_c: number;
         };
         /**
+         * BowlBody
+         * @description The bowl it is mixed in.
+         */
+        BowlBody: {
+            /** C */
+            c: number;
+            /** G */
+            g: number;
+            /**
+             * Material
+             * @enum {string}
+             */
+            material: "steel" | "glass" | "ceramic" | "plastic";
+        };
+        /**
+         * Build
+         * @description Grams of seed, flour and water, fed 1 : ``ratio`` : ``ratio`` x hydration by weight.
+         */
+        Build: {
+            /** Flour G */
+            flour_g: number;
+            /** Ratio */
+            ratio: number;
+            /** Seed G */
+            seed_g: number;
+            /** Water G */
+            water_g: number;
+        };
+        /**
          * BulkTime
-         * @description Hours that bulk takes at the dough's own temperature to the rise that this leaven wants; None if over a day.
+         * @description Hours that bulk takes at the dough's own temperature to the rise that its leaven wants; None if over a day.
          */
         BulkTime: {
             /** High H */
@@ -436,6 +670,26 @@ export interface components {
             rise: number;
         };
         /**
+         * ByFeel
+         * @description Both ends of a dough whose water is finished by feel.
+         */
+        ByFeel: {
+            /** Dough High G */
+            dough_high_g: number;
+            /** Dough Low G */
+            dough_low_g: number;
+            /** High Percent */
+            high_percent: number;
+            /** Low Percent */
+            low_percent: number;
+            /** More G */
+            more_g: number;
+            /** Word High */
+            word_high: string;
+            /** Word Low */
+            word_low: string;
+        };
+        /**
          * Caution
          * @description A stable code and a short, calm sentence.
          */
@@ -444,6 +698,18 @@ export interface components {
             code: string;
             /** Text */
             text: string;
+        };
+        /**
+         * ChangeBody
+         * @description One line of the formula set by grams in the whole batch, or by its share (0-1) of the dough.
+         */
+        ChangeBody: {
+            /** G */
+            g?: number | null;
+            /** Line */
+            line: string;
+            /** Share */
+            share?: number | null;
         };
         /**
          * Check
@@ -460,6 +726,14 @@ export interface components {
             sentence: string;
         };
         /**
+         * ComparedAnswer
+         * @description Two versions side by side.
+         */
+        ComparedAnswer: {
+            /** Lines */
+            lines: components["schemas"]["Difference"][];
+        };
+        /**
          * CorePoint
          * @description The middle of the first load in the oven.
          */
@@ -471,6 +745,30 @@ export interface components {
             at: string;
             /** Core C */
             core_c: number;
+        };
+        /**
+         * Cost
+         * @description What a piece's ingredients cost; ``without`` names those of which no price is known.
+         */
+        Cost: {
+            /** Batch */
+            batch: number;
+            /** Per Piece */
+            per_piece: number;
+            /** Without */
+            without: string[];
+        };
+        /**
+         * DayBatchBody
+         * @description How many of a formula on one day; its own pieces and weight if not given.
+         */
+        DayBatchBody: {
+            /** Formula Id */
+            formula_id: string;
+            /** Pieces */
+            pieces?: number | null;
+            /** Scaling Weight G */
+            scaling_weight_g?: number | null;
         };
         /**
          * Difference
@@ -488,7 +786,7 @@ export interface components {
         };
         /**
          * Extra
-         * @description Anything that is not flour, water, salt or leaven.
+         * @description Anything that is not flour, water, salt or leaven; ``late`` if it is worked in after the gluten has formed.
          */
         Extra: {
             /**
@@ -496,6 +794,11 @@ export interface components {
              * @enum {string}
              */
             kind: "sugar" | "honey" | "oil" | "butter" | "milk" | "malt" | "seeds" | "other";
+            /**
+             * Late
+             * @default false
+             */
+            late: boolean;
             /** Name */
             name: string;
             /** Percent */
@@ -503,7 +806,7 @@ export interface components {
         };
         /**
          * ExtraBody
-         * @description An extra.
+         * @description An extra; late if it is worked in after the gluten has formed.
          */
         ExtraBody: {
             /**
@@ -511,10 +814,33 @@ export interface components {
              * @enum {string}
              */
             kind: "sugar" | "honey" | "oil" | "butter" | "milk" | "malt" | "seeds" | "other";
+            /**
+             * Late
+             * @default false
+             */
+            late: boolean;
             /** Name */
             name: string;
             /** Percent */
             percent: number;
+        };
+        /**
+         * Feel
+         * @description ``word`` for the feel, the blend's ``capacity_percent``, and how gluten is developed.
+         */
+        Feel: {
+            /** Boxed */
+            boxed: boolean;
+            /** Capacity Percent */
+            capacity_percent: number;
+            /** Fold Every Min */
+            fold_every_min: number;
+            /** Folds */
+            folds: number;
+            /** Knead */
+            knead: boolean;
+            /** Word */
+            word: string;
         };
         /**
          * Feeling
@@ -531,10 +857,13 @@ export interface components {
         /**
          * FlourShare
          * @description One flour of the blend: a kind of the flours table and its percent of all flour.
+         *
+         *     ``mine`` is the baker's own flour of that kind, as it was known when the formula was written.
          */
         FlourShare: {
             /** Kind */
             kind: string;
+            mine?: components["schemas"]["MyFlour"] | null;
             /** Percent */
             percent: number;
         };
@@ -545,8 +874,22 @@ export interface components {
         FlourShareBody: {
             /** Kind */
             kind: string;
+            mine?: components["schemas"]["MyFlourBody"] | null;
             /** Percent */
             percent: number;
+        };
+        /**
+         * FoamBody
+         * @description What the glass shows, and after how many minutes.
+         */
+        FoamBody: {
+            /**
+             * Foam
+             * @enum {string}
+             */
+            foam: "none" | "few_bubbles" | "thin" | "thick";
+            /** Minutes */
+            minutes: number;
         };
         /**
          * Formula
@@ -568,15 +911,17 @@ export interface components {
              * @default []
              */
             extras: components["schemas"]["Extra"][];
+            /** Feel To Percent */
+            feel_to_percent?: number | null;
             /** Flours */
             flours: components["schemas"]["FlourShare"][];
-            /** Hydration Percent */
-            hydration_percent: number;
             /**
-             * Instant Yeast Percent
+             * Held Back Percent
              * @default 0
              */
-            instant_yeast_percent: number;
+            held_back_percent: number;
+            /** Hydration Percent */
+            hydration_percent: number;
             /** Name */
             name: string;
             /**
@@ -589,7 +934,16 @@ export interface components {
              * @default 2
              */
             pieces: number;
-            preferment?: components["schemas"]["Preferment"] | null;
+            /**
+             * Preferments
+             * @default []
+             */
+            preferments: components["schemas"]["Preferment"][];
+            /**
+             * Salt Late
+             * @default false
+             */
+            salt_late: boolean;
             /** Salt Percent */
             salt_percent: number;
             /**
@@ -602,32 +956,61 @@ export interface components {
              * @enum {string}
              */
             shape: "boule" | "batard" | "baguette" | "slipper" | "pan_loaf" | "flat_round" | "roll";
+            /**
+             * Soakers
+             * @default []
+             */
+            soakers: components["schemas"]["Soaker"][];
+            /**
+             * Yeast Kind
+             * @default instant
+             * @enum {string}
+             */
+            yeast_kind: "instant" | "active_dry" | "fresh";
+            /**
+             * Yeast Percent
+             * @default 0
+             */
+            yeast_percent: number;
         };
         /**
          * FormulaAnswer
          * @description A formula, weighed for its own pieces.
          */
         FormulaAnswer: {
+            by_feel: components["schemas"]["ByFeel"] | null;
             /** Checks */
             checks: components["schemas"]["Check"][];
-            /** Feel */
-            feel: string;
-            /** Flour Names */
-            flour_names: {
-                [key: string]: string;
-            };
+            cost: components["schemas"]["Cost"] | null;
+            /** Currency */
+            currency: string;
+            feel: components["schemas"]["Feel"];
             formula: components["schemas"]["Formula"];
             /** Handling */
             handling: string;
             /** Id */
             id: string;
+            label: components["schemas"]["Label"];
+            /**
+             * Leaven
+             * @enum {string}
+             */
+            leaven: "levain" | "yeast";
+            /** Preferment G */
+            preferment_g: number[];
+            /** Protein Percent */
+            protein_percent: number;
             /** Put Away */
             put_away: boolean;
+            /** Scale G */
+            scale_g: number;
+            /** Totals */
+            totals: components["schemas"]["Total"][];
             weighed: components["schemas"]["Weighed"];
         };
         /**
          * FormulaBody
-         * @description A formula, whole: percents over all flour, the preferment's included.
+         * @description A formula, whole: percents over all flour, the preferments' included.
          */
         FormulaBody: {
             /**
@@ -645,15 +1028,17 @@ export interface components {
              * @default []
              */
             extras: components["schemas"]["ExtraBody"][];
+            /** Feel To Percent */
+            feel_to_percent?: number | null;
             /** Flours */
             flours: components["schemas"]["FlourShareBody"][];
-            /** Hydration Percent */
-            hydration_percent: number;
             /**
-             * Instant Yeast Percent
+             * Held Back Percent
              * @default 0
              */
-            instant_yeast_percent: number;
+            held_back_percent: number;
+            /** Hydration Percent */
+            hydration_percent: number;
             /** Name */
             name: string;
             /**
@@ -666,7 +1051,16 @@ export interface components {
              * @default 2
              */
             pieces: number;
-            preferment?: components["schemas"]["PrefermentBody"] | null;
+            /**
+             * Preferments
+             * @default []
+             */
+            preferments: components["schemas"]["PrefermentBody"][];
+            /**
+             * Salt Late
+             * @default false
+             */
+            salt_late: boolean;
             /** Salt Percent */
             salt_percent: number;
             /**
@@ -679,6 +1073,22 @@ export interface components {
              * @enum {string}
              */
             shape: "boule" | "batard" | "baguette" | "slipper" | "pan_loaf" | "flat_round" | "roll";
+            /**
+             * Soakers
+             * @default []
+             */
+            soakers: components["schemas"]["SoakerBody"][];
+            /**
+             * Yeast Kind
+             * @default instant
+             * @enum {string}
+             */
+            yeast_kind: "instant" | "active_dry" | "fresh";
+            /**
+             * Yeast Percent
+             * @default 0
+             */
+            yeast_percent: number;
         };
         /**
          * FormulasAnswer
@@ -691,11 +1101,39 @@ export interface components {
             };
             /** Formulas */
             formulas: components["schemas"]["FormulaAnswer"][];
+            /** Mine */
+            mine: components["schemas"]["MyFlour"][];
             new: components["schemas"]["Formula"];
             /** Preferments */
             preferments: {
                 [key: string]: components["schemas"]["Preferment"];
             };
+            /** Soakers */
+            soakers: {
+                [key: string]: components["schemas"]["Soaker"];
+            };
+        };
+        /**
+         * Friction
+         * @description ``k`` as it is believed now, the table's ``usual_k``, and the number of measured mixes it rests on.
+         */
+        Friction: {
+            /** K */
+            k: number;
+            /** Mixes */
+            mixes: number;
+            /** Mixing */
+            mixing: string;
+            /** Usual K */
+            usual_k: number;
+        };
+        /**
+         * FrictionsAnswer
+         * @description What each way of mixing adds to a dough here.
+         */
+        FrictionsAnswer: {
+            /** Frictions */
+            frictions: components["schemas"]["Friction"][];
         };
         /**
          * Grams
@@ -739,24 +1177,6 @@ export interface components {
             salt: "unknown" | "table" | "fine_sea" | "flaky";
         };
         /**
-         * Ingredient
-         * @description One line of a weigh list. ``percent`` is over all flour, ``mixed_percent`` over its own stage's flour.
-         */
-        Ingredient: {
-            /** G */
-            g: number;
-            /** Kind */
-            kind: string;
-            /** Mixed Percent */
-            mixed_percent: number;
-            /** Name */
-            name: string;
-            /** Percent */
-            percent: number;
-            /** Role */
-            role: string;
-        };
-        /**
          * KitchenAnswer
          * @description The kitchen and what time it is there.
          */
@@ -784,6 +1204,13 @@ export interface components {
              * @default 0
              */
             altitude_m: number;
+            /** Bowl L */
+            bowl_l?: number | null;
+            /**
+             * Currency
+             * @default
+             */
+            currency: string;
             /**
              * Fahrenheit
              * @default false
@@ -791,6 +1218,10 @@ export interface components {
             fahrenheit: boolean;
             /** Fridge C */
             fridge_c: number;
+            /** Hot Tap C */
+            hot_tap_c?: number | null;
+            /** Mixer Dough G */
+            mixer_dough_g?: number | null;
             /** Name */
             name: string;
             /**
@@ -803,16 +1234,155 @@ export interface components {
             room_day_c: number;
             /** Room Night C */
             room_night_c: number;
+            /**
+             * Scale G
+             * @default 1
+             */
+            scale_g: number;
             /** Sleep From */
             sleep_from: string;
             /** Sleep To */
             sleep_to: string;
             /** Tap C */
             tap_c: number;
+            /** Tin Ml */
+            tin_ml?: number | null;
             /** Vessels */
             vessels: components["schemas"]["VesselBody"][];
             /** Zone */
             zone: string;
+        };
+        /**
+         * Label
+         * @description Ingredients by descending weight, allergens in that order, and what must be said beside it.
+         */
+        Label: {
+            /** Allergens */
+            allergens: string[];
+            /** Ingredients */
+            ingredients: components["schemas"]["gentle_crust__core__formula__label__Ingredient"][];
+            /** Rules */
+            rules: string;
+            /** Text */
+            text: string;
+        };
+        /**
+         * LockBody
+         * @description What stays while a formula changes.
+         */
+        LockBody: {
+            /**
+             * Flour Key
+             * @default
+             */
+            flour_key: string;
+            /**
+             * G
+             * @default 0
+             */
+            g: number;
+            /**
+             * G Per Ml
+             * @default 0.48
+             */
+            g_per_ml: number;
+            /**
+             * Kind
+             * @default pieces
+             * @enum {string}
+             */
+            kind: "pieces" | "dough" | "flour" | "bag" | "tin";
+            /**
+             * Tin Ml
+             * @default 0
+             */
+            tin_ml: number;
+        };
+        /**
+         * Lot
+         * @description One bag or delivery of a flour: where it came from, when it was opened, what it cost a kilo, if wished.
+         */
+        Lot: {
+            /**
+             * Bag
+             * @default
+             */
+            bag: string;
+            /**
+             * Date
+             * @default
+             */
+            date: string;
+            /**
+             * Mill
+             * @default
+             */
+            mill: string;
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+            /** Price Per Kg */
+            price_per_kg?: number | null;
+        };
+        /**
+         * LotBody
+         * @description One bag of a flour.
+         */
+        LotBody: {
+            /**
+             * Bag
+             * @default
+             */
+            bag: string;
+            /**
+             * Date
+             * @default
+             */
+            date: string;
+            /**
+             * Mill
+             * @default
+             */
+            mill: string;
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+            /** Price Per Kg */
+            price_per_kg?: number | null;
+        };
+        /**
+         * MeasuredBody
+         * @description The same, once the dough was measured.
+         */
+        MeasuredBody: {
+            bowl?: components["schemas"]["BowlBody"] | null;
+            /** Dough C */
+            dough_c: number;
+            /** Flour C */
+            flour_c: number;
+            /** Formula Id */
+            formula_id: string;
+            /** Levain C */
+            levain_c: number;
+            /**
+             * Mixing
+             * @enum {string}
+             */
+            mixing: "spoon" | "folds" | "hand_kneading" | "slap_and_fold" | "planetary_mixer" | "spiral_mixer" | "processor";
+            /** Pieces */
+            pieces?: number | null;
+            /** Room C */
+            room_c: number;
+            /** Scaling Weight G */
+            scaling_weight_g?: number | null;
+            /** Version */
+            version?: number | null;
+            /** Waters */
+            waters: components["schemas"]["PourBody"][];
         };
         /**
          * Mend
@@ -836,6 +1406,58 @@ export interface components {
         MendsAnswer: {
             /** Mends */
             mends: components["schemas"]["Mend"][];
+        };
+        /**
+         * MyFlour
+         * @description A flour of the baker's own: of a ``kind`` of the flours table, with what differs from it. Unknown is None.
+         *
+         *     ``lots`` are the newest first. ``ash_percent`` is as printed on the bag, and kept for the record.
+         */
+        MyFlour: {
+            /** Absorption Percent */
+            absorption_percent?: number | null;
+            /** Ash Percent */
+            ash_percent?: number | null;
+            /** Id */
+            id: string;
+            /** Kind */
+            kind: string;
+            /**
+             * Lots
+             * @default []
+             */
+            lots: components["schemas"]["Lot"][];
+            /** Name */
+            name: string;
+            /** Protein Percent */
+            protein_percent?: number | null;
+            /** Whole Grain Fraction */
+            whole_grain_fraction?: number | null;
+        };
+        /**
+         * MyFlourBody
+         * @description A flour of the baker's own; what is unknown is null.
+         */
+        MyFlourBody: {
+            /** Absorption Percent */
+            absorption_percent?: number | null;
+            /** Ash Percent */
+            ash_percent?: number | null;
+            /** Id */
+            id: string;
+            /** Kind */
+            kind: string;
+            /**
+             * Lots
+             * @default []
+             */
+            lots: components["schemas"]["LotBody"][];
+            /** Name */
+            name: string;
+            /** Protein Percent */
+            protein_percent?: number | null;
+            /** Whole Grain Fraction */
+            whole_grain_fraction?: number | null;
         };
         /**
          * NextStep
@@ -901,6 +1523,49 @@ export interface components {
             top_c: number;
         };
         /**
+         * Pantry
+         * @description Own flours, and prices of whatever else is bought.
+         */
+        Pantry: {
+            /**
+             * Flours
+             * @default []
+             */
+            flours: components["schemas"]["MyFlour"][];
+            /**
+             * Prices
+             * @default []
+             */
+            prices: components["schemas"]["Price"][];
+        };
+        /**
+         * PantryAnswer
+         * @description The pantry, the table's flours with their usual figures, and what is bought for the formulas.
+         */
+        PantryAnswer: {
+            /** Bought */
+            bought: string[];
+            pantry: components["schemas"]["Pantry"];
+            /** Usual */
+            usual: components["schemas"]["UsualFlour"][];
+        };
+        /**
+         * PantryBody
+         * @description The pantry, whole.
+         */
+        PantryBody: {
+            /**
+             * Flours
+             * @default []
+             */
+            flours: components["schemas"]["MyFlourBody"][];
+            /**
+             * Prices
+             * @default []
+             */
+            prices: components["schemas"]["PriceBody"][];
+        };
+        /**
          * Plan
          * @description The whole answer to a wish.
          */
@@ -911,6 +1576,7 @@ export interface components {
              * Format: date-time
              */
             begins: string;
+            by_feel?: components["schemas"]["ByFeel"] | null;
             /** Engine */
             engine: string;
             feel: components["schemas"]["Feeling"];
@@ -950,6 +1616,8 @@ export interface components {
             formula: components["schemas"]["Formula"];
             /** Formula Put Away */
             formula_put_away: boolean;
+            /** Newest Version */
+            newest_version: number;
             plan: components["schemas"]["Plan"];
         };
         /**
@@ -989,11 +1657,61 @@ export interface components {
             plans: components["schemas"]["PlanLineAnswer"][];
         };
         /**
+         * PourBody
+         * @description Grams of water at a temperature.
+         */
+        PourBody: {
+            /** C */
+            c: number;
+            /** G */
+            g: number;
+        };
+        /**
+         * PouredAnswer
+         * @description The dough that these waters give.
+         */
+        PouredAnswer: {
+            /** Dough C */
+            dough_c: number;
+            friction: components["schemas"]["Friction"];
+            /** Water C */
+            water_c: number;
+        };
+        /**
+         * PouredBody
+         * @description The waters that were poured.
+         */
+        PouredBody: {
+            bowl?: components["schemas"]["BowlBody"] | null;
+            /** Flour C */
+            flour_c: number;
+            /** Formula Id */
+            formula_id: string;
+            /** Levain C */
+            levain_c: number;
+            /**
+             * Mixing
+             * @enum {string}
+             */
+            mixing: "spoon" | "folds" | "hand_kneading" | "slap_and_fold" | "planetary_mixer" | "spiral_mixer" | "processor";
+            /** Pieces */
+            pieces?: number | null;
+            /** Room C */
+            room_c: number;
+            /** Scaling Weight G */
+            scaling_weight_g?: number | null;
+            /** Version */
+            version?: number | null;
+            /** Waters */
+            waters: components["schemas"]["PourBody"][];
+        };
+        /**
          * Preferment
          * @description A part of the flour that ferments first.
          *
-         *     ``flour_percent`` is the prefermented flour (percent of all flour), ``hydration_percent`` its water over
-         *     its own flour, ``yeast_percent`` its instant yeast over its own flour (0 for a levain).
+         *     ``flour_kind`` is the key of one of the formula's flours, ``flour_percent`` the prefermented flour (percent
+         *     of all flour). ``hydration_percent``, ``yeast_percent`` (instant; 0 for a levain) and ``salt_percent`` (old
+         *     dough) are over its own flour.
          */
         Preferment: {
             /** Flour Kind */
@@ -1006,7 +1724,12 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "levain" | "poolish" | "biga" | "sponge";
+            kind: "levain" | "poolish" | "biga" | "sponge" | "old_dough";
+            /**
+             * Salt Percent
+             * @default 0
+             */
+            salt_percent: number;
             /**
              * Yeast Percent
              * @default 0
@@ -1015,7 +1738,7 @@ export interface components {
         };
         /**
          * PrefermentBody
-         * @description The preferment.
+         * @description A preferment; flour_kind is the kind, or the baker's own flour's id, of one of the formula's flours.
          */
         PrefermentBody: {
             /** Flour Kind */
@@ -1028,12 +1751,37 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "levain" | "poolish" | "biga" | "sponge";
+            kind: "levain" | "poolish" | "biga" | "sponge" | "old_dough";
+            /**
+             * Salt Percent
+             * @default 0
+             */
+            salt_percent: number;
             /**
              * Yeast Percent
              * @default 0
              */
             yeast_percent: number;
+        };
+        /**
+         * Price
+         * @description What a kilo of something costs, in the kitchen's currency.
+         */
+        Price: {
+            /** Name */
+            name: string;
+            /** Price Per Kg */
+            price_per_kg: number;
+        };
+        /**
+         * PriceBody
+         * @description What a kilo of something costs.
+         */
+        PriceBody: {
+            /** Name */
+            name: string;
+            /** Price Per Kg */
+            price_per_kg: number;
         };
         /**
          * Problem
@@ -1257,6 +2005,8 @@ export interface components {
             formula_put_away: boolean;
             /** Id */
             id: string;
+            /** Newest Version */
+            newest_version: number;
             plan: components["schemas"]["Plan"];
             /**
              * Saved At
@@ -1274,6 +2024,13 @@ export interface components {
              * @default 0
              */
             altitude_m: number;
+            /** Bowl L */
+            bowl_l?: number | null;
+            /**
+             * Currency
+             * @default
+             */
+            currency: string;
             /**
              * Fahrenheit
              * @default false
@@ -1284,6 +2041,10 @@ export interface components {
              * @default 4
              */
             fridge_c: number;
+            /** Hot Tap C */
+            hot_tap_c?: number | null;
+            /** Mixer Dough G */
+            mixer_dough_g?: number | null;
             /**
              * Name
              * @default My kitchen
@@ -1306,6 +2067,11 @@ export interface components {
              */
             room_night_c: number;
             /**
+             * Scale G
+             * @default 1
+             */
+            scale_g: number;
+            /**
              * Sleep From
              * @default 22:30
              */
@@ -1320,6 +2086,8 @@ export interface components {
              * @default 14
              */
             tap_c: number;
+            /** Tin Ml */
+            tin_ml?: number | null;
             /**
              * Vessels
              * @default [
@@ -1357,6 +2125,83 @@ export interface components {
             zone: string;
         };
         /**
+         * SharedLevain
+         * @description One build for several doughs: of one flour, at one hydration; ``into`` names each dough and its grams.
+         */
+        SharedLevain: {
+            build: components["schemas"]["Build"];
+            /** Flour */
+            flour: string;
+            /** Hydration Percent */
+            hydration_percent: number;
+            /** Into */
+            into: components["schemas"]["Amount"][];
+            /** Needed G */
+            needed_g: number;
+        };
+        /**
+         * Soaker
+         * @description Grains, seeds or flour that drink before they go into the dough: cold (soaker) or with boiling water (scald).
+         *
+         *     Percents are of all the formula's flour. ``bound`` water stays in the grains and does not slacken the dough.
+         */
+        Soaker: {
+            /**
+             * Bound
+             * @default true
+             */
+            bound: boolean;
+            /**
+             * Extras
+             * @default []
+             */
+            extras: components["schemas"]["Extra"][];
+            /**
+             * Flours
+             * @default []
+             */
+            flours: components["schemas"]["FlourShare"][];
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "soaker" | "scald";
+            /** Name */
+            name: string;
+            /** Water Percent */
+            water_percent: number;
+        };
+        /**
+         * SoakerBody
+         * @description Grains that drink first; percents of all the formula's flour.
+         */
+        SoakerBody: {
+            /**
+             * Bound
+             * @default true
+             */
+            bound: boolean;
+            /**
+             * Extras
+             * @default []
+             */
+            extras: components["schemas"]["ExtraBody"][];
+            /**
+             * Flours
+             * @default []
+             */
+            flours: components["schemas"]["FlourShareBody"][];
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "soaker" | "scald";
+            /** Name */
+            name: string;
+            /** Water Percent */
+            water_percent: number;
+        };
+        /**
          * Stage
          * @description What is weighed together at one time.
          */
@@ -1364,7 +2209,9 @@ export interface components {
             /** Kind */
             kind: string;
             /** Lines */
-            lines: components["schemas"]["Ingredient"][];
+            lines: components["schemas"]["gentle_crust__core__formula__scaling__Ingredient"][];
+            /** Title */
+            title: string;
         };
         /**
          * Step
@@ -1421,6 +2268,54 @@ export interface components {
             low: string | null;
         };
         /**
+         * TogetherAnswer
+         * @description One sum of ingredients, the heaviest first, and the levains.
+         */
+        TogetherAnswer: {
+            /** Dough G */
+            dough_g: number;
+            /** Ingredients */
+            ingredients: components["schemas"]["Amount"][];
+            /** Levains */
+            levains: components["schemas"]["SharedLevain"][];
+            /** Pieces */
+            pieces: number;
+        };
+        /**
+         * TogetherBody
+         * @description Several formulas on one day.
+         */
+        TogetherBody: {
+            /** Batches */
+            batches: components["schemas"]["DayBatchBody"][];
+            /**
+             * Kept G
+             * @default 0
+             */
+            kept_g: number;
+            /**
+             * Ratio
+             * @default 3
+             */
+            ratio: number;
+        };
+        /**
+         * Total
+         * @description One ingredient of the whole formula, all stages together. ``line`` is its place in the formula.
+         */
+        Total: {
+            /** G */
+            g: number;
+            /** Line */
+            line: string;
+            /** Name */
+            name: string;
+            /** Percent */
+            percent: number;
+            /** Share */
+            share: number;
+        };
+        /**
          * Totals
          * @description The formula in figures, counted both ways.
          */
@@ -1441,6 +2336,20 @@ export interface components {
             prefermented_percent: number;
         };
         /**
+         * UsualFlour
+         * @description A kind of flour with its usual figures.
+         */
+        UsualFlour: {
+            /** Absorption Percent */
+            absorption_percent: number;
+            /** Kind */
+            kind: string;
+            /** Name */
+            name: string;
+            /** Protein Percent */
+            protein_percent: number;
+        };
+        /**
          * Version
          * @description One saved state of a formula. ``changes`` are against the version before it; none for the first.
          */
@@ -1457,6 +2366,14 @@ export interface components {
              * Format: date-time
              */
             saved_at: string;
+        };
+        /**
+         * VersionNameBody
+         * @description What to call a version.
+         */
+        VersionNameBody: {
+            /** Name */
+            name: string;
         };
         /**
          * VersionsAnswer
@@ -1502,13 +2419,28 @@ export interface components {
         };
         /**
          * WaterAnswer
-         * @description ``water_c`` is what the balance asks for; ``dough_c`` what tap, kettle and ice can really give.
+         * @description ``water_c`` is what the balance asks for; ``dough_c`` what taps, kettle and ice can really give.
          */
         WaterAnswer: {
             /** Dough C */
             dough_c: number;
+            /**
+             * Drawn C
+             * @default 0
+             */
+            drawn_c: number;
             /** Factor Method Water C */
             factor_method_water_c: number;
+            /**
+             * Factor Why
+             * @default
+             */
+            factor_why: string;
+            /**
+             * Hot Tap G
+             * @default 0
+             */
+            hot_tap_g: number;
             /** Ice G */
             ice_g: number;
             /** Kettle G */
@@ -1519,6 +2451,60 @@ export interface components {
             warnings: components["schemas"]["WaterWarning"][];
             /** Water C */
             water_c: number;
+        };
+        /**
+         * WaterBody
+         * @description How warm the water must be, and how to draw it.
+         */
+        WaterBody: {
+            /**
+             * Altitude M
+             * @default 0
+             */
+            altitude_m: number;
+            bowl?: components["schemas"]["BowlBody"] | null;
+            /** Flour C */
+            flour_c: number;
+            /** Formula Id */
+            formula_id: string;
+            /** Hot Tap C */
+            hot_tap_c?: number | null;
+            /**
+             * Ice C
+             * @default 0
+             */
+            ice_c: number;
+            /** Levain C */
+            levain_c: number;
+            /**
+             * Mixing
+             * @enum {string}
+             */
+            mixing: "spoon" | "folds" | "hand_kneading" | "slap_and_fold" | "planetary_mixer" | "spiral_mixer" | "processor";
+            /** Pieces */
+            pieces?: number | null;
+            /** Room C */
+            room_c: number;
+            /** Scaling Weight G */
+            scaling_weight_g?: number | null;
+            /** Tap C */
+            tap_c: number;
+            /** Target Dough C */
+            target_dough_c: number;
+            /** Version */
+            version?: number | null;
+        };
+        /**
+         * WaterPanelAnswer
+         * @description The water, and what it rests on.
+         */
+        WaterPanelAnswer: {
+            friction: components["schemas"]["Friction"];
+            /** Kettle C */
+            kettle_c: number;
+            water: components["schemas"]["WaterAnswer"];
+            /** Water G */
+            water_g: number;
         };
         /**
          * WaterWarning
@@ -1569,13 +2555,15 @@ export interface components {
         };
         /**
          * Weighed
-         * @description A formula in grams. The preferment comes before the dough that takes it up.
+         * @description A formula in grams: first the preferments in the formula's order, then its soakers, last the dough.
          */
         Weighed: {
             /** Dough G */
             dough_g: number;
             /** Flour G */
             flour_g: number;
+            /** Free Hydration Percent */
+            free_hydration_percent: number;
             /** Mixed Hydration Percent */
             mixed_hydration_percent: number;
             /** Mixed Salt Percent */
@@ -1588,6 +2576,105 @@ export interface components {
             prefermented_percent: number;
             /** Stages */
             stages: components["schemas"]["Stage"][];
+        };
+        /**
+         * WorkBody
+         * @description A formula in the making: what is locked, and one change by grams, by share, or of the yeast's kind.
+         */
+        WorkBody: {
+            change?: components["schemas"]["ChangeBody"] | null;
+            formula: components["schemas"]["FormulaBody"];
+            /**
+             * @default {
+             *       "flour_key": "",
+             *       "g": 0,
+             *       "g_per_ml": 0.48,
+             *       "kind": "pieces",
+             *       "tin_ml": 0
+             *     }
+             */
+            lock: components["schemas"]["LockBody"];
+            /** Yeast Kind */
+            yeast_kind?: ("instant" | "active_dry" | "fresh") | null;
+        };
+        /**
+         * YeastTest
+         * @description The last test of dry yeast: when it was begun, and what it showed, if it was read.
+         */
+        YeastTest: {
+            /**
+             * Begun At
+             * Format: date-time
+             */
+            begun_at: string;
+            verdict: components["schemas"]["YeastVerdict"] | null;
+        };
+        /**
+         * YeastTestAnswer
+         * @description What to stir together, and the last test.
+         */
+        YeastTestAnswer: {
+            /** Sugar G */
+            sugar_g: number;
+            test: components["schemas"]["YeastTest"] | null;
+            /** Water C */
+            water_c: number;
+            /** Water G */
+            water_g: number;
+            /** Yeast G */
+            yeast_g: number;
+        };
+        /**
+         * YeastVerdict
+         * @description ``state`` is lively, weak, dead or wait; ``dose`` what to multiply the formula's yeast by, 0 if it is no use.
+         */
+        YeastVerdict: {
+            /** Dose */
+            dose: number;
+            /** Sentence */
+            sentence: string;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "lively" | "weak" | "dead" | "wait";
+        };
+        /**
+         * Ingredient
+         * @description One name of the list: its grams in the batch, and its allergen, empty if its name tells of none.
+         */
+        gentle_crust__core__formula__label__Ingredient: {
+            /** Allergen */
+            allergen: string;
+            /** G */
+            g: number;
+            /** Name */
+            name: string;
+        };
+        /**
+         * Ingredient
+         * @description One line of a weigh list. ``percent`` is over all flour, ``mixed_percent`` over its own stage's flour.
+         *
+         *     ``late`` lines are worked in after the gluten has formed.
+         */
+        gentle_crust__core__formula__scaling__Ingredient: {
+            /** G */
+            g: number;
+            /** Kind */
+            kind: string;
+            /**
+             * Late
+             * @default false
+             */
+            late: boolean;
+            /** Mixed Percent */
+            mixed_percent: number;
+            /** Name */
+            name: string;
+            /** Percent */
+            percent: number;
+            /** Role */
+            role: string;
         };
     };
     responses: never;
@@ -1627,18 +2714,14 @@ export interface operations {
             };
         };
     };
-    formulas_preview_formula_formulas_preview_post: {
+    formulas_read_file_formulas_read_file_post: {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["FormulaBody"];
-            };
-        };
+        requestBody?: never;
         responses: {
             /** @description OK */
             200: {
@@ -1660,14 +2743,51 @@ export interface operations {
             };
         };
     };
-    formulas_read_file_formulas_read_file_post: {
+    formulas_sum_formulas_formulas_together_post: {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TogetherBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TogetherAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    formulas_work_on_formula_formulas_work_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WorkBody"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {
@@ -1742,6 +2862,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FormulaAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    formulas_compare_versions_formulas__key__compare__before___after__get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+                before: number;
+                after: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ComparedAnswer"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -1875,6 +3028,42 @@ export interface operations {
             };
         };
     };
+    formulas_name_version_formulas__key__versions__number__name_put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VersionNameBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VersionsAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
     formulas_restore_version_formulas__key__versions__number__restore_post: {
         parameters: {
             query?: never;
@@ -1956,6 +3145,132 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["KitchenAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    water_frictions_mixes_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FrictionsAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    water_measured_mixes__key__put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MeasuredBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FrictionsAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    kitchen_get_pantry_pantry_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PantryAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    kitchen_put_pantry_pantry_put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PantryBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PantryAnswer"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -2212,6 +3527,167 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RecipeAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    water_set_water_water_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WaterBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WaterPanelAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    water_poured_water_poured_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PouredBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PouredAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    water_yeast_test_yeast_test_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["YeastTestAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    water_begin_yeast_test_yeast_test__key__put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["YeastTestAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    water_read_yeast_test_yeast_test__key__foam_put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FoamBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["YeastTestAnswer"];
                 };
             };
             /** @description Unprocessable Entity */

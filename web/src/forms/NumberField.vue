@@ -1,12 +1,21 @@
 <script setup lang="ts">
 import { ref, useId, watch } from 'vue'
 
-defineProps<{ label: string; unit?: string; hideLabel?: boolean }>()
+const props = defineProps<{
+  label: string
+  unit?: string
+  hideLabel?: boolean
+  digits?: number
+  /** What the figure counts, if it is a percentage: shown on hover and focus. */
+  counts?: string
+}>()
 const model = defineModel<number>({ required: true })
 const id = useId()
-const text = ref(String(model.value))
+const shown = (value: number) => String(Number(value.toFixed(props.digits ?? 2)))
+const text = ref(shown(model.value))
 watch(model, (value) => {
-  if (read(text.value) !== value) text.value = String(value)
+  const written = read(text.value)
+  if (written === null || shown(written) !== shown(value)) text.value = shown(value)
 })
 
 /** Decimal comma and point are both read; what is no number is left standing until it is one. */
@@ -24,7 +33,7 @@ function take() {
 <template>
   <div class="number">
     <label class="small quiet" :class="{ 'out-of-sight': hideLabel }" :for="id">{{ label }}</label>
-    <div class="row">
+    <div class="row" :data-counts="counts">
       <input
         :id="id"
         v-model="text"
@@ -33,9 +42,9 @@ function take() {
         autocomplete="off"
         maxlength="9"
         @input="take"
-        @blur="text = String(model)"
+        @blur="text = shown(model)"
       />
-      <span v-if="unit" class="small quiet">{{ unit }}</span>
+      <span v-if="unit" class="small quiet unit">{{ unit }}</span>
     </div>
   </div>
 </template>
@@ -44,11 +53,14 @@ function take() {
 .row {
   display: flex;
   align-items: center;
-  gap: 8px;
+  gap: 6px;
 }
 .field {
-  width: 92px;
+  width: 84px;
   text-align: right;
   font-weight: 600;
+}
+.unit {
+  min-width: 16px;
 }
 </style>

@@ -30,16 +30,20 @@ export function useUnits() {
   const degree = (c: number) =>
     `${fahrenheit.value ? Math.round(c * 1.8 + 32) : rounded(Math.round(c * 2) / 2, 1)}°`
   const warmth = (c: number) => `${degree(c)}${fahrenheit.value ? 'F' : 'C'}`
-  const difference = (k: number) => `${Math.round(fahrenheit.value ? k * 1.8 : k)}°`
+  const difference = (k: number, digits = 0) => `${(fahrenheit.value ? k * 1.8 : k).toFixed(digits)}°`
   const massNumber = (g: number) => {
     if (ounces.value) {
       const oz = g / GRAMS_IN_OUNCE
       return rounded(oz, oz < 1 ? 3 : oz < 10 ? 2 : 1)
     }
-    return g < 1 ? g.toFixed(2) : rounded(g, g < 9.95 ? 1 : 0)
+    return g < 1 ? g.toFixed(2) : rounded(g, g < 9.95 ? 1 : scaleDigits.value)
   }
+  /** A scale that shows tenths is read in tenths. */
+  const scaleDigits = computed(() => ((settings.value?.scale_g ?? 1) < 1 ? 1 : 0))
+  const toMass = (g: number) => (ounces.value ? g / GRAMS_IN_OUNCE : g)
+  const fromMass = (value: number) => (ounces.value ? value * GRAMS_IN_OUNCE : value)
   const massUnit = computed(() => (ounces.value ? 'oz' : 'g'))
-  const mass = (g: number) => `${massNumber(g)} ${massUnit.value}`
+  const mass = (g: number) => `${massNumber(g)}\u00a0${massUnit.value}`
 
   const format = (at: number | string | Date, options: Intl.DateTimeFormatOptions, tz = zone.value) =>
     formatter('en-GB', { timeZone: tz, hourCycle: 'h23', ...options }).format(new Date(at))
@@ -67,8 +71,11 @@ export function useUnits() {
     fromDegrees,
     degree,
     warmth,
+    difference,
     massNumber,
     massUnit,
+    toMass,
+    fromMass,
     mass,
     clock,
     weekday,

@@ -18,12 +18,16 @@ def caution(code: str) -> Caution:
     return Caution(code, str(toml("cautions")[code]))
 
 
-def at_step(kind: str, vessel: str, oven: str, lidded: bool) -> tuple[Caution, ...]:
-    """Cautions for a step of a plan, by its kind, the vessel's kind, the oven's kind and whether there is a lid."""
+def at_step(kind: str, vessel: str, oven: str, lidded: bool, dairy: bool = False) -> tuple[Caution, ...]:
+    """Cautions for a step of a plan, by its kind, the vessel's kind, the oven's kind, a lid, and dairy in it."""
     found: list[str] = []
     if kind in ("feed", "levain"):
         found.append("jar")
         found.append("mould")
+    if kind == "scald":
+        found.append("scald")
+    if kind == "soak" and dairy:
+        found.append("dairy")
     if kind == "mix":
         found.append("raw_dough")
     if kind == "preheat":

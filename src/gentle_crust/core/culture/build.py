@@ -5,9 +5,10 @@ from dataclasses import dataclass, replace
 import numpy as np
 
 from gentle_crust.core.fermentation.capacity import greatest_rise
-from gentle_crust.core.fermentation.dough import Dough, FlourPart, Makeup, makeup
+from gentle_crust.core.fermentation.dough import Makeup, makeup_of
 from gentle_crust.core.fermentation.engine import State, Trace, begin, crossings, first_crossing, food
 from gentle_crust.core.fermentation.rates import Floats
+from gentle_crust.core.formula.model import FlourShare, Formula, Preferment
 
 RIPE_SHARE_OF_PEAK = 0.85
 """A levain is ripe from this share of its greatest rise on, still domed (practice)."""
@@ -48,9 +49,13 @@ def seed_share(ratio: float, hydration: float) -> float:
     return seed_flour / (seed_flour + ratio)
 
 
-def jar_makeup(flour_kind: str, hydration: float, yeast_percent: float = 0.0) -> Makeup:
-    """A levain or yeasted preferment as a dough without salt; its seed is set by :func:`fed`."""
-    return makeup(Dough((FlourPart(flour_kind, 100.0),), 100 * hydration, instant_yeast_g=yeast_percent))
+def jar_makeup(formula: Formula, one: Preferment) -> Makeup:
+    """A levain or yeasted preferment of a formula as a dough without salt; its seed is set by :func:`fed`."""
+    share = formula.flour(one.flour_kind)
+    flour = FlourShare(one.flour_kind, 100) if share is None else replace(share, percent=100)
+    yeast = 0.0 if one.kind == "levain" else one.yeast_percent
+    alone = Formula(one.name, (flour,), one.hydration_percent, 0, "boule", (), (), yeast)
+    return makeup_of(alone)
 
 
 def fed(jar: Makeup, start_c: float, ratios: tuple[float, ...]) -> State:
@@ -105,5 +110,5 @@ def preferment_in_dough(makeup_: Makeup, preferment: State, flour_share: float) 
     return replace(
         makeup_,
         yeast_percent=makeup_.yeast_percent + flour_share * float(preferment.bakers_yeast_g[column]),
-        gas_made_ml=flour_share * float(preferment.made_ml[column]),
+        gas_made_ml=makeup_.gas_made_ml + flour_share * float(preferment.made_ml[column]),
     )

@@ -3,34 +3,17 @@
 from dataclasses import dataclass, replace
 from typing import Literal
 
-import numpy as np
 from scipy.optimize import brentq
 
 from gentle_crust.core.errors import CraftError
-from gentle_crust.core.fermentation.capacity import greatest_rise
-from gentle_crust.core.fermentation.dough import makeup
-from gentle_crust.core.fermentation.engine import Leg, begin, first_crossing, run
-from gentle_crust.core.fermentation.targets import bulk_rise
-from gentle_crust.core.fermentation.uncertainty import activities, span
-from gentle_crust.core.formula.model import Formula, Preferment, check
-from gentle_crust.core.formula.scaling import weigh
-from gentle_crust.core.scheduling.course import final_dough
+from gentle_crust.core.fermentation.bulk_time import LOOKED_AT_H, BulkTime, bulk_time
+from gentle_crust.core.fermentation.uncertainty import ONE
+from gentle_crust.core.formula.model import Formula, Preferment, check, final_flour_percent, with_yeast_kind
 
 USUAL_LEVAIN_PERCENT = 10.0
 """Prefermented flour of a plain levain dough (practice)."""
 YEASTED_BULK_H = 3.0
 """Yeast is dosed so that the dough doubles in this time at its own temperature (practice)."""
-LOOKED_AT_H = 30.0
-
-
-@dataclass(frozen=True)
-class BulkTime:
-    """Hours that bulk takes at the dough's own temperature to the rise that this leaven wants; None if over a day."""
-
-    rise: float
-    low_h: float | None
-    likely_h: float | None
-    high_h: float | None
 
 
 @dataclass(frozen=True)
@@ -40,20 +23,6 @@ class Swapped:
     formula: Formula
     before: BulkTime
     after: BulkTime
-
-
-def bulk_time(formula: Formula) -> BulkTime:
-    """How long bulk takes if the kitchen is as warm as the dough; a yeasted preferment's own growth is left out."""
-    hydration = formula.preferment.hydration_percent if formula.preferment else None
-    made = makeup(final_dough(weigh(formula, formula.pieces, formula.scaling_weight_g), hydration))
-    if formula.leaven == "yeast":
-        made = replace(made, levain_yeast=0.0)
-    holds = greatest_rise(made, "bulk")
-    rise = min(float(bulk_rise(formula.leaven, np.array([formula.dough_c]))[0]), 0.5 * holds)
-    leg = Leg(LOOKED_AT_H, np.full(120, formula.dough_c), "covered_bowl", made.dough_g, holds)
-    factors = activities()
-    hours = span(run(made, begin(made, formula.dough_c, len(factors)), leg, factors).hours_to(rise))
-    return BulkTime(rise, hours.low, hours.likely, hours.high)
 
 
 def swap(formula: Formula, leaven: Literal["levain", "yeast"]) -> Swapped:
@@ -68,24 +37,24 @@ def swap(formula: Formula, leaven: Literal["levain", "yeast"]) -> Swapped:
 
 def _with_levain(formula: Formula) -> Formula:
     """A levain of the formula's commonest flour, no yeast; a poolish or biga makes way for it."""
-    main = max(formula.flours, key=lambda share: share.percent)
+    main = max(formula.flours, key=lambda share: final_flour_percent(formula, share.key))
     share = min(USUAL_LEVAIN_PERCENT, main.percent)
-    levain = Preferment("levain", main.kind, share, 100)
-    return replace(formula, preferment=levain, instant_yeast_percent=0.0, name=f"{formula.name}, with levain"[:80])
+    levain = Preferment("levain", main.key, share, 100)
+    return replace(formula, preferments=(levain,), yeast_percent=0.0, name=f"{formula.name}, with levain"[:80])
 
 
 def _with_yeast(formula: Formula) -> Formula:
-    """No levain, and as much instant yeast as doubles the dough in YEASTED_BULK_H at its own temperature."""
-    plain = replace(formula, preferment=None, name=f"{formula.name}, with yeast"[:80])
+    """No levain, and as much yeast as doubles the dough in YEASTED_BULK_H at its own temperature."""
+    yeasted = tuple(one for one in formula.preferments if not one.wild)
+    plain = replace(
+        formula, preferments=yeasted, yeast_kind="instant", yeast_percent=1, name=f"{formula.name}, with yeast"[:80]
+    )
 
     def late(percent: float) -> float:
-        dosed = replace(plain, instant_yeast_percent=percent)
-        made = makeup(final_dough(weigh(dosed, 1, 1000), None))
-        leg = Leg(LOOKED_AT_H, np.full(120, formula.dough_c), "covered_bowl", made.dough_g, greatest_rise(made, "bulk"))
-        trace = run(made, begin(made, formula.dough_c), leg, np.ones(1))
-        hours = first_crossing(trace.hours, trace.rise[:, 0], min(1.0, 0.5 * leg.greatest_rise))
-        return (LOOKED_AT_H if np.isnan(hours) else hours) - YEASTED_BULK_H
+        hours = bulk_time(replace(plain, yeast_percent=percent), ONE).likely_h
+        return (LOOKED_AT_H if hours is None else hours) - YEASTED_BULK_H
 
     least, most = 0.02, 3.0
     percent = most if late(most) > 0 else least if late(least) < 0 else float(brentq(late, least, most, xtol=0.005))
-    return replace(plain, instant_yeast_percent=round(percent, 2))
+    dosed = replace(plain, yeast_percent=round(percent, 2))
+    return with_yeast_kind(dosed, formula.yeast_kind)

@@ -25,5 +25,5 @@ def greatest_rise(makeup: Makeup, state: str) -> float:
     bran = 1 - 0.25 * makeup.whole_grain
     rye = 1 - 0.45 * makeup.rye
     gluten = 0.55 + 0.45 * min(makeup.strength, 1.1)
-    wet = 1 - 0.8 * max(makeup.hydration - 0.85 - 0.1 * (makeup.whole_grain + makeup.rye), 0)
+    wet = 1 - 0.8 * max(makeup.hydration - makeup.bound_water - 0.85 - 0.1 * (makeup.whole_grain + makeup.rye), 0)
     return _BASE[state] * bran * rye * gluten * (1.0 if state == "culture" else wet)

@@ -3,11 +3,9 @@
 from dataclasses import dataclass, field
 
 from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core.formula.model import YEAST_AS_INSTANT, Formula
+from gentle_crust.core.formula.scaling import total_percent
 from gentle_crust.core.tables import constant, numbers, rows
-
-ACTIVE_DRY_AS_INSTANT = 0.33 / 0.40
-FRESH_AS_INSTANT = 0.33
-"""Grams of instant yeast that do the work of one gram of active dry or fresh yeast (practice)."""
 
 
 @dataclass(frozen=True)
@@ -55,6 +53,8 @@ class Makeup:
     """Ripe levain flour over all flour, 0-1."""
     yeast_percent: float
     """Instant-yeast equivalent, g per 100 g flour."""
+    bound_water: float = 0.0
+    """Part of ``hydration`` that soaked grains keep: it does not slacken the dough."""
     gas_made_ml: float = 0.0
     """Gas that preferments have already made, ml per 100 g of all flour: spent food."""
 
@@ -121,8 +121,8 @@ def makeup(dough: Dough) -> Makeup:
     within("dough.salt_g", "Salt", round(salt, 2), 0, 5, " % of the flour")
     yeast = (
         dough.instant_yeast_g
-        + ACTIVE_DRY_AS_INSTANT * dough.active_dry_yeast_g
-        + FRESH_AS_INSTANT * dough.fresh_yeast_g
+        + YEAST_AS_INSTANT["active_dry"] * dough.active_dry_yeast_g
+        + YEAST_AS_INSTANT["fresh"] * dough.fresh_yeast_g
     )
     within("dough.instant_yeast_g", "Yeast (as instant)", round(100 * yeast / flour, 2), 0, 5, " % of the flour")
     within("dough.levain_g", "Prefermented flour", round(100 * levain_flour / flour, 1), 0, 60, " % of the flour")
@@ -139,4 +139,36 @@ def makeup(dough: Dough) -> Makeup:
         strength=_blend(dough.flours, "strength"),
         levain_yeast=levain_flour / flour,
         yeast_percent=100 * yeast / flour,
+    )
+
+
+OLD_DOUGH_RIPE = 0.8
+"""Yeast of a cold-kept piece of levain dough, a ripe levain being 1 (practice)."""
+OLD_DOUGH_GROWN = 1.3
+OLD_DOUGH_MADE_ML = 180.0
+"""Yeast of a yeasted old dough over what it was mixed with, and the gas it has made, ml per 100 g flour (practice)."""
+SWEET = ("sugar", "honey")
+
+
+def makeup_of(formula: Formula) -> Makeup:
+    """A formula's dough as its fermentation sees it; poolish, biga and sponge bring no yeast until they are ripe."""
+    levain = sum(one.flour_percent for one in formula.preferments if one.kind == "levain")
+    old = [one for one in formula.preferments if one.kind == "old_dough"]
+    levain += sum(OLD_DOUGH_RIPE * one.flour_percent for one in old if one.wild)
+    yeast = formula.instant_yeast_percent
+    yeast += sum(one.flour_percent / 100 * one.yeast_percent * OLD_DOUGH_GROWN for one in old)
+    made = sum(one.flour_percent / 100 * OLD_DOUGH_MADE_ML for one in old if not one.wild)
+    return Makeup(
+        flour_g=100.0,
+        dough_g=total_percent(formula),
+        hydration=formula.hydration_percent / 100,
+        salt_percent=formula.salt_percent,
+        sugar_percent=sum(extra.percent for extra in formula.all_extras if extra.kind in SWEET),
+        whole_grain=formula.blend("whole_grain_fraction"),
+        rye=formula.blend("rye_fraction"),
+        strength=formula.blend("strength"),
+        levain_yeast=levain / 100,
+        yeast_percent=yeast,
+        bound_water=formula.bound_water_percent / 100,
+        gas_made_ml=made,
     )

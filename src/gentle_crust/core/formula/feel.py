@@ -27,9 +27,12 @@ class Feel:
 
 
 def feel(formula: Formula) -> Feel:
-    """Feel by hydration minus capacity; knead below capacity, fold from there up (practice)."""
+    """Feel by hydration minus capacity; knead below capacity, fold from there up (practice).
+
+    Water that soaked grains keep to themselves is not felt.
+    """
     capacity = formula.blend("absorption_percent")
-    over = formula.hydration_percent - capacity
+    over = formula.free_hydration_percent - capacity
     word = next(name for limit, name in _FEELS if over < limit)
     if formula.blend("rye_fraction") >= 0.5:
         return Feel(word, capacity, knead=False, folds=0, fold_every_min=0, boxed=False)

@@ -1,42 +1,64 @@
 """A bread formula in baker's percentages. Every percent is by weight over *all* flour, preferments' included."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Literal
 
 from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core.formula.flour import MyFlour, property_of
 from gentle_crust.core.tables import numbers, rows
 
-PrefermentKind = Literal["levain", "poolish", "biga", "sponge"]
+PrefermentKind = Literal["levain", "poolish", "biga", "sponge", "old_dough"]
 ExtraKind = Literal["sugar", "honey", "oil", "butter", "milk", "malt", "seeds", "other"]
+SoakerKind = Literal["soaker", "scald"]
+YeastKind = Literal["instant", "active_dry", "fresh"]
 Shape = Literal["boule", "batard", "baguette", "slipper", "pan_loaf", "flat_round", "roll"]
 
 WATER_IN = {"milk": 0.88, "butter": 0.15, "honey": 0.17}
 """Share of an extra's weight that is water (practice)."""
+YEAST_AS_INSTANT = {"instant": 1.0, "active_dry": 0.33 / 0.40, "fresh": 0.33}
+"""Grams of instant yeast that do the work of one gram of each kind (practice)."""
+YEAST_NAMES = {"instant": "Instant yeast", "active_dry": "Active dry yeast", "fresh": "Fresh yeast"}
 
 
 @dataclass(frozen=True)
 class FlourShare:
-    """One flour of the blend: a kind of the flours table and its percent of all flour."""
+    """One flour of the blend: a kind of the flours table and its percent of all flour.
+
+    ``mine`` is the baker's own flour of that kind, as it was known when the formula was written.
+    """
 
     kind: str
     percent: float
+    mine: MyFlour | None = None
+
+    @property
+    def key(self) -> str:
+        """What tells this flour from the others of the formula."""
+        return self.mine.id if self.mine else self.kind
+
+    @property
+    def name(self) -> str:
+        """As a baker says it."""
+        return self.mine.name if self.mine else flour_name(self.kind)
 
 
 @dataclass(frozen=True)
 class Extra:
-    """Anything that is not flour, water, salt or leaven."""
+    """Anything that is not flour, water, salt or leaven; ``late`` if it is worked in after the gluten has formed."""
 
     name: str
     kind: ExtraKind
     percent: float
+    late: bool = False
 
 
 @dataclass(frozen=True)
 class Preferment:
     """A part of the flour that ferments first.
 
-    ``flour_percent`` is the prefermented flour (percent of all flour), ``hydration_percent`` its water over
-    its own flour, ``yeast_percent`` its instant yeast over its own flour (0 for a levain).
+    ``flour_kind`` is the key of one of the formula's flours, ``flour_percent`` the prefermented flour (percent
+    of all flour). ``hydration_percent``, ``yeast_percent`` (instant; 0 for a levain) and ``salt_percent`` (old
+    dough) are over its own flour.
     """
 
     kind: PrefermentKind
@@ -44,6 +66,32 @@ class Preferment:
     flour_percent: float
     hydration_percent: float
     yeast_percent: float = 0.0
+    salt_percent: float = 0.0
+
+    @property
+    def name(self) -> str:
+        """As a baker says it."""
+        return self.kind.replace("_", " ").capitalize()
+
+    @property
+    def wild(self) -> bool:
+        """Whether it is raised by a culture: a levain, or old dough without yeast."""
+        return self.kind == "levain" or (self.kind == "old_dough" and self.yeast_percent == 0)
+
+
+@dataclass(frozen=True)
+class Soaker:
+    """Grains, seeds or flour that drink before they go into the dough: cold (soaker) or with boiling water (scald).
+
+    Percents are of all the formula's flour. ``bound`` water stays in the grains and does not slacken the dough.
+    """
+
+    name: str
+    kind: SoakerKind
+    water_percent: float
+    flours: tuple[FlourShare, ...] = ()
+    extras: tuple[Extra, ...] = ()
+    bound: bool = True
 
 
 @dataclass(frozen=True)
@@ -53,33 +101,98 @@ class Formula:
     name: str
     flours: tuple[FlourShare, ...]
     hydration_percent: float
-    """All water over all flour, the preferment's and the extras' water included."""
+    """All water over all flour: the preferments', the soakers' and the extras' water included."""
     salt_percent: float
     shape: Shape
     extras: tuple[Extra, ...] = ()
-    preferment: Preferment | None = None
-    instant_yeast_percent: float = 0.0
-    """Instant yeast put into the final dough."""
+    preferments: tuple[Preferment, ...] = ()
+    yeast_percent: float = 0.0
+    """Yeast of ``yeast_kind`` put into the final dough."""
     scaling_weight_g: float = 850.0
     pieces: int = 2
     dough_c: float = 25.0
     autolyse_min: int = 30
     note: str = ""
+    yeast_kind: YeastKind = "instant"
+    soakers: tuple[Soaker, ...] = ()
+    held_back_percent: float = 0.0
+    """Part of the water that is worked in after the gluten has formed."""
+    salt_late: bool = False
+    """Salt worked in after the gluten has formed, instead of at mixing."""
+    feel_to_percent: float | None = None
+    """By feel: hydration may go up to this, from ``hydration_percent``, as the dough asks for it."""
 
     @property
-    def leaven(self) -> str:
+    def instant_yeast_percent(self) -> float:
+        """The final dough's yeast as instant yeast, percent of all flour."""
+        return self.yeast_percent * YEAST_AS_INSTANT[self.yeast_kind]
+
+    @property
+    def leaven(self) -> Literal["levain", "yeast"]:
         """levain, if any of the rise comes from one; else yeast."""
-        return "levain" if self.preferment and self.preferment.kind == "levain" else "yeast"
+        return "levain" if any(one.wild for one in self.preferments) else "yeast"
+
+    @property
+    def prefermented_percent(self) -> float:
+        """Share of all flour that is in preferments."""
+        return sum(one.flour_percent for one in self.preferments)
+
+    @property
+    def all_extras(self) -> tuple[Extra, ...]:
+        """The extras of the dough and of its soakers."""
+        return (*self.extras, *(extra for soaker in self.soakers for extra in soaker.extras))
+
+    @property
+    def bound_water_percent(self) -> float:
+        """Water that soaked grains keep to themselves."""
+        return sum(soaker.water_percent for soaker in self.soakers if soaker.bound)
+
+    @property
+    def free_hydration_percent(self) -> float:
+        """Hydration as the hand feels it: all water but what soaked grains keep."""
+        return self.hydration_percent - self.bound_water_percent
 
     def blend(self, column: str) -> float:
         """A property of the flour blend (a numeric column of the flours table), by weight."""
-        table = numbers("flours", "kind", column)
-        return sum(share.percent * table[share.kind] for share in self.flours) / 100
+        return sum(share.percent * property_of(share.kind, share.mine, column) for share in self.flours) / 100
+
+    def flour(self, key: str) -> FlourShare | None:
+        """The flour of that key, if the formula has it."""
+        return next((share for share in self.flours if share.key == key), None)
 
 
 def flour_name(kind: str) -> str:
-    """The name of a flour as a baker says it."""
+    """The name of a flour of the table as a baker says it."""
     return next(row["name"] for row in rows("flours") if row["kind"] == kind)
+
+
+def water_in(extras: tuple[Extra, ...]) -> float:
+    """Water that milk, butter and honey bring, percent of all flour."""
+    return sum(extra.percent * WATER_IN.get(extra.kind, 0.0) for extra in extras)
+
+
+def poured_water_percent(formula: Formula) -> float:
+    """Plain water of all stages, percent of all flour."""
+    return formula.hydration_percent - water_in(formula.all_extras)
+
+
+def final_water_percent(formula: Formula) -> float:
+    """Plain water left for the final dough, the held-back water included; negative if the formula cannot be made."""
+    before = sum(one.flour_percent * one.hydration_percent / 100 for one in formula.preferments)
+    return poured_water_percent(formula) - before - sum(soaker.water_percent for soaker in formula.soakers)
+
+
+def final_salt_percent(formula: Formula) -> float:
+    """Salt left for the final dough, percent of all flour."""
+    return formula.salt_percent - sum(one.flour_percent * one.salt_percent / 100 for one in formula.preferments)
+
+
+def final_flour_percent(formula: Formula, key: str) -> float:
+    """What of one flour is left for the final dough, percent of all flour."""
+    share = formula.flour(key)
+    used = sum(one.flour_percent for one in formula.preferments if one.flour_kind == key)
+    used += sum(soaked.percent for soaker in formula.soakers for soaked in soaker.flours if soaked.key == key)
+    return (share.percent if share else 0.0) - used
 
 
 def check(formula: Formula) -> None:
@@ -92,18 +205,24 @@ def check(formula: Formula) -> None:
         raise CraftError("flours", "The formula has no flour.", "Give at least one flour.")
     _check_flours(formula)
     within("hydration_percent", "Hydration", formula.hydration_percent, 45, 120, " %")
+    if formula.feel_to_percent is not None:
+        low = formula.hydration_percent
+        within("feel_to_percent", "The most water by feel", formula.feel_to_percent, low, min(low + 15, 120), " %")
     within("salt_percent", "Salt", formula.salt_percent, 0, 5, " % of the flour")
-    within("instant_yeast_percent", "Instant yeast", formula.instant_yeast_percent, 0, 5, " % of the flour")
+    within("yeast_percent", "Yeast", formula.instant_yeast_percent, 0, 5, " % of the flour, as instant yeast")
     within("dough_c", "Dough temperature", formula.dough_c, 15, 35, " C")
     within("scaling_weight_g", "Scaling weight", formula.scaling_weight_g, 30, 5000, " g")
     within("pieces", "The number of pieces", formula.pieces, 1, 100, "")
     within("autolyse_min", "The flour and water rest", formula.autolyse_min, 0, 240, " min")
     for index, extra in enumerate(formula.extras):
         within(f"extras.{index}.percent", extra.name, extra.percent, 0, 100, " % of the flour")
-    if formula.preferment:
-        _check_preferment(formula, formula.preferment)
-    elif formula.instant_yeast_percent <= 0:
-        raise CraftError("preferment", "Nothing makes this dough rise.", "Give a levain, a preferment or yeast.")
+    for index, soaker in enumerate(formula.soakers):
+        _check_soaker(formula, index, soaker)
+    for index, preferment in enumerate(formula.preferments):
+        _check_preferment(index, preferment)
+    if not formula.preferments and formula.yeast_percent <= 0:
+        raise CraftError("preferments", "Nothing makes this dough rise.", "Give a levain, a preferment or yeast.")
+    _check_what_is_left(formula)
 
 
 def _check_flours(formula: Formula) -> None:
@@ -113,7 +232,9 @@ def _check_flours(formula: Formula) -> None:
             raise CraftError(
                 f"flours.{index}.kind", f"'{share.kind}' is not a flour I know.", f"Choose one of {', '.join(known)}."
             )
-        within(f"flours.{index}.percent", flour_name(share.kind), share.percent, 0, 100, " % of the flour")
+        within(f"flours.{index}.percent", share.name, share.percent, 0, 100, " % of the flour")
+        if share.key in [other.key for other in formula.flours[:index]]:
+            raise CraftError(f"flours.{index}.kind", f"{share.name} stands there twice.", "Put both into one line.")
     total = sum(share.percent for share in formula.flours)
     if abs(total - 100) > 0.05:
         raise CraftError(
@@ -121,36 +242,75 @@ def _check_flours(formula: Formula) -> None:
         )
 
 
-def _check_preferment(formula: Formula, preferment: Preferment) -> None:
-    within("preferment.flour_percent", "Prefermented flour", preferment.flour_percent, 0.5, 60, " % of the flour")
-    within("preferment.hydration_percent", "The preferment's hydration", preferment.hydration_percent, 45, 150, " %")
-    within("preferment.yeast_percent", "The preferment's yeast", preferment.yeast_percent, 0, 3, " % of its flour")
-    available = sum(share.percent for share in formula.flours if share.kind == preferment.flour_kind)
-    if preferment.flour_percent > available + 1e-9:
+def _check_soaker(formula: Formula, index: int, soaker: Soaker) -> None:
+    where = f"soakers.{index}"
+    if not soaker.name.strip():
+        raise CraftError(f"{where}.name", "A soaker has no name.", "Name it after what is in it.")
+    within(f"{where}.water_percent", f"Water of {soaker.name}", soaker.water_percent, 0, 100, " % of the flour")
+    for place, extra in enumerate(soaker.extras):
+        within(f"{where}.extras.{place}.percent", extra.name, extra.percent, 0, 100, " % of the flour")
+    for place, share in enumerate(soaker.flours):
+        if formula.flour(share.key) is None:
+            raise CraftError(
+                f"{where}.flours.{place}",
+                f"{soaker.name} takes a flour that the formula does not have.",
+                "Add it to the flours first.",
+            )
+        within(f"{where}.flours.{place}.percent", share.name, share.percent, 0, 60, " % of the flour")
+
+
+def _check_preferment(index: int, one: Preferment) -> None:
+    where = f"preferments.{index}"
+    within(f"{where}.flour_percent", "Prefermented flour", one.flour_percent, 0.5, 60, " % of the flour")
+    within(f"{where}.hydration_percent", f"Water of the {one.name.lower()}", one.hydration_percent, 45, 150, " %")
+    within(f"{where}.yeast_percent", f"Yeast of the {one.name.lower()}", one.yeast_percent, 0, 3, " % of its flour")
+    within(f"{where}.salt_percent", f"Salt of the {one.name.lower()}", one.salt_percent, 0, 5, " % of its flour")
+    if not one.wild and one.yeast_percent <= 0:
         raise CraftError(
-            "preferment.flour_percent",
-            f"The {preferment.kind} wants {preferment.flour_percent:g} % {flour_name(preferment.flour_kind).lower()}"
-            f" flour, but the formula has only {available:g} %.",
-            "Make the preferment smaller, or give the formula more of that flour.",
-        )
-    water = preferment.flour_percent * preferment.hydration_percent / 100
-    if water > formula.hydration_percent - extras_water_percent(formula):
-        raise CraftError(
-            "preferment.hydration_percent",
-            f"The {preferment.kind} holds more water than the whole formula.",
-            "Make the preferment smaller or stiffer, or raise the hydration.",
-        )
-    if preferment.kind != "levain" and preferment.yeast_percent <= 0:
-        raise CraftError(
-            "preferment.yeast_percent",
-            f"The {preferment.kind} has no yeast.",
+            f"{where}.yeast_percent",
+            f"The {one.name.lower()} has no yeast.",
             "Give it a pinch: 0.05 to 0.3 % of its flour.",
         )
 
 
-def extras_water_percent(formula: Formula) -> float:
-    """Water that milk, butter and honey bring, percent of all flour."""
-    return sum(extra.percent * WATER_IN.get(extra.kind, 0.0) for extra in formula.extras)
+def _check_what_is_left(formula: Formula) -> None:
+    """Preferments and soakers can hold no more than the formula has."""
+    for index, one in enumerate(formula.preferments):
+        share = formula.flour(one.flour_kind)
+        if share is None or final_flour_percent(formula, one.flour_kind) < -1e-6:
+            has = share.percent if share else 0
+            what = share.name.lower() if share else "that"
+            wanted = (share.percent if share else one.flour_percent) - final_flour_percent(formula, one.flour_kind)
+            raise CraftError(
+                f"preferments.{index}.flour_percent",
+                f"What ferments first wants {wanted:.4g} % {what} flour, but the formula has only {has:g} %.",
+                "Make the preferment smaller, or give the formula more of that flour.",
+            )
+    for index, soaker in enumerate(formula.soakers):
+        for share in soaker.flours:
+            if final_flour_percent(formula, share.key) < -1e-6:
+                raise CraftError(
+                    f"soakers.{index}.flours",
+                    f"{soaker.name} takes more {share.name.lower()} than the formula has left.",
+                    "Take less of it, or give the formula more of that flour.",
+                )
+    left = final_water_percent(formula)
+    if left < -1e-6:
+        where = "preferments.0.hydration_percent" if formula.preferments else "soakers.0.water_percent"
+        raise CraftError(
+            where,
+            "Preferments and soakers hold more water than the whole formula.",
+            "Make them smaller or stiffer, or raise the hydration.",
+        )
+    within("held_back_percent", "The water held back", formula.held_back_percent, 0, round(left, 4), " % of the flour")
+    if final_salt_percent(formula) < -1e-6:
+        raise CraftError(
+            "salt_percent", "The old dough brings more salt than the whole formula has.", "Give the formula more salt."
+        )
+    if sum(final_flour_percent(formula, share.key) for share in formula.flours) < 5:
+        raise CraftError(
+            "preferments", "Nearly no flour is left for the final dough.", "Make the preferments or soakers smaller."
+        )
 
 
 USUAL_PREFERMENTS = {
@@ -158,10 +318,23 @@ USUAL_PREFERMENTS = {
     "poolish": Preferment("poolish", "strong_white", 30, 100, 0.1),
     "biga": Preferment("biga", "strong_white", 30, 55, 0.12),
     "sponge": Preferment("sponge", "strong_white", 40, 70, 0.6),
+    "old_dough": Preferment("old_dough", "strong_white", 15, 68, 0.4, 2),
 }
 """What a baker begins from when a preferment is added: for a night in the room, but for the fast sponge (practice)."""
+
+USUAL_SOAKERS = {
+    "soaker": Soaker("Seeds", "soaker", 6, extras=(Extra("Seeds", "seeds", 8),)),
+    "scald": Soaker("Cracked grain", "scald", 10, extras=(Extra("Cracked grain", "other", 5),)),
+}
+"""What a baker begins from when a soaker or a scald is added (practice)."""
 
 
 def new_formula(name: str) -> Formula:
     """A plain levain loaf to begin writing from."""
-    return Formula(name, (FlourShare("strong_white", 100),), 70, 2, "boule", preferment=USUAL_PREFERMENTS["levain"])
+    return Formula(name, (FlourShare("strong_white", 100),), 70, 2, "boule", preferments=(USUAL_PREFERMENTS["levain"],))
+
+
+def with_yeast_kind(formula: Formula, kind: YeastKind) -> Formula:
+    """The same strength of another kind of yeast."""
+    percent = formula.instant_yeast_percent / YEAST_AS_INSTANT[kind]
+    return replace(formula, yeast_kind=kind, yeast_percent=round(percent, 6))

@@ -1,9 +1,22 @@
-"""From percentages to grams: the whole batch, its preferment and what is left for the final dough."""
+"""From percentages to grams: the whole batch, its preferments and soakers, and what is left for the final dough."""
 
+from collections.abc import Iterable
 from dataclasses import dataclass
+from math import floor, log10
 
 from gentle_crust.core.errors import within
-from gentle_crust.core.formula.model import Formula, check, extras_water_percent, flour_name
+from gentle_crust.core.formula.model import (
+    YEAST_NAMES,
+    Formula,
+    Preferment,
+    Soaker,
+    check,
+    final_flour_percent,
+    final_salt_percent,
+    final_water_percent,
+    poured_water_percent,
+    water_in,
+)
 
 BOWL_LOSS = 0.01
 """Share of the dough that stays on bowl, hands and scraper (practice)."""
@@ -11,15 +24,19 @@ BOWL_LOSS = 0.01
 
 @dataclass(frozen=True)
 class Ingredient:
-    """One line of a weigh list. ``percent`` is over all flour, ``mixed_percent`` over its own stage's flour."""
+    """One line of a weigh list. ``percent`` is over all flour, ``mixed_percent`` over its own stage's flour.
+
+    ``late`` lines are worked in after the gluten has formed.
+    """
 
     role: str
-    """flour, water, salt, yeast, levain, preferment or extra."""
+    """flour, water, salt, yeast, levain, preferment, soaker or extra."""
     name: str
     kind: str
     g: float
     percent: float
     mixed_percent: float
+    late: bool = False
 
 
 @dataclass(frozen=True)
@@ -27,7 +44,8 @@ class Stage:
     """What is weighed together at one time."""
 
     kind: str
-    """levain, poolish, biga, sponge or dough."""
+    """levain, poolish, biga, sponge, old_dough, soaker, scald or dough."""
+    title: str
     lines: tuple[Ingredient, ...]
 
     @property
@@ -38,25 +56,43 @@ class Stage:
 
 @dataclass(frozen=True)
 class Weighed:
-    """A formula in grams. The preferment comes before the dough that takes it up."""
+    """A formula in grams: first the preferments in the formula's order, then its soakers, last the dough."""
 
     flour_g: float
     dough_g: float
     stages: tuple[Stage, ...]
     overall_hydration_percent: float
     mixed_hydration_percent: float
-    """Water over flour of what is put into the bowl beside the preferment."""
+    """Water over flour of what is put into the bowl beside the preferments and soakers."""
+    free_hydration_percent: float
+    """Overall, without the water that soaked grains keep."""
     overall_salt_percent: float
     mixed_salt_percent: float
     prefermented_percent: float
 
+    @property
+    def dough(self) -> Stage:
+        """The final dough."""
+        return self.stages[-1]
+
+
+@dataclass(frozen=True)
+class Total:
+    """One ingredient of the whole formula, all stages together. ``line`` is its place in the formula."""
+
+    line: str
+    name: str
+    g: float
+    percent: float
+    share: float
+    """Of the whole dough, 0-1."""
+
 
 def total_percent(formula: Formula) -> float:
     """All ingredients over all flour, percent: what one hundred of flour weighs as dough."""
-    pinch = formula.preferment.flour_percent * formula.preferment.yeast_percent / 100 if formula.preferment else 0
-    extras = sum(extra.percent for extra in formula.extras)
-    water = formula.hydration_percent - extras_water_percent(formula)
-    return 100 + water + formula.salt_percent + formula.instant_yeast_percent + pinch + extras
+    pinches = sum(one.flour_percent * one.yeast_percent / 100 for one in formula.preferments)
+    extras = sum(extra.percent for extra in formula.all_extras)
+    return 100 + poured_water_percent(formula) + formula.salt_percent + formula.yeast_percent + pinches + extras
 
 
 def weigh(formula: Formula, pieces: int, scaling_weight_g: float, bowl_loss: float = BOWL_LOSS) -> Weighed:
@@ -70,63 +106,118 @@ def weigh(formula: Formula, pieces: int, scaling_weight_g: float, bowl_loss: flo
     within("bowl_loss", "Bowl loss", bowl_loss, 0, 0.2, "")
     dough = pieces * scaling_weight_g / (1 - bowl_loss)
     flour = dough / (total_percent(formula) / 100)
-    preferment = _preferment_stage(formula, flour)
-    final = _final_stage(formula, flour, preferment)
-    stages = (preferment, final) if preferment else (final,)
-    bowl_flour = sum(line.g for line in final.lines if line.role == "flour")
-    bowl_water = (
-        sum(line.g for line in final.lines if line.role == "water") + flour * extras_water_percent(formula) / 100
-    )
+    first = [_preferment_stage(formula, flour, one) for one in formula.preferments]
+    first += [_soaker_stage(flour, soaker) for soaker in formula.soakers]
+    bowl_flour = sum(final_flour_percent(formula, share.key) for share in formula.flours)
+    bowl_water = final_water_percent(formula) + water_in(formula.extras)
     return Weighed(
         flour_g=flour,
         dough_g=dough,
-        stages=stages,
+        stages=(*first, _final_stage(formula, flour, bowl_flour, first)),
         overall_hydration_percent=formula.hydration_percent,
         mixed_hydration_percent=100 * bowl_water / bowl_flour,
+        free_hydration_percent=formula.free_hydration_percent,
         overall_salt_percent=formula.salt_percent,
-        mixed_salt_percent=formula.salt_percent * flour / bowl_flour,
-        prefermented_percent=formula.preferment.flour_percent if formula.preferment else 0.0,
+        mixed_salt_percent=100 * final_salt_percent(formula) / bowl_flour,
+        prefermented_percent=formula.prefermented_percent,
     )
 
 
-def _preferment_stage(formula: Formula, flour_g: float) -> Stage | None:
-    preferment = formula.preferment
-    if preferment is None:
-        return None
-    own = flour_g * preferment.flour_percent / 100
+class _Lines:
+    """Collects lines of a stage whose own flour is ``base`` percent of all flour (``flour_g``)."""
 
-    def line(role: str, name: str, kind: str, own_percent: float) -> Ingredient:
-        grams = own * own_percent / 100
-        return Ingredient(role, name, kind, grams, 100 * grams / flour_g, own_percent)
+    def __init__(self, flour_g: float, base: float) -> None:
+        self.flour_g, self.base = flour_g, base
+        self.found: list[Ingredient] = []
 
-    lines = [line("flour", flour_name(preferment.flour_kind), preferment.flour_kind, 100)]
-    lines.append(line("water", "Water", "water", preferment.hydration_percent))
-    if preferment.yeast_percent:
-        lines.append(line("yeast", "Instant yeast", "instant_yeast", preferment.yeast_percent))
-    return Stage(preferment.kind, tuple(lines))
+    def add(self, role: str, name: str, kind: str, percent: float, late: bool = False) -> None:
+        if percent > 1e-9:
+            own = 100 * percent / self.base if self.base else 0.0
+            self.found.append(Ingredient(role, name, kind, self.flour_g * percent / 100, percent, own, late))
 
 
-def _final_stage(formula: Formula, flour_g: float, preferment: Stage | None) -> Stage:
-    taken = {line.kind: line.g for line in preferment.lines} if preferment else {}
-    flours = [(share.kind, flour_g * share.percent / 100) for share in formula.flours]
-    left: list[tuple[str, float]] = []
-    for kind, grams in flours:
-        used = min(taken.get(kind, 0.0), grams)
-        taken[kind] = taken.get(kind, 0.0) - used
-        left.append((kind, grams - used))
-    bowl_flour = sum(grams for _, grams in left)
+def _preferment_stage(formula: Formula, flour_g: float, one: Preferment) -> Stage:
+    share = formula.flour(one.flour_kind)
+    lines = _Lines(flour_g, one.flour_percent)
+    lines.add("flour", share.name if share else one.flour_kind, one.flour_kind, one.flour_percent)
+    for role, name, kind, own in (
+        ("water", "Water", "water", one.hydration_percent),
+        ("yeast", YEAST_NAMES["instant"], "instant", one.yeast_percent),
+        ("salt", "Salt", "salt", one.salt_percent),
+    ):
+        lines.add(role, name, kind, one.flour_percent * own / 100)
+    return Stage(one.kind, one.name, tuple(lines.found))
 
-    def line(role: str, name: str, kind: str, grams: float) -> Ingredient:
-        return Ingredient(role, name, kind, grams, 100 * grams / flour_g, 100 * grams / bowl_flour)
 
-    lines = [line("flour", flour_name(kind), kind, grams) for kind, grams in left if grams > 1e-6]
-    water = flour_g * (formula.hydration_percent - extras_water_percent(formula)) / 100 - taken.get("water", 0.0)
-    lines.append(line("water", "Water", "water", water))
-    if preferment:
-        role = "levain" if preferment.kind == "levain" else "preferment"
-        lines.append(line(role, f"{preferment.kind.capitalize()}, ripe", preferment.kind, preferment.g))
-    lines.append(line("salt", "Salt", "salt", flour_g * formula.salt_percent / 100))
-    if formula.instant_yeast_percent:
-        lines.append(line("yeast", "Instant yeast", "instant_yeast", flour_g * formula.instant_yeast_percent / 100))
-    lines += [line("extra", extra.name, extra.kind, flour_g * extra.percent / 100) for extra in formula.extras]
-    return Stage("dough", tuple(lines))
+def _soaker_stage(flour_g: float, soaker: Soaker) -> Stage:
+    lines = _Lines(flour_g, sum(share.percent for share in soaker.flours))
+    for share in soaker.flours:
+        lines.add("flour", share.name, share.key, share.percent)
+    for extra in soaker.extras:
+        lines.add("extra", extra.name, extra.kind, extra.percent)
+    lines.add("water", "Boiling water" if soaker.kind == "scald" else "Water", "water", soaker.water_percent)
+    return Stage(soaker.kind, soaker.name, tuple(lines.found))
+
+
+def _final_stage(formula: Formula, flour_g: float, bowl_flour: float, first: list[Stage]) -> Stage:
+    lines = _Lines(flour_g, bowl_flour)
+    for share in formula.flours:
+        lines.add("flour", share.name, share.key, final_flour_percent(formula, share.key))
+    lines.add("water", "Water", "water", final_water_percent(formula) - formula.held_back_percent)
+    for stage in first:
+        role = stage.kind if stage.kind == "levain" else "soaker" if stage.kind in ("soaker", "scald") else "preferment"
+        name = {"soaker": f"{stage.title}, soaked", "scald": f"{stage.title}, scalded", "old_dough": stage.title}.get(
+            stage.kind, f"{stage.title}, ripe"
+        )
+        lines.add(role, name, stage.kind, 100 * stage.g / flour_g)
+    lines.add("salt", "Salt", "salt", final_salt_percent(formula), formula.salt_late)
+    lines.add("yeast", YEAST_NAMES[formula.yeast_kind], formula.yeast_kind, formula.yeast_percent)
+    for extra in formula.extras:
+        lines.add("extra", extra.name, extra.kind, extra.percent, extra.late)
+    lines.add("water", "Water held back", "water", formula.held_back_percent, late=True)
+    return Stage("dough", "Dough", tuple(lines.found))
+
+
+def totals(formula: Formula, flour_g: float) -> tuple[Total, ...]:
+    """The whole formula with ``flour_g`` of flour, ingredient by ingredient, each with its place in the formula."""
+    whole = total_percent(formula)
+
+    def one(line: str, name: str, percent: float) -> Total:
+        return Total(line, name, flour_g * percent / 100, percent, percent / whole)
+
+    found = [one(f"flours.{place}", share.name, share.percent) for place, share in enumerate(formula.flours)]
+    found.append(one("water", "Water", poured_water_percent(formula)))
+    found.append(one("salt", "Salt", formula.salt_percent))
+    found.append(one("yeast", YEAST_NAMES[formula.yeast_kind], formula.yeast_percent))
+    for place, extra in enumerate(formula.extras):
+        found.append(one(f"extras.{place}", extra.name, extra.percent))
+    for index, soaker in enumerate(formula.soakers):
+        for place, extra in enumerate(soaker.extras):
+            found.append(one(f"soakers.{index}.extras.{place}", extra.name, extra.percent))
+    pinches = sum(each.flour_percent * each.yeast_percent / 100 for each in formula.preferments)
+    if pinches:
+        found.append(one("preferment_yeast", "Instant yeast in preferments", pinches))
+    return tuple(found)
+
+
+def on_scale(grams: float, resolution_g: float = 1.0) -> float:
+    """Grams as a scale of ``resolution_g`` is asked for them: in its steps, and finer what it cannot resolve.
+
+    Below ten steps the figure keeps two digits, for the spoon or the dilution that must stand in for the scale.
+    """
+    if grams <= 0:
+        return 0.0
+    if grams >= 9.95 * resolution_g:
+        return round(round(grams / resolution_g) * resolution_g, 4)
+    digits = 1 - floor(log10(grams))
+    return round(grams, min(max(digits, 0), 4))
+
+
+def sum_by_name(lines: Iterable[Ingredient]) -> dict[str, float]:
+    """Grams of each ingredient by name, what ferments or soaks first being counted by what is in it."""
+    found: dict[str, float] = {}
+    for line in lines:
+        if line.role not in ("levain", "preferment", "soaker"):
+            name = "Water" if line.role == "water" else line.name
+            found[name] = found.get(name, 0.0) + line.g
+    return found

@@ -6,11 +6,12 @@ import numpy as np
 
 from gentle_crust.core.culture.build import preferment_in_dough
 from gentle_crust.core.fermentation.capacity import greatest_rise
-from gentle_crust.core.fermentation.dough import Dough, FlourPart, Makeup, makeup
+from gentle_crust.core.fermentation.dough import Makeup, makeup_of
 from gentle_crust.core.fermentation.engine import Leg, State, Trace, begin, handled, run
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.targets import ShareTarget, proof_target
 from gentle_crust.core.formula.feel import Feel, feel
+from gentle_crust.core.formula.model import Preferment
 from gentle_crust.core.formula.scaling import Weighed, weigh
 from gentle_crust.core.oven.profile import BakeProfile, profile, vessel_row
 from gentle_crust.core.scheduling.clock import Clock
@@ -56,39 +57,22 @@ class Recipe:
         return self.wish.scaling_weight_g
 
     @property
+    def ripened(self) -> tuple[tuple[Preferment, float], ...]:
+        """What must ripen for this dough and its grams: all preferments but old dough, which is kept, not made."""
+        stages = zip(self.wish.formula.preferments, self.weighed.stages, strict=False)
+        return tuple((one, stage.g) for one, stage in stages if one.kind != "old_dough")
+
+    @property
     def fold_times_h(self) -> tuple[float, ...]:
         """When each fold falls, hours after mixing began."""
         return tuple((MIX_MIN + self.feel.fold_every_min * (n + 1)) / 60 for n in range(self.feel.folds))
-
-
-def final_dough(weighed: Weighed, hydration_percent: float | None) -> Dough:
-    """The final dough as the forecast and the water balance see it; a preferment counts as levain mass there."""
-    lines = weighed.stages[-1].lines
-
-    def grams(*kinds: str) -> float:
-        return sum(line.g for line in lines if line.kind in kinds)
-
-    return Dough(
-        flours=tuple(FlourPart(line.kind, line.g) for line in lines if line.role == "flour"),
-        water_g=grams("water", "milk"),
-        salt_g=grams("salt"),
-        sugar_g=grams("sugar", "honey"),
-        oil_g=grams("oil", "butter"),
-        instant_yeast_g=grams("instant_yeast"),
-        levain_g=grams("levain", "poolish", "biga", "sponge"),
-        levain_hydration=(hydration_percent or 100) / 100,
-    )
 
 
 def recipe(wish: Wish, kitchen: Kitchen) -> Recipe:
     """Work out grams, feel, bake profile and targets of a wish. Raises CraftError if any is impossible."""
     formula = wish.formula
     weighed = weigh(formula, wish.pieces, wish.scaling_weight_g)
-    made = makeup(final_dough(weighed, formula.preferment.hydration_percent if formula.preferment else None))
-    made = replace(made, whole_grain=formula.blend("whole_grain_fraction"), rye=formula.blend("rye_fraction"))
-    made = replace(made, strength=formula.blend("strength"))
-    if formula.leaven == "yeast":
-        made = replace(made, levain_yeast=0.0)
+    made = replace(makeup_of(formula), flour_g=weighed.flour_g, dough_g=weighed.dough_g)
     rye = formula.blend("rye_fraction") >= 0.5
     tin, flat = formula.shape == "pan_loaf", formula.shape in ("slipper", "flat_round")
     group = vessel_row(wish.vessel.kind)["proof_group"]
@@ -122,11 +106,8 @@ def recipe(wish: Wish, kitchen: Kitchen) -> Recipe:
     )  # fmt: skip
 
 
-def with_preferment(made: Recipe, ripe: State) -> Recipe:
-    """The recipe once its yeasted preferment has fermented, grown yeast and spent food included."""
-    preferment = made.wish.formula.preferment
-    if preferment is None:
-        return made
+def with_preferment(made: Recipe, preferment: Preferment, ripe: State) -> Recipe:
+    """The recipe once one of its yeasted preferments has fermented, grown yeast and spent food included."""
     return replace(made, makeup=preferment_in_dough(made.makeup, ripe, preferment.flour_percent / 100))
 
 

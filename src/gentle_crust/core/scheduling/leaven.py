@@ -18,7 +18,7 @@ from gentle_crust.core.fermentation.dough import Makeup
 from gentle_crust.core.fermentation.engine import State, Trace, begin, run
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.uncertainty import ONE, Span, span
-from gentle_crust.core.formula.model import Preferment
+from gentle_crust.core.formula.model import Formula, Preferment
 from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.scheduling.course import room_leg, step_h
 
@@ -63,9 +63,9 @@ def _starts(jar: Makeup, clock: Clock, wanted: float, mass_g: float, ratios: tup
     return {ratio: wanted - float(hours) for ratio, hours in zip(ratios, ripe_hours(guess), strict=True)}
 
 
-def quickest_h(clock: Clock, start: float, mass_g: float, preferment: Preferment) -> float:
+def quickest_h(clock: Clock, start: float, mass_g: float, formula: Formula, preferment: Preferment) -> float:
     """Hours until an equal-parts feed that starts at ``start`` is ripe."""
-    jar = jar_makeup(preferment.flour_kind, preferment.hydration_percent / 100)
+    jar = jar_makeup(formula, preferment)
     return float(ripe_hours(_trace(jar, fed(jar, START_C, (1.0,)), clock, start, 9.0, mass_g, ONE))[0])
 
 
@@ -81,13 +81,14 @@ def levain(
     now: float,
     needed_g: float,
     kept_g: float,
+    formula: Formula,
     preferment: Preferment,
     ratios: tuple[float, ...],
     activity: Floats,
 ) -> Ripening:
     """The feed, of the ratios given, that is ripe at ``wanted`` and best fits the baker's night and the time left."""
     hydration = preferment.hydration_percent / 100
-    jar = jar_makeup(preferment.flour_kind, hydration)
+    jar = jar_makeup(formula, preferment)
     mass = needed_g + kept_g + 10
     starts = _starts(jar, clock, wanted, mass, ratios)
     ratio = min(ratios, key=lambda each: (_trouble(clock, starts[each], now), ratios.index(each)))
@@ -108,14 +109,20 @@ def levain(
 
 
 def yeasted(
-    clock: Clock, wanted: float, needed_g: float, preferment: Preferment, activity: Floats, about_h: float = 12.0
+    clock: Clock,
+    wanted: float,
+    needed_g: float,
+    formula: Formula,
+    preferment: Preferment,
+    activity: Floats,
+    about_h: float = 12.0,
 ) -> Ripening:
     """When to mix a poolish, biga or sponge of the formula's own yeast dose so that it is ripe at ``wanted``.
 
     ``about_h`` is a first guess of how long it takes.
     """
     hydration = preferment.hydration_percent / 100
-    jar = jar_makeup(preferment.flour_kind, hydration, preferment.yeast_percent)
+    jar = jar_makeup(formula, preferment)
     start = wanted - about_h
     for _ in range(4):
         trace = _trace(jar, begin(jar, START_C), clock, start, max(wanted - start, 6) * 1.5 + 2, needed_g, ONE)

@@ -13,7 +13,7 @@ from gentle_crust.core.fermentation.engine import crossings
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.targets import share_of_greatest
 from gentle_crust.core.fermentation.uncertainty import ONE, activities, band, span
-from gentle_crust.core.scheduling import ladder, problems, ribbon
+from gentle_crust.core.scheduling import ladder, problems, ribbon, weigh_list
 from gentle_crust.core.scheduling.clock import Clock, zone_of
 from gentle_crust.core.scheduling.course import Recipe, recipe, run_bulk, run_proof, shape, with_preferment
 from gentle_crust.core.scheduling.leaven import (
@@ -25,6 +25,7 @@ from gentle_crust.core.scheduling.leaven import (
     quickest_h,
     yeasted,
 )
+from gentle_crust.core.scheduling.mixing_water import water_for_mix
 from gentle_crust.core.scheduling.result import Plan, Proof
 from gentle_crust.core.scheduling.solve import FRIDGE_HOURS, Times, cold_times, rise_at_bulk_end, room_times
 from gentle_crust.core.scheduling.whole import Course
@@ -55,7 +56,7 @@ def make_plan(wish: Wish, kitchen: Kitchen, now: datetime) -> Plan:
     cooling = made.bake.cool_min / 60 if wish.ready_means == "cut" else 0.0
     load = -cooling - made.bake.all_loads_min / 60
     course = _course(made, clock, load, clock.hours(now))
-    water = ladder.water_for_mix(course, kitchen, clock)
+    water = water_for_mix(course, kitchen, clock)
     steps = ladder.steps(course, kitchen, clock, water)
     return Plan(
         engine=ENGINE,
@@ -63,12 +64,13 @@ def make_plan(wish: Wish, kitchen: Kitchen, now: datetime) -> Plan:
         out=clock.at(-cooling),
         begins=steps[0].at,
         steps=steps,
-        weigh=ladder.weigh_stages(course, clock, water),
-        totals=ladder.totals(made),
+        weigh=weigh_list.weigh_stages(course, clock, water, kitchen.scale_g),
+        totals=weigh_list.totals_of(made),
         water=water,
         tap_c=kitchen.tap_c,
         kettle_c=kettle_c(kitchen.altitude_m),
-        feel=ladder.feeling(made),
+        feel=weigh_list.feeling(made),
+        by_feel=weigh_list.by_feel(wish.formula, made.weighed.flour_g),
         proof=_proof(course),
         bake=made.bake,
         ribbon=ribbon.draw(course, clock, clock.hours(now)),
@@ -98,21 +100,16 @@ def _course(made: Recipe, clock: Clock, load: float, now: float) -> Course:
     )
 
 
-def _yeasted_preferment(made: Recipe, clock: Clock, mix: float) -> Ripening | None:
-    """The formula's poolish, biga or sponge, ripe at ``mix``, likely activity; None if it has none."""
-    preferment = made.wish.formula.preferment
-    if preferment is None or preferment.kind == "levain":
-        return None
-    return yeasted(clock, mix, made.weighed.stages[0].g, preferment, ONE)
-
-
 def _times(made: Recipe, clock: Clock, load: float, now: float) -> tuple[Recipe, Times]:
     """Mixing to loading, and the recipe with its preferment as it will be when the dough is mixed."""
-    ripening = _yeasted_preferment(made, clock, load - 6.0)
-    if ripening:
-        made = with_preferment(made, ripening.trace.at(ripening.wanted - ripening.start))
+    ripen_h: list[float] = []
+    for preferment, mass in made.ripened:
+        if preferment.kind != "levain":
+            ripening = yeasted(clock, load - 6.0, mass, made.wish.formula, preferment, ONE)
+            ripen_h.append(ripening.wanted - ripening.start)
+            made = with_preferment(made, preferment, ripening.trace.at(ripen_h[-1]))
     if made.wish.proof == "cold":
-        return made, _best_cold(made, clock, load, now)
+        return made, _best_cold(made, clock, load, now, tuple(ripen_h))
     times = room_times(made, clock, load)
     if times is None:
         raise CraftError(
@@ -123,31 +120,34 @@ def _times(made: Recipe, clock: Clock, load: float, now: float) -> tuple[Recipe,
     return made, times
 
 
-def _cold_trouble(made: Recipe, clock: Clock, times: Times, before_mix_h: float, now: float) -> float:
-    """Minutes of sleep and of lateness that a cold course would cost, and its distance from the target."""
+def _cold_trouble(
+    made: Recipe, clock: Clock, times: Times, before_mix_h: float, now: float, ripen_h: tuple[float, ...]
+) -> float:
+    """Minutes of sleep and of lateness that a cold course would cost; ``ripen_h``: how long its preferments take."""
     handling = (times.bulk_end, times.proof_start + 1 / 60)
     mixing = (times.mix - made.wish.formula.autolyse_min / 60, times.mix + 0.25)
     folds = [
         (times.mix + fold, times.mix + fold + 1 / 12) for fold in made.fold_times_h if times.mix + fold < times.bulk_end
     ]
-    asleep = sum(clock.asleep_min(start, end) for start, end in (handling, mixing, *folds))
+    builds = [(times.mix - hours, times.mix - hours + 1 / 12) for hours in ripen_h]
+    asleep = sum(clock.asleep_min(start, end) for start, end in (handling, mixing, *folds, *builds))
     return asleep * 4 + max(now - (times.mix - before_mix_h), 0) * 60
 
 
-def _before_mix_h(made: Recipe, clock: Clock, load: float) -> float:
+def _before_mix_h(made: Recipe, clock: Clock, load: float, ripen_h: tuple[float, ...]) -> float:
     """About how long before mixing the first hand is needed: the quickest levain and feed, or the preferment."""
-    preferment = made.wish.formula.preferment
-    if preferment is None:
-        return made.wish.formula.autolyse_min / 60
-    if preferment.kind != "levain":
-        return 12.5
+    formula = made.wish.formula
     feeds = 2 if made.wish.culture == "hungry" else 1
-    return feeds * quickest_h(clock, load - 17.0, made.weighed.stages[0].g, preferment)
+    before = [formula.autolyse_min / 60, *ripen_h]
+    for preferment, mass in made.ripened:
+        if preferment.kind == "levain":
+            before.append(feeds * quickest_h(clock, load - 17.0, mass, formula, preferment))
+    return max(before)
 
 
-def _best_cold(made: Recipe, clock: Clock, load: float, now: float) -> Times:
+def _best_cold(made: Recipe, clock: Clock, load: float, now: float, ripen_h: tuple[float, ...]) -> Times:
     """The cold proof, of the lengths that bakers use, that costs no sleep and does not start in the past."""
-    before = _before_mix_h(made, clock, load)
+    before = _before_mix_h(made, clock, load, ripen_h)
     best: tuple[float, Times] | None = None
     left = list(FRIDGE_HOURS)
     bulk_h = 5.0
@@ -155,7 +155,7 @@ def _best_cold(made: Recipe, clock: Clock, load: float, now: float) -> Times:
 
         def guess(hours: float, bulk_h: float = bulk_h) -> float:
             end = load - hours - made.handling_h
-            return _cold_trouble(made, clock, Times(end - bulk_h, end, load - hours, load), before, now)
+            return _cold_trouble(made, clock, Times(end - bulk_h, end, load - hours, load), before, now, ripen_h)
 
         guesses = [guess(hours) for hours in left]
         if best is not None and min(guesses) >= best[0]:
@@ -163,7 +163,7 @@ def _best_cold(made: Recipe, clock: Clock, load: float, now: float) -> Times:
         choice = left.pop(guesses.index(min(guesses)))
         times = cold_times(made, clock, load, choice, bulk_h)
         bulk_h = times.bulk_end - times.mix
-        trouble = _cold_trouble(made, clock, times, before, now)
+        trouble = _cold_trouble(made, clock, times, before, now, ripen_h)
         if best is None or trouble < best[0]:
             best = (trouble, times)
     if best is None:
@@ -173,20 +173,23 @@ def _best_cold(made: Recipe, clock: Clock, load: float, now: float) -> Times:
 
 def _ripenings(made: Recipe, clock: Clock, mix: float, now: float, factors: Floats) -> tuple[Ripening, ...]:
     """What must ripen before the dough is mixed, first things first."""
-    preferment = made.wish.formula.preferment
-    if preferment is None:
-        return ()
-    needed = made.weighed.stages[0].g
-    if preferment.kind != "levain":
-        return (yeasted(clock, mix, needed, preferment, factors),)
-    hungry = made.wish.culture == "hungry"
-    earliest = now + (quickest_h(clock, now, needed, preferment) if hungry else 0)
-    build = levain("levain", clock, mix, earliest, needed, 0.0, preferment, LEVAIN_RATIOS, factors)
-    if not hungry:
-        return (build,)
-    seed = build.build.seed_g
-    feed = levain("feed", clock, build.start, now, seed, CULTURE_KEPT_G, preferment, CULTURE_RATIOS, factors)
-    return (feed, build)
+    formula, hungry = made.wish.formula, made.wish.culture == "hungry"
+    found = []
+    for preferment, mass in made.ripened:
+        if preferment.kind == "levain":
+            earliest = now + (quickest_h(clock, now, mass, formula, preferment) if hungry else 0)
+            made_of = (mass, 0.0, formula, preferment, LEVAIN_RATIOS, factors)
+            found.append(levain("levain", clock, mix, earliest, *made_of))
+        else:
+            found.append(yeasted(clock, mix, mass, formula, preferment, factors))
+    builds = [each for each in found if each.kind == "levain"]
+    if builds and hungry:
+        first = min(builds, key=lambda each: each.start)
+        seed = sum(each.build.seed_g for each in builds)
+        fed_from = (seed, CULTURE_KEPT_G, formula, first.preferment, CULTURE_RATIOS, factors)
+        feed = levain("feed", clock, first.start, now, *fed_from)
+        return (feed, *found)
+    return tuple(found)
 
 
 def _proof(course: Course) -> Proof:

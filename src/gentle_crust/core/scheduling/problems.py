@@ -2,8 +2,9 @@
 
 from gentle_crust.core.oven.profile import TOO_COOL_K, fits
 from gentle_crust.core.scheduling.clock import Clock
-from gentle_crust.core.scheduling.ladder import c, duration
 from gentle_crust.core.scheduling.result import Problem, Step
+from gentle_crust.core.scheduling.say import c, duration, lower
+from gentle_crust.core.scheduling.say import clock as say_clock
 from gentle_crust.core.scheduling.whole import Course
 from gentle_crust.core.scheduling.wish import Kitchen
 
@@ -18,8 +19,8 @@ def find(course: Course, ladder: tuple[Step, ...], kitchen: Kitchen, clock: Cloc
     first = ladder[0]
     missed = (clock.at(now) - first.at).total_seconds() / 60
     if missed > 0.5:
-        when = f"{_clock(first.at.isoformat())}, {duration(missed)} ago"
-        sentence = f"Begins in the past: {_lower(first.title)} should have been at {when}."
+        when = f"{say_clock(first.at.isoformat())}, {duration(missed)} ago"
+        sentence = f"Begins in the past: {lower(first.title)} should have been at {when}."
         found.append(Problem("past", sentence, missed))
     found += _asleep(ladder, clock)
     made = course.recipe
@@ -37,14 +38,6 @@ def find(course: Course, ladder: tuple[Step, ...], kitchen: Kitchen, clock: Cloc
     return tuple(found)
 
 
-def _clock(iso: str) -> str:
-    return f"{{{iso}|clock}}"
-
-
-def _lower(title: str) -> str:
-    return title[0].lower() + title[1:]
-
-
 def _asleep(ladder: tuple[Step, ...], clock: Clock) -> list[Problem]:
     """Hands-on steps that fall in the baker's sleep, as one problem."""
     hit = []
@@ -56,7 +49,7 @@ def _asleep(ladder: tuple[Step, ...], clock: Clock) -> list[Problem]:
                 hit.append((step, minutes))
     if not hit:
         return []
-    names = ", ".join(f"{_lower(step.title)} at {_clock(step.at.isoformat())}" for step, _ in hit[:3])
+    names = ", ".join(f"{lower(step.title)} at {say_clock(step.at.isoformat())}" for step, _ in hit[:3])
     more = f" and {len(hit) - 3} more" if len(hit) > 3 else ""
     total = sum(minutes for _, minutes in hit)
     sentence = f"While you sleep: {names}{more}; {duration(total)} of work between bedtime and getting up."

@@ -152,6 +152,20 @@ class Feeling:
 
 
 @dataclass(frozen=True)
+class ByFeel:
+    """Both ends of a dough whose water is finished by feel."""
+
+    low_percent: float
+    high_percent: float
+    more_g: float
+    """Water from the low end to the high one."""
+    dough_low_g: float
+    dough_high_g: float
+    word_low: str
+    word_high: str
+
+
+@dataclass(frozen=True)
 class Totals:
     """The formula in figures, counted both ways."""
 
@@ -185,3 +199,4 @@ class Plan:
     ribbon: Ribbon
     problems: tuple[Problem, ...]
     notes: tuple[str, ...]
+    by_feel: ByFeel | None = None

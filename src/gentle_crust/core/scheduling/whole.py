@@ -12,6 +12,11 @@ from gentle_crust.core.scheduling.course import Recipe, Shaped
 from gentle_crust.core.scheduling.leaven import Ripening
 from gentle_crust.core.scheduling.solve import Times, rise_at_bulk_end
 
+SOAKS_H = (2.0, 18.0)
+USUAL_SOAK_H = 4.0
+OLD_DOUGH_WARMS_H = 1.0
+"""How long grains soak, and old dough warms, before the mixing (practice)."""
+
 
 @dataclass(frozen=True)
 class Course:
@@ -54,3 +59,15 @@ class Course:
         """When flour and water are stirred together; None without a rest."""
         minutes = self.recipe.wish.formula.autolyse_min
         return self.times.mix - minutes / 60 if minutes else None
+
+    @property
+    def soaked(self) -> float:
+        """When soakers are set and scalds poured: with the last build if that suits, else four hours before mixing."""
+        before = self.times.mix if self.autolyse is None else self.autolyse
+        builds = [each.start for each in self.ripenings if SOAKS_H[0] <= before - each.start <= SOAKS_H[1]]
+        return max(builds) if builds else before - USUAL_SOAK_H
+
+    @property
+    def old_dough_out(self) -> float:
+        """When a piece of old dough comes out of the fridge."""
+        return self.times.mix - OLD_DOUGH_WARMS_H

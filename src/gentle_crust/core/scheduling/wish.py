@@ -20,6 +20,11 @@ class Kitchen:
     tap_c: float
     oven: Oven
     altitude_m: float = 0.0
+    hot_tap_c: float | None = None
+    scale_g: float = 1.0
+    """The scale's step."""
+    learnt_k: tuple[tuple[str, float], ...] = ()
+    """What ways of mixing add to a dough here, K, where it was measured."""
 
 
 @dataclass(frozen=True)

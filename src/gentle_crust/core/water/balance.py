@@ -1,6 +1,6 @@
 """Water temperature by heat balance, and by the bakers' factor rule beside it."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Literal
 
 from gentle_crust.core.errors import CraftError
@@ -24,6 +24,11 @@ FLOUR, WATER, SALT, SUGAR, OIL = 1.8, 4.19, 0.9, 1.25, 2.0
 """Specific heats, J/g K (literature, recalled)."""
 
 
+MILK = 3.9
+BOWL_J_PER_G_K = {"steel": 0.5, "glass": 0.84, "ceramic": 0.9, "plastic": 1.7}
+"""Specific heats of bowls, J/g K (literature, recalled)."""
+
+
 @dataclass(frozen=True)
 class Part:
     """Something that goes into the bowl: mass, specific heat (J/g K) and its own temperature."""
@@ -31,6 +36,40 @@ class Part:
     g: float
     heat_j_per_g_k: float
     c: float
+
+
+@dataclass(frozen=True)
+class Mix:
+    """What the water meets: all other parts, the dry flour that it wets, and how the mixing warms the dough.
+
+    ``leaven`` is levain, dry_yeast or none; ``levain_c`` the temperature of what fermented first, None without it.
+    """
+
+    parts: tuple[Part, ...]
+    flour_g: float
+    water_g: float
+    flour_c: float
+    room_c: float
+    levain_c: float | None
+    leaven: str
+    friction_k: float
+    bowl: Part | None = None
+
+    @property
+    def heat_j_per_k(self) -> float:
+        """Heat that warms everything but the water by one K, the bowl included."""
+        return _heat_sum(self.all_parts)
+
+    @property
+    def all_parts(self) -> tuple[Part, ...]:
+        """The parts and the bowl they are mixed in."""
+        return self.parts if self.bowl is None else (*self.parts, self.bowl)
+
+    @property
+    def given_j(self) -> float:
+        """Heat from friction, which the bowl has no part in, and from wetting the flour, J."""
+        dough = _heat_sum(self.parts) + self.water_g * WATER
+        return dough * self.friction_k + HEAT_OF_HYDRATION_J_PER_G * self.flour_g
 
 
 def levain_heat(hydration: float) -> float:
@@ -42,32 +81,45 @@ def _heat_sum(parts: tuple[Part, ...]) -> float:
     return sum(part.g * part.heat_j_per_g_k for part in parts)
 
 
-def _given(parts: tuple[Part, ...], flour_g: float, water_g: float, friction_k: float) -> float:
-    """Heat from friction and from wetting the flour, J."""
-    return (_heat_sum(parts) + water_g * WATER) * friction_k + HEAT_OF_HYDRATION_J_PER_G * flour_g
-
-
-def water_for(target_c: float, parts: tuple[Part, ...], flour_g: float, water_g: float, friction_k: float) -> float:
-    """Temperature that ``water_g`` must have so that the dough leaves the bowl at ``target_c``.
-
-    ``parts`` are all ingredients but the water; ``flour_g`` the dry flour that is wetted in this mix.
-    """
-    if water_g <= 0:
+def water_for(target_c: float, mix: Mix) -> float:
+    """Temperature that the water must have so that the dough leaves the bowl at ``target_c``."""
+    if mix.water_g <= 0:
         raise CraftError("dough.water_g", "There is no water to set the temperature with.", "Give the water's grams.")
-    lacking = sum(part.g * part.heat_j_per_g_k * (target_c - part.c) for part in parts)
-    return target_c + (lacking - _given(parts, flour_g, water_g, friction_k)) / (water_g * WATER)
+    lacking = sum(part.g * part.heat_j_per_g_k * (target_c - part.c) for part in mix.all_parts)
+    return target_c + (lacking - mix.given_j) / (mix.water_g * WATER)
 
 
-def dough_from(water_c: float, parts: tuple[Part, ...], flour_g: float, water_g: float, friction_k: float) -> float:
+def dough_from(water_c: float, mix: Mix) -> float:
     """Dough temperature that water at ``water_c`` gives: the same balance, the other way round."""
-    held = sum(part.g * part.heat_j_per_g_k * part.c for part in parts) + water_g * WATER * water_c
-    return (held + _given(parts, flour_g, water_g, friction_k)) / (_heat_sum(parts) + water_g * WATER)
+    held = sum(part.g * part.heat_j_per_g_k * part.c for part in mix.all_parts) + mix.water_g * WATER * water_c
+    return (held + mix.given_j) / (mix.heat_j_per_k + mix.water_g * WATER)
 
 
-def factor_rule(target_c: float, flour_c: float, room_c: float, friction_k: float, preferment_c: float | None) -> float:
+def friction_from(dough_c: float, water_c: float, mix: Mix) -> float:
+    """What mixing really added, K, when water at ``water_c`` gave a dough of ``dough_c``."""
+    still = replace(mix, friction_k=0.0)
+    per_k = (_heat_sum(mix.parts) + mix.water_g * WATER) / (mix.heat_j_per_k + mix.water_g * WATER)
+    return (dough_c - dough_from(water_c, still)) / per_k
+
+
+def factor_rule(target_c: float, mix: Mix) -> float:
     """The bakers' rule: n times the target, less flour, room, friction factor and preferment.
 
     n is 3, or 4 with a preferment; the rule's friction factor is n times the dough's own warming.
     """
-    count = 3 if preferment_c is None else 4
-    return count * target_c - flour_c - room_c - count * friction_k - (preferment_c or 0.0)
+    count = 3 if mix.levain_c is None else 4
+    return count * (target_c - mix.friction_k) - mix.flour_c - mix.room_c - (mix.levain_c or 0.0)
+
+
+def why_they_differ(balance_c: float, factor_c: float, mix: Mix) -> str:
+    """One sentence on why the factor rule's water differs from the balance's; empty within 1 K."""
+    apart = factor_c - balance_c
+    if abs(apart) < 1:
+        return ""
+    by = f"The factor rule says {{{factor_c:.1f}|c}}, {{{abs(apart):.0f}|dc}} {'warmer' if apart > 0 else 'colder'}:"
+    levain = 0.0 if mix.levain_c is None else max((part.g for part in mix.parts[-1:]), default=0.0)
+    if mix.levain_c is not None and levain < 0.6 * mix.flour_g:
+        return f"{by} it gives what fermented first the weight of all the flour, but it is only {{{levain:.0f}|g}}."
+    if mix.bowl is not None:
+        return f"{by} it forgets the bowl, which takes its share of the heat."
+    return f"{by} it counts flour, room and water alike, but water holds over twice the heat of flour, the room none."

@@ -4,24 +4,37 @@ from dataclasses import dataclass
 
 from gentle_crust.core.errors import CraftError, within
 from gentle_crust.core.fermentation.dough import Dough, makeup
+from gentle_crust.core.formula.model import Formula
+from gentle_crust.core.formula.scaling import Weighed
 from gentle_crust.core.water.balance import (
+    BOWL_J_PER_G_K,
     FLOUR,
     FRICTION_K,
+    MILK,
     OIL,
     SALT,
     SUGAR,
+    WATER,
+    Mix,
     Part,
     dough_from,
     factor_rule,
     levain_heat,
     water_for,
+    why_they_differ,
 )
-from gentle_crust.core.water.taps import REFUSED_C, WaterWarning, draw, warnings
+from gentle_crust.core.water.taps import REFUSED_C, Taps, WaterWarning, draw, warnings
+
+FRESH_YEAST_HEAT = 3.3
+"""Specific heat of fresh yeast, mostly water, J/g K (recalled)."""
+_HEAT = {"sugar": SUGAR, "honey": 2.5, "oil": OIL, "butter": 2.3, "milk": MILK, "salt": SALT, "fresh": FRESH_YEAST_HEAT}
+NEAR_K = 0.3
+"""A dough this near the wanted temperature is the wanted one."""
 
 
 @dataclass(frozen=True)
 class WaterAnswer:
-    """``water_c`` is what the balance asks for; ``dough_c`` what tap, kettle and ice can really give."""
+    """``water_c`` is what the balance asks for; ``dough_c`` what taps, kettle and ice can really give."""
 
     water_c: float
     tap_g: float
@@ -30,6 +43,11 @@ class WaterAnswer:
     dough_c: float
     factor_method_water_c: float
     warnings: tuple[WaterWarning, ...]
+    hot_tap_g: float = 0.0
+    factor_why: str = ""
+    """A sentence on why the factor rule says something else; empty if it hardly does."""
+    drawn_c: float = 0.0
+    """What the water drawn really has."""
 
 
 @dataclass(frozen=True)
@@ -40,22 +58,27 @@ class Pour:
     c: float
 
 
-def parts_of(dough: Dough, flour_c: float, room_c: float, levain_c: float) -> tuple[Part, ...]:
-    """All of a dough but its water, with the heat each part brings."""
-    flour = sum(part.g for part in dough.flours)
-    dry_yeast = dough.instant_yeast_g + dough.active_dry_yeast_g
-    return (
-        Part(flour, FLOUR, flour_c),
-        Part(dough.salt_g, SALT, room_c),
-        Part(dough.sugar_g, SUGAR, room_c),
-        Part(dough.oil_g, OIL, room_c),
-        Part(dry_yeast, FLOUR, room_c),
-        Part(dough.fresh_yeast_g, 3.3, room_c),
-        Part(dough.levain_g, levain_heat(dough.levain_hydration), levain_c),
-    )
+@dataclass(frozen=True)
+class Bowl:
+    """The bowl that the dough is mixed in: material, grams, and its own temperature."""
+
+    material: str
+    g: float
+    c: float
+
+    def part(self) -> Part:
+        """As the balance counts it. Raises CraftError for an unknown material or an impossible bowl."""
+        if self.material not in BOWL_J_PER_G_K:
+            raise CraftError(
+                "bowl.material", f"'{self.material}' is no bowl I know.", f"Choose one of {', '.join(BOWL_J_PER_G_K)}."
+            )
+        within("bowl.g", "The bowl", self.g, 0, 50_000, " g")
+        within("bowl.c", "The bowl's temperature", self.c, -20, 90, " C")
+        return Part(self.g, BOWL_J_PER_G_K[self.material], self.c)
 
 
-def _friction(mixing: str) -> float:
+def friction_of(mixing: str) -> float:
+    """What a way of mixing usually adds to the dough's temperature, K. CraftError for an unknown one."""
     if mixing not in FRICTION_K:
         raise CraftError(
             "mixing", f"'{mixing}' is not a way of mixing I know.", f"Choose one of {', '.join(FRICTION_K)}."
@@ -68,70 +91,111 @@ def _check_temperatures(**temperatures: float) -> None:
         within(name, name.removesuffix("_c").replace("_", " ").capitalize() + " temperature", value, -5, 45, " C")
 
 
-def plan_water(
-    dough: Dough,
+def mix_of_dough(dough: Dough, flour_c: float, room_c: float, levain_c: float, friction_k: float) -> Mix:
+    """A batch given in grams. Raises CraftError if no dough can be made of it."""
+    makeup(dough)
+    _check_temperatures(flour_c=flour_c, room_c=room_c, levain_c=levain_c)
+    flour = sum(part.g for part in dough.flours)
+    dry_yeast = dough.instant_yeast_g + dough.active_dry_yeast_g
+    parts = (
+        Part(flour, FLOUR, flour_c),
+        Part(dough.salt_g, SALT, room_c),
+        Part(dough.sugar_g, SUGAR, room_c),
+        Part(dough.oil_g, OIL, room_c),
+        Part(dry_yeast, FLOUR, room_c),
+        Part(dough.fresh_yeast_g, FRESH_YEAST_HEAT, room_c),
+        Part(dough.levain_g, levain_heat(dough.levain_hydration), levain_c),
+    )
+    leaven = "levain" if dough.levain_g else "dry_yeast" if dry_yeast else "none"
+    return Mix(parts, flour, dough.water_g, flour_c, room_c, levain_c if dough.levain_g else None, leaven, friction_k)
+
+
+def mix_of_formula(
+    formula: Formula,
+    weighed: Weighed,
     flour_c: float,
     room_c: float,
     levain_c: float,
-    target_dough_c: float,
-    mixing: str,
-    tap_c: float,
-    altitude_m: float = 0.0,
-) -> WaterAnswer:
-    """Water for ``target_dough_c`` (C) from these flour, room, levain and tap temperatures (C).
-
-    Raises CraftError if the dough is impossible or would need water above 50 C; the remedy names
-    the warmest dough that can be had.
-    """
-    makeup(dough)
+    friction_k: float,
+    bowl: Bowl | None = None,
+) -> Mix:
+    """A formula's final dough; soaked grains are at the room's temperature, what fermented first at ``levain_c``."""
     _check_temperatures(flour_c=flour_c, room_c=room_c, levain_c=levain_c)
+    lines = weighed.dough.lines
+    flour = sum(line.g for line in lines if line.role == "flour")
+    parts = [Part(flour, FLOUR, flour_c)]
+    for line in lines:
+        if line.role in ("salt", "yeast", "extra"):
+            parts.append(Part(line.g, _HEAT.get(line.kind, FLOUR), room_c))
+    wet, dry, soaked = 0.0, 0.0, []
+    for stage in weighed.stages[:-1]:
+        water = sum(line.g for line in stage.lines if line.role == "water")
+        if stage.kind in ("soaker", "scald"):
+            soaked.append(Part(stage.g, (water * WATER + (stage.g - water) * FLOUR) / stage.g, room_c))
+        else:
+            wet, dry = wet + water, dry + stage.g - water
+    parts += soaked
+    if dry:
+        parts.append(Part(wet + dry, levain_heat(wet / dry), levain_c))
+    water = sum(line.g for line in lines if line.role == "water")
+    has_yeast = formula.yeast_percent > 0 and formula.yeast_kind != "fresh"
+    leaven = "levain" if formula.leaven == "levain" else "dry_yeast" if has_yeast else "none"
+    part = bowl.part() if bowl else None
+    return Mix(tuple(parts), flour, water, flour_c, room_c, levain_c if dry else None, leaven, friction_k, part)
+
+
+def plan_water(mix: Mix, target_dough_c: float, taps: Taps) -> WaterAnswer:
+    """Water for a dough of ``target_dough_c`` (C) from these taps.
+
+    Raises CraftError if the dough would need water above 50 C; the remedy names the warmest that can be had.
+    """
     within("target_dough_c", "Dough temperature", target_dough_c, 0, 45, " C")
-    within("tap_c", "Tap water", tap_c, 0, 45, " C")
-    within("altitude_m", "Altitude", altitude_m, 0, 5000, " m")
-    friction = _friction(mixing)
-    flour = sum(part.g for part in dough.flours)
-    parts = parts_of(dough, flour_c, room_c, levain_c)
-    wanted = water_for(target_dough_c, parts, flour, dough.water_g, friction)
+    within("tap_c", "Tap water", taps.cold_c, 0, 45, " C")
+    within("altitude_m", "Altitude", taps.altitude_m, 0, 5000, " m")
+    if taps.hot_c is not None:
+        within("hot_tap_c", "The hot tap", taps.hot_c, taps.cold_c, 75, " C")
+    within("ice_c", "Ice", taps.ice_c, -30, 0, " C")
+    wanted = water_for(target_dough_c, mix)
     if wanted > REFUSED_C:
-        warmest = dough_from(40.0, parts, flour, dough.water_g, friction)
+        warmest = dough_from(40.0, mix)
         raise CraftError(
             "target_dough_c",
             f"A dough at {target_dough_c:g} C would need water at {wanted:.0f} C; above 50 C is refused.",
             f"Ask for {warmest:.1f} C or less, or warm the flour.",
         )
-    drawn = draw(wanted, dough.water_g, tap_c, altitude_m)
-    leaven = "levain" if dough.levain_g else "dry_yeast" if dough.instant_yeast_g + dough.active_dry_yeast_g else "none"
+    drawn = draw(wanted, mix.water_g, taps)
+    factor = factor_rule(target_dough_c, mix)
     return WaterAnswer(
         water_c=wanted,
         tap_g=drawn.tap_g,
         kettle_g=drawn.kettle_g,
         ice_g=drawn.ice_g,
-        dough_c=dough_from(drawn.water_c, parts, flour, dough.water_g, friction),
-        factor_method_water_c=factor_rule(
-            target_dough_c, flour_c, room_c, friction, levain_c if dough.levain_g else None
-        ),
-        warnings=warnings(wanted, drawn, leaven),
+        dough_c=dough_from(drawn.water_c, mix),
+        factor_method_water_c=factor,
+        warnings=warnings(wanted, drawn, mix.leaven),
+        hot_tap_g=drawn.hot_tap_g,
+        factor_why=why_they_differ(wanted, factor, mix),
+        drawn_c=drawn.water_c,
     )
 
 
-def dough_from_waters(
-    dough: Dough, flour_c: float, room_c: float, levain_c: float, mixing: str, waters: tuple[Pour, ...]
-) -> float:
-    """Dough temperature, C, that these waters give together."""
-    makeup(dough)
-    _check_temperatures(flour_c=flour_c, room_c=room_c, levain_c=levain_c)
+def mean_water_c(mix: Mix, waters: tuple[Pour, ...]) -> float:
+    """Temperature that waters poured together have. Raises CraftError unless they are the dough's water."""
     poured = sum(water.g for water in waters)
     if poured <= 0:
         raise CraftError("waters", "No water was poured.", "Give the grams and temperature of each water.")
-    if abs(poured - dough.water_g) > max(0.02 * dough.water_g, 1):
+    if abs(poured - mix.water_g) > max(0.02 * mix.water_g, 1):
         raise CraftError(
             "waters",
-            f"The waters add up to {poured:g} g, but the dough takes {dough.water_g:g} g.",
+            f"The waters add up to {poured:g} g, but the dough takes {mix.water_g:.4g} g.",
             "Change one or the other until they agree.",
         )
     for index, water in enumerate(waters):
         within(f"waters.{index}.c", "Water", water.c, 0, 100, " C")
         within(f"waters.{index}.g", "Water", water.g, 0, 1_000_000, " g")
-    mean = sum(water.g * water.c for water in waters) / poured
-    flour = sum(part.g for part in dough.flours)
-    return dough_from(mean, parts_of(dough, flour_c, room_c, levain_c), flour, poured, _friction(mixing))
+    return sum(water.g * water.c for water in waters) / poured
+
+
+def dough_from_waters(mix: Mix, waters: tuple[Pour, ...]) -> float:
+    """Dough temperature, C, that these waters give together."""
+    return dough_from(mean_water_c(mix, waters), mix)

@@ -19,6 +19,24 @@ class WaterWarning:
 
 
 @dataclass(frozen=True)
+class Taps:
+    """Where water comes from: cold tap, hot tap if there is one, kettle (by altitude), and ice.
+
+    ``ice_c`` is 0 for ice that is already melting, -18 straight from a freezer.
+    """
+
+    cold_c: float
+    hot_c: float | None = None
+    ice_c: float = 0.0
+    altitude_m: float = 0.0
+
+    @property
+    def ice_takes_k(self) -> float:
+        """What a gram of ice takes until it is water at 0 C, as K of cooled water: melting, and half for ice's own."""
+        return ICE_MELTS_AS_K - self.ice_c / 2
+
+
+@dataclass(frozen=True)
 class Draw:
     """Grams from each source and the temperature they really make together."""
 
@@ -26,6 +44,7 @@ class Draw:
     kettle_g: float
     ice_g: float
     water_c: float
+    hot_tap_g: float = 0.0
 
 
 def kettle_c(altitude_m: float = 0.0) -> float:
@@ -33,17 +52,25 @@ def kettle_c(altitude_m: float = 0.0) -> float:
     return 95.0 - altitude_m / 300
 
 
-def draw(wanted_c: float, water_g: float, tap_c: float, altitude_m: float = 0.0) -> Draw:
-    """Share ``water_g`` among tap, kettle and ice for ``wanted_c``; as near as these three can come.
+def draw(wanted_c: float, water_g: float, taps: Taps) -> Draw:
+    """Share ``water_g`` among the taps, kettle and ice for ``wanted_c``; as near as these can come.
 
-    Ice is straight from the melting point and never more than half of the water.
+    Ice is never more than half of the water. The kettle is only asked where the hot tap is not warm enough.
     """
-    if wanted_c >= tap_c:
-        hot = kettle_c(altitude_m)
-        share = min((wanted_c - tap_c) / (hot - tap_c), 1.0)
-        return Draw(water_g * (1 - share), water_g * share, 0.0, tap_c + share * (hot - tap_c))
-    share = min((tap_c - wanted_c) / (tap_c + ICE_MELTS_AS_K), 0.5)
-    return Draw(water_g * (1 - share), 0.0, water_g * share, tap_c - share * (tap_c + ICE_MELTS_AS_K))
+    cold, hot = taps.cold_c, taps.hot_c
+    if wanted_c < cold:
+        takes = cold + taps.ice_takes_k
+        share = min((cold - wanted_c) / takes, 0.5)
+        return Draw(water_g * (1 - share), 0.0, water_g * share, cold - share * takes)
+    if hot is not None and cold < wanted_c <= hot:
+        share = (wanted_c - cold) / (hot - cold)
+        return Draw(water_g * (1 - share), 0.0, 0.0, wanted_c, water_g * share)
+    kettle = kettle_c(taps.altitude_m)
+    base = hot if hot is not None and wanted_c > hot > cold else cold
+    share = min((wanted_c - base) / (kettle - base), 1.0)
+    warm, boiled = water_g * (1 - share), water_g * share
+    from_hot = warm if base == hot else 0.0
+    return Draw(warm - from_hot, boiled, 0.0, base + share * (kettle - base), from_hot)
 
 
 def warnings(wanted_c: float, drawn: Draw, leaven: str) -> tuple[WaterWarning, ...]:

@@ -1,161 +1,246 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
-import { api, ask, Refused, type FormulaAnswer, type Schemas } from '../../api/client'
+import { computed } from 'vue'
+import type { Schemas } from '../../api/client'
 import ChoiceRow from '../../forms/ChoiceRow.vue'
 import NumberField from '../../forms/NumberField.vue'
+import PickField from '../../forms/PickField.vue'
+import TickField from '../../forms/TickField.vue'
 import WarmthSlider from '../../forms/WarmthSlider.vue'
 import { words } from '../../words'
+import LineRow from './LineRow.vue'
+import LockRow from './LockRow.vue'
+import PrefermentBlock from './PrefermentBlock.vue'
+import ShareBar from './ShareBar.vue'
+import SoakerBlock from './SoakerBlock.vue'
 import WeighTables from './WeighTables.vue'
+import { useWork, type Body, type YeastKind } from './useWork'
 
-type Body = Schemas['FormulaBody']
-const props = defineProps<{
-  start: Body
-  flours: Record<string, string>
-  preferments: Record<string, NonNullable<Body['preferment']>>
-}>()
+const props = defineProps<{ start: Body; book: Schemas['FormulasAnswer'] }>()
 const emit = defineEmits<{ save: [Body]; close: [] }>()
 const t = words.formulas
+const { form, lock, seen, refused, set, takeYeast, grams } = useWork(props.start)
 
-const form = ref<Body>(JSON.parse(JSON.stringify(props.start)) as Body)
-const seen = ref<FormulaAnswer | null>(null)
-const refused = ref<Refused | null>(null)
-let asking = false
-let again = false
+const OWN = 'own:'
+const flourOptions = computed(() => [
+  ...props.book.mine.map((mine) => ({ value: OWN + mine.id, label: mine.name })),
+  ...Object.entries(props.book.flours).map(([value, label]) => ({ value, label })),
+])
+type Share = Body['flours'][number]
+const keyOf = (share: Share) => share.mine?.id ?? share.kind
+const pickOf = (share: Share) => (share.mine ? OWN + share.mine.id : share.kind)
+const nameOf = (share: Share) => share.mine?.name ?? props.book.flours[share.kind] ?? share.kind
 
-/** Weigh what is written so far; the newest question wins. */
-async function weigh() {
-  if (asking) {
-    again = true
-    return
-  }
-  asking = true
-  do {
-    again = false
-    try {
-      seen.value = await ask(api.POST('/api/formulas/preview', { body: form.value }))
-      refused.value = null
-    } catch (error) {
-      refused.value = error instanceof Refused ? error : new Refused(words.failed, [])
-    }
-  } while (again)
-  asking = false
+/** Another flour in a line's place; what ferments or soaks first follows it. */
+function pick(share: Share, value: string) {
+  const before = keyOf(share)
+  const mine = props.book.mine.find((each) => OWN + each.id === value)
+  share.kind = mine?.kind ?? value
+  share.mine = (mine ?? null) as Share['mine']
+  for (const one of form.value.preferments) if (one.flour_kind === before) one.flour_kind = keyOf(share)
+  for (const soaked of form.value.soakers.flatMap((soaker) => soaker.flours))
+    if (keyOf(soaked) === before) Object.assign(soaked, { kind: share.kind, mine: share.mine })
 }
-watch(form, () => void weigh(), { deep: true, immediate: true })
-
-const kinds = ['none', 'levain', 'poolish', 'biga', 'sponge'] as const
-const preferment = computed({
-  get: () => form.value.preferment?.kind ?? 'none',
-  set: (kind: (typeof kinds)[number]) => {
-    if (kind === 'none') {
-      form.value.preferment = null
-      return
-    }
-    const usual = props.preferments[kind]
-    if (!usual) return
-    const flour = form.value.preferment?.flour_kind ?? form.value.flours[0]?.kind ?? usual.flour_kind
-    form.value.preferment = { ...usual, flour_kind: flour }
-  },
-})
 const sum = computed(() => form.value.flours.reduce((total, share) => total + share.percent, 0))
-const shapes = computed(() =>
-  Object.entries(t.shapes).map(([value, label]) => ({ value: value as Body['shape'], label })),
+const inFormula = computed(() =>
+  form.value.flours.map((share) => ({ value: keyOf(share), label: nameOf(share), share })),
 )
-const extraKinds = Object.entries(t.extraKinds)
+const shapes = Object.entries(t.shapes).map(([value, label]) => ({ value: value as Body['shape'], label }))
+const extraKinds = Object.entries(t.extraKinds).map(([value, label]) => ({
+  value: value as Body['extras'][number]['kind'],
+  label,
+}))
+const yeasts = Object.entries(t.yeasts).map(([value, label]) => ({ value: value as YeastKind, label }))
+const yeast = computed({ get: () => form.value.yeast_kind as YeastKind, set: takeYeast })
+const firstName = (index: number) => {
+  const kind = form.value.preferments[index]!.kind
+  const same = form.value.preferments.filter((one) => one.kind === kind)
+  const place = same.indexOf(form.value.preferments[index]!)
+  return same.length > 1 ? `${t.preferments[kind]} ${place + 1}` : t.preferments[kind]!
+}
 
 function addFlour() {
-  const unused = Object.keys(props.flours).find(
-    (kind) => !form.value.flours.some((share) => share.kind === kind),
-  )
-  if (unused)
-    form.value.flours.push({ kind: unused, percent: Math.max(Math.round((100 - sum.value) * 10) / 10, 0) })
+  const has = form.value.flours.map((share) => share.kind)
+  const unused = Object.keys(props.book.flours).find((kind) => !has.includes(kind))
+  const percent = Math.max(Math.round((100 - sum.value) * 10) / 10, 0)
+  if (unused) form.value.flours.push({ kind: unused, percent, mine: null })
 }
-function addExtra() {
-  form.value.extras?.push({ name: t.extraKinds.seeds!, kind: 'seeds', percent: 5 })
+function addPreferment(kind: string) {
+  const usual = props.book.preferments[kind]
+  const biggest = [...form.value.flours].sort((a, b) => b.percent - a.percent)[0]
+  if (usual && biggest) form.value.preferments.push({ ...usual, flour_kind: keyOf(biggest) })
 }
+function addSoaker(kind: string) {
+  const usual = props.book.soakers[kind]
+  if (usual) form.value.soakers.push(JSON.parse(JSON.stringify(usual)) as Body['soakers'][number])
+}
+const addExtra = () =>
+  form.value.extras.push({ name: t.extraKinds.seeds!, kind: 'seeds', percent: 5, late: false })
+const byFeel = computed({
+  get: () => form.value.feel_to_percent != null,
+  set: (on) => (form.value.feel_to_percent = on ? form.value.hydration_percent + 4 : null),
+})
+const feelTo = computed({
+  get: () => form.value.feel_to_percent ?? 0,
+  set: (value) => (form.value.feel_to_percent = value),
+})
 </script>
 
 <template>
   <form class="editor" novalidate @submit.prevent="emit('save', form)">
-    <div class="write">
+    <div class="top">
       <label class="name">
         <span class="small quiet">{{ t.name }}</span>
         <input v-model="form.name" class="field" maxlength="80" />
       </label>
+      <div class="acts">
+        <button type="submit" class="action" :disabled="refused !== null">{{ t.save }}</button>
+        <button type="button" class="link" @click="emit('close')">{{ t.cancel }}</button>
+      </div>
+    </div>
+    <p v-if="refused" class="inverted error" role="alert">{{ refused.message }}</p>
+    <ShareBar
+      v-if="seen"
+      :answer="seen"
+      editable
+      :class="{ stale: refused }"
+      @share="(line, share) => set({ line, share })"
+    />
+    <div class="write">
+      <LockRow v-model:form="form" v-model:lock="lock" :seen="seen" />
       <fieldset>
         <legend>{{ t.flours }}, {{ t.together }} {{ Math.round(sum * 10) / 10 }} %</legend>
-        <div v-for="(share, index) in form.flours" :key="index" class="line">
-          <ElSelect v-model="share.kind" :aria-label="`${t.flours} ${index + 1}`">
-            <ElOption v-for="(name, kind) in flours" :key="kind" :value="kind" :label="name" />
-          </ElSelect>
-          <NumberField v-model="share.percent" :label="`${flours[share.kind]} %`" unit="%" hide-label />
+        <LineRow
+          v-for="(share, index) in form.flours"
+          :key="index"
+          v-model="share.percent"
+          :name="nameOf(share)"
+          :grams="grams(`flours.${index}`)"
+          :fixed="form.flours.length === 1"
+          @grams="(g) => set({ line: `flours.${index}`, g })"
+          @remove="form.flours.splice(index, 1)"
+        >
+          <PickField
+            :model-value="pickOf(share)"
+            :label="`${t.flours} ${index + 1}`"
+            hide-label
+            :options="flourOptions"
+            @update:model-value="(value: string) => pick(share, value)"
+          />
+        </LineRow>
+        <button type="button" class="link" @click="addFlour">{{ t.addFlour }}</button>
+      </fieldset>
+      <fieldset>
+        <legend>{{ t.waterAndSalt }}</legend>
+        <LineRow
+          v-model="form.hydration_percent"
+          :name="t.hydration"
+          :grams="grams('water')"
+          counts="hydration"
+          fixed
+          @grams="(g) => set({ line: 'water', g })"
+        >
+          <span>{{ t.hydration }}</span>
+        </LineRow>
+        <LineRow
+          v-model="form.salt_percent"
+          :name="t.salt"
+          :grams="grams('salt')"
+          fixed
+          @grams="(g) => set({ line: 'salt', g })"
+        >
+          <span>{{ t.salt }}</span>
+        </LineRow>
+        <LineRow
+          v-model="form.yeast_percent"
+          :name="t.yeast"
+          :grams="grams('yeast')"
+          fixed
+          @grams="(g) => set({ line: 'yeast', g })"
+        >
+          <PickField v-model="yeast" :label="t.yeastKind" hide-label :options="yeasts" />
+        </LineRow>
+        <div class="pair">
+          <TickField v-model="form.salt_late" :label="t.saltLate" />
+          <TickField v-model="byFeel" :label="t.byFeel" />
+          <NumberField v-if="byFeel" v-model="feelTo" :label="t.feelTo" unit="%" counts="hydration" />
+          <NumberField v-model="form.held_back_percent" :label="t.heldBack" unit="%" counts="overall" />
+        </div>
+      </fieldset>
+      <fieldset>
+        <legend>{{ t.preferment }}</legend>
+        <PrefermentBlock
+          v-for="(_, index) in form.preferments"
+          :key="index"
+          v-model="form.preferments[index]!"
+          :flours="inFormula"
+          :name="firstName(index)"
+          :grams="seen?.preferment_g[index] ?? 0"
+          @grams="(g) => set({ line: `preferments.${index}`, g })"
+          @remove="form.preferments.splice(index, 1)"
+        />
+        <div class="adds">
+          <span class="small quiet">{{ t.add }}</span>
           <button
+            v-for="(label, kind) in t.preferments"
+            :key="kind"
             type="button"
             class="link"
-            :disabled="form.flours.length === 1"
-            :aria-label="`${t.remove}: ${flours[share.kind]}`"
-            @click="form.flours.splice(index, 1)"
+            @click="addPreferment(kind)"
           >
-            {{ t.remove }}
+            {{ label }}
           </button>
         </div>
-        <button type="button" class="plain" @click="addFlour">{{ t.addFlour }}</button>
       </fieldset>
-      <div class="pair">
-        <NumberField v-model="form.hydration_percent" :label="t.hydration" unit="%" />
-        <NumberField v-model="form.salt_percent" :label="t.salt" unit="%" />
-        <NumberField v-model="form.instant_yeast_percent" :label="t.yeast" unit="%" />
-      </div>
-      <ChoiceRow
-        v-model="preferment"
-        :legend="t.preferment"
-        :options="kinds.map((kind) => ({ value: kind, label: t.preferments[kind]! }))"
-      />
-      <div v-if="form.preferment" class="pair">
-        <div class="its-flour">
-          <span class="small quiet">{{ t.prefermentFlour }}</span>
-          <ElSelect v-model="form.preferment.flour_kind" :aria-label="t.prefermentFlour">
-            <ElOption
-              v-for="share in form.flours"
-              :key="share.kind"
-              :value="share.kind"
-              :label="flours[share.kind] ?? share.kind"
-            />
-          </ElSelect>
-        </div>
-        <NumberField v-model="form.preferment.flour_percent" :label="t.prefermentShare" unit="%" />
-        <NumberField v-model="form.preferment.hydration_percent" :label="t.prefermentWater" unit="%" />
-        <NumberField
-          v-if="form.preferment.kind !== 'levain'"
-          v-model="form.preferment.yeast_percent"
-          :label="t.prefermentYeast"
-          unit="%"
+      <fieldset>
+        <legend>{{ t.soaks }}</legend>
+        <SoakerBlock
+          v-for="(_, index) in form.soakers"
+          :key="index"
+          v-model="form.soakers[index]!"
+          :flours="inFormula"
+          :grams="(place) => grams(`soakers.${index}.extras.${place}`)"
+          @grams="(place, g) => set({ line: `soakers.${index}.extras.${place}`, g })"
+          @remove="form.soakers.splice(index, 1)"
         />
-      </div>
+        <div class="adds">
+          <span class="small quiet">{{ t.add }}</span>
+          <button
+            v-for="(label, kind) in t.soakerKinds"
+            :key="kind"
+            type="button"
+            class="link"
+            @click="addSoaker(kind)"
+          >
+            {{ label }}
+          </button>
+        </div>
+      </fieldset>
       <fieldset>
         <legend>{{ t.extras }}</legend>
-        <div v-for="(extra, index) in form.extras" :key="index" class="line extra">
+        <LineRow
+          v-for="(extra, index) in form.extras"
+          :key="index"
+          v-model="extra.percent"
+          :name="extra.name"
+          :grams="grams(`extras.${index}`)"
+          @grams="(g) => set({ line: `extras.${index}`, g })"
+          @remove="form.extras.splice(index, 1)"
+        >
           <input v-model="extra.name" class="field" maxlength="60" :aria-label="`${t.extras} ${index + 1}`" />
-          <ElSelect v-model="extra.kind" :aria-label="`${t.kind}: ${extra.name}`">
-            <ElOption v-for="[kind, name] in extraKinds" :key="kind" :value="kind" :label="name" />
-          </ElSelect>
-          <NumberField v-model="extra.percent" :label="`${extra.name} %`" unit="%" hide-label />
-          <button
-            type="button"
-            class="link"
-            :aria-label="`${t.remove}: ${extra.name}`"
-            @click="form.extras?.splice(index, 1)"
-          >
-            {{ t.remove }}
-          </button>
-        </div>
-        <button type="button" class="plain" @click="addExtra">{{ t.addExtra }}</button>
+          <PickField
+            v-model="extra.kind"
+            :label="`${t.kind}: ${extra.name}`"
+            hide-label
+            :options="extraKinds"
+          />
+          <TickField v-model="extra.late" :label="t.late" class="late" />
+        </LineRow>
+        <button type="button" class="link" @click="addExtra">{{ t.addExtra }}</button>
       </fieldset>
       <div class="pair">
-        <NumberField v-model="form.pieces" :label="t.piecesLabel" />
-        <NumberField v-model="form.scaling_weight_g" :label="t.weight" unit="g" />
         <NumberField v-model="form.autolyse_min" :label="t.autolyse" unit="min" />
+        <WarmthSlider v-model="form.dough_c" class="warm" :label="t.doughC" :low="18" :high="32" />
       </div>
-      <WarmthSlider v-model="form.dough_c" :label="t.doughC" :low="18" :high="32" />
       <ChoiceRow v-model="form.shape" :legend="t.shape" :options="shapes" />
       <label class="name">
         <span class="small quiet">{{ t.note }}</span>
@@ -163,11 +248,6 @@ function addExtra() {
       </label>
     </div>
     <div class="watch">
-      <p v-if="refused" class="inverted error" role="alert">{{ refused.message }}</p>
-      <div class="acts">
-        <button type="submit" class="action" :disabled="refused !== null">{{ t.save }}</button>
-        <button type="button" class="link" @click="emit('close')">{{ t.cancel }}</button>
-      </div>
       <WeighTables v-if="seen" :answer="seen" :class="{ stale: refused }" />
     </div>
   </form>
@@ -176,8 +256,23 @@ function addExtra() {
 <style scoped>
 .editor {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-  gap: 36px;
+  grid-template-columns: minmax(0, 1.15fr) minmax(0, 1fr);
+  gap: 20px 36px;
+}
+.top,
+.error,
+.editor > :deep(.bar) {
+  grid-column: 1 / -1;
+}
+.top {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px 24px;
+  align-items: end;
+}
+.top .name {
+  flex: 1;
+  min-width: 240px;
 }
 .write,
 .watch {
@@ -186,32 +281,29 @@ function addExtra() {
   align-content: start;
 }
 legend {
-  font-size: 15px;
-  color: var(--quiet);
-  padding: 0 0 4px;
+  padding: 0 0 6px;
+  font-weight: 650;
 }
 .name {
   display: grid;
 }
-.line {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) auto auto;
-  gap: 8px;
-  align-items: center;
-  margin-bottom: 6px;
-}
-.line.extra {
-  grid-template-columns: minmax(0, 1fr) 116px auto auto;
-}
-.pair {
+.pair,
+.adds {
   display: flex;
   flex-wrap: wrap;
-  gap: 16px;
+  gap: 4px 18px;
   align-items: end;
 }
-.its-flour {
-  display: grid;
-  width: 190px;
+.adds {
+  gap: 4px 14px;
+  align-items: center;
+}
+.warm {
+  flex: 1;
+  min-width: 220px;
+}
+.late {
+  flex: none !important;
 }
 .acts {
   display: flex;
@@ -224,14 +316,9 @@ legend {
 .stale {
   opacity: 0.45;
 }
-@media (max-width: 1000px) {
+@media (max-width: 1100px) {
   .editor {
-    grid-template-columns: 1fr;
-  }
-}
-@media (max-width: 720px) {
-  .line.extra {
-    grid-template-columns: minmax(0, 1fr) auto;
+    grid-template-columns: minmax(0, 1fr);
   }
 }
 </style>

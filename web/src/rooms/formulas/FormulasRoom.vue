@@ -1,25 +1,23 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, nextTick, ref, watch } from 'vue'
-import { RouterLink } from 'vue-router'
 import { api, ask, Refused, type FormulaAnswer, type Schemas } from '../../api/client'
 import { newKey } from '../../shell/keys'
-import { useUnits } from '../../shell/units'
 import { words } from '../../words'
 import FormulaEditor from './FormulaEditor.vue'
+import FormulaView from './FormulaView.vue'
+import PantryPage from './PantryPage.vue'
 import PasteRecipe from './PasteRecipe.vue'
-import VersionList from './VersionList.vue'
-import WeighTables from './WeighTables.vue'
+import TogetherPage from './TogetherPage.vue'
 
 type Body = Schemas['FormulaBody']
 const t = words.formulas
 const client = useQueryClient()
-const { mass, degree } = useUnits()
 const query = useQuery({ queryKey: ['formulas'], queryFn: () => ask(api.GET('/api/formulas')) })
 const chosen = ref<string | null>(null)
 const away = ref<FormulaAnswer | null>(null)
 const editing = ref<{ id: string; start: Body } | null>(null)
-const pasting = ref(false)
+const page = ref<'paste' | 'together' | 'pantry' | null>(null)
 const failed = ref('')
 const swapped = ref<{ before: Schemas['BulkTime']; after: Schemas['BulkTime'] } | null>(null)
 const all = computed(() => query.data.value?.formulas ?? [])
@@ -35,15 +33,19 @@ function toWork() {
     if (window.innerWidth <= 720) work.value?.scrollIntoView()
   })
 }
-watch([chosen, editing, pasting], toWork)
+watch([chosen, editing, page], toWork)
 
 function show(id: string) {
   chosen.value = id
   editing.value = null
-  pasting.value = false
+  page.value = null
+}
+function turnTo(name: typeof page.value) {
+  editing.value = null
+  page.value = name
 }
 function edit(id: string, start: Body) {
-  pasting.value = false
+  page.value = null
   swapped.value = null
   editing.value = { id, start }
 }
@@ -62,7 +64,7 @@ async function save(body: Body) {
 
 /** The same bread with the other leaven, in the editor under a key of its own; it is kept only when saved. */
 async function swapLeaven(answer: FormulaAnswer) {
-  const leaven = answer.formula.preferment?.kind === 'levain' ? 'yeast' : 'levain'
+  const leaven = answer.leaven === 'levain' ? 'yeast' : 'levain'
   try {
     const found = await ask(
       api.POST('/api/formulas/{key}/swap', { params: { path: { key: answer.id } }, body: { leaven } }),
@@ -128,9 +130,15 @@ async function bringBack() {
       </p>
       <ul>
         <li v-for="each in all" :key="each.id">
-          <button type="button" :aria-pressed="each.id === shown?.id && !pasting" @click="show(each.id)">
+          <button
+            type="button"
+            :aria-pressed="each.id === shown?.id && !page && (!editing || editing.id === each.id)"
+            @click="show(each.id)"
+          >
             <strong>{{ each.formula.name }}</strong>
-            <span class="small quiet">{{ each.formula.hydration_percent }} % water, {{ each.feel }}</span>
+            <span class="small quiet"
+              >{{ each.formula.hydration_percent }} % water, {{ each.feel.word }}</span
+            >
           </button>
         </li>
       </ul>
@@ -138,7 +146,7 @@ async function bringBack() {
         <button type="button" class="plain" :disabled="!query.data.value" @click="edit(newKey(), blank())">
           {{ t.write }}
         </button>
-        <button type="button" class="plain" @click="((pasting = true), (editing = null))">
+        <button type="button" class="plain" :aria-pressed="page === 'paste'" @click="turnTo('paste')">
           {{ t.paste }}
         </button>
         <label class="plain file">
@@ -146,15 +154,23 @@ async function bringBack() {
           <input type="file" accept=".json,.jsonld,.txt" @change="bringIn" />
         </label>
         <p v-if="unread" class="inverted error small" role="alert">{{ unread }}</p>
+        <button type="button" class="link" :aria-pressed="page === 'together'" @click="turnTo('together')">
+          {{ words.together.title }}
+        </button>
+        <button type="button" class="link" :aria-pressed="page === 'pantry'" @click="turnTo('pantry')">
+          {{ words.pantry.title }}
+        </button>
       </div>
     </div>
     <div ref="work" class="work">
       <PasteRecipe
-        v-if="pasting"
-        class="see wide"
+        v-if="page === 'paste'"
+        class="wide"
         @take="(body) => edit(newKey(), body)"
-        @close="pasting = false"
+        @close="page = null"
       />
+      <TogetherPage v-else-if="page === 'together'" class="wide" :formulas="all" />
+      <PantryPage v-else-if="page === 'pantry'" class="wide" />
       <div v-else-if="editing" class="wide">
         <p v-if="failed" class="inverted error" role="alert">{{ failed }}</p>
         <p v-if="swapped" class="swapped" role="status">
@@ -164,50 +180,18 @@ async function bringBack() {
         <FormulaEditor
           :key="editing.id"
           :start="editing.start"
-          :flours="query.data.value?.flours ?? {}"
-          :preferments="
-            (query.data.value?.preferments ?? {}) as Record<string, NonNullable<Body['preferment']>>
-          "
+          :book="query.data.value!"
           @save="save"
           @close="editing = null"
         />
       </div>
-      <article v-else-if="shown" class="see">
-        <header>
-          <div>
-            <h2>{{ shown.formula.name }}</h2>
-            <p class="quiet">{{ shown.formula.note }}</p>
-          </div>
-          <div class="acts">
-            <RouterLink class="action" :to="{ path: '/plan', query: { formula: shown.id } }">{{
-              t.planThis
-            }}</RouterLink>
-            <button type="button" class="plain" @click="edit(shown.id, shown.formula as Body)">
-              {{ t.edit }}
-            </button>
-            <button type="button" class="plain" @click="swapLeaven(shown)">
-              {{ shown.formula.preferment?.kind === 'levain' ? t.withYeast : t.withCulture }}
-            </button>
-            <button type="button" class="link" @click="putAway(shown)">{{ t.putAway }}</button>
-          </div>
-        </header>
-        <p>
-          {{ shown.formula.pieces }} {{ t.pieces }} {{ mass(shown.formula.scaling_weight_g) }},
-          {{ degree(shown.formula.dough_c) }} from the bowl. A {{ shown.feel }} dough. {{ shown.handling }}
-        </p>
-        <WeighTables :answer="shown" />
-        <p class="files">
-          <span class="small quiet">{{ t.takeOut }}</span>
-          <a
-            v-for="(label, form) in t.files"
-            :key="form"
-            :href="`/api/formulas/${shown.id}/file/${form}`"
-            download
-            >{{ label }}</a
-          >
-        </p>
-        <VersionList :id="shown.id" :key="shown.id" />
-      </article>
+      <FormulaView
+        v-else-if="shown"
+        :shown="shown"
+        @edit="edit(shown.id, shown.formula as Body)"
+        @swap="swapLeaven(shown)"
+        @away="putAway(shown)"
+      />
     </div>
   </div>
 </template>
@@ -247,38 +231,6 @@ li button:hover {
 li button[aria-pressed='true'] {
   border-color: var(--ink);
 }
-.see {
-  display: grid;
-  align-content: start;
-  gap: 20px;
-  max-width: 860px;
-  padding: 20px 28px 40px 24px;
-}
-header {
-  display: flex;
-  flex-wrap: wrap;
-  justify-content: space-between;
-  gap: 24px;
-}
-h2 {
-  font-size: 30px;
-}
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 12px;
-  align-items: start;
-}
-.acts .action {
-  display: grid;
-  place-items: center;
-  text-decoration: none;
-  white-space: nowrap;
-}
-.acts .plain,
-.acts .link {
-  white-space: nowrap;
-}
 @media (max-width: 720px) {
   .room {
     display: block;
@@ -287,12 +239,8 @@ h2 {
     border: 0;
     padding: 16px;
   }
-  .see,
   .wide {
     padding: 8px 16px 24px;
-  }
-  header {
-    display: grid;
   }
 }
 .work {
@@ -322,11 +270,11 @@ h2 {
   padding-left: 10px;
   border-left: 3px solid var(--ink);
 }
-.files {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 18px;
-  align-items: baseline;
+.make .link {
+  justify-self: start;
+}
+.make .link[aria-pressed='true'] {
+  font-weight: 650;
 }
 .make {
   display: grid;

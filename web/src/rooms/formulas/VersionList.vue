@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { api, ask } from '../../api/client'
+import PickField from '../../forms/PickField.vue'
+import TickField from '../../forms/TickField.vue'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
 
@@ -15,6 +17,32 @@ const query = useQuery({
   queryFn: () => ask(api.GET('/api/formulas/{key}/versions', { params: { path: { key: props.id } } })),
   staleTime: 0,
 })
+const versions = computed(() => query.data.value?.versions ?? [])
+const said = (number: number, name: string) => `${t.version} ${number}${name ? `, ${name}` : ''}`
+const options = computed(() =>
+  versions.value.map((each) => ({ value: String(each.number), label: said(each.number, each.name) })),
+)
+
+const comparing = ref(false)
+const alike = ref(false)
+const before = ref('')
+const after = ref('')
+function begin() {
+  after.value = String(versions.value[0]?.number ?? '')
+  before.value = String(versions.value[1]?.number ?? '')
+  comparing.value = true
+}
+const compared = useQuery({
+  queryKey: computed(() => ['compared', props.id, before.value, after.value]),
+  queryFn: () =>
+    ask(
+      api.GET('/api/formulas/{key}/compare/{before}/{after}', {
+        params: { path: { key: props.id, before: Number(before.value), after: Number(after.value) } },
+      }),
+    ),
+  enabled: computed(() => comparing.value && Boolean(before.value && after.value)),
+})
+const lines = computed(() => compared.data.value?.lines.filter((line) => line.differs || alike.value) ?? [])
 
 async function restore(number: number) {
   await ask(
@@ -26,23 +54,78 @@ async function restore(number: number) {
   await query.refetch()
   emit('restored')
 }
+
+const naming = ref<number | null>(null)
+const name = ref('')
+async function keepName() {
+  if (naming.value === null) return
+  const path = { key: props.id, number: naming.value }
+  await ask(
+    api.PUT('/api/formulas/{key}/versions/{number}/name', { params: { path }, body: { name: name.value } }),
+  )
+  naming.value = null
+  await query.refetch()
+}
 </script>
 
 <template>
-  <section v-if="(query.data.value?.versions.length ?? 0) > 1">
-    <h3>{{ t.versions }}</h3>
-    <ol>
-      <li v-for="(version, index) in query.data.value?.versions" :key="version.number">
+  <section v-if="versions.length > 1">
+    <div class="head">
+      <h3>{{ t.versions }}</h3>
+      <button v-if="!comparing" type="button" class="link" @click="begin">{{ t.compare }}</button>
+      <button v-else type="button" class="link" @click="comparing = false">{{ t.list }}</button>
+    </div>
+    <div v-if="comparing" class="compare">
+      <table>
+        <thead>
+          <tr>
+            <td><TickField v-model="alike" :label="t.alikeToo" /></td>
+            <th scope="col"><PickField v-model="before" :label="t.before" :options="options" /></th>
+            <th scope="col"><PickField v-model="after" :label="t.after" :options="options" /></th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="line in lines" :key="line.what" :class="{ differs: line.differs }">
+            <th scope="row">{{ line.what }}</th>
+            <td>{{ line.before || '–' }}</td>
+            <td>{{ line.after || '–' }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <p v-if="compared.isSuccess.value && !lines.length" class="quiet">{{ t.same }}</p>
+    </div>
+    <ol v-else>
+      <li v-for="(version, index) in versions" :key="version.number">
         <div class="head">
-          <p>
+          <form v-if="naming === version.number" class="naming" @submit.prevent="keepName">
+            <input
+              v-model="name"
+              class="field"
+              maxlength="80"
+              :aria-label="`${t.nameOf} ${version.number}`"
+            />
+            <button type="submit" class="plain">{{ t.keepName }}</button>
+          </form>
+          <p v-else>
             <strong>{{ t.version }} {{ version.number }}</strong>
             <span class="small quiet">
               {{ version.name }} {{ day(version.saved_at) }}, {{ clock(version.saved_at) }}</span
             >
           </p>
-          <button v-if="index > 0" type="button" class="link" @click="restore(version.number)">
-            {{ t.restore }} {{ version.number }}
-          </button>
+          <span class="do">
+            <button
+              v-if="naming !== version.number"
+              type="button"
+              class="link"
+              :aria-label="`${t.nameOf} ${version.number}`"
+              @click="((naming = version.number), (name = version.name))"
+            >
+              {{ t.giveName }}
+            </button>
+            <button v-if="index > 0" type="button" class="link" @click="restore(version.number)">
+              {{ t.restore }} {{ version.number }}
+            </button>
+          </span>
         </div>
         <dl>
           <template v-for="change in version.changes" :key="change.what">
@@ -71,8 +154,18 @@ li {
 }
 .head {
   display: flex;
+  flex-wrap: wrap;
   justify-content: space-between;
   align-items: center;
+  gap: 0 16px;
+}
+.do {
+  display: flex;
+  gap: 16px;
+}
+.naming {
+  display: flex;
+  gap: 8px;
 }
 dl > div {
   display: grid;
@@ -86,5 +179,35 @@ ins {
 del {
   margin-right: 10px;
   color: var(--quiet);
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+  table-layout: fixed;
+}
+th {
+  text-align: left;
+  font-weight: 400;
+}
+th,
+td {
+  padding: 6px 12px 6px 0;
+  vertical-align: top;
+  overflow-wrap: anywhere;
+}
+thead td,
+thead th {
+  vertical-align: bottom;
+  border-bottom: 1.5px solid var(--ink);
+}
+tbody tr {
+  border-bottom: 1px solid var(--hairline);
+}
+.differs td:last-child {
+  font-weight: 650;
+}
+.differs th::before {
+  content: '≠ ';
+  font-weight: 650;
 }
 </style>

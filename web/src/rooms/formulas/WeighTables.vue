@@ -2,50 +2,72 @@
 import type { FormulaAnswer } from '../../api/client'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
-import ShareBar from './ShareBar.vue'
 
 defineProps<{ answer: FormulaAnswer }>()
 const t = words.formulas
-const { mass } = useUnits()
+const { mass, say } = useUnits()
 const percent = (value: number) => (value < 0.995 ? value.toFixed(2) : value.toFixed(1))
-const stageName = (kind: string) =>
-  kind === 'dough' ? t.dough : kind.charAt(0).toUpperCase() + kind.slice(1)
+const caption = (stage: FormulaAnswer['weighed']['stages'][number]) =>
+  stage.kind === 'dough' ? t.dough : stage.kind === 'scald' ? `${stage.title}, ${t.scalded}` : stage.title
 </script>
 
 <template>
   <div class="tables">
-    <ShareBar :answer="answer" />
     <ul v-if="answer.checks.length" class="checks">
-      <li v-for="check in answer.checks" :key="check.code + check.field">
-        <strong>{{ check.sentence }}</strong> {{ check.remedy }}
+      <li v-for="check in answer.checks" :key="check.code + check.field + check.sentence">
+        <strong>{{ say(check.sentence) }}</strong> {{ say(check.remedy) }}
       </li>
     </ul>
-    <table v-for="stage in answer.weighed.stages" :key="stage.kind">
+    <p class="feel">
+      {{ t.aDough.replace('{}', answer.feel.word) }} {{ answer.handling }}
+      <template v-if="answer.by_feel">
+        {{ t.feelEnds }} {{ answer.by_feel.low_percent }}–{{ answer.by_feel.high_percent }} %:
+        {{ answer.by_feel.word_low }} {{ t.to }} {{ answer.by_feel.word_high }}, {{ t.upTo }}
+        {{ mass(answer.by_feel.more_g) }} {{ t.moreWater }}.
+      </template>
+      <span class="small quiet">
+        {{ t.carry }} {{ answer.feel.capacity_percent.toFixed(0) }}&nbsp;%, {{ t.protein }}
+        {{ answer.protein_percent.toFixed(1) }}&nbsp;%.
+      </span>
+    </p>
+    <table v-for="(stage, place) in answer.weighed.stages" :key="place">
       <caption>
         {{
-          stageName(stage.kind)
+          caption(stage)
         }}
       </caption>
       <thead>
         <tr>
           <td></td>
-          <th scope="col">{{ t.grams }}</th>
-          <th scope="col" :title="t.overallHint">{{ t.overall }}</th>
-          <th scope="col" :title="t.mixedHint">{{ t.mixed }}</th>
+          <th scope="col">{{ t.weight1 }}</th>
+          <th scope="col" data-counts="overall">{{ t.overall }}</th>
+          <th scope="col" data-counts="mixed">{{ t.mixed }}</th>
         </tr>
       </thead>
       <tbody>
         <tr v-for="(line, index) in stage.lines" :key="line.kind + index">
-          <th scope="row">{{ line.name }}</th>
+          <th scope="row">
+            {{ line.name }}<span v-if="line.late" class="small quiet">, {{ t.lateWord }}</span>
+          </th>
           <td class="big">{{ mass(line.g) }}</td>
-          <td :title="t.overallHint">{{ percent(line.percent) }} %</td>
-          <td class="quiet" :title="t.mixedHint">{{ percent(line.mixed_percent) }} %</td>
+          <td data-counts="overall">{{ percent(line.percent) }} %</td>
+          <td class="quiet" :data-counts="stage.kind === 'dough' ? 'mixed' : 'own'">
+            {{ line.mixed_percent ? `${percent(line.mixed_percent)} %` : '' }}
+          </td>
+        </tr>
+        <tr v-if="stage.lines.length > 1" class="sum">
+          <th scope="row" class="quiet">{{ t.together }}</th>
+          <td>{{ mass(stage.lines.reduce((sum, line) => sum + line.g, 0)) }}</td>
+          <td></td>
+          <td></td>
         </tr>
       </tbody>
     </table>
     <p class="small quiet">
-      {{ t.overall }}: {{ t.overallHint }}. {{ t.mixed }}: {{ t.mixedHint }}. {{ t.prefermented }}
-      {{ answer.weighed.prefermented_percent }} %.
+      {{ t.overall }}: {{ t.overallHint }}. {{ t.mixed }}: {{ t.mixedHint }}.
+      <template v-if="answer.weighed.prefermented_percent">
+        {{ t.prefermented }} {{ percent(answer.weighed.prefermented_percent) }} %.
+      </template>
     </p>
   </div>
 </template>
@@ -80,7 +102,7 @@ th[scope='row'] {
 }
 td,
 thead th {
-  width: 108px;
+  width: 96px;
   text-align: right;
 }
 thead td {
@@ -91,15 +113,18 @@ tbody tr {
 }
 tbody td,
 tbody th {
-  padding: 6px 0;
+  padding: 5px 0;
 }
 .big {
   font-weight: 650;
 }
+.sum {
+  border-top-color: var(--ink);
+}
 @media (max-width: 720px) {
   td,
   thead th {
-    width: 76px;
+    width: 74px;
   }
 }
 </style>

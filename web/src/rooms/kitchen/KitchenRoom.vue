@@ -5,8 +5,11 @@ import AmountField from '../../forms/AmountField.vue'
 import ChoiceRow from '../../forms/ChoiceRow.vue'
 import ClockField from '../../forms/ClockField.vue'
 import WarmthSlider from '../../forms/WarmthSlider.vue'
+import MaybeField from '../../forms/MaybeField.vue'
+import PickField from '../../forms/PickField.vue'
 import { useKitchen, useSaveKitchen } from '../../shell/kitchen'
 import { light } from '../../shell/theme'
+import { useUnits } from '../../shell/units'
 import { words } from '../../words'
 
 type Body = Schemas['KitchenBody']
@@ -38,6 +41,17 @@ const degrees = computed({
 const masses = computed({
   get: () => (form.value?.ounces ? 'oz' : 'g'),
   set: (value) => form.value && (form.value.ounces = value === 'oz'),
+})
+const { toDegrees, fromDegrees } = useUnits()
+const degreeUnit = computed(() => (settings.value?.fahrenheit ? '°F' : '°C'))
+const hotTap = computed({
+  get: () => (form.value?.hot_tap_c == null ? null : Math.round(toDegrees(form.value.hot_tap_c) * 10) / 10),
+  set: (value) => form.value && (form.value.hot_tap_c = value == null ? null : fromDegrees(value)),
+})
+const scales = ['0.01', '0.1', '0.5', '1', '2', '5'].map((value) => ({ value, label: `${value} g` }))
+const scale = computed({
+  get: () => String(form.value?.scale_g ?? 1),
+  set: (value) => form.value && (form.value.scale_g = Number(value)),
 })
 const kindOptions = computed(() => Object.entries(kinds.value).map(([value, label]) => ({ value, label })))
 
@@ -114,7 +128,19 @@ async function save() {
         <WarmthSlider v-model="form.room_night_c" :label="t.night" :low="2" :high="40" />
         <WarmthSlider v-model="form.fridge_c" :label="t.fridge" :low="0" :high="12" />
         <WarmthSlider v-model="form.tap_c" :label="t.tap" :low="1" :high="40" />
+        <MaybeField v-model="hotTap" :label="t.hotTap" :unit="degreeUnit" />
         <AmountField v-model="form.altitude_m" :label="t.altitude" :low="0" :high="5000" :step="50" />
+        <fieldset class="tools">
+          <legend>{{ t.tools }}</legend>
+          <PickField v-model="scale" :label="t.scale" :options="scales" />
+          <MaybeField v-model="form.bowl_l" :label="t.bowl" unit="l" />
+          <MaybeField v-model="form.mixer_dough_g" :label="t.mixer" unit="g" />
+          <MaybeField v-model="form.tin_ml" :label="t.tin" unit="ml" />
+          <label class="currency"
+            ><span class="small quiet">{{ t.currency }}</span
+            ><input v-model="form.currency" class="field" maxlength="8"
+          /></label>
+        </fieldset>
       </section>
       <section>
         <div>
@@ -165,6 +191,17 @@ async function save() {
 </template>
 
 <style scoped>
+.tools {
+  display: grid;
+  gap: 12px;
+}
+.tools legend {
+  padding-bottom: 6px;
+  font-weight: 650;
+}
+.currency {
+  max-width: 132px;
+}
 .room {
   max-width: 1224px;
   padding: 20px 28px 40px;

@@ -80,7 +80,9 @@ const dayWord = computed(() => {
     : name
 })
 
-const isLevain = computed(() => props.answer?.formula.preferment?.kind === 'levain')
+const isLevain = computed(
+  () => props.answer?.formula.preferments.some((one) => one.kind === 'levain') ?? false,
+)
 const vesselName = computed(
   () => props.settings.vessels?.find((each) => each.id === props.asked.vessel_id)?.name ?? '',
 )

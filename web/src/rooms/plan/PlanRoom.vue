@@ -12,7 +12,7 @@ import DecideColumn from './DecideColumn.vue'
 import SavedPlans from './SavedPlans.vue'
 import StepLadder from './StepLadder.vue'
 import TroubleNote from './TroubleNote.vue'
-import WaterJugs from './WaterJugs.vue'
+import PlanWater from './PlanWater.vue'
 import WeighList from './WeighList.vue'
 import { usePlan } from './usePlan'
 
@@ -93,6 +93,12 @@ function mend(found: Mend) {
       <template v-if="answer">
         <TroubleNote v-if="answer.plan.problems.length" :plan="answer.plan" :mends="mends" @mend="mend" />
         <p v-if="answer.formula_put_away" class="small remark">{{ t.formulaGone }}</p>
+        <p v-if="answer.asked.version && answer.asked.version < answer.newest_version" class="small remark">
+          {{ t.version }} {{ answer.asked.version }}.
+          <button type="button" class="link" @click="change({ version: answer.newest_version })">
+            {{ t.newest }} {{ answer.newest_version }}
+          </button>
+        </p>
         <DoughRibbonDown v-if="narrow" :plan="answer.plan" />
         <DoughRibbon v-else :plan="answer.plan" />
         <p v-for="note in answer.plan.notes" :key="note" class="small remark">{{ say(note) }}</p>
@@ -100,7 +106,11 @@ function mend(found: Mend) {
           <StepLadder :plan="answer.plan" />
           <div class="follow">
             <WeighList :plan="answer.plan" />
-            <WaterJugs :plan="answer.plan" />
+            <PlanWater
+              :plan="answer.plan"
+              :formula="answer.asked.formula_id"
+              :pieces="answer.asked.pieces ?? 1"
+            />
             <p class="small quiet at-oven">
               {{ t.proofAt }} {{ share(answer.plan.proof.share_low) }}–{{
                 share(answer.plan.proof.share_high)

@@ -4,20 +4,20 @@ import { useUnits } from '../../shell/units'
 import { words } from '../../words'
 
 defineProps<{ plan: Plan }>()
-const { massNumber, massUnit, dayClock, say } = useUnits()
+const { mass, massNumber, massUnit, dayClock, say } = useUnits()
 const t = words.plan
 </script>
 
 <template>
   <section class="weigh" :aria-label="t.weigh">
     <h2>{{ t.weigh }}</h2>
-    <div v-for="stage in plan.weigh" :key="stage.kind" class="stage">
+    <div v-for="(stage, place) in plan.weigh" :key="place" class="stage">
       <h3>
         <span>{{ stage.title }}</span>
         <span class="small quiet">{{ dayClock(stage.at) }}</span>
       </h3>
       <dl>
-        <div v-for="line in stage.lines" :key="line.name">
+        <div v-for="(line, index) in stage.lines" :key="index">
           <dt>
             {{ line.name }}<span v-if="line.note" class="quiet">, {{ say(line.note) }}</span>
           </dt>
@@ -33,14 +33,21 @@ const t = words.plan
         </div>
       </dl>
     </div>
+    <p v-if="plan.by_feel" class="small feel">
+      {{ t.feelEnds }} {{ mass(plan.by_feel.more_g) }} {{ t.feelEnd }} {{ plan.by_feel.low_percent }}–{{
+        plan.by_feel.high_percent
+      }}
+      %, {{ mass(plan.by_feel.dough_low_g) }} {{ plan.by_feel.word_low }} –
+      {{ mass(plan.by_feel.dough_high_g) }} {{ plan.by_feel.word_high }}.
+    </p>
     <p class="small quiet">
-      {{ plan.totals.overall_hydration_percent.toFixed(1) }} % water,
-      {{ plan.totals.overall_salt_percent.toFixed(1) }} % salt{{
+      <span data-counts="hydration">{{ plan.totals.overall_hydration_percent.toFixed(1) }} %</span> water,
+      <span data-counts="overall">{{ plan.totals.overall_salt_percent.toFixed(1) }} %</span> salt{{
         plan.totals.prefermented_percent ? ', preferment counted' : ''
       }}.
       <template v-if="plan.totals.prefermented_percent">
-        As mixed {{ plan.totals.mixed_hydration_percent.toFixed(0) }} % and
-        {{ plan.totals.mixed_salt_percent.toFixed(1) }} %.
+        As mixed <span data-counts="mixed">{{ plan.totals.mixed_hydration_percent.toFixed(0) }} %</span> and
+        <span data-counts="mixed">{{ plan.totals.mixed_salt_percent.toFixed(1) }} %</span>.
       </template>
       A {{ plan.feel.word }} dough. {{ plan.feel.handling }}
     </p>
@@ -48,6 +55,11 @@ const t = words.plan
 </template>
 
 <style scoped>
+.feel {
+  padding-left: 10px;
+  border-left: 3px solid var(--ink);
+  margin-bottom: 6px;
+}
 .stage {
   margin: 10px 0 14px;
 }

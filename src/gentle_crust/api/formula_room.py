@@ -1,0 +1,221 @@
+"""Formulas: written, read from recipes and files, weighed, compared and kept."""
+
+import re
+from dataclasses import replace
+
+from flask import Response, request
+from flask_openapi import APIBlueprint, Tag
+
+from gentle_crust.api import schemas
+from gentle_crust.api.common import answer, now, sessions
+from gentle_crust.core.culture.swap import swap
+from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core.formula.checks import checks
+from gentle_crust.core.formula.edit import Lock, set_grams, set_share, settled
+from gentle_crust.core.formula.feel import feel
+from gentle_crust.core.formula.label import cost, label
+from gentle_crust.core.formula.measures import Habits
+from gentle_crust.core.formula.model import (
+    USUAL_PREFERMENTS,
+    USUAL_SOAKERS,
+    Formula,
+    new_formula,
+    with_yeast_kind,
+)
+from gentle_crust.core.formula.scaling import totals, weigh
+from gentle_crust.core.formula.together import Batch, together
+from gentle_crust.core.scheduling.weigh_list import by_feel, handling_words
+from gentle_crust.core.tables import rows
+from gentle_crust.interchange.files import FORMATS, bring_in, export
+from gentle_crust.interchange.formula_json import FormulaBody
+from gentle_crust.interchange.recipe_text import formula_of, read_recipe
+from gentle_crust.kitchen.formulas import FormulaBook, KeptFormula
+from gentle_crust.kitchen.pantry import Pantry, PantryBook
+from gentle_crust.kitchen.settings import KitchenSettings, Settings
+
+formulas = APIBlueprint("formulas", __name__, url_prefix="/api", abp_tags=[Tag(name="formulas")])
+
+
+def _setting() -> tuple[Settings, Pantry]:
+    """What formulas are checked against and priced with."""
+    return KitchenSettings(sessions(), now()).get(), PantryBook(sessions(), now()).get()
+
+
+def _formula_answer(
+    key: str, formula: Formula, put_away: bool = False, setting: tuple[Settings, Pantry] | None = None
+) -> schemas.FormulaAnswer:
+    kitchen, pantry = setting or _setting()
+    weighed = weigh(formula, formula.pieces, formula.scaling_weight_g)
+    return schemas.FormulaAnswer(
+        id=key,
+        formula=formula,
+        weighed=weighed,
+        totals=list(totals(formula, weighed.flour_g)),
+        preferment_g=[stage.g for stage in weighed.stages[: len(formula.preferments)]],
+        leaven=formula.leaven,
+        feel=feel(formula),
+        protein_percent=formula.blend("protein_percent"),
+        handling=handling_words(formula),
+        by_feel=by_feel(formula, weighed.flour_g),
+        put_away=put_away,
+        checks=list(checks(formula, weighed, kitchen.equipment)),
+        label=label(formula, weighed),
+        cost=cost(weighed, formula.pieces, pantry.prices_by_name()),
+        currency=kitchen.currency,
+        scale_g=kitchen.scale_g,
+    )
+
+
+def _kept_answer(kept: KeptFormula, setting: tuple[Settings, Pantry] | None = None) -> schemas.FormulaAnswer:
+    return _formula_answer(kept.id, kept.formula, kept.put_away, setting)
+
+
+@formulas.get("/formulas", responses={200: schemas.FormulasAnswer})
+def get_formulas() -> Response:
+    """All formulas that are not put away."""
+    kept = FormulaBook(sessions(), now()).all()
+    names = {row["kind"]: row["name"] for row in rows("flours")}
+    setting = _setting()
+    return answer(
+        schemas.FormulasAnswer(
+            formulas=[_kept_answer(each, setting) for each in kept],
+            flours=names,
+            new=new_formula("New formula"),
+            preferments=dict(USUAL_PREFERMENTS),
+            soakers=dict(USUAL_SOAKERS),
+            mine=list(setting[1].flours),
+        )
+    )
+
+
+@formulas.post("/formulas/work", responses={200: schemas.FormulaAnswer})
+def work_on_formula(body: schemas.WorkBody) -> Response:
+    """Weigh and check a formula in the making, one change made by grams or by share, what is locked kept."""
+    formula, lock = body.formula.formula(), Lock(**body.lock.model_dump())
+    if body.yeast_kind:
+        formula = with_yeast_kind(formula, body.yeast_kind)
+    if body.change is not None and body.change.g is not None:
+        formula = set_grams(formula, lock, body.change.line, body.change.g)
+    elif body.change is not None and body.change.share is not None:
+        formula = set_share(formula, lock, body.change.line, body.change.share)
+    else:
+        formula = settled(formula, lock)
+    return answer(_formula_answer("", formula))
+
+
+@formulas.put("/formulas/<key>", responses={200: schemas.FormulaAnswer})
+def save_formula(path: schemas.KeyPath, body: FormulaBody) -> Response:
+    """Save a formula under the client's own key; every saved change is kept as a version."""
+    return answer(_kept_answer(FormulaBook(sessions(), now()).save(path.key, body.formula())))
+
+
+@formulas.get("/formulas/<key>/versions", responses={200: schemas.VersionsAnswer})
+def formula_versions(path: schemas.KeyPath) -> Response:
+    """All saved states of a formula, with what changed."""
+    return answer(schemas.VersionsAnswer(versions=list(FormulaBook(sessions(), now()).versions(path.key))))
+
+
+@formulas.get("/formulas/<key>/compare/<before>/<after>", responses={200: schemas.ComparedAnswer})
+def compare_versions(path: schemas.ComparePath) -> Response:
+    """Two versions of a formula side by side."""
+    lines = FormulaBook(sessions(), now()).compared(path.key, path.before, path.after)
+    return answer(schemas.ComparedAnswer(lines=list(lines)))
+
+
+@formulas.put("/formulas/<key>/versions/<number>/name", responses={200: schemas.VersionsAnswer})
+def name_version(path: schemas.VersionPath, body: schemas.VersionNameBody) -> Response:
+    """Call a version something."""
+    book = FormulaBook(sessions(), now())
+    book.name_version(path.key, path.number, body.name)
+    return answer(schemas.VersionsAnswer(versions=list(book.versions(path.key))))
+
+
+@formulas.post("/formulas/together", responses={200: schemas.TogetherAnswer})
+def sum_formulas(body: schemas.TogetherBody) -> Response:
+    """Several formulas on one day: one sum of ingredients, shared levains."""
+    book = FormulaBook(sessions(), now())
+    batches = []
+    for each in body.batches:
+        formula = book.get(each.formula_id).formula
+        pieces = formula.pieces if each.pieces is None else each.pieces
+        weight = formula.scaling_weight_g if each.scaling_weight_g is None else each.scaling_weight_g
+        formula = replace(formula, pieces=pieces, scaling_weight_g=weight)
+        batches.append(Batch(formula, weigh(formula, pieces, weight)))
+    within("kept_g", "The culture kept", body.kept_g, 0, 100_000, " g")
+    within("ratio", "Parts of flour to one of culture", body.ratio, 1, 20, "")
+    found = together(tuple(batches), body.kept_g, body.ratio)
+    return answer(
+        schemas.TogetherAnswer(
+            ingredients=list(found.ingredients),
+            dough_g=found.dough_g,
+            pieces=found.pieces,
+            levains=list(found.levains),
+        )
+    )
+
+
+@formulas.post("/formulas/<key>/versions/<number>/restore", responses={200: schemas.FormulaAnswer})
+def restore_version(path: schemas.VersionPath) -> Response:
+    """Bring an earlier version back as the newest."""
+    return answer(_kept_answer(FormulaBook(sessions(), now()).restore(path.key, path.number)))
+
+
+@formulas.post("/formulas/<key>/swap", responses={200: schemas.SwapAnswer})
+def swap_leaven(path: schemas.KeyPath, body: schemas.SwapBody) -> Response:
+    """The same bread with culture instead of yeast, or back; not kept until it is saved."""
+    found = swap(FormulaBook(sessions(), now()).get(path.key, "id").formula, body.leaven)
+    other = _formula_answer("", found.formula)
+    return answer(schemas.SwapAnswer(formula=other, before=found.before, after=found.after))
+
+
+@formulas.get("/formulas/<key>/file/<form>")
+def formula_file(path: schemas.ExportPath) -> Response:
+    """A formula as a file: own JSON, schema.org Recipe, CSV of the weigh list, or plain text."""
+    kept = FormulaBook(sessions(), now()).get(path.key, "id")
+    weighed = weigh(kept.formula, kept.formula.pieces, kept.formula.scaling_weight_g)
+    content_type, ending = FORMATS[path.form]
+    name = re.sub(r"[^A-Za-z0-9]+", "-", kept.formula.name).strip("-").lower() or "formula"
+    return Response(
+        export(kept.formula, weighed, path.form),
+        content_type=content_type,
+        headers={"Content-Disposition": f'attachment; filename="{name}.{ending}"'},
+    )
+
+
+@formulas.post("/formulas/read-file", responses={200: schemas.FormulaAnswer})
+def read_file() -> Response:
+    """A formula from a file's bytes (own JSON, schema.org Recipe, or recipe lines), not kept until it is saved."""
+    return answer(_formula_answer("", bring_in(request.get_data())))
+
+
+@formulas.post("/recipe/read", responses={200: schemas.RecipeAnswer})
+def read_written_recipe(body: schemas.RecipeBody) -> Response:
+    """Read a pasted recipe into grams and a formula."""
+    reading = read_recipe(tuple(body.text.splitlines()), Habits(**body.habits.model_dump()))
+    formula, why_not = None, ""
+    try:
+        formula = _formula_answer("", formula_of(reading, body.name))
+    except CraftError as error:
+        why_not = f"{error.sentence} {error.remedy}"
+    return answer(
+        schemas.RecipeAnswer(
+            items=list(reading.items),
+            percent=reading.percent,
+            warnings=list(reading.warnings),
+            unread=list(reading.unread),
+            formula=formula,
+            why_not=why_not,
+        )
+    )
+
+
+@formulas.delete("/formulas/<key>", responses={200: schemas.FormulaAnswer})
+def delete_formula(path: schemas.KeyPath) -> Response:
+    """Put a formula away; plans made with it keep it."""
+    return answer(_kept_answer(FormulaBook(sessions(), now()).put_away(path.key)))
+
+
+@formulas.post("/formulas/<key>/restore", responses={200: schemas.FormulaAnswer})
+def restore_formula(path: schemas.KeyPath) -> Response:
+    """Bring a formula back."""
+    return answer(_kept_answer(FormulaBook(sessions(), now()).put_away(path.key, away=False)))

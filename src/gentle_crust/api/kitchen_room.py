@@ -1,0 +1,71 @@
+"""The kitchen's habits and its pantry."""
+
+from flask import Response
+from flask_openapi import APIBlueprint, Tag
+
+from gentle_crust.api import schemas
+from gentle_crust.api.common import answer, now, sessions
+from gentle_crust.core.formula.scaling import sum_by_name, weigh
+from gentle_crust.core.tables import rows
+from gentle_crust.kitchen.formulas import FormulaBook
+from gentle_crust.kitchen.now import system_now
+from gentle_crust.kitchen.pantry import ADAPTER as PANTRY
+from gentle_crust.kitchen.pantry import PantryBook
+from gentle_crust.kitchen.settings import KitchenSettings
+
+kitchen = APIBlueprint("kitchen", __name__, url_prefix="/api", abp_tags=[Tag(name="kitchen")])
+
+
+@kitchen.get("/kitchen", responses={200: schemas.KitchenAnswer})
+def get_kitchen() -> Response:
+    """The kitchen's habits and its time."""
+    return _kitchen_answer(KitchenSettings(sessions(), now()))
+
+
+@kitchen.put("/kitchen", responses={200: schemas.KitchenAnswer})
+def put_kitchen(body: schemas.KitchenBody) -> Response:
+    """Save the kitchen's habits."""
+    book = KitchenSettings(sessions(), now())
+    book.save(body.settings())
+    return _kitchen_answer(book)
+
+
+def _kitchen_answer(book: KitchenSettings) -> Response:
+    kinds = {row["kind"]: row["name"] for row in rows("vessels")}
+    return answer(
+        schemas.KitchenAnswer(
+            settings=book.get(), now=book.now(), frozen=book.now is not system_now, vessel_kinds=kinds
+        )
+    )
+
+
+@kitchen.get("/pantry", responses={200: schemas.PantryAnswer})
+def get_pantry() -> Response:
+    """The baker's own flours and prices."""
+    return _pantry_answer()
+
+
+@kitchen.put("/pantry", responses={200: schemas.PantryAnswer})
+def put_pantry(body: schemas.PantryBody) -> Response:
+    """Save flours and prices."""
+    PantryBook(sessions(), now()).save(PANTRY.validate_python(body.model_dump()))
+    return _pantry_answer()
+
+
+def _pantry_answer() -> Response:
+    usual = [
+        schemas.UsualFlour(
+            kind=row["kind"],
+            name=row["name"],
+            absorption_percent=float(row["absorption_percent"]),
+            protein_percent=float(row["protein_percent"]),
+        )
+        for row in rows("flours")
+    ]
+    weighed = [
+        weigh(kept.formula, kept.formula.pieces, kept.formula.scaling_weight_g)
+        for kept in FormulaBook(sessions(), now()).all()
+    ]
+    bought = sum_by_name(line for each in weighed for stage in each.stages for line in stage.lines)
+    names = [name for name in bought if name != "Water"]
+    return answer(schemas.PantryAnswer(pantry=PantryBook(sessions(), now()).get(), usual=usual, bought=names))

@@ -1,0 +1,194 @@
+"""The water: for any formula, the other way round, what mixing adds here, and dry yeast tested."""
+
+from typing import Annotated, Literal
+
+from flask import Response
+from flask_openapi import APIBlueprint, Tag
+from pydantic import BaseModel, Field
+
+from gentle_crust.api.common import answer, now, sessions
+from gentle_crust.api.schemas import KeyPath, Number, Short, Strict
+from gentle_crust.core.errors import within
+from gentle_crust.core.formula.scaling import weigh
+from gentle_crust.core.formula.yeast_test import SUGAR_G, WATER_C, WATER_G, YEAST_G, Foam
+from gentle_crust.core.water.balance import Mix, Mixing, dough_from, friction_from
+from gentle_crust.core.water.friction import Friction
+from gentle_crust.core.water.plan import Bowl, Pour, WaterAnswer, mean_water_c, mix_of_formula, plan_water
+from gentle_crust.core.water.taps import Taps, kettle_c
+from gentle_crust.kitchen.formulas import FormulaBook
+from gentle_crust.kitchen.mixes import MixBook, YeastTest
+
+water = APIBlueprint("water", __name__, url_prefix="/api", abp_tags=[Tag(name="water")])
+
+
+class BowlBody(Strict):
+    """The bowl it is mixed in."""
+
+    material: Literal["steel", "glass", "ceramic", "plastic"]
+    g: Number
+    c: Number
+
+
+class BatchBody(Strict):
+    """A formula's dough at the mixing bowl; temperatures C. Pieces and weight are the formula's unless given."""
+
+    formula_id: Short
+    version: int | None = None
+    pieces: int | None = None
+    scaling_weight_g: Number | None = None
+    flour_c: Number
+    room_c: Number
+    levain_c: Number
+    mixing: Mixing
+    bowl: BowlBody | None = None
+
+
+class WaterBody(BatchBody):
+    """How warm the water must be, and how to draw it."""
+
+    target_dough_c: Number
+    tap_c: Number
+    hot_tap_c: Number | None = None
+    ice_c: Number = 0
+    altitude_m: Number = 0
+
+
+class WaterPanelAnswer(BaseModel):
+    """The water, and what it rests on."""
+
+    water: WaterAnswer
+    water_g: float
+    kettle_c: float
+    friction: Friction
+
+
+class PourBody(Strict):
+    """Grams of water at a temperature."""
+
+    g: Number
+    c: Number
+
+
+class PouredBody(BatchBody):
+    """The waters that were poured."""
+
+    waters: Annotated[list[PourBody], Field(min_length=1, max_length=12)]
+
+
+class PouredAnswer(BaseModel):
+    """The dough that these waters give."""
+
+    dough_c: float
+    water_c: float
+    friction: Friction
+
+
+class MeasuredBody(PouredBody):
+    """The same, once the dough was measured."""
+
+    dough_c: Number
+
+
+class FrictionsAnswer(BaseModel):
+    """What each way of mixing adds to a dough here."""
+
+    frictions: list[Friction]
+
+
+class YeastTestAnswer(BaseModel):
+    """What to stir together, and the last test."""
+
+    water_g: float
+    water_c: float
+    sugar_g: float
+    yeast_g: float
+    test: YeastTest | None
+
+
+class FoamBody(Strict):
+    """What the glass shows, and after how many minutes."""
+
+    foam: Foam
+    minutes: Number
+
+
+def _mix(body: BatchBody) -> tuple[Mix, Friction]:
+    book = FormulaBook(sessions(), now())
+    formula = book.get(body.formula_id).formula
+    if body.version is not None:
+        formula = book.version(body.formula_id, body.version, "version").formula
+    pieces = formula.pieces if body.pieces is None else body.pieces
+    weight = formula.scaling_weight_g if body.scaling_weight_g is None else body.scaling_weight_g
+    weighed = weigh(formula, pieces, weight)
+    friction = next(each for each in MixBook(sessions(), now()).frictions() if each.mixing == body.mixing)
+    bowl = Bowl(**body.bowl.model_dump()) if body.bowl else None
+    temperatures = (body.flour_c, body.room_c, body.levain_c)
+    return mix_of_formula(formula, weighed, *temperatures, friction.k, bowl), friction
+
+
+@water.post("/water", responses={200: WaterPanelAnswer})
+def set_water(body: WaterBody) -> Response:
+    """Water for a dough temperature, from the taps, kettle and ice that there are."""
+    mix, friction = _mix(body)
+    taps = Taps(body.tap_c, body.hot_tap_c, body.ice_c, body.altitude_m)
+    found = plan_water(mix, body.target_dough_c, taps)
+    return answer(
+        WaterPanelAnswer(water=found, water_g=mix.water_g, kettle_c=kettle_c(body.altitude_m), friction=friction)
+    )
+
+
+@water.post("/water/poured", responses={200: PouredAnswer})
+def poured(body: PouredBody) -> Response:
+    """The dough that some waters will give."""
+    mix, friction = _mix(body)
+    mean = mean_water_c(mix, _pours(body))
+    return answer(PouredAnswer(dough_c=dough_from(mean, mix), water_c=mean, friction=friction))
+
+
+def _pours(body: PouredBody) -> tuple[Pour, ...]:
+    return tuple(Pour(each.g, each.c) for each in body.waters)
+
+
+@water.put("/mixes/<key>", responses={200: FrictionsAnswer})
+def measured(path: KeyPath, body: MeasuredBody) -> Response:
+    """A dough that was mixed and measured: what mixing adds here is learnt from it. A retry adds nothing."""
+    within("dough_c", "The dough's temperature", body.dough_c, 0, 45, " C")
+    mix, _ = _mix(body)
+    k = friction_from(body.dough_c, mean_water_c(mix, _pours(body)), mix)
+    book = MixBook(sessions(), now())
+    book.log(path.key, body.mixing, k, body.model_dump(mode="json"))
+    return answer(FrictionsAnswer(frictions=list(book.frictions())))
+
+
+@water.get("/mixes", responses={200: FrictionsAnswer})
+def frictions() -> Response:
+    """What each way of mixing adds here, and on how many mixes that rests."""
+    return answer(FrictionsAnswer(frictions=list(MixBook(sessions(), now()).frictions())))
+
+
+@water.get("/yeast-test", responses={200: YeastTestAnswer})
+def yeast_test() -> Response:
+    """The glass to stir, and the last test of dry yeast."""
+    return _test_answer(MixBook(sessions(), now()))
+
+
+@water.put("/yeast-test/<key>", responses={200: YeastTestAnswer})
+def begin_yeast_test(path: KeyPath) -> Response:
+    """The yeast is stirred in: its time runs from now."""
+    book = MixBook(sessions(), now())
+    book.begin_test(path.key)
+    return _test_answer(book)
+
+
+@water.put("/yeast-test/<key>/foam", responses={200: YeastTestAnswer})
+def read_yeast_test(path: KeyPath, body: FoamBody) -> Response:
+    """What the glass shows, and whether the yeast is alive; the key is that of the reading."""
+    book = MixBook(sessions(), now())
+    book.read_test(path.key, body.foam, body.minutes)
+    return _test_answer(book)
+
+
+def _test_answer(book: MixBook) -> Response:
+    return answer(
+        YeastTestAnswer(water_g=WATER_G, water_c=WATER_C, sugar_g=SUGAR_G, yeast_g=YEAST_G, test=book.last_test())
+    )

@@ -1,0 +1,214 @@
+"""Changing a formula from either side: percents, grams, shares of the dough, and what is locked meanwhile."""
+
+from dataclasses import dataclass, replace
+from typing import Literal
+
+from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core.formula.model import WATER_IN, Extra, FlourShare, Formula, Preferment, water_in
+from gentle_crust.core.formula.scaling import BOWL_LOSS, total_percent
+
+LockKind = Literal["pieces", "dough", "flour", "bag", "tin"]
+TIN_G_PER_ML = 0.48
+"""Lean dough for a tin, g per ml of its volume: 0.40 to 0.55 is usual (practice)."""
+
+
+@dataclass(frozen=True)
+class Lock:
+    """What stays as it is while a formula changes.
+
+    ``pieces``: pieces x scaling weight, as in the formula. ``dough``: ``g`` of dough, and the formula's pieces.
+    ``flour``: ``g`` of all flour. ``bag``: the ``g`` of flour ``flour_key`` that are left are used up.
+    ``tin``: the formula's pieces, each ``g_per_ml`` of a tin of ``tin_ml``.
+    """
+
+    kind: LockKind = "pieces"
+    g: float = 0.0
+    flour_key: str = ""
+    tin_ml: float = 0.0
+    g_per_ml: float = TIN_G_PER_ML
+
+
+def settled(formula: Formula, lock: Lock) -> Formula:
+    """``formula`` with the scaling weight that ``lock`` gives its pieces.
+
+    Raises CraftError, naming the lock's field, if the lock cannot be kept with pieces of 30 to 5000 g.
+    """
+    if lock.kind == "pieces":
+        return formula
+    weight = _piece_g(formula, lock)
+    if not 30 <= weight <= 5000:
+        raise CraftError(
+            f"lock.{'tin_ml' if lock.kind == 'tin' else 'g'}",
+            f"Each of {formula.pieces} pieces would be {weight:.0f} g; 30 to 5000 g can be planned.",
+            "Change the number of pieces, or what is locked.",
+        )
+    return replace(formula, scaling_weight_g=weight)
+
+
+def _piece_g(formula: Formula, lock: Lock) -> float:
+    within("pieces", "The number of pieces", formula.pieces, 1, 100, "")
+    if lock.kind == "tin":
+        within("lock.tin_ml", "The tin's volume", lock.tin_ml, 100, 10_000, " ml")
+        within("lock.g_per_ml", "Dough per ml of tin", lock.g_per_ml, 0.2, 1.0, " g")
+        return lock.tin_ml * lock.g_per_ml
+    within("lock.g", "The locked weight", lock.g, 1, 1_000_000, " g")
+    if lock.kind == "dough":
+        return lock.g * (1 - BOWL_LOSS) / formula.pieces
+    flour = lock.g
+    if lock.kind == "bag":
+        share = formula.flour(lock.flour_key)
+        if share is None or share.percent <= 0:
+            raise CraftError(
+                "lock.flour_key", "The formula has none of the flour in the bag.", "Choose one of its flours."
+            )
+        flour = lock.g / (share.percent / 100)
+    return flour * total_percent(formula) / 100 * (1 - BOWL_LOSS) / formula.pieces
+
+
+def flour_g(formula: Formula) -> float:
+    """All the flour of a formula's own batch."""
+    dough = formula.pieces * formula.scaling_weight_g / (1 - BOWL_LOSS)
+    return dough / (total_percent(formula) / 100)
+
+
+def set_grams(formula: Formula, lock: Lock, line: str, grams: float) -> Formula:
+    """``formula`` with ``grams`` of one of its lines in the whole batch, the lock kept.
+
+    ``line`` is flours.N, water, salt, yeast, extras.N, soakers.N.extras.N or preferments.N (its whole mass).
+    With the flour locked, the line's percent is its grams over that flour; with the dough locked, the others
+    make room, their percents among themselves unchanged. Raises CraftError naming the line.
+    """
+    within(line, "The weight", grams, 0, 1_000_000, " g")
+    formula = settled(formula, lock)
+    if line.startswith("preferments."):
+        index = _index(line, len(formula.preferments))
+        one = formula.preferments[index]
+        own = 1 + (one.hydration_percent + one.yeast_percent + one.salt_percent) / 100
+        return settled(_with_preferment(formula, index, 100 * grams / own / flour_g(formula)), lock)
+    if line.startswith("flours."):
+        return _set_flour_grams(formula, lock, _index(line, len(formula.flours)), grams)
+    flour = flour_g(formula)
+    if lock.kind not in ("flour", "bag"):
+        part = _adds(formula, line)
+        others = total_percent(formula) - part * _percent_of(formula, line)
+        dough = flour * total_percent(formula) / 100
+        if grams >= 0.9 * dough:
+            raise CraftError(line, f"{grams:g} g is nearly all of the {dough:.0f} g of dough.", "Give less of it.")
+        flour = 100 * (dough - part * grams) / others
+    return settled(set_percent(formula, line, 100 * grams / flour), lock)
+
+
+def set_share(formula: Formula, lock: Lock, line: str, share: float) -> Formula:
+    """``formula`` with one line at ``share`` (0-1) of the whole dough; otherwise as :func:`set_grams`."""
+    within(line, "The share of the dough", share, 0, 0.9, "")
+    formula = settled(formula, lock)
+    if line.startswith("flours."):
+        percent = share * total_percent(formula)
+        return settled(_with_flour(formula, _index(line, len(formula.flours)), percent), lock)
+    part = _adds(formula, line)
+    others = total_percent(formula) - part * _percent_of(formula, line)
+    return settled(set_percent(formula, line, others * share / (1 - part * share)), lock)
+
+
+def set_percent(formula: Formula, line: str, percent: float) -> Formula:
+    """``formula`` with one line's percent of all flour; ``water`` is the poured water of all stages."""
+    if line == "water":
+        return replace(formula, hydration_percent=percent + water_in(formula.all_extras))
+    if line == "salt":
+        return replace(formula, salt_percent=percent)
+    if line == "yeast":
+        return replace(formula, yeast_percent=percent)
+    if line.startswith("extras."):
+        place = _index(line, len(formula.extras))
+        return replace(formula, extras=_at(formula.extras, place, percent))
+    if line.startswith("soakers."):
+        _, number, _, place_ = line.split(".")
+        index, place = int(number), int(place_)
+        soaker = formula.soakers[index]
+        changed = replace(soaker, extras=_at(soaker.extras, place, percent))
+        return replace(formula, soakers=(*formula.soakers[:index], changed, *formula.soakers[index + 1 :]))
+    raise _unknown(line)
+
+
+def _percent_of(formula: Formula, line: str) -> float:
+    if line == "water":
+        return formula.hydration_percent - water_in(formula.all_extras)
+    if line in ("salt", "yeast"):
+        return float(getattr(formula, f"{line}_percent"))
+    if line.startswith("extras."):
+        return formula.extras[_index(line, len(formula.extras))].percent
+    if line.startswith("soakers.") and line.count(".") == 3:
+        _, number, _, place = line.split(".")
+        if number.isdigit() and place.isdigit() and int(number) < len(formula.soakers):
+            soaked = formula.soakers[int(number)].extras
+            if int(place) < len(soaked):
+                return soaked[int(place)].percent
+    raise _unknown(line)
+
+
+def _adds(formula: Formula, line: str) -> float:
+    """What one percent more of a line adds to the dough: less than one if it brings water that is then not poured."""
+    if line.startswith("extras."):
+        return 1 - WATER_IN.get(formula.extras[_index(line, len(formula.extras))].kind, 0.0)
+    if line.startswith("soakers."):
+        _percent_of(formula, line)
+        _, number, _, place = line.split(".")
+        return 1 - WATER_IN.get(formula.soakers[int(number)].extras[int(place)].kind, 0.0)
+    return 1.0
+
+
+def _unknown(line: str) -> CraftError:
+    return CraftError("line", f"The formula has no line '{line}'.", "Choose one of its lines.")
+
+
+def _index(line: str, count: int) -> int:
+    number = line.split(".")[1]
+    if not number.isdigit() or int(number) >= count:
+        raise _unknown(line)
+    return int(number)
+
+
+def _at(extras: tuple[Extra, ...], place: int, percent: float) -> tuple[Extra, ...]:
+    return (*extras[:place], replace(extras[place], percent=percent), *extras[place + 1 :])
+
+
+def _with_preferment(formula: Formula, index: int, flour_percent: float) -> Formula:
+    changed: Preferment = replace(formula.preferments[index], flour_percent=flour_percent)
+    others = formula.preferments
+    return replace(formula, preferments=(*others[:index], changed, *others[index + 1 :]))
+
+
+def _set_flour_grams(formula: Formula, lock: Lock, index: int, grams: float) -> Formula:
+    """One flour's grams: with other flours they make room; alone it is all the flour, and the batch follows it."""
+    if len(formula.flours) > 1:
+        return settled(_with_flour(formula, index, 100 * grams / flour_g(formula)), lock)
+    if lock.kind in ("dough", "tin"):
+        raise CraftError(
+            f"flours.{index}",
+            "The dough's weight is locked, so its one flour follows from the percents.",
+            "Lock the flour instead, or change the water.",
+        )
+    weight = formula.scaling_weight_g * grams / flour_g(formula)
+    return replace(formula, scaling_weight_g=weight)
+
+
+def _with_flour(formula: Formula, index: int, percent: float) -> Formula:
+    """One flour at ``percent`` of all flour, the others keeping their proportions in what is left."""
+    share = formula.flours[index]
+    others = 100 - share.percent
+    if len(formula.flours) == 1:
+        raise CraftError(f"flours.{index}", "It is the only flour: it is all of it.", "Add another flour first.")
+    if not 0 <= percent <= 100:
+        raise CraftError(
+            f"flours.{index}",
+            f"{share.name} would be {percent:.0f} % of the flour.",
+            "Give between nothing and all of the flour.",
+        )
+
+    def made(place: int, other: FlourShare) -> FlourShare:
+        if place == index:
+            return replace(other, percent=percent)
+        part = other.percent / others if others > 0 else 1 / (len(formula.flours) - 1)
+        return replace(other, percent=(100 - percent) * part)
+
+    return replace(formula, flours=tuple(made(place, other) for place, other in enumerate(formula.flours)))

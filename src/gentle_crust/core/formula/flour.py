@@ -1,0 +1,86 @@
+"""The baker's own flours: what is known of a bag, and what follows for the dough."""
+
+from dataclasses import dataclass
+
+from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core.tables import numbers
+
+ABSORBS_PER_PROTEIN = 1.2
+"""Water, percent of the flour, that one more percent of protein carries (practice)."""
+STRENGTH_PER_PROTEIN = 0.035
+"""Gluten strength that one more percent of protein gives, strong white flour being 1 (practice)."""
+
+
+@dataclass(frozen=True)
+class Lot:
+    """One bag or delivery of a flour: where it came from, when it was opened, what it cost a kilo, if wished."""
+
+    mill: str = ""
+    bag: str = ""
+    date: str = ""
+    price_per_kg: float | None = None
+    note: str = ""
+
+
+@dataclass(frozen=True)
+class MyFlour:
+    """A flour of the baker's own: of a ``kind`` of the flours table, with what differs from it. Unknown is None.
+
+    ``lots`` are the newest first. ``ash_percent`` is as printed on the bag, and kept for the record.
+    """
+
+    id: str
+    name: str
+    kind: str
+    absorption_percent: float | None = None
+    protein_percent: float | None = None
+    ash_percent: float | None = None
+    whole_grain_fraction: float | None = None
+    lots: tuple[Lot, ...] = ()
+
+    @property
+    def price_per_kg(self) -> float | None:
+        """What the newest bag cost."""
+        return next((lot.price_per_kg for lot in self.lots if lot.price_per_kg is not None), None)
+
+
+def property_of(kind: str, mine: MyFlour | None, column: str) -> float:
+    """A numeric property of a flour: the baker's own figure, else what its protein tells, else the table's.
+
+    Raises KeyError for a kind or column that the table does not have.
+    """
+    usual = numbers("flours", "kind", column)[kind]
+    if mine is None:
+        return usual
+    own = getattr(mine, column, None)
+    if own is not None:
+        return float(own)
+    if mine.protein_percent is None:
+        return usual
+    more = mine.protein_percent - numbers("flours", "kind", "protein_percent")[kind]
+    if column == "absorption_percent":
+        return usual + ABSORBS_PER_PROTEIN * more
+    if column == "strength":
+        return max(usual + STRENGTH_PER_PROTEIN * more, 0.15)
+    return usual
+
+
+def check_flour(flour: MyFlour, field: str) -> None:
+    """Raise CraftError, its field beginning with ``field``, for what no bag of flour is."""
+    if not 0 < len(flour.name.strip()) <= 60:
+        raise CraftError(f"{field}.name", "A flour's name is empty or longer than 60 letters.", "Give it a short name.")
+    if flour.kind not in numbers("flours", "kind", "absorption_percent"):
+        raise CraftError(f"{field}.kind", f"'{flour.kind}' is not a kind of flour I know.", "Choose one of the list.")
+    limits = {
+        "absorption_percent": ("Water that it carries", 45, 110, " %"),
+        "protein_percent": ("Protein", 3, 20, " %"),
+        "ash_percent": ("Ash", 0.2, 3, " %"),
+        "whole_grain_fraction": ("Whole grain", 0, 1, ""),
+    }
+    for name, (words, low, high, unit) in limits.items():
+        value = getattr(flour, name)
+        if value is not None:
+            within(f"{field}.{name}", f"{words} of {flour.name}", value, low, high, unit)
+    for index, lot in enumerate(flour.lots):
+        if lot.price_per_kg is not None:
+            within(f"{field}.lots.{index}.price_per_kg", f"The price of {flour.name}", lot.price_per_kg, 0, 1000, "")

@@ -1,0 +1,40 @@
+"""Is this dry yeast alive? A glass, warm water, sugar, and ten to fifteen minutes."""
+
+from dataclasses import dataclass
+from typing import Literal, get_args
+
+from gentle_crust.core.errors import CraftError, within
+
+Foam = Literal["none", "few_bubbles", "thin", "thick"]
+WATER_G, WATER_C, SUGAR_G, YEAST_G = 100.0, 38.0, 4.0, 3.0
+"""The glass: a teaspoon each of sugar and yeast (practice)."""
+SURE_AFTER_MIN, LONGEST_MIN = 10.0, 15.0
+
+
+@dataclass(frozen=True)
+class YeastVerdict:
+    """``state`` is lively, weak, dead or wait; ``dose`` what to multiply the formula's yeast by, 0 if it is no use."""
+
+    state: Literal["lively", "weak", "dead", "wait"]
+    sentence: str
+    dose: float
+
+
+def verdict(foam: Foam, minutes: float) -> YeastVerdict:
+    """What the foam tells after ``minutes`` (0-120). Thick: a finger high. Raises CraftError for an unknown foam."""
+    if foam not in get_args(Foam):
+        raise CraftError("foam", f"'{foam}' is no foam I know.", f"Choose one of {', '.join(get_args(Foam))}.")
+    within("minutes", "The time since it was stirred", minutes, 0, 120, " min")
+    if foam == "thick":
+        return YeastVerdict("lively", "Alive and lively: use it as the formula says.", 1.0)
+    if minutes < SURE_AFTER_MIN:
+        left = SURE_AFTER_MIN - minutes
+        return YeastVerdict("wait", f"Too early to tell: look again in {left:.0f} min.", 1.0)
+    if foam == "none" and minutes >= LONGEST_MIN:
+        return YeastVerdict("dead", "Dead: throw it away, and take fresh yeast.", 0.0)
+    if foam == "none":
+        left = LONGEST_MIN - minutes
+        return YeastVerdict("wait", f"Nothing yet: give it the last {left:.0f} min before you give it up.", 1.0)
+    if foam == "few_bubbles":
+        return YeastVerdict("weak", "Hardly alive: better new yeast; if you must, twice as much and more time.", 2.0)
+    return YeastVerdict("weak", "Weak but alive: half as much again, and watch the dough, not the clock.", 1.5)

@@ -1,0 +1,54 @@
+"""The water of a plan: for the dough, and for each build that goes before it."""
+
+from gentle_crust.core.errors import CraftError
+from gentle_crust.core.scheduling.clock import Clock
+from gentle_crust.core.scheduling.course import Recipe
+from gentle_crust.core.scheduling.leaven import START_C, Ripening
+from gentle_crust.core.scheduling.whole import Course
+from gentle_crust.core.scheduling.wish import Kitchen
+from gentle_crust.core.water.balance import FLOUR, Mix, Part, levain_heat, water_for
+from gentle_crust.core.water.plan import WaterAnswer, friction_of, mix_of_formula, plan_water
+from gentle_crust.core.water.taps import Taps
+
+STIRRED_K = 0.5
+"""What stirring warms a build (practice)."""
+
+
+def mixing_of(made: Recipe) -> str:
+    """The wish's way of mixing, or the one that the dough's feel asks for."""
+    return made.wish.mixing or ("hand_kneading" if made.feel.knead else "folds")
+
+
+def water_for_mix(course: Course, kitchen: Kitchen, clock: Clock) -> WaterAnswer:
+    """Water for the final dough, flour and salt being at the room's temperature when it is stirred.
+
+    Milk goes in at the room's temperature; what fermented first as warm as it ripened.
+    """
+    made = course.recipe
+    stirred = course.times.mix if course.autolyse is None else course.autolyse
+    room = clock.room_at(stirred)
+    ripe = [each for each in course.ripenings if each.kind != "feed"]
+    mass = sum(each.build.g for each in ripe)
+    levain_c = room if not ripe else sum(each.build.g * _ripe_c(each) for each in ripe) / mass
+    mixing = mixing_of(made)
+    friction = dict(kitchen.learnt_k).get(mixing, friction_of(mixing))
+    mix = mix_of_formula(made.wish.formula, made.weighed, room, room, levain_c, friction)
+    taps = Taps(kitchen.tap_c, kitchen.hot_tap_c, 0.0, kitchen.altitude_m)
+    try:
+        return plan_water(mix, made.wish.dough_c, taps)
+    except CraftError as error:
+        field = "dough_c" if error.field == "target_dough_c" else error.field
+        raise CraftError(field, error.sentence, error.remedy) from error
+
+
+def _ripe_c(ripening: Ripening) -> float:
+    return float(ripening.trace.at(ripening.wanted - ripening.start).nodes_c.mean())
+
+
+def build_water_c(ripening: Ripening, clock: Clock) -> float:
+    """Water that brings a build to its starting temperature, seed and flour being at the room's."""
+    room, build = clock.room_at(ripening.start), ripening.build
+    seed = Part(build.seed_g, levain_heat(ripening.preferment.hydration_percent / 100), room)
+    parts = (Part(build.flour_g, FLOUR, room), seed)
+    mix = Mix(parts, build.flour_g, build.water_g, room, room, room, "levain", STIRRED_K)
+    return min(max(water_for(START_C, mix), 5.0), 40.0)

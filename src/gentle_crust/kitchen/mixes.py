@@ -1,0 +1,72 @@
+"""Doughs that were mixed and measured, and dry yeast that was tested: what they teach about this kitchen."""
+
+from dataclasses import dataclass
+from datetime import datetime
+from typing import Any
+
+from sqlalchemy.orm import Session, sessionmaker
+
+from gentle_crust.core.formula.yeast_test import Foam, YeastVerdict, verdict
+from gentle_crust.core.water.balance import FRICTION_K
+from gentle_crust.core.water.friction import Friction, check_measured, learnt
+from gentle_crust.core.water.plan import friction_of
+from gentle_crust.kitchen.now import Now
+from gentle_crust.store.models import EventRow
+from gentle_crust.store.repositories import Events
+
+MIXED, TEST_BEGUN, TEST_READ = "mixed", "yeast_test_begun", "yeast_test_read"
+
+
+@dataclass(frozen=True)
+class YeastTest:
+    """The last test of dry yeast: when it was begun, and what it showed, if it was read."""
+
+    begun_at: datetime
+    verdict: YeastVerdict | None
+
+
+class MixBook:
+    """What was measured at the mixing bowl."""
+
+    def __init__(self, sessions: sessionmaker[Session], now: Now) -> None:
+        self.sessions, self.now = sessions, now
+
+    def frictions(self) -> tuple[Friction, ...]:
+        """What every way of mixing adds to a dough here, learnt from those that were measured."""
+        with self.sessions() as session:
+            measured = [(row.body["mixing"], float(row.body["friction_k"])) for row in Events(session).of(MIXED)]
+        return tuple(learnt(kind, tuple(k for mixing, k in measured if mixing == kind)) for kind in FRICTION_K)
+
+    def learnt_k(self) -> tuple[tuple[str, float], ...]:
+        """The same for the planner: only the ways that were measured."""
+        return tuple((each.mixing, each.k) for each in self.frictions() if each.mixes)
+
+    def log(self, key: str, mixing: str, friction_k: float, body: dict[str, Any]) -> None:
+        """Keep one measured mix under the client's own key. CraftError if its friction cannot be."""
+        friction_of(mixing)
+        k = check_measured(friction_k)
+        self._add(key, MIXED, {**body, "mixing": mixing, "friction_k": k})
+
+    def begin_test(self, key: str) -> None:
+        """Dry yeast was stirred into warm water."""
+        self._add(key, TEST_BEGUN, {})
+
+    def read_test(self, key: str, foam: Foam, minutes: float) -> YeastVerdict:
+        """What the glass shows after ``minutes``."""
+        found = verdict(foam, minutes)
+        self._add(key, TEST_READ, {"foam": foam, "minutes": minutes})
+        return found
+
+    def last_test(self) -> YeastTest | None:
+        """The test that is running or was read last; None if there never was one."""
+        with self.sessions() as session:
+            rows = Events(session).of(TEST_BEGUN, TEST_READ)
+        begun = next((row for row in reversed(rows) if row.kind == TEST_BEGUN), None)
+        if begun is None:
+            return None
+        read = rows[-1] if rows[-1].kind == TEST_READ else None
+        return YeastTest(begun.at, verdict(read.body["foam"], read.body["minutes"]) if read else None)
+
+    def _add(self, key: str, kind: str, body: dict[str, Any]) -> None:
+        with self.sessions.begin() as session:
+            Events(session).add(EventRow(id=key, kind=kind, at=self.now(), body=body))

@@ -1,0 +1,105 @@
+<script setup lang="ts">
+import { RouterLink } from 'vue-router'
+import type { FormulaAnswer } from '../../api/client'
+import { useUnits } from '../../shell/units'
+import { words } from '../../words'
+import LabelNote from './LabelNote.vue'
+import ShareBar from './ShareBar.vue'
+import VersionList from './VersionList.vue'
+import WeighTables from './WeighTables.vue'
+
+defineProps<{ shown: FormulaAnswer }>()
+const emit = defineEmits<{ edit: []; swap: []; away: [] }>()
+const t = words.formulas
+const { mass, degree } = useUnits()
+</script>
+
+<template>
+  <article class="see">
+    <header>
+      <div>
+        <h2>{{ shown.formula.name }}</h2>
+        <p class="quiet">{{ shown.formula.note }}</p>
+      </div>
+      <div class="acts">
+        <RouterLink class="action" :to="{ path: '/plan', query: { formula: shown.id } }">{{
+          t.planThis
+        }}</RouterLink>
+        <RouterLink class="plain" :to="{ path: '/water', query: { formula: shown.id } }">{{
+          t.itsWater
+        }}</RouterLink>
+        <button type="button" class="plain" @click="emit('edit')">{{ t.edit }}</button>
+        <button type="button" class="plain" @click="emit('swap')">
+          {{ shown.leaven === 'levain' ? t.withYeast : t.withCulture }}
+        </button>
+        <button type="button" class="link" @click="emit('away')">{{ t.putAway }}</button>
+      </div>
+    </header>
+    <p>
+      {{ shown.formula.pieces }} {{ t.pieces }} {{ mass(shown.formula.scaling_weight_g) }},
+      {{ degree(shown.formula.dough_c) }} {{ t.fromBowl }}
+    </p>
+    <ShareBar :answer="shown" />
+    <WeighTables :answer="shown" />
+    <LabelNote :answer="shown" />
+    <p class="files no-print">
+      <span class="small quiet">{{ t.takeOut }}</span>
+      <a
+        v-for="(label, form) in t.files"
+        :key="form"
+        :href="`/api/formulas/${shown.id}/file/${form}`"
+        download
+        >{{ label }}</a
+      >
+    </p>
+    <VersionList :id="shown.id" :key="shown.id" class="no-print" />
+  </article>
+</template>
+
+<style scoped>
+.see {
+  display: grid;
+  align-content: start;
+  gap: 20px;
+  max-width: 860px;
+  padding: 20px 28px 40px 24px;
+}
+header {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  gap: 16px 24px;
+}
+h2 {
+  font-size: 30px;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+  align-items: start;
+}
+.acts a {
+  display: grid;
+  place-items: center;
+  text-decoration: none;
+}
+.acts > * {
+  min-height: 48px;
+  white-space: nowrap;
+}
+.files {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 18px;
+  align-items: baseline;
+}
+@media (max-width: 720px) {
+  .see {
+    padding: 8px 16px 24px;
+  }
+  header {
+    display: grid;
+  }
+}
+</style>

@@ -1,0 +1,221 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { computed, ref, watch } from 'vue'
+import { api, ask, Refused, type Schemas } from '../../api/client'
+import NumberField from '../../forms/NumberField.vue'
+import PickField from '../../forms/PickField.vue'
+import RemoveButton from '../../forms/RemoveButton.vue'
+import { newKey } from '../../shell/keys'
+import { words } from '../../words'
+import MaybeField from '../../forms/MaybeField.vue'
+
+type Pantry = Schemas['PantryBody']
+type Mine = NonNullable<Pantry['flours']>[number]
+const t = words.pantry
+const client = useQueryClient()
+const query = useQuery({ queryKey: ['pantry'], queryFn: () => ask(api.GET('/api/pantry')), staleTime: 0 })
+const form = ref<{ flours: Mine[]; prices: NonNullable<Pantry['prices']> } | null>(null)
+const errors = ref<string[]>([])
+const saved = ref(false)
+
+watch(
+  query.data,
+  (found) => {
+    if (!found || form.value) return
+    form.value = JSON.parse(JSON.stringify(found.pantry)) as typeof form.value
+  },
+  { immediate: true },
+)
+watch(form, () => (saved.value = false), { deep: true })
+const usual = computed(() => query.data.value?.usual ?? [])
+const kinds = computed(() => usual.value.map((each) => ({ value: each.kind, label: each.name })))
+const usualOf = (kind: string) => usual.value.find((each) => each.kind === kind)
+const unpriced = computed(() => {
+  const own = form.value?.flours.map((each) => each.name) ?? []
+  const priced = form.value?.prices.map((each) => each.name) ?? []
+  return (query.data.value?.bought ?? []).filter((name) => !own.includes(name) && !priced.includes(name))
+})
+
+function addFlour() {
+  form.value?.flours.push({ id: newKey(), name: t.newFlour, kind: 'strong_white', lots: [] } as Mine)
+}
+function addLot(mine: Mine) {
+  mine.lots.unshift({ mill: '', bag: '', date: '', note: '', price_per_kg: null })
+}
+async function save() {
+  if (!form.value) return
+  try {
+    await ask(api.PUT('/api/pantry', { body: form.value }))
+    errors.value = []
+    await client.invalidateQueries({ queryKey: ['formulas'] })
+    saved.value = true
+  } catch (error) {
+    const found = error instanceof Refused ? error : new Refused(words.failed, [])
+    errors.value = found.errors.length
+      ? found.errors.map((each) => `${each.sentence} ${each.remedy}`)
+      : [found.message || words.failed]
+  }
+}
+</script>
+
+<template>
+  <form class="pantry" novalidate @submit.prevent="save">
+    <h2>{{ t.title }}</h2>
+    <p class="quiet">{{ t.lead }}</p>
+    <p v-if="query.isError.value" role="alert">{{ words.failed }}</p>
+    <p v-if="!form" class="quiet">{{ words.loading }}</p>
+    <template v-else>
+      <p v-if="!form.flours.length" class="quiet">{{ t.none }}</p>
+      <section v-for="(mine, index) in form.flours" :key="mine.id" class="flour">
+        <div class="row">
+          <label class="name"
+            ><span class="small quiet">{{ t.name }}</span>
+            <input v-model="mine.name" class="field" maxlength="60"
+          /></label>
+          <PickField v-model="mine.kind" class="kind" :label="t.kind" :options="kinds" />
+          <MaybeField
+            v-model="mine.absorption_percent"
+            :label="t.absorption"
+            unit="%"
+            :usual="usualOf(mine.kind)?.absorption_percent"
+          />
+          <MaybeField
+            v-model="mine.protein_percent"
+            :label="t.protein"
+            unit="%"
+            :usual="usualOf(mine.kind)?.protein_percent"
+          />
+          <MaybeField v-model="mine.ash_percent" :label="t.ash" unit="%" />
+          <MaybeField
+            :model-value="mine.whole_grain_fraction == null ? null : mine.whole_grain_fraction * 100"
+            :label="t.whole"
+            unit="%"
+            @update:model-value="(value) => (mine.whole_grain_fraction = value == null ? null : value / 100)"
+          />
+          <RemoveButton :of="mine.name" @remove="form.flours.splice(index, 1)" />
+        </div>
+        <div v-for="(lot, place) in mine.lots" :key="place" class="row lot">
+          <label class="wide"
+            ><span class="small quiet">{{ t.mill }}</span>
+            <input v-model="lot.mill" class="field" maxlength="60"
+          /></label>
+          <label class="short"
+            ><span class="small quiet">{{ t.bag }}</span>
+            <input v-model="lot.bag" class="field" maxlength="40"
+          /></label>
+          <label class="date"
+            ><span class="small quiet">{{ t.date }}</span>
+            <input v-model="lot.date" class="field" type="date"
+          /></label>
+          <MaybeField v-model="lot.price_per_kg" :label="t.price" />
+          <label class="wide"
+            ><span class="small quiet">{{ t.note }}</span>
+            <input v-model="lot.note" class="field" maxlength="200"
+          /></label>
+          <RemoveButton :of="`${t.bag} ${lot.bag}`" @remove="mine.lots.splice(place, 1)" />
+        </div>
+        <button type="button" class="link" @click="addLot(mine)">{{ t.addLot }}</button>
+      </section>
+      <button type="button" class="plain" @click="addFlour">{{ t.add }}</button>
+      <section class="prices">
+        <h3>{{ t.prices }}</h3>
+        <ul>
+          <li v-for="(price, index) in form.prices" :key="price.name">
+            <NumberField v-model="price.price_per_kg" :label="price.name" />
+            <RemoveButton :of="price.name" @remove="form.prices.splice(index, 1)" />
+          </li>
+        </ul>
+        <p v-if="unpriced.length" class="small">
+          <span class="quiet">{{ t.unpriced }}</span>
+          <button
+            v-for="name in unpriced"
+            :key="name"
+            type="button"
+            class="link"
+            @click="form.prices.push({ name, price_per_kg: 0 })"
+          >
+            {{ name }}
+          </button>
+        </p>
+      </section>
+      <p v-for="error in errors" :key="error" class="inverted error" role="alert">{{ error }}</p>
+      <div class="acts">
+        <button type="submit" class="action">{{ t.save }}</button>
+        <span v-if="saved" role="status">{{ t.saved }}</span>
+      </div>
+    </template>
+  </form>
+</template>
+
+<style scoped>
+.pantry {
+  display: grid;
+  gap: 14px;
+  justify-items: start;
+}
+.flour {
+  display: grid;
+  gap: 10px;
+  width: 100%;
+  padding-bottom: 8px;
+  border-bottom: 1px solid var(--hairline);
+  justify-items: start;
+}
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 16px;
+  align-items: end;
+}
+.row label {
+  display: grid;
+}
+.row input {
+  min-width: 0;
+}
+.name {
+  width: 200px;
+}
+.kind {
+  width: 164px;
+}
+.short {
+  width: 104px;
+}
+.date {
+  width: 172px;
+}
+.lot {
+  width: 100%;
+  padding-left: 12px;
+  border-left: 3px solid var(--hairline);
+}
+h3 {
+  font-size: 17px;
+  font-weight: 650;
+  margin-bottom: 4px;
+}
+.prices ul {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 24px;
+}
+.prices li {
+  display: flex;
+  gap: 6px;
+  align-items: end;
+}
+.acts {
+  display: flex;
+  gap: 16px;
+  align-items: center;
+}
+.row .wide {
+  flex: 1;
+  min-width: 140px;
+}
+.error {
+  padding: 10px 14px;
+  border-radius: var(--corner);
+}
+</style>

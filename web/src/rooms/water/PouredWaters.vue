@@ -1,0 +1,148 @@
+<script setup lang="ts">
+import { useQueryClient } from '@tanstack/vue-query'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { api, ask, Refused, type Plan, type Schemas } from '../../api/client'
+import MassField from '../../forms/MassField.vue'
+import MaybeField from '../../forms/MaybeField.vue'
+import NumberField from '../../forms/NumberField.vue'
+import RemoveButton from '../../forms/RemoveButton.vue'
+import { newKey } from '../../shell/keys'
+import { useUnits } from '../../shell/units'
+import { words } from '../../words'
+import type { WaterBody } from './useWater'
+
+/** The other way round: what was poured, the dough that it will give, and what the thermometer then said. */
+const props = defineProps<{ asked: WaterBody; water: Plan['water']; kettleC: number }>()
+const t = words.water
+const client = useQueryClient()
+const { warmth, toDegrees, fromDegrees, fahrenheit, difference } = useUnits()
+const waters = ref<{ g: number; c: number }[]>([])
+const found = shallowRef<Schemas['PouredAnswer'] | null>(null)
+const problem = ref('')
+const measured = ref<number | null>(null)
+const learnt = shallowRef<Schemas['Friction'] | null>(null)
+
+function begin() {
+  const { water, asked } = props
+  waters.value = [
+    { g: water.tap_g, c: asked.tap_c },
+    { g: water.hot_tap_g, c: asked.hot_tap_c ?? 50 },
+    { g: water.kettle_g, c: props.kettleC },
+    { g: water.ice_g, c: 0 },
+  ]
+    .filter((each) => each.g >= 0.5)
+    .map((each) => ({ g: Math.round(each.g), c: Math.round(each.c) }))
+}
+const body = computed(() => {
+  const { formula_id, version, pieces, scaling_weight_g, flour_c, room_c, levain_c, mixing, bowl } =
+    props.asked
+  const batch = { formula_id, version, pieces, scaling_weight_g, flour_c, room_c, levain_c, mixing, bowl }
+  return { ...batch, waters: waters.value.map((each) => ({ ...each })) }
+})
+const said = (error: unknown) => (error instanceof Refused && error.message ? error.message : words.failed)
+let turn = 0
+watch(body, async (asked) => {
+  const mine = ++turn
+  learnt.value = null
+  if (!asked.waters.length) return
+  try {
+    const answer = await ask(api.POST('/api/water/poured', { body: asked }))
+    if (mine === turn) [found.value, problem.value] = [answer, '']
+  } catch (error) {
+    if (mine === turn) problem.value = said(error)
+  }
+})
+let key = newKey()
+async function log() {
+  if (measured.value == null) return
+  const logged = { ...body.value, dough_c: fromDegrees(measured.value) }
+  try {
+    const { frictions } = await ask(api.PUT('/api/mixes/{key}', { params: { path: { key } }, body: logged }))
+    learnt.value = frictions.find((each) => each.mixing === props.asked.mixing) ?? null
+    problem.value = ''
+    measured.value = null
+    key = newKey()
+    await client.invalidateQueries({ queryKey: ['plans'] })
+  } catch (error) {
+    problem.value = said(error)
+  }
+}
+const degrees = computed(() => (fahrenheit.value ? '°F' : '°C'))
+</script>
+
+<template>
+  <section class="poured">
+    <h2>{{ t.poured }}</h2>
+    <button v-if="!waters.length" type="button" class="plain start" @click="begin">
+      {{ t.pouredStart }}
+    </button>
+    <template v-else>
+      <ul>
+        <li v-for="(each, index) in waters" :key="index">
+          <MassField v-model="each.g" :label="`${t.water} ${index + 1}`" hide-label />
+          <NumberField
+            :model-value="toDegrees(each.c)"
+            :label="`${t.water} ${index + 1}, ${degrees}`"
+            :unit="degrees"
+            :digits="1"
+            hide-label
+            @update:model-value="(value: number) => (each.c = fromDegrees(value))"
+          />
+          <RemoveButton
+            :of="`${t.water} ${index + 1}`"
+            :disabled="waters.length === 1"
+            @remove="waters.splice(index, 1)"
+          />
+        </li>
+      </ul>
+      <button type="button" class="link start" @click="waters.push({ g: 100, c: asked.tap_c })">
+        {{ t.another }}
+      </button>
+      <p v-if="problem" class="inverted error" role="alert">{{ problem }}</p>
+      <p v-else-if="found" class="result">
+        {{ t.togetherAt }} <strong>{{ warmth(found.water_c) }}</strong>; {{ t.willBe }}
+        <strong class="clock">{{ warmth(found.dough_c) }}</strong>
+      </p>
+      <form class="log" novalidate @submit.prevent="log">
+        <MaybeField v-model="measured" :label="t.measured" :unit="degrees" />
+        <button type="submit" class="plain" :disabled="measured == null">{{ t.log }}</button>
+      </form>
+      <p v-if="learnt" role="status">
+        {{ t.learnt }} {{ difference(learnt.k, 1) }} {{ t.restsOn }} {{ learnt.mixes }}
+        {{ learnt.mixes === 1 ? t.mixOne : t.mixMany }}, {{ t.usually }} {{ difference(learnt.usual_k, 1) }}.
+      </p>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.poured {
+  display: grid;
+  gap: 10px;
+  padding-top: 16px;
+  border-top: 1px solid var(--ink);
+}
+.start {
+  justify-self: start;
+}
+li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 14px;
+  align-items: center;
+  margin-bottom: 6px;
+}
+.result .clock {
+  font-size: 22px;
+}
+.log {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+  align-items: end;
+}
+.error {
+  padding: 10px 14px;
+  border-radius: var(--corner);
+}
+</style>

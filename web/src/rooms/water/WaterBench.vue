@@ -1,0 +1,242 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { FormulaAnswer, Settings } from '../../api/client'
+import WaterJugs from '../../charts/WaterJugs.vue'
+import AmountField from '../../forms/AmountField.vue'
+import MassField from '../../forms/MassField.vue'
+import PickField from '../../forms/PickField.vue'
+import TickField from '../../forms/TickField.vue'
+import WarmthSlider from '../../forms/WarmthSlider.vue'
+import { useUnits } from '../../shell/units'
+import { words } from '../../words'
+import PouredWaters from './PouredWaters.vue'
+import YeastTest from './YeastTest.vue'
+import { useWater, type WaterBody } from './useWater'
+
+const props = defineProps<{
+  first: FormulaAnswer
+  formulas: FormulaAnswer[]
+  pieces: number | null
+  settings: Settings
+}>()
+const t = words.water
+const { warmth, mass, difference, say } = useUnits()
+const { asked, answer, refused, take, bowl } = useWater(props.first, props.pieces, props.settings)
+
+const formula = computed({
+  get: () => asked.formula_id,
+  set: (id) => {
+    const found = props.formulas.find((each) => each.id === id)
+    if (found) take(found)
+  },
+})
+const chosen = computed(() => props.formulas.find((each) => each.id === asked.formula_id) ?? props.first)
+const howMany = computed({ get: () => asked.pieces ?? 1, set: (value) => (asked.pieces = value) })
+const mixings = Object.entries(t.mixings).map(([value, label]) => ({
+  value: value as WaterBody['mixing'],
+  label,
+}))
+const bowls = Object.entries(t.bowls).map(([value, label]) => ({
+  value: value as keyof typeof t.bowls,
+  label,
+}))
+const material = computed({ get: () => asked.bowl?.material ?? 'none', set: bowl })
+const hot = computed({
+  get: () => asked.hot_tap_c != null,
+  set: (on) => (asked.hot_tap_c = on ? (props.settings.hot_tap_c ?? 50) : null),
+})
+const hotC = computed({ get: () => asked.hot_tap_c ?? 50, set: (value) => (asked.hot_tap_c = value) })
+const freezer = computed({ get: () => asked.ice_c < 0, set: (on) => (asked.ice_c = on ? -18 : 0) })
+const altitude = computed({ get: () => asked.altitude_m ?? 0, set: (value) => (asked.altitude_m = value) })
+const friction = computed(() => {
+  const found = answer.value?.friction
+  if (!found) return ''
+  const rests =
+    found.mixes === 0 ? t.usual : found.mixes === 1 ? t.oneMix : t.mixes.replace('{}', String(found.mixes))
+  return `${t.mixings[found.mixing as keyof typeof t.mixings]} ${t.adds} ${difference(found.k, 1)}: ${rests}`
+})
+const off = computed(() => {
+  const found = answer.value?.water
+  return found ? Math.abs(found.dough_c - asked.target_dough_c) >= 0.3 : false
+})
+</script>
+
+<template>
+  <div class="room">
+    <div class="left">
+      <h1>{{ t.title }}</h1>
+      <PickField
+        v-model="formula"
+        :label="words.plan.formula"
+        :options="formulas.map((each) => ({ value: each.id, label: each.formula.name }))"
+      />
+      <AmountField v-model="howMany" :label="words.plan.fields.pieces" :low="1" :high="100" :step="1" />
+      <WarmthSlider v-model="asked.target_dough_c" :label="t.wanted" :low="15" :high="35" />
+      <PickField v-model="asked.mixing" :label="t.mixing" :options="mixings" />
+      <h2>{{ t.now }}</h2>
+      <WarmthSlider v-model="asked.flour_c" :label="t.flour" :low="-5" :high="40" />
+      <WarmthSlider v-model="asked.room_c" :label="t.room" :low="5" :high="40" />
+      <WarmthSlider
+        v-if="chosen.formula.preferments.length"
+        v-model="asked.levain_c"
+        :label="t.levain"
+        :low="2"
+        :high="35"
+      />
+      <WarmthSlider v-model="asked.tap_c" :label="t.tap" :low="1" :high="35" />
+      <TickField v-model="hot" :label="t.hasHot" />
+      <WarmthSlider v-if="hot" v-model="hotC" :label="t.hotTap" :low="30" :high="70" />
+      <TickField v-model="freezer" :label="t.freezer" />
+      <PickField v-model="material" :label="t.bowl" :options="bowls" />
+      <template v-if="asked.bowl">
+        <MassField v-model="asked.bowl.g" :label="t.bowlG" />
+        <WarmthSlider v-model="asked.bowl.c" :label="t.bowlC" :low="-18" :high="60" />
+      </template>
+      <AmountField v-model="altitude" :label="words.kitchen.altitude" :low="0" :high="5000" :step="50" />
+    </div>
+
+    <div class="see" aria-live="polite">
+      <p v-if="refused" class="inverted error" role="alert">{{ refused.message }}</p>
+      <section v-if="answer" class="answer" :class="{ stale: refused }">
+        <p class="headline">
+          <span class="clock huge">{{ warmth(answer.water.drawn_c) }}</span>
+          <span>
+            {{ mass(answer.water_g) }} {{ t.ofWater }}<br />
+            {{ t.gives }} <strong>{{ warmth(answer.water.dough_c) }}</strong><template v-if="off"
+              >, {{ t.not }} {{ warmth(asked.target_dough_c) }}</template
+            >
+          </span>
+        </p>
+        <div class="how">
+          <WaterJugs
+            big
+            :water="answer.water"
+            :tap-c="asked.tap_c"
+            :kettle-c="answer.kettle_c"
+            :hot-tap-c="asked.hot_tap_c"
+            :ice-c="asked.ice_c"
+          />
+          <div class="reasons">
+            <p v-for="warning in answer.water.warnings" :key="warning.code" class="mind">
+              {{ say(warning.text) }}
+            </p>
+            <dl class="why">
+              <div>
+                <dt>{{ t.balance }}</dt>
+                <dd class="clock">{{ warmth(answer.water.water_c) }}</dd>
+              </div>
+              <div>
+                <dt>{{ t.factor }}</dt>
+                <dd class="clock">{{ warmth(answer.water.factor_method_water_c) }}</dd>
+              </div>
+            </dl>
+            <p v-if="answer.water.factor_why" class="reason">{{ say(answer.water.factor_why) }}</p>
+            <p class="small quiet">{{ friction }}.</p>
+          </div>
+        </div>
+      </section>
+      <PouredWaters v-if="answer" :asked="asked" :water="answer.water" :kettle-c="answer.kettle_c" />
+      <YeastTest />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.room {
+  display: grid;
+  grid-template-columns: 288px minmax(0, 1fr);
+  min-height: calc(100vh - 56px);
+}
+.left {
+  display: grid;
+  gap: 12px;
+  align-content: start;
+  padding: 20px 24px 32px 28px;
+  border-right: 1px solid var(--hairline);
+}
+h1 {
+  font-size: 30px;
+}
+h2 {
+  margin-top: 8px;
+  font-size: 17px;
+}
+.see {
+  display: grid;
+  gap: 32px;
+  align-content: start;
+  max-width: 900px;
+  padding: 20px 28px 40px 24px;
+}
+.answer {
+  display: grid;
+  gap: 14px;
+}
+.headline {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 28px;
+  align-items: center;
+  font-size: 22px;
+  line-height: 1.3;
+}
+.huge {
+  font-size: 72px;
+  line-height: 1;
+}
+.mind {
+  padding-left: 10px;
+  border-left: 3px solid var(--ink);
+}
+.how {
+  display: grid;
+  grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr);
+  gap: 20px 40px;
+  align-items: start;
+}
+.reasons {
+  display: grid;
+  gap: 10px;
+}
+.why {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 40px;
+}
+.why dd {
+  font-size: 22px;
+}
+.why dt {
+  font-size: 15px;
+  color: var(--quiet);
+}
+.reason {
+  max-width: 68ch;
+}
+.error {
+  padding: 10px 14px;
+  border-radius: var(--corner);
+}
+.stale {
+  opacity: 0.45;
+}
+@media (max-width: 720px) {
+  .room {
+    display: flex;
+    flex-direction: column-reverse;
+  }
+  .left {
+    border: 0;
+    padding: 8px 16px 24px;
+  }
+  .see {
+    padding: 16px;
+  }
+  .huge {
+    font-size: 56px;
+  }
+  .how {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

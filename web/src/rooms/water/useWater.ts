@@ -1,0 +1,77 @@
+import { reactive, shallowRef, watch } from 'vue'
+import { api, ask, Refused, type FormulaAnswer, type Schemas, type Settings } from '../../api/client'
+import { words } from '../../words'
+
+export type WaterBody = Schemas['WaterBody']
+type Bowl = NonNullable<WaterBody['bowl']>
+const KEY = 'gentle-crust.water'
+
+/** What the baker found last time at the bowl: it is likely much the same today. */
+function remembered(): Partial<WaterBody> {
+  try {
+    return JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<WaterBody>
+  } catch {
+    return {}
+  }
+}
+
+/** The water question in hand and the server's answer; the newest question wins. */
+export function useWater(formula: FormulaAnswer, pieces: number | null, settings: Settings) {
+  const old = remembered()
+  const room = settings.room_day_c
+  const asked = reactive<WaterBody>({
+    formula_id: formula.id,
+    pieces: pieces ?? formula.formula.pieces,
+    scaling_weight_g: formula.formula.scaling_weight_g,
+    target_dough_c: formula.formula.dough_c,
+    mixing: old.mixing ?? (formula.feel.knead ? 'hand_kneading' : 'folds'),
+    flour_c: room,
+    room_c: room,
+    levain_c: room,
+    tap_c: settings.tap_c,
+    hot_tap_c: settings.hot_tap_c ?? null,
+    ice_c: old.ice_c ?? -18,
+    altitude_m: settings.altitude_m,
+    bowl: null,
+  })
+  const answer = shallowRef<Schemas['WaterPanelAnswer'] | null>(null)
+  const refused = shallowRef<Refused | null>(null)
+  let asking = false
+  let again = false
+
+  async function reckon() {
+    again = true
+    if (asking) return
+    asking = true
+    while (again) {
+      again = false
+      try {
+        answer.value = await ask(api.POST('/api/water', { body: { ...asked } }))
+        refused.value = null
+      } catch (error) {
+        refused.value = error instanceof Refused ? error : new Refused(words.failed, [])
+      }
+    }
+    asking = false
+  }
+  watch(
+    asked,
+    () => {
+      localStorage.setItem(KEY, JSON.stringify({ mixing: asked.mixing, ice_c: asked.ice_c }))
+      void reckon()
+    },
+    { immediate: true },
+  )
+
+  /** A formula brings its own warmth and pieces. */
+  function take(other: FormulaAnswer) {
+    asked.formula_id = other.id
+    asked.pieces = other.formula.pieces
+    asked.scaling_weight_g = other.formula.scaling_weight_g
+    asked.target_dough_c = other.formula.dough_c
+  }
+  const bowl = (material: Bowl['material'] | 'none') => {
+    asked.bowl = material === 'none' ? null : { material, g: 900, c: asked.room_c }
+  }
+  return { asked, answer, refused, take, bowl }
+}
