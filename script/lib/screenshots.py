@@ -46,10 +46,44 @@ def down_to_the_ribbon(page: Page) -> None:
 
 
 def editing(page: Page) -> None:
-    """The editor with a formula of two flours and a preferment."""
-    page.get_by_role("button", name="Market morning baguette").click()
+    """The editor with a formula of two preferments and a soaker."""
+    page.get_by_role("button", name="Two tides wholemeal").click()
     page.get_by_role("button", name="Change it").click()
     page.get_by_role("table").last.wait_for()
+
+
+def comparing(page: Page) -> None:
+    """The first version of a formula beside today's."""
+    page.get_by_role("button", name="Tidewater country loaf").click()
+    page.get_by_role("button", name="Compare two").click()
+    page.get_by_label("Before").select_option(label="Version 1, first try")
+    page.get_by_role("row", name="≠ Fine rye").scroll_into_view_if_needed()
+    page.evaluate("window.scrollTo(0, 9999)")
+
+
+def _slide(page: Page, name: str, to: float) -> None:
+    slider = page.get_by_role("slider", name=name, exact=True)
+    slider.focus()
+    steps = round((to - float(slider.get_attribute("aria-valuenow") or 0)) * 2)
+    for _ in range(abs(steps)):
+        page.keyboard.press("ArrowRight" if steps > 0 else "ArrowLeft")
+
+
+def summer(page: Page) -> None:
+    """A mixer on a hot day, and the waters that were poured."""
+    for name, warm in (("Flour", 28), ("Room", 30), ("Levain or preferment", 28), ("Cold tap", 22)):
+        _slide(page, name, warm)
+    page.get_by_label("Mixed by").select_option(label="Spiral mixer")
+    page.get_by_role("button", name="Begin from the jugs above").click()
+    page.get_by_text("The dough will be").wait_for()
+    page.evaluate("window.scrollTo(0, 0)")
+
+
+def winter(page: Page) -> None:
+    """A cold kitchen: more from the hot tap than from the cold."""
+    for name, warm in (("Flour", 11), ("Room", 15), ("Levain or preferment", 18), ("Cold tap", 7)):
+        _slide(page, name, warm)
+    page.evaluate("document.activeElement.blur(); window.scrollTo(0, 0)")
 
 
 def pasting(page: Page) -> None:
@@ -71,6 +105,10 @@ PICTURES: list[tuple[str, str, tuple[int, int], str, Callable[[Page], None] | No
     ("formulas", "/formulas", DESK, "light", None),
     ("formula-editor", "/formulas", DESK, "light", editing),
     ("written-recipe", "/formulas", DESK, "light", pasting),
+    ("formula-phone", "/formulas", PHONE, "light", editing),
+    ("versions", "/formulas", DESK, "light", comparing),
+    ("water-summer", "/water", DESK, "light", summer),
+    ("water-winter", "/water", DESK, "dark", winter),
     ("kitchen", "/kitchen", DESK, "light", None),
 ]
 

@@ -77,10 +77,11 @@ class ForecastInput(_Strict):
 
 
 class PourInput(_Strict):
-    """Grams of water at a temperature."""
+    """Grams of water at a temperature, or of ice at 0 C or below."""
 
     g: Number
     c: Number
+    ice: bool = False
 
 
 class BowlInput(_Strict):
@@ -130,8 +131,8 @@ def _water(text: str) -> dict[str, Any]:
     if asked.bowl is not None:
         mix = replace(mix, bowl=Bowl(asked.bowl.material, asked.bowl.g, asked.bowl.c).part())
     if asked.waters is not None:
-        waters = tuple(Pour(each.g, each.c) for each in asked.waters)
-        return {"dough_c": dough_from_waters(mix, waters)}
+        waters = tuple(Pour(**each.model_dump()) for each in asked.waters)
+        return asdict(dough_from_waters(mix, waters))
     target = 25.0 if asked.target_dough_c is None else asked.target_dough_c
     tap = 15.0 if asked.tap_c is None else asked.tap_c
     return asdict(plan_water(mix, target, Taps(tap, asked.hot_tap_c, asked.ice_c, asked.altitude_m)))

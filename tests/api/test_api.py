@@ -123,7 +123,7 @@ def test_formulas_are_previewed_saved_and_kept_in_versions(client):
     refused(client.put("/api/formulas/tidewater-country", json=formula | {"colour": "brown"}), 422, "colour")
     assert client.put("/api/formulas/tidewater-country", json=formula | {"hydration_percent": 78}).status_code == 200
     versions = client.get("/api/formulas/tidewater-country/versions").get_json()["versions"]
-    assert [version["number"] for version in versions] == [2, 1]
+    assert [version["number"] for version in versions] == [4, 3, 2, 1]
     refused(client.get("/api/formulas/none/versions"), 404)
 
 

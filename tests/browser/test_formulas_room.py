@@ -23,7 +23,7 @@ def test_a_formula_is_changed_with_a_decimal_comma_and_its_earlier_version_broug
     expect(row).not_to_have_text(before)
     page.get_by_role("button", name="Save the formula").click()
     expect(page.get_by_role("button", name=re.compile("Tidewater country loaf 77.5 % water"))).to_be_visible()
-    page.get_by_role("button", name="Bring back version 1").click()
+    page.get_by_role("button", name="Bring back version 3").click()
     expect(page.get_by_role("button", name=re.compile("Tidewater country loaf 75.5 % water"))).to_be_visible()
 
 
@@ -86,8 +86,122 @@ def test_culture_instead_of_yeast_says_what_it_does_to_bulk(visit):
     expect(page.get_by_label("Yeast %")).not_to_have_value("0")
 
 
+def test_grams_move_percents_and_what_is_locked_stays(visit):
+    page = visit("/formulas")
+    page.get_by_role("button", name="Market morning baguette").click()
+    page.get_by_role("button", name="Change it").click()
+    page.get_by_label("Salt, grams").fill("14,5")
+    expect(page.get_by_label("Salt %", exact=True)).not_to_have_value("2")
+    expect(page.get_by_label("Dough in each")).to_have_value("335")
+    page.get_by_label("Flour", exact=True).check(force=True)
+    page.get_by_label("Flour in all").fill("1000")
+    expect(page.get_by_label("Plain white, grams")).to_have_value("620")
+    page.get_by_label("Water %", exact=True).fill("72")
+    expect(page.get_by_label("Water, grams")).to_have_value("720")
+    page.get_by_label("Rest of a bag").check(force=True)
+    page.get_by_label("Left in the bag").fill("310")
+    expect(page.get_by_label("Plain white, grams")).to_have_value("310")
+    expect(page.get_by_label("Strong white, grams")).to_have_value("190")
+
+
+def test_the_bar_is_dragged_and_moved_by_keys(visit):
+    page = visit("/formulas")
+    page.get_by_role("button", name="Change it").click()
+    edge = page.get_by_role("slider", name=re.compile("^Water: share"))
+    water = page.get_by_label("Water %", exact=True)
+    before = float(water.input_value())
+    box = edge.bounding_box()
+    page.mouse.move(box["x"] + box["width"] / 2, box["y"] + 30)
+    page.mouse.down()
+    page.mouse.move(box["x"] - 30, box["y"] + 30, steps=6)
+    page.mouse.up()
+    expect(water).not_to_have_value(str(before))
+    page.wait_for_timeout(400)
+    dragged = float(water.input_value())
+    assert 45 < dragged < before - 3
+    edge.focus()
+    page.keyboard.press("ArrowRight")
+    expect(water).not_to_have_value(str(dragged))
+    assert dragged < float(water.input_value()) < before
+
+
+def test_a_second_preferment_a_soaker_and_another_yeast(visit):
+    page = visit("/formulas")
+    page.get_by_role("button", name=re.compile("^Lamplighter's tin loaf \\d")).click()
+    page.get_by_role("button", name="Change it").click()
+    page.get_by_label("Kind of yeast").select_option("fresh")
+    expect(page.get_by_label("Yeast %")).to_have_value("2.18")
+    page.get_by_role("button", name="Poolish").click()
+    page.get_by_role("button", name="Levain", exact=True).click()
+    block = page.get_by_role("group", name="Levain")
+    block.get_by_label("Of all flour").fill("8")
+    expect(block.get_by_label("All of it")).not_to_have_value("0")
+    page.get_by_role("button", name="Scald, boiling water").click()
+    expect(page.locator("caption", has_text="Cracked grain, boiling water")).to_be_visible()
+    page.get_by_role("button", name="Save the formula").click()
+    expect(page.locator("caption")).to_have_text(["Poolish", "Levain", "Cracked grain, boiling water", "Final dough"])
+    figure = page.locator("td[data-counts=mixed]").first
+    figure.scroll_into_view_if_needed()
+    page.wait_for_timeout(150)
+    figure.hover()
+    expect(page.get_by_role("tooltip")).to_contain_text("not counted")
+
+
+def test_two_versions_are_named_and_stand_side_by_side(visit):
+    page = visit("/formulas")
+    page.get_by_role("button", name=re.compile("^Tidewater")).click()
+    page.get_by_role("button", name="Name version 1").click()
+    page.get_by_role("textbox", name="Name version 1").fill("from the notebook")
+    page.get_by_role("button", name="Keep the name").click()
+    page.get_by_role("button", name="Compare two").click()
+    page.get_by_label("Before").select_option(label="Version 1, from the notebook")
+    row = page.get_by_role("row", name=re.compile("≠ Fine rye"))
+    expect(row).to_contain_text("6 %")
+    expect(page.get_by_role("row", name=re.compile("From the bowl"))).to_have_count(0)
+    page.get_by_label("Show what is alike too").check()
+    expect(page.get_by_role("row", name=re.compile("From the bowl"))).to_be_visible()
+
+
+def test_several_formulas_make_one_sum_and_one_levain(visit):
+    page = visit("/formulas")
+    page.get_by_role("button", name="Several on one day").click()
+    for box in page.get_by_role("checkbox").all():
+        box.uncheck()
+    expect(page.get_by_text("Tick the formulas of the day.")).to_be_visible()
+    page.get_by_label("Lamplighter's tin loaf", exact=True).check()
+    page.get_by_label("Pieces: Lamplighter's tin loaf").fill("12")
+    expect(page.get_by_text("12 pieces")).to_be_visible()
+    flour = page.get_by_role("row", name=re.compile("^Strong white"))
+    expect(flour).to_be_visible()
+    alone = flour.inner_text()
+    page.get_by_label("Tidewater country loaf", exact=True).check()
+    expect(flour).not_to_have_text(alone)
+    expect(page.get_by_text("into Tidewater country loaf")).to_be_visible()
+
+
+def test_a_flour_of_ones_own_is_kept_and_used(visit):
+    page = visit("/formulas")
+    page.get_by_role("button", name="My flours and prices").click()
+    page.get_by_role("button", name="Add a flour").click()
+    page.get_by_label("Name", exact=True).last.fill("Grey hill strong")
+    page.get_by_label("Protein").last.fill("99")
+    page.get_by_role("button", name="Save flours and prices").click()
+    expect(page.get_by_role("alert")).to_contain_text("Protein of Grey hill strong")
+    page.get_by_label("Protein").last.fill("14,5")
+    page.get_by_role("button", name="Save flours and prices").click()
+    expect(page.get_by_role("status").filter(has_text="Saved")).to_be_visible()
+    page.get_by_role("button", name=re.compile("^Lamplighter's tin loaf \\d")).click()
+    page.get_by_role("button", name="Change it").click()
+    page.get_by_label("Flours 1").select_option(label="Grey hill strong")
+    expect(
+        page.get_by_role("cell", name="Grey hill strong").or_(page.locator("th", has_text="Grey hill")).first
+    ).to_be_visible()
+    page.get_by_role("button", name="Save the formula").click()
+    expect(page.get_by_text("grey hill strong [gluten (wheat)]")).to_be_visible()
+
+
 @pytest.mark.parametrize("viewport", [DESK, PHONE])
-@pytest.mark.parametrize("button", ["Change it", "Paste a recipe"])
+@pytest.mark.parametrize("button", ["Change it", "Paste a recipe", "Several on one day", "My flours and prices"])
 def test_nothing_for_axe_to_find(visit, viewport, button):
     page = visit("/formulas", viewport)
     page.get_by_role("button", name=button).click()

@@ -99,7 +99,7 @@ def test_water_and_dough_temperature_are_each_others_inverse():
     assert answer.dough_c == pytest.approx(25)
     assert answer.tap_g + answer.kettle_g == pytest.approx(630)
     back = dough_from_waters(mix_of_dough(DOUGH, 20, 21, 22, 2), (Pour(630, answer.water_c),))
-    assert back == pytest.approx(25, abs=0.01)
+    assert back.dough_c == pytest.approx(25, abs=0.01)
 
 
 def test_heat_of_hydration_moves_the_water_by_less_than_two_kelvin(monkeypatch):
@@ -135,7 +135,19 @@ def test_water_too_hot_for_yeast_is_warned_of_then_refused():
     assert refused.value.field == "target_dough_c" and "or less" in refused.value.remedy
 
 
-def test_waters_that_do_not_add_up_are_questioned():
+def test_waters_that_do_not_add_up_are_reckoned_as_poured_and_said():
+    mix = mix_of_dough(DOUGH, 20, 21, 22, 0.5)
+    short = dough_from_waters(mix, (Pour(100, 98), Pour(300, 12)))
+    assert short.water_c == pytest.approx(33.5) and 24 < short.dough_c < 28
+    assert [each.code for each in short.warnings] == ["waters_differ"]
+    assert dough_from_waters(mix, (Pour(630, 33.5),)).dough_c > short.dough_c
     with pytest.raises(CraftError) as refused:
-        dough_from_waters(mix_of_dough(DOUGH, 20, 21, 22, 0.5), (Pour(100, 98), Pour(300, 12)))
+        dough_from_waters(mix, (Pour(100, 98),))
     assert refused.value.field == "waters"
+
+
+def test_ice_that_was_poured_cools_by_its_melting():
+    mix = mix_of_dough(DOUGH, 29, 31, 29, 7.5)
+    answer = plan_water(mix, 25, Taps(24, None, -18))
+    back = dough_from_waters(mix, (Pour(answer.tap_g, 24), Pour(answer.ice_g, -18, ice=True)))
+    assert answer.ice_g > 50 and back.dough_c == pytest.approx(25, abs=0.05)

@@ -10,6 +10,7 @@ from hypothesis import strategies as st
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.formula.measures import Habits
 from gentle_crust.interchange.recipe_text import formula_of, read_line, read_recipe
+from gentle_crust.interchange.stated_sum import stated_g
 
 RECIPES = tomllib.loads((Path(__file__).parents[1] / "data" / "recipes.toml").read_text(encoding="utf-8"))["recipe"]
 
@@ -102,3 +103,26 @@ def test_too_much_is_refused():
     with pytest.raises(CraftError) as refused:
         read_recipe(("ok", "x" * 201))
     assert refused.value.field == "lines.1"
+
+
+@pytest.mark.parametrize(
+    ("line", "grams"),
+    [
+        ("Total 850 g", 850),
+        ("makes 2 loaves of 800 g", 1600),
+        ("Yield: 3 x 1.5 kg", 4500),
+        ("dough weight: 2 lb", 907.18474),
+        ("10 g salt", None),
+        ("makes a mess", None),
+    ],
+)
+def test_what_a_recipe_says_its_dough_weighs(line, grams):
+    assert stated_g(line) == (None if grams is None else pytest.approx(grams))
+
+
+def test_lines_that_do_not_add_up_to_it_are_said():
+    lines = ("500 g bread flour", "350 g water", "10 g salt", "4 g instant yeast")
+    right = read_recipe((*lines, "makes 864 g"))
+    wrong = read_recipe((*lines, "Total: 1.2 kg"))
+    assert not right.warnings and not right.unread
+    assert [warning.code for warning in wrong.warnings] == ["sum"] and "864 g, less" in wrong.warnings[0].text

@@ -11,9 +11,18 @@ from gentle_crust.api.schemas import KeyPath, Number, Short, Strict
 from gentle_crust.core.errors import within
 from gentle_crust.core.formula.scaling import weigh
 from gentle_crust.core.formula.yeast_test import SUGAR_G, WATER_C, WATER_G, YEAST_G, Foam
-from gentle_crust.core.water.balance import Mix, Mixing, dough_from, friction_from
+from gentle_crust.core.water.balance import Mix, Mixing, friction_from
 from gentle_crust.core.water.friction import Friction
-from gentle_crust.core.water.plan import Bowl, Pour, WaterAnswer, mean_water_c, mix_of_formula, plan_water
+from gentle_crust.core.water.plan import (
+    Bowl,
+    Pour,
+    Poured,
+    WaterAnswer,
+    dough_from_waters,
+    mix_of_formula,
+    plan_water,
+    poured,
+)
 from gentle_crust.core.water.taps import Taps, kettle_c
 from gentle_crust.kitchen.formulas import FormulaBook
 from gentle_crust.kitchen.mixes import MixBook, YeastTest
@@ -63,10 +72,11 @@ class WaterPanelAnswer(BaseModel):
 
 
 class PourBody(Strict):
-    """Grams of water at a temperature."""
+    """Grams of water at a temperature, or of ice at 0 C or below."""
 
     g: Number
     c: Number
+    ice: bool = False
 
 
 class PouredBody(BatchBody):
@@ -78,8 +88,7 @@ class PouredBody(BatchBody):
 class PouredAnswer(BaseModel):
     """The dough that these waters give."""
 
-    dough_c: float
-    water_c: float
+    poured: Poured
     friction: Friction
 
 
@@ -138,15 +147,14 @@ def set_water(body: WaterBody) -> Response:
 
 
 @water.post("/water/poured", responses={200: PouredAnswer})
-def poured(body: PouredBody) -> Response:
+def poured_waters(body: PouredBody) -> Response:
     """The dough that some waters will give."""
     mix, friction = _mix(body)
-    mean = mean_water_c(mix, _pours(body))
-    return answer(PouredAnswer(dough_c=dough_from(mean, mix), water_c=mean, friction=friction))
+    return answer(PouredAnswer(poured=dough_from_waters(mix, _pours(body)), friction=friction))
 
 
 def _pours(body: PouredBody) -> tuple[Pour, ...]:
-    return tuple(Pour(each.g, each.c) for each in body.waters)
+    return tuple(Pour(**each.model_dump()) for each in body.waters)
 
 
 @water.put("/mixes/<key>", responses={200: FrictionsAnswer})
@@ -154,7 +162,8 @@ def measured(path: KeyPath, body: MeasuredBody) -> Response:
     """A dough that was mixed and measured: what mixing adds here is learnt from it. A retry adds nothing."""
     within("dough_c", "The dough's temperature", body.dough_c, 0, 45, " C")
     mix, _ = _mix(body)
-    k = friction_from(body.dough_c, mean_water_c(mix, _pours(body)), mix)
+    really, mean = poured(mix, _pours(body))
+    k = friction_from(body.dough_c, mean, really)
     book = MixBook(sessions(), now())
     book.log(path.key, body.mixing, k, body.model_dump(mode="json"))
     return answer(FrictionsAnswer(frictions=list(book.frictions())))

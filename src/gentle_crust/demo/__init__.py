@@ -39,20 +39,27 @@ def _data() -> dict[str, Any]:
     return tomllib.loads((files(__package__) / "bakery.toml").read_text(encoding="utf-8"))
 
 
-def start_formulas(sessions: sessionmaker[Session], now: Now) -> None:
-    """Give a kitchen its first formulas, if it never had any and was never set up."""
-    if KitchenSettings(sessions, now).is_new() and not FormulaBook(sessions, now).all():
-        begun = now()
-        for place, (key, body) in enumerate(_data()["formula"].items()):
-            book = FormulaBook(sessions, lambda place=place: begun + timedelta(microseconds=place))
-            book.add(FORMULA.validate_python(body), key)
+def start_formulas(sessions: sessionmaker[Session], now: Now, with_past: bool = False) -> None:
+    """Give a kitchen its first formulas, if it never had any and was never set up.
+
+    ``with_past``: some were changed since they were first written down.
+    """
+    if not KitchenSettings(sessions, now).is_new() or FormulaBook(sessions, now).all():
+        return
+    data, begun = _data(), now()
+    for place, (key, body) in enumerate(data["formula"].items()):
+        for state in data["earlier"].get(key, []) if with_past else []:
+            book = FormulaBook(sessions, lambda days=state["days_ago"]: begun - timedelta(days=days))
+            book.save(key, FORMULA.validate_python(body | state["as"]), state["name"])
+        book = FormulaBook(sessions, lambda place=place: begun + timedelta(microseconds=place))
+        book.save(key, FORMULA.validate_python(body))
 
 
 def fill(sessions: sessionmaker[Session], now: Now) -> None:
     """The whole demo: formulas, kitchen, and a plan for tomorrow morning. Does nothing the second time."""
     if not KitchenSettings(sessions, now).is_new():
         return
-    start_formulas(sessions, now)
+    start_formulas(sessions, now, with_past=True)
     kitchen = SETTINGS.validate_python(_data()["kitchen"])
     KitchenSettings(sessions, now).save(kitchen)
     PantryBook(sessions, now).save(PANTRY.validate_python(_data()["pantry"]))

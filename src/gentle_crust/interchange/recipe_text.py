@@ -19,6 +19,7 @@ from gentle_crust.core.formula.measures import (
     ingredients,
 )
 from gentle_crust.core.formula.model import Extra, ExtraKind, FlourShare, Formula, Preferment, check
+from gentle_crust.interchange.stated_sum import doubt, stated_g
 
 MOST_LINES, LONGEST_LINE = 80, 200
 UNITS = {
@@ -286,7 +287,7 @@ def _warnings(items: tuple[ReadLine, ...], percent: dict[str, Grams], habits: Ha
         found.append(
             ReadWarning("ounces", "Ounces of a liquid: by weight or by volume? Say which; the range holds both.")
         )
-    if any(item.ingredient == "salt" for item in items) and habits.salt == "unknown":
+    if any(item.ingredient == "salt" and item.why != "weighed" for item in items) and habits.salt == "unknown":
         found.append(ReadWarning("which_salt", "A spoon of which salt? Table, fine sea and flaky salt differ twofold."))
     return tuple(found)
 
@@ -303,10 +304,15 @@ def read_recipe(lines: tuple[str, ...], habits: Habits | None = None) -> Reading
         raise CraftError("cup_ml", "A cup holds 200 to 300 ml.", "Choose 236.6, 240 or 250 ml.")
     items: list[ReadLine] = []
     unread: list[str] = []
+    stated: float | None = None
     for index, line in enumerate(lines):
         if len(line) > LONGEST_LINE:
             raise CraftError(f"lines.{index}", f"A line is longer than {LONGEST_LINE} letters.", "Break it up.")
         if not line.strip():
+            continue
+        said = stated_g(_plain(line))
+        if said is not None:
+            stated = said
             continue
         try:
             found = read_line(line, habits)
@@ -317,7 +323,17 @@ def read_recipe(lines: tuple[str, ...], habits: Habits | None = None) -> Reading
         else:
             unread.append(line.strip())
     percent = _percentages(tuple(items))
-    return Reading(tuple(items), percent, _warnings(tuple(items), percent, habits), tuple(unread))
+    warnings = _warnings(tuple(items), percent, habits)
+    if stated is not None and items and (odd := doubt(stated, _sum(items))):
+        warnings = (*warnings, ReadWarning("sum", odd))
+    return Reading(tuple(items), percent, warnings, tuple(unread))
+
+
+def _sum(items: list[ReadLine]) -> Grams:
+    whole = Grams(0, 0, 0)
+    for item in items:
+        whole = whole.plus(item.g)
+    return whole
 
 
 def formula_of(reading: Reading, name: str) -> Formula:

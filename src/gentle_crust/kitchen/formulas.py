@@ -94,7 +94,7 @@ class FormulaBook:
         with self.sessions.begin() as session:
             Formulas(session).name_version(key, number, name.strip())
 
-    def add(self, formula: Formula, key: str | None = None) -> KeptFormula:
+    def add(self, formula: Formula, key: str | None = None, name: str = "") -> KeptFormula:
         """Check and keep a new formula."""
         check(formula)
         now = self.now()
@@ -103,7 +103,7 @@ class FormulaBook:
         with self.sessions.begin() as session:
             Formulas(session).add(row)
             session.flush()
-            Formulas(session).add_version(VersionRow(formula_id=row.id, number=1, body=body, name="", saved_at=now))
+            Formulas(session).add_version(VersionRow(formula_id=row.id, number=1, body=body, name=name, saved_at=now))
         return _kept(row)
 
     def save(self, key: str, formula: Formula, name: str = "") -> KeptFormula:
@@ -122,7 +122,7 @@ class FormulaBook:
                     )
                 row.body, row.updated_at, row.deleted_at = body, self.now(), None
                 return _kept(row)
-        return self.add(formula, key)
+        return self.add(formula, key, name)
 
     def versions(self, key: str) -> tuple[Version, ...]:
         """All saved states of a formula, the newest first, each with how it differs from the one before it."""

@@ -64,7 +64,8 @@ class MixBook:
         begun = next((row for row in reversed(rows) if row.kind == TEST_BEGUN), None)
         if begun is None:
             return None
-        read = rows[-1] if rows[-1].kind == TEST_READ else None
+        later = rows[rows.index(begun) + 1 :]
+        read = later[-1] if later else None
         return YeastTest(begun.at, verdict(read.body["foam"], read.body["minutes"]) if read else None)
 
     def _add(self, key: str, kind: str, body: dict[str, Any]) -> None:

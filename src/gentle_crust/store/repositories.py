@@ -4,7 +4,7 @@ from collections.abc import Sequence
 from datetime import datetime
 from typing import Any
 
-from sqlalchemy import select
+from sqlalchemy import select, text
 from sqlalchemy.orm import Session
 
 from gentle_crust.store.models import EventRow, FormulaRow, KitchenRow, PantryRow, PlanRow, VersionRow
@@ -54,9 +54,9 @@ class Events:
             self.session.add(row)
 
     def of(self, *kinds: str) -> Sequence[EventRow]:
-        """Events of some kinds, the oldest first."""
+        """Events of some kinds, the oldest first; of one instant, as they came in."""
         wanted = select(EventRow).where(EventRow.kind.in_(kinds))
-        return self.session.scalars(wanted.order_by(EventRow.at, EventRow.id)).all()
+        return self.session.scalars(wanted.order_by(EventRow.at, text("event.rowid"))).all()
 
 
 class Formulas:

@@ -410,7 +410,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** The dough that some waters will give. */
-        post: operations["water_poured_water_poured_post"];
+        post: operations["water_poured_waters_water_poured_post"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1658,24 +1658,38 @@ export interface components {
         };
         /**
          * PourBody
-         * @description Grams of water at a temperature.
+         * @description Grams of water at a temperature, or of ice at 0 C or below.
          */
         PourBody: {
             /** C */
             c: number;
             /** G */
             g: number;
+            /**
+             * Ice
+             * @default false
+             */
+            ice: boolean;
+        };
+        /**
+         * Poured
+         * @description The dough that some waters give: its temperature, theirs together, and what is odd about them.
+         */
+        Poured: {
+            /** Dough C */
+            dough_c: number;
+            /** Warnings */
+            warnings: components["schemas"]["WaterWarning"][];
+            /** Water C */
+            water_c: number;
         };
         /**
          * PouredAnswer
          * @description The dough that these waters give.
          */
         PouredAnswer: {
-            /** Dough C */
-            dough_c: number;
             friction: components["schemas"]["Friction"];
-            /** Water C */
-            water_c: number;
+            poured: components["schemas"]["Poured"];
         };
         /**
          * PouredBody
@@ -3573,7 +3587,7 @@ export interface operations {
             };
         };
     };
-    water_poured_water_poured_post: {
+    water_poured_waters_water_poured_post: {
         parameters: {
             query?: never;
             header?: never;

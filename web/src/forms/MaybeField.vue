@@ -45,7 +45,8 @@ function take() {
   gap: 6px;
 }
 .field {
-  width: 84px;
+  width: 78px;
+  padding: 0 8px;
   text-align: right;
   font-weight: 600;
 }

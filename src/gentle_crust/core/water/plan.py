@@ -1,6 +1,6 @@
 """The water for one dough: temperature wanted, how to draw it, and the dough that it will really give."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from gentle_crust.core.errors import CraftError, within
 from gentle_crust.core.fermentation.dough import Dough, makeup
@@ -23,11 +23,12 @@ from gentle_crust.core.water.balance import (
     water_for,
     why_they_differ,
 )
-from gentle_crust.core.water.taps import REFUSED_C, Taps, WaterWarning, draw, warnings
+from gentle_crust.core.water.taps import ICE_MELTS_AS_K, REFUSED_C, Taps, WaterWarning, draw, warnings
 
 FRESH_YEAST_HEAT = 3.3
 """Specific heat of fresh yeast, mostly water, J/g K (recalled)."""
 _HEAT = {"sugar": SUGAR, "honey": 2.5, "oil": OIL, "butter": 2.3, "milk": MILK, "salt": SALT, "fresh": FRESH_YEAST_HEAT}
+FREEZES_C = 0.5
 NEAR_K = 0.3
 """A dough this near the wanted temperature is the wanted one."""
 
@@ -52,10 +53,16 @@ class WaterAnswer:
 
 @dataclass(frozen=True)
 class Pour:
-    """Grams of water at one temperature."""
+    """Grams of water at one temperature, or of ice at 0 C or below."""
 
     g: float
     c: float
+    ice: bool = False
+
+    @property
+    def counts_as_c(self) -> float:
+        """As warm as water would have to be to take as much heat: ice is melted by the dough."""
+        return self.c / 2 - ICE_MELTS_AS_K if self.ice else self.c
 
 
 @dataclass(frozen=True)
@@ -179,23 +186,47 @@ def plan_water(mix: Mix, target_dough_c: float, taps: Taps) -> WaterAnswer:
     )
 
 
-def mean_water_c(mix: Mix, waters: tuple[Pour, ...]) -> float:
-    """Temperature that waters poured together have. Raises CraftError unless they are the dough's water."""
-    poured = sum(water.g for water in waters)
-    if poured <= 0:
+@dataclass(frozen=True)
+class Poured:
+    """The dough that some waters give: its temperature, theirs together, and what is odd about them."""
+
+    dough_c: float
+    water_c: float
+    warnings: tuple[WaterWarning, ...]
+
+
+def poured(mix: Mix, waters: tuple[Pour, ...]) -> tuple[Mix, float]:
+    """The mix with the waters that were really poured, and the temperature that they have together, C.
+
+    Ice counts with what melting it takes. Raises CraftError for no water, or hardly half or over twice the dough's.
+    """
+    for index, water in enumerate(waters):
+        low, high = (-30, 0) if water.ice else (0, 100)
+        within(f"waters.{index}.c", "Ice" if water.ice else "Water", water.c, low, high, " C")
+        within(f"waters.{index}.g", "Water", water.g, 0, 1_000_000, " g")
+    total = sum(water.g for water in waters)
+    if total <= 0:
         raise CraftError("waters", "No water was poured.", "Give the grams and temperature of each water.")
-    if abs(poured - mix.water_g) > max(0.02 * mix.water_g, 1):
+    if not 0.5 <= total / mix.water_g <= 2:
         raise CraftError(
             "waters",
-            f"The waters add up to {poured:g} g, but the dough takes {mix.water_g:.4g} g.",
+            f"The waters add up to {total:g} g, but the dough takes {mix.water_g:.4g} g.",
             "Change one or the other until they agree.",
         )
-    for index, water in enumerate(waters):
-        within(f"waters.{index}.c", "Water", water.c, 0, 100, " C")
-        within(f"waters.{index}.g", "Water", water.g, 0, 1_000_000, " g")
-    return sum(water.g * water.c for water in waters) / poured
+    return replace(mix, water_g=total), sum(water.g * water.counts_as_c for water in waters) / total
 
 
-def dough_from_waters(mix: Mix, waters: tuple[Pour, ...]) -> float:
-    """Dough temperature, C, that these waters give together."""
-    return dough_from(mean_water_c(mix, waters), mix)
+def dough_from_waters(mix: Mix, waters: tuple[Pour, ...]) -> Poured:
+    """The dough that these waters give together, whether or not they are all of its water."""
+    really, mean = poured(mix, waters)
+    dough, odd = dough_from(mean, really), []
+    if abs(really.water_g - mix.water_g) > max(0.02 * mix.water_g, 1):
+        less = "less" if really.water_g < mix.water_g else "more"
+        text = (
+            f"The waters add up to {{{really.water_g:.0f}|g}}, {less} than the {{{mix.water_g:.0f}|g}} of the formula: "
+            "the dough is reckoned with what was poured."
+        )
+        odd.append(WaterWarning("waters_differ", text))
+    if dough < FREEZES_C:
+        odd.append(WaterWarning("ice_stays", "So much ice does not melt in this dough: take less."))
+    return Poured(dough, mean, tuple(odd))

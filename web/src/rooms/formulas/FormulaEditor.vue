@@ -291,7 +291,7 @@ legend {
 .adds {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 18px;
+  gap: 4px 12px;
   align-items: end;
 }
 .adds {

@@ -3,7 +3,7 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, nextTick, ref, watch } from 'vue'
 import { api, ask, Refused, type FormulaAnswer, type Schemas } from '../../api/client'
 import { newKey } from '../../shell/keys'
-import { words } from '../../words'
+import { fill, words } from '../../words'
 import FormulaEditor from './FormulaEditor.vue'
 import FormulaView from './FormulaView.vue'
 import PantryPage from './PantryPage.vue'
@@ -136,9 +136,9 @@ async function bringBack() {
             @click="show(each.id)"
           >
             <strong>{{ each.formula.name }}</strong>
-            <span class="small quiet"
-              >{{ each.formula.hydration_percent }} % water, {{ each.feel.word }}</span
-            >
+            <span class="small quiet">{{
+              fill(t.inList, { water: each.formula.hydration_percent, feel: each.feel.word })
+            }}</span>
           </button>
         </li>
       </ul>
@@ -231,6 +231,10 @@ li button:hover {
 li button[aria-pressed='true'] {
   border-color: var(--ink);
 }
+.wide {
+  min-width: 0;
+  padding: 20px 28px 40px 24px;
+}
 @media (max-width: 720px) {
   .room {
     display: block;
@@ -245,10 +249,6 @@ li button[aria-pressed='true'] {
 }
 .work {
   min-width: 0;
-}
-.wide {
-  min-width: 0;
-  padding: 20px 28px 40px 24px;
 }
 .file {
   position: relative;

@@ -173,8 +173,9 @@ async function save() {
 .row input {
   min-width: 0;
 }
+
 .name {
-  width: 200px;
+  width: 224px;
 }
 .kind {
   width: 164px;

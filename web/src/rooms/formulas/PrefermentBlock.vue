@@ -8,7 +8,7 @@ import { words } from '../../words'
 import type { Body } from './useWork'
 
 type Preferment = Body['preferments'][number]
-const props = defineProps<{ flours: { value: string; label: string }[]; grams: number; name: string }>()
+defineProps<{ flours: { value: string; label: string }[]; grams: number; name: string }>()
 const emit = defineEmits<{ grams: [number]; remove: [] }>()
 const one = defineModel<Preferment>({ required: true })
 const t = words.formulas
@@ -16,7 +16,6 @@ const flour = computed({
   get: () => one.value.flour_kind,
   set: (value) => (one.value.flour_kind = value),
 })
-const label = (what: string) => `${props.name}: ${what}`
 </script>
 
 <template>
@@ -47,7 +46,6 @@ const label = (what: string) => `${props.name}: ${what}`
       <MassField
         :model-value="grams"
         :label="t.allOfIt"
-        :aria-label="label(t.allOfIt)"
         @update:model-value="(value: number) => emit('grams', value)"
       />
     </div>
@@ -68,10 +66,10 @@ const label = (what: string) => `${props.name}: ${what}`
 .fields {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px 14px;
+  gap: 6px 10px;
   align-items: end;
 }
 .fields > :first-child {
-  width: 180px;
+  width: 132px;
 }
 </style>

@@ -49,6 +49,14 @@ function drag(event: PointerEvent, line: string, sign: number) {
   if (!from) return
   emit('share', line, clamp(from.share + (sign * (event.clientX - from.x)) / from.width))
 }
+/** An edge on a line's own right side is a slider for the keyboard too; that on its left is for the hand alone. */
+const slider = (edge: { name: string; share: number }) => ({
+  role: 'slider',
+  'aria-label': `${edge.name}: ${words.formulas.shareOf}`,
+  'aria-valuenow': Math.round(edge.share * 1000) / 10,
+  'aria-valuemin': 0,
+  'aria-valuemax': 85,
+})
 const steps: Record<string, number> = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }
 function step(event: KeyboardEvent, line: string, sign: number, share: number) {
   const way = steps[event.key]
@@ -73,24 +81,21 @@ function step(event: KeyboardEvent, line: string, sign: number, share: number) {
         >{{ part.name }}<b v-if="part.share > 0.09">{{ (part.share * 100).toFixed(0) }} %</b></span
       >
     </div>
-    <button
+    <component
+      :is="edge.sign > 0 ? 'button' : 'span'"
       v-for="edge in edges"
       :key="edge.key"
-      type="button"
+      :type="edge.sign > 0 ? 'button' : undefined"
       class="edge"
-      role="slider"
       :style="{ left: `${edge.at * 100}%` }"
-      :aria-label="`${edge.name}: ${words.formulas.shareOf}`"
-      :aria-valuenow="Math.round(edge.share * 1000) / 10"
-      aria-valuemin="0"
-      aria-valuemax="85"
       :title="edge.name"
-      @pointerdown="(event) => grab(event, edge.share)"
-      @pointermove="(event) => drag(event, edge.line, edge.sign)"
+      v-bind="edge.sign > 0 ? slider(edge) : {}"
+      @pointerdown="(event: PointerEvent) => grab(event, edge.share)"
+      @pointermove="(event: PointerEvent) => drag(event, edge.line, edge.sign)"
       @pointerup="from = null"
       @pointercancel="from = null"
-      @keydown="(event) => step(event, edge.line, edge.sign, edge.share)"
-    ></button>
+      @keydown="(event: KeyboardEvent) => step(event, edge.line, edge.sign, edge.share)"
+    ></component>
   </div>
 </template>
 

@@ -122,14 +122,6 @@ async function save() {
             { value: 'dark', label: words.shell.themes.dark },
           ]"
         />
-      </section>
-      <section>
-        <WarmthSlider v-model="form.room_day_c" :label="t.day" :low="5" :high="40" />
-        <WarmthSlider v-model="form.room_night_c" :label="t.night" :low="2" :high="40" />
-        <WarmthSlider v-model="form.fridge_c" :label="t.fridge" :low="0" :high="12" />
-        <WarmthSlider v-model="form.tap_c" :label="t.tap" :low="1" :high="40" />
-        <MaybeField v-model="hotTap" :label="t.hotTap" :unit="degreeUnit" />
-        <AmountField v-model="form.altitude_m" :label="t.altitude" :low="0" :high="5000" :step="50" />
         <fieldset class="tools">
           <legend>{{ t.tools }}</legend>
           <PickField v-model="scale" :label="t.scale" :options="scales" />
@@ -141,6 +133,14 @@ async function save() {
             ><input v-model="form.currency" class="field" maxlength="8"
           /></label>
         </fieldset>
+      </section>
+      <section>
+        <WarmthSlider v-model="form.room_day_c" :label="t.day" :low="5" :high="40" />
+        <WarmthSlider v-model="form.room_night_c" :label="t.night" :low="2" :high="40" />
+        <WarmthSlider v-model="form.fridge_c" :label="t.fridge" :low="0" :high="12" />
+        <WarmthSlider v-model="form.tap_c" :label="t.tap" :low="1" :high="40" />
+        <MaybeField v-model="hotTap" :label="t.hotTap" :unit="degreeUnit" />
+        <AmountField v-model="form.altitude_m" :label="t.altitude" :low="0" :high="5000" :step="50" />
       </section>
       <section>
         <div>

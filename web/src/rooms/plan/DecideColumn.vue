@@ -6,7 +6,7 @@ import ChoiceRow from '../../forms/ChoiceRow.vue'
 import ClockField from '../../forms/ClockField.vue'
 import WarmthSlider from '../../forms/WarmthSlider.vue'
 import { useUnits } from '../../shell/units'
-import { words } from '../../words'
+import { fill, words } from '../../words'
 import SentenceLine from './SentenceLine.vue'
 
 const props = defineProps<{
@@ -89,7 +89,6 @@ const vesselName = computed(
 const formulaOptions = computed(() =>
   props.formulas.map((each) => ({ value: each.id, label: each.formula.name })),
 )
-const loafWord = computed(() => (props.asked.pieces === 1 ? 'piece' : 'pieces'))
 </script>
 
 <template>
@@ -118,7 +117,13 @@ const loafWord = computed(() => (props.asked.pieces === 1 ? 'piece' : 'pieces'))
     </SentenceLine>
     <SentenceLine
       :label="t.lines.pieces"
-      :value="`${asked.pieces} ${loafWord} of ${mass(asked.scaling_weight_g ?? 0)}`"
+      :value="
+        fill(t.says.pieces, {
+          count: asked.pieces ?? 0,
+          word: asked.pieces === 1 ? t.says.piece : t.says.several,
+          mass: mass(asked.scaling_weight_g ?? 0),
+        })
+      "
       :open="open === 'pieces'"
       :error="errors.pieces ?? errors.scaling_weight_g"
       @toggle="toggle('pieces')"
@@ -153,7 +158,13 @@ const loafWord = computed(() => (props.asked.pieces === 1 ? 'piece' : 'pieces'))
     </SentenceLine>
     <SentenceLine
       :label="t.lines.kitchen"
-      :value="`${degree(asked.room_day_c ?? 0)}, ${degree(asked.room_night_c ?? 0)} at night, tap ${degree(asked.tap_c ?? 0)}`"
+      :value="
+        fill(t.says.kitchen, {
+          day: degree(asked.room_day_c ?? 0),
+          night: degree(asked.room_night_c ?? 0),
+          tap: degree(asked.tap_c ?? 0),
+        })
+      "
       :open="open === 'kitchen'"
       :error="errors.room_day_c ?? errors.room_night_c ?? errors.tap_c"
       @toggle="toggle('kitchen')"
@@ -164,7 +175,12 @@ const loafWord = computed(() => (props.asked.pieces === 1 ? 'piece' : 'pieces'))
     </SentenceLine>
     <SentenceLine
       :label="t.lines.dough"
-      :value="`${degree(asked.dough_c ?? 0)} from the bowl${isLevain ? `, culture ${t.culture[asked.culture ?? 'lively']}` : ''}`"
+      :value="
+        fill(isLevain ? t.says.leavened : t.says.dough, {
+          warm: degree(asked.dough_c ?? 0),
+          culture: t.culture[asked.culture ?? 'lively'],
+        })
+      "
       :open="open === 'dough'"
       :error="errors.dough_c"
       @toggle="toggle('dough')"
@@ -217,7 +233,7 @@ const loafWord = computed(() => (props.asked.pieces === 1 ? 'piece' : 'pieces'))
     </SentenceLine>
     <SentenceLine
       :label="t.lines.sleep"
-      :value="`${asked.sleep_from} to ${asked.sleep_to}`"
+      :value="fill(t.says.sleep, { from: asked.sleep_from ?? '', to: asked.sleep_to ?? '' })"
       :open="open === 'sleep'"
       :error="errors.sleep ?? errors.sleep_from ?? errors.sleep_to"
       @toggle="toggle('sleep')"

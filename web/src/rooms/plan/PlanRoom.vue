@@ -7,7 +7,7 @@ import DoughRibbonDown from '../../charts/DoughRibbonDown.vue'
 import { useMedia } from '../../charts/useSize'
 import { useKitchen, useNow } from '../../shell/kitchen'
 import { useUnits } from '../../shell/units'
-import { words } from '../../words'
+import { fill, words } from '../../words'
 import DecideColumn from './DecideColumn.vue'
 import SavedPlans from './SavedPlans.vue'
 import StepLadder from './StepLadder.vue'
@@ -112,10 +112,16 @@ function mend(found: Mend) {
               :pieces="answer.asked.pieces ?? 1"
             />
             <p class="small quiet at-oven">
-              {{ t.proofAt }} {{ share(answer.plan.proof.share_low) }}–{{
-                share(answer.plan.proof.share_high)
-              }}, {{ t.likely }} {{ share(answer.plan.proof.share) }} {{ t.ofGreatest }}; {{ t.wanted }}
-              {{ share(answer.plan.proof.target_low) }} to {{ share(answer.plan.proof.target_high) }}.
+              {{ t.proofAt }}
+              {{
+                fill(t.says.atOven, {
+                  low: share(answer.plan.proof.share_low),
+                  high: share(answer.plan.proof.share_high),
+                  likely: share(answer.plan.proof.share),
+                  from: share(answer.plan.proof.target_low),
+                  to: share(answer.plan.proof.target_high),
+                })
+              }}
             </p>
           </div>
         </div>

@@ -4,7 +4,7 @@ import { ref } from 'vue'
 import { RouterLink } from 'vue-router'
 import { api, ask, type PlanLine } from '../../api/client'
 import { useUnits } from '../../shell/units'
-import { words } from '../../words'
+import { fill, words } from '../../words'
 
 defineProps<{ current: string | null }>()
 const emit = defineEmits<{ gone: [string] }>()
@@ -39,7 +39,9 @@ async function bringBack() {
       <li v-for="line in plans.data.value?.plans" :key="line.id" :class="{ here: line.id === current }">
         <RouterLink :to="`/plan/${line.id}`">
           <strong>{{ line.formula_name }}</strong>
-          <span class="small quiet">{{ line.pieces }} for {{ dayClock(line.ready) }}</span>
+          <span class="small quiet">{{
+            fill(words.plan.says.saved, { count: line.pieces, when: dayClock(line.ready) })
+          }}</span>
         </RouterLink>
         <button
           type="button"

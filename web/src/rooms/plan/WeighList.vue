@@ -1,11 +1,20 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import type { Plan } from '../../api/client'
 import { useUnits } from '../../shell/units'
-import { words } from '../../words'
+import { fill, words } from '../../words'
 
-defineProps<{ plan: Plan }>()
+const props = defineProps<{ plan: Plan }>()
 const { mass, massNumber, massUnit, dayClock, say } = useUnits()
 const t = words.plan
+const overall = computed(() => {
+  const { overall_hydration_percent: water, overall_salt_percent: salt } = props.plan.totals
+  return fill(t.says.totals, { water: `${water.toFixed(1)} %`, salt: `${salt.toFixed(1)} %` })
+})
+const mixed = computed(() => {
+  const { mixed_hydration_percent: water, mixed_salt_percent: salt } = props.plan.totals
+  return fill(t.says.mixed, { water: `${water.toFixed(0)} %`, salt: `${salt.toFixed(1)} %` })
+})
 </script>
 
 <template>
@@ -41,15 +50,11 @@ const t = words.plan
       {{ mass(plan.by_feel.dough_high_g) }} {{ plan.by_feel.word_high }}.
     </p>
     <p class="small quiet">
-      <span data-counts="hydration">{{ plan.totals.overall_hydration_percent.toFixed(1) }} %</span> water,
-      <span data-counts="overall">{{ plan.totals.overall_salt_percent.toFixed(1) }} %</span> salt{{
-        plan.totals.prefermented_percent ? ', preferment counted' : ''
+      <span data-counts="hydration">{{ overall }}</span>{{
+        plan.totals.prefermented_percent ? t.says.counted : ''
       }}.
-      <template v-if="plan.totals.prefermented_percent">
-        As mixed <span data-counts="mixed">{{ plan.totals.mixed_hydration_percent.toFixed(0) }} %</span> and
-        <span data-counts="mixed">{{ plan.totals.mixed_salt_percent.toFixed(1) }} %</span>.
-      </template>
-      A {{ plan.feel.word }} dough. {{ plan.feel.handling }}
+      <span v-if="plan.totals.prefermented_percent" data-counts="mixed">{{ mixed }}</span>
+      {{ fill(t.says.feel, { word: plan.feel.word, handling: plan.feel.handling }) }}
     </p>
   </section>
 </template>

@@ -6,6 +6,7 @@ import MassField from '../../forms/MassField.vue'
 import MaybeField from '../../forms/MaybeField.vue'
 import NumberField from '../../forms/NumberField.vue'
 import RemoveButton from '../../forms/RemoveButton.vue'
+import TickField from '../../forms/TickField.vue'
 import { newKey } from '../../shell/keys'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
@@ -15,8 +16,8 @@ import type { WaterBody } from './useWater'
 const props = defineProps<{ asked: WaterBody; water: Plan['water']; kettleC: number }>()
 const t = words.water
 const client = useQueryClient()
-const { warmth, toDegrees, fromDegrees, fahrenheit, difference } = useUnits()
-const waters = ref<{ g: number; c: number }[]>([])
+const { warmth, toDegrees, fromDegrees, fahrenheit, difference, say } = useUnits()
+const waters = ref<{ g: number; c: number; ice: boolean }[]>([])
 const found = shallowRef<Schemas['PouredAnswer'] | null>(null)
 const problem = ref('')
 const measured = ref<number | null>(null)
@@ -25,13 +26,13 @@ const learnt = shallowRef<Schemas['Friction'] | null>(null)
 function begin() {
   const { water, asked } = props
   waters.value = [
-    { g: water.tap_g, c: asked.tap_c },
-    { g: water.hot_tap_g, c: asked.hot_tap_c ?? 50 },
-    { g: water.kettle_g, c: props.kettleC },
-    { g: water.ice_g, c: 0 },
+    { g: water.tap_g, c: asked.tap_c, ice: false },
+    { g: water.hot_tap_g, c: asked.hot_tap_c ?? 50, ice: false },
+    { g: water.kettle_g, c: props.kettleC, ice: false },
+    { g: water.ice_g, c: asked.ice_c, ice: true },
   ]
     .filter((each) => each.g >= 0.5)
-    .map((each) => ({ g: Math.round(each.g), c: Math.round(each.c) }))
+    .map((each) => ({ ...each, g: Math.round(each.g), c: Math.round(each.c) }))
 }
 const body = computed(() => {
   const { formula_id, version, pieces, scaling_weight_g, flour_c, room_c, levain_c, mixing, bowl } =
@@ -52,6 +53,10 @@ watch(body, async (asked) => {
     if (mine === turn) problem.value = said(error)
   }
 })
+/** Ice is never above freezing, water never below. */
+function warmer(each: { c: number }, ice: boolean) {
+  each.c = ice ? Math.min(each.c, props.asked.ice_c) : Math.max(each.c, 0)
+}
 let key = newKey()
 async function log() {
   if (measured.value == null) return
@@ -88,6 +93,11 @@ const degrees = computed(() => (fahrenheit.value ? '°F' : '°C'))
             hide-label
             @update:model-value="(value: number) => (each.c = fromDegrees(value))"
           />
+          <TickField
+            v-model="each.ice"
+            :label="words.plan.ice"
+            @update:model-value="(ice) => warmer(each, ice)"
+          />
           <RemoveButton
             :of="`${t.water} ${index + 1}`"
             :disabled="waters.length === 1"
@@ -95,13 +105,18 @@ const degrees = computed(() => (fahrenheit.value ? '°F' : '°C'))
           />
         </li>
       </ul>
-      <button type="button" class="link start" @click="waters.push({ g: 100, c: asked.tap_c })">
+      <button type="button" class="link start" @click="waters.push({ g: 100, c: asked.tap_c, ice: false })">
         {{ t.another }}
       </button>
       <p v-if="problem" class="inverted error" role="alert">{{ problem }}</p>
       <p v-else-if="found" class="result">
-        {{ t.togetherAt }} <strong>{{ warmth(found.water_c) }}</strong>; {{ t.willBe }}
-        <strong class="clock">{{ warmth(found.dough_c) }}</strong>
+        <template v-if="found.poured.water_c > 0">
+          {{ t.togetherAt }} <strong>{{ warmth(found.poured.water_c) }}</strong>.
+        </template>
+        {{ t.willBe }} <strong class="clock">{{ warmth(found.poured.dough_c) }}</strong>
+      </p>
+      <p v-for="warning in problem ? [] : (found?.poured.warnings ?? [])" :key="warning.code" class="mind">
+        {{ say(warning.text) }}
       </p>
       <form class="log" novalidate @submit.prevent="log">
         <MaybeField v-model="measured" :label="t.measured" :unit="degrees" />
@@ -131,6 +146,10 @@ li {
   gap: 14px;
   align-items: center;
   margin-bottom: 6px;
+}
+.mind {
+  padding-left: 10px;
+  border-left: 3px solid var(--ink);
 }
 .result .clock {
   font-size: 22px;

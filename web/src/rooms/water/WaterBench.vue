@@ -8,7 +8,7 @@ import PickField from '../../forms/PickField.vue'
 import TickField from '../../forms/TickField.vue'
 import WarmthSlider from '../../forms/WarmthSlider.vue'
 import { useUnits } from '../../shell/units'
-import { words } from '../../words'
+import { fill, words } from '../../words'
 import PouredWaters from './PouredWaters.vue'
 import YeastTest from './YeastTest.vue'
 import { useWater, type WaterBody } from './useWater'
@@ -52,7 +52,7 @@ const friction = computed(() => {
   const found = answer.value?.friction
   if (!found) return ''
   const rests =
-    found.mixes === 0 ? t.usual : found.mixes === 1 ? t.oneMix : t.mixes.replace('{}', String(found.mixes))
+    found.mixes === 0 ? t.usual : found.mixes === 1 ? t.oneMix : fill(t.mixes, { count: found.mixes })
   return `${t.mixings[found.mixing as keyof typeof t.mixings]} ${t.adds} ${difference(found.k, 1)}: ${rests}`
 })
 const off = computed(() => {
