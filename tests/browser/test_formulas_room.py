@@ -140,6 +140,8 @@ def test_a_second_preferment_a_soaker_and_another_yeast(visit):
     expect(page.locator("caption", has_text="Cracked grain, boiling water")).to_be_visible()
     page.get_by_role("button", name="Save the formula").click()
     expect(page.locator("caption")).to_have_text(["Poolish", "Levain", "Cracked grain, boiling water", "Final dough"])
+    expect(page.get_by_role("button", name="Change it")).to_be_visible()
+    page.wait_for_load_state("networkidle")
     figure = page.locator("td[data-counts=mixed]").first
     figure.scroll_into_view_if_needed()
     page.wait_for_timeout(150)
