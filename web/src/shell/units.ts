@@ -36,6 +36,8 @@ export function useUnits() {
       const oz = g / GRAMS_IN_OUNCE
       return rounded(oz, oz < 1 ? 3 : oz < 10 ? 2 : 1)
     }
+    const step = settings.value?.scale_g ?? 1
+    if (step > 1 && g >= 9.95 * step) return String(Math.round(g / step) * step)
     return g < 1 ? g.toFixed(2) : rounded(g, g < 9.95 ? 1 : scaleDigits.value)
   }
   /** A scale that shows tenths is read in tenths. */

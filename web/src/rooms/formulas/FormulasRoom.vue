@@ -136,7 +136,7 @@ async function bringBack() {
             @click="show(each.id)"
           >
             <strong>{{ each.formula.name }}</strong>
-            <span class="small quiet">{{
+            <span class="small quiet" data-counts="hydration">{{
               fill(t.inList, { water: each.formula.hydration_percent, feel: each.feel.word })
             }}</span>
           </button>

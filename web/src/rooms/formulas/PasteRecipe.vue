@@ -137,7 +137,7 @@ function take() {
         <dl v-if="reading.percent.hydration" class="percent">
           <div v-for="key in ['hydration', 'salt', 'yeast'] as const" :key="key">
             <dt class="small quiet">{{ t.percents[key] }}</dt>
-            <dd class="clock">
+            <dd class="clock" :data-counts="key === 'hydration' ? 'hydration' : 'overall'">
               {{ reading.percent[key]!.likely.toFixed(key === 'hydration' ? 0 : 1) }} %
               <span class="small quiet range"
                 >{{ reading.percent[key]!.low.toFixed(key === 'hydration' ? 0 : 1) }}–{{

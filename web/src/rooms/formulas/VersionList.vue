@@ -44,6 +44,10 @@ const compared = useQuery({
 })
 const lines = computed(() => compared.data.value?.lines.filter((line) => line.differs || alike.value) ?? [])
 
+/** What a line's percentage counts; none for lines without one. */
+const counts = (what: string, text: string) =>
+  !text.includes('%') ? undefined : what === 'Water' ? 'hydration' : 'overall'
+
 async function restore(number: number) {
   await ask(
     api.POST('/api/formulas/{key}/versions/{number}/restore', {
@@ -87,8 +91,8 @@ async function keepName() {
         <tbody>
           <tr v-for="line in lines" :key="line.what" :class="{ differs: line.differs }">
             <th scope="row">{{ line.what }}</th>
-            <td>{{ line.before || '–' }}</td>
-            <td>{{ line.after || '–' }}</td>
+            <td :data-counts="counts(line.what, line.before)">{{ line.before || '–' }}</td>
+            <td :data-counts="counts(line.what, line.after)">{{ line.after || '–' }}</td>
           </tr>
         </tbody>
       </table>
@@ -131,7 +135,7 @@ async function keepName() {
           <template v-for="change in version.changes" :key="change.what">
             <div v-if="change.differs">
               <dt>{{ change.what }}</dt>
-              <dd>
+              <dd :data-counts="counts(change.what, change.after || change.before)">
                 <del v-if="change.before">{{ change.before }}</del>
                 <ins v-if="change.after">{{ change.after }}</ins>
               </dd>
