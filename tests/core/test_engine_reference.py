@@ -7,8 +7,12 @@ from scipy.integrate import solve_ivp
 from gentle_crust.core.fermentation import rates
 from gentle_crust.core.fermentation.dough import Dough, FlourPart, makeup
 from gentle_crust.core.fermentation.engine import Leg, begin, crossings, food, handled, rise_of, run
-from gentle_crust.core.fermentation.uncertainty import activities, span
+from gentle_crust.core.fermentation.uncertainty import Vigour, activities, span, unknown
 from gentle_crust.core.tables import constant
+
+LEVAIN_GAS = constant("fermentation", "levain", "gas_ml_per_100g_flour")
+YEAST_GAS = constant("fermentation", "bakers_yeast", "gas_ml_per_g_per_h")
+YEAST_GROWTH = constant("fermentation", "bakers_yeast", "growth_per_h")
 
 
 def white(g=1000.0):
@@ -34,14 +38,14 @@ def reference(made, c, hours, most):
         yeast, bacteria, bakers, made_ml, kept = y
         lag = 1.0 if t >= constant("fermentation", "bakers_yeast", "growth_lag_h") else 0.0
         awake = 1 - np.exp(-t / constant("fermentation", "bakers_yeast", "waking_h"))
-        work = made.pace * (330 * gas * yeast + 250 * baker * bakers * awake)
+        work = made.pace * (LEVAIN_GAS * gas * yeast + YEAST_GAS * baker * bakers * awake)
         produced = work * float(food(np.array(made_ml)))
         free = max(kept - dissolved, 0.0)
         full = min((free * swell / most) ** 4, 1.0)
         return [
             growth * made.pace * yeast * (1 - yeast),
             souring * bacteria * (1 - bacteria / 1.3),
-            0.25 * baker * lag * bakers * (1 - bakers / 2.5),
+            YEAST_GROWTH * baker * lag * bakers * (1 - bakers / 2.5),
             produced,
             produced * (1 - full) - 0.06 * free * full,
         ]
@@ -159,8 +163,8 @@ def test_activities_are_equally_likely_around_one():
     factors = activities()
     assert factors[len(factors) // 2] == pytest.approx(1)
     assert np.all(np.diff(factors) > 0)
-    assert np.std(np.log(factors)) == pytest.approx(0.25, abs=0.02)
-    assert np.ptp(activities(0.1)) < np.ptp(factors)
+    assert np.std(np.log(factors)) == pytest.approx(unknown().sigma, abs=0.02)
+    assert np.ptp(activities(Vigour(1.0, 0.1))) < np.ptp(factors)
 
 
 def test_span_counts_never_as_later_than_anything():

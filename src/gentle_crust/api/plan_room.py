@@ -1,13 +1,19 @@
 """Plans: reckoned, mended, saved and opened again."""
 
 from dataclasses import asdict
+from typing import Any
 
 from flask import Response
 from flask_openapi import APIBlueprint, Tag
 
 from gentle_crust.api import schemas
 from gentle_crust.api.common import answer, now, sessions
-from gentle_crust.kitchen.plans import PlanBook, PlanLine, SavedPlan
+from gentle_crust.core.scheduling.ways import Way, ways
+from gentle_crust.core.scheduling.what_if import what_if
+from gentle_crust.core.scheduling.why import why
+from gentle_crust.kitchen.follow import FollowBook, Followed, Taken
+from gentle_crust.kitchen.plans import Answer, PlanBook, PlanLine
+from gentle_crust.kitchen.turn import UNITS, turn
 
 plans = APIBlueprint("plans", __name__, url_prefix="/api", abp_tags=[Tag(name="plans")])
 
@@ -16,17 +22,30 @@ def _book() -> PlanBook:
     return PlanBook(sessions(), now())
 
 
-def _saved(saved: SavedPlan) -> Response:
-    made = saved.answer
+def _follow() -> FollowBook:
+    return FollowBook(sessions(), now())
+
+
+def _plan(made: Answer) -> dict[str, Any]:
+    return {
+        "asked": made.asked,
+        "formula": made.formula,
+        "formula_put_away": made.formula_put_away,
+        "newest_version": made.newest_version,
+        "plan": made.plan,
+        "marks": list(made.marks),
+    }
+
+
+def _saved(found: Followed) -> Response:
+    saved = found.saved
     return answer(
         schemas.SavedPlanAnswer(
             id=saved.id,
             saved_at=saved.saved_at,
-            asked=made.asked,
-            formula=made.formula,
-            formula_put_away=made.formula_put_away,
-            newest_version=made.newest_version,
-            plan=made.plan,
+            readings=list(found.readings),
+            followed=found.plan,
+            **_plan(saved.answer),
         )
     )
 
@@ -38,16 +57,54 @@ def _line(line: PlanLine) -> schemas.PlanLineAnswer:
 @plans.post("/plan", responses={200: schemas.PlanAnswer})
 def preview_plan(body: schemas.AskedBody) -> Response:
     """Reckon a plan without keeping it."""
-    made = _book().preview(body.asked())
-    return answer(
-        schemas.PlanAnswer(
-            asked=made.asked,
-            formula=made.formula,
-            formula_put_away=made.formula_put_away,
-            newest_version=made.newest_version,
-            plan=made.plan,
-        )
+    return answer(schemas.PlanAnswer(**_plan(_book().preview(body.asked()))))
+
+
+@plans.post("/plan/ways", responses={200: schemas.WaysAnswer})
+def ways_to_plan(body: schemas.AskedBody) -> Response:
+    """Four ways to the same bread by the same time."""
+    wish, kitchen = _book().ask(body.asked())
+    return answer(schemas.WaysAnswer(ways=[_way(way) for way in ways(wish, kitchen, now()())]))
+
+
+def _way(way: Way) -> schemas.WayAnswer:
+    plan = way.plan
+    return schemas.WayAnswer(
+        code=way.code,
+        title=way.title,
+        gives=way.gives,
+        proof=way.proof,
+        dough_c=way.dough_c,
+        fridge_days=way.fridge_days,
+        why_not=way.why_not,
+        ready=plan.ready if plan else None,
+        ribbon=plan.ribbon if plan else None,
+        costs=plan.costs if plan else None,
+        proof_share=plan.proof if plan else None,
+        problems=list(plan.problems) if plan else [],
     )
+
+
+@plans.post("/plan/what-if", responses={200: schemas.WhatIfsAnswer})
+def shades_of_plan(body: schemas.AskedBody) -> Response:
+    """The same clock in a colder kitchen, with a weaker leaven, an hour late."""
+    wish, kitchen = _book().ask(body.asked())
+    return answer(schemas.WhatIfsAnswer(shades=list(what_if(wish, kitchen, now()()))))
+
+
+@plans.post("/plan/why", responses={200: schemas.WhyAnswer})
+def why_plan(body: schemas.AskedBody) -> Response:
+    """What drives the time of bulk, the weightiest first."""
+    wish, kitchen = _book().ask(body.asked())
+    return answer(schemas.WhyAnswer(why=why(wish, kitchen, now()())))
+
+
+@plans.post("/plan/turn", responses={200: schemas.TurnAnswer})
+def turn_plan(body: schemas.TurnBody) -> Response:
+    """A question turned round: how much, how warm, how long."""
+    wish, kitchen = _book().ask(body.asked.asked())
+    found = turn(body.question, wish, kitchen, body.rise, body.hours, body.room_h)
+    return answer(schemas.TurnAnswer(turned=found, unit=UNITS[body.question]))
 
 
 @plans.post("/plan/mends", responses={200: schemas.MendsAnswer})
@@ -65,13 +122,26 @@ def list_plans() -> Response:
 @plans.get("/plans/<key>", responses={200: schemas.SavedPlanAnswer})
 def open_plan(path: schemas.KeyPath) -> Response:
     """A saved plan, just as it was shown."""
-    return _saved(_book().open(path.key))
+    return _saved(_follow().open(path.key))
 
 
 @plans.put("/plans/<key>", responses={200: schemas.SavedPlanAnswer})
 def save_plan(path: schemas.KeyPath, body: schemas.AskedBody) -> Response:
     """Reckon and save a plan under the client's own key; the same key again replaces it."""
-    return _saved(_book().save(path.key, body.asked()))
+    _book().save(path.key, body.asked())
+    return _saved(_follow().open(path.key))
+
+
+@plans.put("/plans/<key>/readings/<reading>", responses={200: schemas.SavedPlanAnswer})
+def take_reading(path: schemas.ReadingPath, body: schemas.ReadingBody) -> Response:
+    """A reading of the dough, under the client's own key: what comes later moves."""
+    return _saved(_follow().take(path.key, path.reading, Taken(**body.model_dump())))
+
+
+@plans.delete("/plans/<key>/readings/<reading>", responses={200: schemas.SavedPlanAnswer})
+def withdraw_reading(path: schemas.ReadingPath) -> Response:
+    """A reading that was a mistake."""
+    return _saved(_follow().withdraw(path.key, path.reading))
 
 
 @plans.delete("/plans/<key>", responses={200: schemas.PlanLineAnswer})

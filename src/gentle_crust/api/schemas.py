@@ -6,6 +6,9 @@ from typing import Annotated, Literal
 from pydantic import AllowInfNan, BaseModel, ConfigDict, Field, StringConstraints
 
 from gentle_crust.core.fermentation.bulk_time import BulkTime
+from gentle_crust.core.fermentation.inverse import Turned
+from gentle_crust.core.fermentation.marks import Mark
+from gentle_crust.core.fermentation.targets import School
 from gentle_crust.core.formula.checks import Check
 from gentle_crust.core.formula.compare import Difference
 from gentle_crust.core.formula.edit import TIN_G_PER_ML, LockKind
@@ -18,13 +21,18 @@ from gentle_crust.core.formula.scaling import Total, Weighed
 from gentle_crust.core.formula.together import Amount, SharedLevain
 from gentle_crust.core.oven.profile import Oven, Vessel
 from gentle_crust.core.scheduling.mends import Mend
-from gentle_crust.core.scheduling.result import ByFeel, Plan
+from gentle_crust.core.scheduling.result import ByFeel, Costs, Plan, Problem, Proof, Ribbon
+from gentle_crust.core.scheduling.ways import WayCode
+from gentle_crust.core.scheduling.what_if import WhatIf
+from gentle_crust.core.scheduling.why import Why
 from gentle_crust.interchange.formula_json import FormulaBody, MyFlourBody
 from gentle_crust.interchange.recipe_text import ReadLine, ReadWarning
+from gentle_crust.kitchen.follow import Measure, TakenReading
 from gentle_crust.kitchen.formulas import Version
 from gentle_crust.kitchen.pantry import Pantry
 from gentle_crust.kitchen.plans import Asked, NextStep
 from gentle_crust.kitchen.settings import Settings
+from gentle_crust.kitchen.turn import Question
 
 Number = Annotated[float, AllowInfNan(False)]
 Short = Annotated[str, StringConstraints(max_length=80)]
@@ -51,6 +59,10 @@ class AskedBody(Strict):
     vessel_id: Short | None = None
     dough_c: Number | None = None
     culture: Literal["lively", "hungry"] = "lively"
+    fridge_days: int = 0
+    school: School = "by_dough"
+    folds: int | None = None
+    levain_percent: Number | None = None
     room_day_c: Number | None = None
     room_night_c: Number | None = None
     fridge_c: Number | None = None
@@ -102,6 +114,8 @@ class KitchenBody(Strict):
     mixer_dough_g: Number | None = None
     tin_ml: Number | None = None
     currency: Short = ""
+    box_l: Number | None = None
+    jar_mm: Number | None = None
 
     def settings(self) -> Settings:
         """As the kitchen takes it."""
@@ -327,6 +341,7 @@ class PlanAnswer(BaseModel):
     formula_put_away: bool
     newest_version: int
     plan: Plan
+    marks: list[Mark]
 
 
 class SavedPlanAnswer(PlanAnswer):
@@ -334,6 +349,8 @@ class SavedPlanAnswer(PlanAnswer):
 
     id: str
     saved_at: datetime
+    readings: list[TakenReading]
+    followed: Plan | None
 
 
 class PlanLineAnswer(BaseModel):
@@ -352,6 +369,75 @@ class PlansAnswer(BaseModel):
     """Saved plans."""
 
     plans: list[PlanLineAnswer]
+
+
+class ReadingBody(Strict):
+    """A reading: percent of rise, a line in ml, a height in mm with that at first, celsius, or judged ready."""
+
+    measure: Measure
+    value: Number = 0
+    start: Number | None = None
+    jar: bool = False
+    at: Short | None = Field(None, description="Kitchen's wall clock, 2026-11-29T07:30; omitted: now")
+    sure: bool = False
+
+
+class ReadingPath(KeyPath):
+    """A plan and one of its readings."""
+
+    reading: Annotated[str, StringConstraints(pattern=r"^[A-Za-z0-9-]{1,50}$")]
+
+
+class WayAnswer(BaseModel):
+    """One way to get there; without a plan, why not."""
+
+    code: WayCode
+    title: str
+    gives: str
+    proof: Literal["room", "cold"]
+    dough_c: float
+    fridge_days: int
+    why_not: str
+    ready: datetime | None
+    ribbon: Ribbon | None
+    costs: Costs | None
+    proof_share: Proof | None
+    problems: list[Problem]
+
+
+class WaysAnswer(BaseModel):
+    """The ways to get there."""
+
+    ways: list[WayAnswer]
+
+
+class WhatIfsAnswer(BaseModel):
+    """Shades over a plan."""
+
+    shades: list[WhatIf]
+
+
+class WhyAnswer(BaseModel):
+    """What drives a plan's bulk."""
+
+    why: Why
+
+
+class TurnBody(Strict):
+    """A question turned round: what must be so that bulk has risen by ``rise`` after ``hours``."""
+
+    asked: AskedBody
+    question: Question
+    rise: Number
+    hours: Number
+    room_h: Number = 2
+
+
+class TurnAnswer(BaseModel):
+    """The answer in words, its unit, and what it leans on."""
+
+    turned: Turned
+    unit: Literal["h", "percent", "c"]
 
 
 class MendsAnswer(BaseModel):

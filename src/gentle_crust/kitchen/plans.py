@@ -9,6 +9,9 @@ from pydantic import TypeAdapter
 from sqlalchemy.orm import Session, sessionmaker
 
 from gentle_crust.core.errors import CraftError
+from gentle_crust.core.fermentation.marks import Mark, in_jar, on_box
+from gentle_crust.core.fermentation.targets import School
+from gentle_crust.core.formula.edit import with_levain_share
 from gentle_crust.core.formula.model import Formula
 from gentle_crust.core.oven.profile import Vessel, fits
 from gentle_crust.core.scheduling.clock import Room, instant, zone_of
@@ -43,6 +46,11 @@ class Asked:
     vessel_id: str | None = None
     dough_c: float | None = None
     culture: Literal["lively", "hungry"] = "lively"
+    fridge_days: int = 0
+    school: School = "by_dough"
+    folds: int | None = None
+    levain_percent: float | None = None
+    """Prefermented flour of the levain, if other than the formula's; flour and water stay as they are overall."""
     room_day_c: float | None = None
     room_night_c: float | None = None
     fridge_c: float | None = None
@@ -61,6 +69,8 @@ class Answer:
     formula_put_away: bool
     newest_version: int
     plan: Plan
+    marks: tuple[Mark, ...] = ()
+    """Where the end of bulk stands on the kitchen's own vessels."""
 
 
 @dataclass(frozen=True)
@@ -96,6 +106,16 @@ class PlanLine:
 ASKED = TypeAdapter(Asked)
 PLAN = TypeAdapter(Plan)
 LOCAL = "%Y-%m-%dT%H:%M"
+
+
+def marks_of(plan: Plan, settings: Settings) -> tuple[Mark, ...]:
+    """The end of bulk as a line on the kitchen's box and a height in its sample jar, as far as it has them."""
+    found = []
+    if settings.box_l is not None:
+        found.append(on_box(plan.totals.dough_g, plan.proof.bulk_rise, settings.box_l))
+    if settings.jar_mm is not None:
+        found.append(in_jar(plan.proof.bulk_rise, settings.jar_mm))
+    return tuple(found)
 
 
 def _complete(asked: Asked, settings: Settings, formula: Formula) -> Asked:
@@ -137,7 +157,7 @@ def _wish(asked: Asked, settings: Settings, formula: Formula) -> tuple[Wish, Kit
     ready = instant(local, zone, "ready")
     room = Room(float(asked.room_day_c or 0), float(asked.room_night_c or 0), float(asked.fridge_c or 0))
     wish = Wish(
-        formula=formula,
+        formula=formula if asked.levain_percent is None else with_levain_share(formula, asked.levain_percent),
         pieces=int(asked.pieces or 0),
         scaling_weight_g=float(asked.scaling_weight_g or 0),
         ready=ready,
@@ -147,6 +167,9 @@ def _wish(asked: Asked, settings: Settings, formula: Formula) -> tuple[Wish, Kit
         dough_c=float(asked.dough_c or 0),
         culture=asked.culture,
         mixing="",
+        fridge_days=asked.fridge_days,
+        school=asked.school,
+        folds=asked.folds,
     )
     sleep = nights(asked.sleep_from or "", asked.sleep_to or "")
     return wish, Kitchen(
@@ -178,7 +201,18 @@ class PlanBook:
         if whole.ready is None:
             return self._first_good(whole, settings, formula, about)
         wish, kitchen = self._wish(whole, settings, formula)
-        return Answer(whole, formula, *about, make_plan(wish, kitchen, self.now()))
+        made = make_plan(wish, kitchen, self.now())
+        return Answer(whole, formula, *about, made, marks_of(made, settings))
+
+    def ask(self, asked: Asked) -> tuple[Wish, Kitchen]:
+        """The core's question for a plan that has a time."""
+        settings = self.settings.get()
+        formula, _ = self._formula(asked)
+        return self._wish(_complete(asked, settings, formula), settings, formula)
+
+    def question(self, answer: Answer) -> tuple[Wish, Kitchen]:
+        """The core's question behind a saved answer, its formula as it was then."""
+        return self._wish(answer.asked, self.settings.get(), answer.formula)
 
     def _formula(self, asked: Asked) -> tuple[Formula, tuple[bool, int]]:
         """The formula of the version that is asked for; whether it was put away, and its newest version's number."""
@@ -209,9 +243,9 @@ class PlanBook:
                     raise
                 continue
             made = make_plan(wish, kitchen, self.now())
-            answer = answer or Answer(tried, formula, *about, made)
+            answer = answer or Answer(tried, formula, *about, made, marks_of(made, settings))
             if not made.problems:
-                return Answer(tried, formula, *about, made)
+                return Answer(tried, formula, *about, made, marks_of(made, settings))
         if answer is None:
             raise CraftError("ready", "No time in the next three days can be used.", "Give a day and a time.")
         return answer
@@ -261,6 +295,7 @@ class PlanBook:
                 away,
                 self.formulas.newest(row.formula_id),
                 PLAN.validate_python(row.shown),
+                marks_of(PLAN.validate_python(row.shown), self.settings.get()),
             )
             return SavedPlan(row.id, row.updated_at, answer)
 

@@ -45,6 +45,10 @@ class Settings:
     """The most dough that the mixer's maker allows."""
     tin_ml: float | None = None
     currency: str = ""
+    box_l: float | None = None
+    """A straight-sided box for bulk, litres."""
+    jar_mm: float | None = None
+    """Inner width of a straight sample jar."""
 
     @property
     def equipment(self) -> Equipment:
@@ -57,6 +61,8 @@ _OPTIONAL = (
     ("hot_tap_c", "The hot tap", 25, 75, " C"),
     ("bowl_l", "The bowl", 0.5, 400, " litres"),
     ("mixer_dough_g", "The dough that the mixer takes", 200, 500_000, " g"),
+    ("box_l", "The box", 0.5, 200, " litres"),
+    ("jar_mm", "The jar's inner width", 15, 150, " mm"),
     ("tin_ml", "The tin's volume", 100, 10_000, " ml"),
 )
 

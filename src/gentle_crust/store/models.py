@@ -80,6 +80,8 @@ class EventRow(Base):
 
     id: Mapped[str] = mapped_column(String(60), primary_key=True)
     kind: Mapped[str] = mapped_column(String(30), index=True)
+    subject: Mapped[str] = mapped_column(String(60), index=True, default="")
+    """The key of what it is about, a plan for one; empty if it is about the kitchen."""
     at: Mapped[datetime] = mapped_column(index=True)
     body: Mapped[dict[str, Any]]
 

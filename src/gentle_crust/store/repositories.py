@@ -53,9 +53,9 @@ class Events:
         if self.session.get(EventRow, row.id) is None:
             self.session.add(row)
 
-    def of(self, *kinds: str) -> Sequence[EventRow]:
-        """Events of some kinds, the oldest first; of one instant, as they came in."""
-        wanted = select(EventRow).where(EventRow.kind.in_(kinds))
+    def of(self, *kinds: str, subject: str = "") -> Sequence[EventRow]:
+        """Events of some kinds about one subject, the oldest first; of one instant, as they came in."""
+        wanted = select(EventRow).where(EventRow.kind.in_(kinds), EventRow.subject == subject)
         return self.session.scalars(wanted.order_by(EventRow.at, text("event.rowid"))).all()
 
 

@@ -313,6 +313,74 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plan/turn": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A question turned round: how much, how warm, how long. */
+        post: operations["plans_turn_plan_plan_turn_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/ways": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Four ways to the same bread by the same time. */
+        post: operations["plans_ways_to_plan_plan_ways_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/what-if": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The same clock in a colder kitchen, with a weaker leaven, an hour late. */
+        post: operations["plans_shades_of_plan_plan_what_if_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/why": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What drives the time of bulk, the weightiest first. */
+        post: operations["plans_why_plan_plan_why_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plans": {
         parameters: {
             query?: never;
@@ -344,6 +412,24 @@ export interface paths {
         post?: never;
         /** Put a plan away. */
         delete: operations["plans_delete_plan_plans__key__delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/{key}/readings/{reading}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** A reading of the dough, under the client's own key: what comes later moves. */
+        put: operations["plans_take_reading_plans__key__readings__reading__put"];
+        post?: never;
+        /** A reading that was a mistake. */
+        delete: operations["plans_withdraw_reading_plans__key__readings__reading__delete"];
         options?: never;
         head?: never;
         patch?: never;
@@ -497,10 +583,19 @@ export interface components {
             culture: "lively" | "hungry";
             /** Dough C */
             dough_c?: number | null;
+            /** Folds */
+            folds?: number | null;
             /** Formula Id */
             formula_id: string;
             /** Fridge C */
             fridge_c?: number | null;
+            /**
+             * Fridge Days
+             * @default 0
+             */
+            fridge_days: number;
+            /** Levain Percent */
+            levain_percent?: number | null;
             /** Pieces */
             pieces?: number | null;
             /** Proof */
@@ -519,6 +614,12 @@ export interface components {
             room_night_c?: number | null;
             /** Scaling Weight G */
             scaling_weight_g?: number | null;
+            /**
+             * School
+             * @default by_dough
+             * @enum {string}
+             */
+            school: "by_dough" | "early_cold" | "classic" | "doubled" | "wet_far";
             /** Sleep From */
             sleep_from?: string | null;
             /** Sleep To */
@@ -545,10 +646,19 @@ export interface components {
             culture: "lively" | "hungry";
             /** Dough C */
             dough_c?: number | null;
+            /** Folds */
+            folds?: number | null;
             /** Formula Id */
             formula_id: string;
             /** Fridge C */
             fridge_c?: number | null;
+            /**
+             * Fridge Days
+             * @default 0
+             */
+            fridge_days: number;
+            /** Levain Percent */
+            levain_percent?: number | null;
             /** Pieces */
             pieces?: number | null;
             /** Proof */
@@ -570,6 +680,12 @@ export interface components {
             room_night_c?: number | null;
             /** Scaling Weight G */
             scaling_weight_g?: number | null;
+            /**
+             * School
+             * @default by_dough
+             * @enum {string}
+             */
+            school: "by_dough" | "early_cold" | "classic" | "doubled" | "wet_far";
             /** Sleep From */
             sleep_from?: string | null;
             /** Sleep To */
@@ -759,6 +875,26 @@ export interface components {
             without: string[];
         };
         /**
+         * Costs
+         * @description What a plan asks and gives. ``sourness`` and ``flavour`` are indices, 0-1.
+         */
+        Costs: {
+            /** Asleep Min */
+            asleep_min: number;
+            /** Flavour */
+            flavour: number;
+            /** Hands Min */
+            hands_min: number;
+            /** Hands On */
+            hands_on: number;
+            /** Hours */
+            hours: number;
+            /** Sourness */
+            sourness: number;
+            /** Spread Min */
+            spread_min: number;
+        };
+        /**
          * DayBatchBody
          * @description How many of a formula on one day; its own pieces and weight if not given.
          */
@@ -783,6 +919,28 @@ export interface components {
             differs: boolean;
             /** What */
             what: string;
+        };
+        /**
+         * Doubt
+         * @description A reading, by its place, that is hard to believe, and why; it does not count until the baker stands by it.
+         */
+        Doubt: {
+            /** Index */
+            index: number;
+            /** Sentence */
+            sentence: string;
+        };
+        /**
+         * Driver
+         * @description One driver: ``factor`` is what it does to the time of bulk (1.2: a fifth longer than with a plain one).
+         */
+        Driver: {
+            /** Factor */
+            factor: number;
+            /** Name */
+            name: string;
+            /** Sentence */
+            sentence: string;
         };
         /**
          * Extra
@@ -890,6 +1048,24 @@ export interface components {
             foam: "none" | "few_bubbles" | "thin" | "thick";
             /** Minutes */
             minutes: number;
+        };
+        /**
+         * FoldPlan
+         * @description Which folds, how many, how far apart, and how much that may slip; empty kind if it is kneaded or only stirred.
+         */
+        FoldPlan: {
+            /** Count */
+            count: number;
+            /** Every Min */
+            every_min: number;
+            /** From Min */
+            from_min: number;
+            /** Kind */
+            kind: string;
+            /** Sentence */
+            sentence: string;
+            /** To Min */
+            to_min: number;
         };
         /**
          * Formula
@@ -1206,6 +1382,8 @@ export interface components {
             altitude_m: number;
             /** Bowl L */
             bowl_l?: number | null;
+            /** Box L */
+            box_l?: number | null;
             /**
              * Currency
              * @default
@@ -1220,6 +1398,8 @@ export interface components {
             fridge_c: number;
             /** Hot Tap C */
             hot_tap_c?: number | null;
+            /** Jar Mm */
+            jar_mm?: number | null;
             /** Mixer Dough G */
             mixer_dough_g?: number | null;
             /** Name */
@@ -1353,6 +1533,24 @@ export interface components {
             note: string;
             /** Price Per Kg */
             price_per_kg?: number | null;
+        };
+        /**
+         * Mark
+         * @description Where to look: the vessel, the dough's start and target in its unit (ml or mm), and a sentence.
+         */
+        Mark: {
+            /** Fits */
+            fits: boolean;
+            /** Sentence */
+            sentence: string;
+            /** Start */
+            start: number;
+            /** Target */
+            target: number;
+            /** Unit */
+            unit: string;
+            /** Vessel */
+            vessel: string;
         };
         /**
          * MeasuredBody
@@ -1577,9 +1775,11 @@ export interface components {
              */
             begins: string;
             by_feel?: components["schemas"]["ByFeel"] | null;
+            costs?: components["schemas"]["Costs"] | null;
             /** Engine */
             engine: string;
             feel: components["schemas"]["Feeling"];
+            fold_plan?: components["schemas"]["FoldPlan"] | null;
             /** Kettle C */
             kettle_c: number;
             /** Notes */
@@ -1602,6 +1802,8 @@ export interface components {
             steps: components["schemas"]["Step"][];
             /** Tap C */
             tap_c: number;
+            times?: components["schemas"]["PlanTimes"] | null;
+            told?: components["schemas"]["Told"] | null;
             totals: components["schemas"]["Totals"];
             water: components["schemas"]["WaterAnswer"];
             /** Weigh */
@@ -1616,6 +1818,8 @@ export interface components {
             formula: components["schemas"]["Formula"];
             /** Formula Put Away */
             formula_put_away: boolean;
+            /** Marks */
+            marks: components["schemas"]["Mark"][];
             /** Newest Version */
             newest_version: number;
             plan: components["schemas"]["Plan"];
@@ -1647,6 +1851,37 @@ export interface components {
              * Format: date-time
              */
             saved_at: string;
+        };
+        /**
+         * PlanTimes
+         * @description The instants that everything else hangs on.
+         */
+        PlanTimes: {
+            /**
+             * Bulk End
+             * Format: date-time
+             */
+            bulk_end: string;
+            /**
+             * Chill
+             * Format: date-time
+             */
+            chill: string;
+            /**
+             * Load
+             * Format: date-time
+             */
+            load: string;
+            /**
+             * Mix
+             * Format: date-time
+             */
+            mix: string;
+            /**
+             * Proof Start
+             * Format: date-time
+             */
+            proof_start: string;
         };
         /**
          * PlansAnswer
@@ -1893,6 +2128,39 @@ export interface components {
             text: string;
         };
         /**
+         * ReadingBody
+         * @description A reading: percent of rise, a line in ml, a height in mm with that at first, celsius, or judged ready.
+         */
+        ReadingBody: {
+            /**
+             * At
+             * @description Kitchen's wall clock, 2026-11-29T07:30; omitted: now
+             */
+            at?: string | null;
+            /**
+             * Jar
+             * @default false
+             */
+            jar: boolean;
+            /**
+             * Measure
+             * @enum {string}
+             */
+            measure: "percent" | "line_ml" | "heights_mm" | "celsius" | "ready";
+            /** Start */
+            start?: number | null;
+            /**
+             * Sure
+             * @default false
+             */
+            sure: boolean;
+            /**
+             * Value
+             * @default 0
+             */
+            value: number;
+        };
+        /**
          * RecipeAnswer
          * @description A recipe as it was read, and the formula that comes of it; without one, why not.
          */
@@ -2014,14 +2282,19 @@ export interface components {
          */
         SavedPlanAnswer: {
             asked: components["schemas"]["Asked"];
+            followed: components["schemas"]["Plan"] | null;
             formula: components["schemas"]["Formula"];
             /** Formula Put Away */
             formula_put_away: boolean;
             /** Id */
             id: string;
+            /** Marks */
+            marks: components["schemas"]["Mark"][];
             /** Newest Version */
             newest_version: number;
             plan: components["schemas"]["Plan"];
+            /** Readings */
+            readings: components["schemas"]["TakenReading"][];
             /**
              * Saved At
              * Format: date-time
@@ -2040,6 +2313,8 @@ export interface components {
             altitude_m: number;
             /** Bowl L */
             bowl_l?: number | null;
+            /** Box L */
+            box_l?: number | null;
             /**
              * Currency
              * @default
@@ -2057,6 +2332,8 @@ export interface components {
             fridge_c: number;
             /** Hot Tap C */
             hot_tap_c?: number | null;
+            /** Jar Mm */
+            jar_mm?: number | null;
             /** Mixer Dough G */
             mixer_dough_g?: number | null;
             /**
@@ -2270,6 +2547,30 @@ export interface components {
             leaven: "levain" | "yeast";
         };
         /**
+         * TakenReading
+         * @description A reading as it was taken: a rise or a temperature in ``value``; ``doubt`` says why it is hard to believe.
+         */
+        TakenReading: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Doubt */
+            doubt: string;
+            /** Id */
+            id: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "rise_eye" | "rise_box" | "rise_jar" | "ready" | "dough_c";
+            /** Sure */
+            sure: boolean;
+            /** Value */
+            value: number;
+        };
+        /**
          * TimeSpan
          * @description Low, likely, high as instants; low or high None if beyond what was looked at.
          */
@@ -2314,6 +2615,17 @@ export interface components {
             ratio: number;
         };
         /**
+         * Told
+         * @description What readings told: how lively the dough is, in a sentence too, and which of them are hard to believe.
+         */
+        Told: {
+            /** Doubts */
+            doubts: components["schemas"]["Doubt"][];
+            /** Sentence */
+            sentence: string;
+            vigour: components["schemas"]["Vigour"];
+        };
+        /**
          * Total
          * @description One ingredient of the whole formula, all stages together. ``line`` is its place in the formula.
          */
@@ -2348,6 +2660,57 @@ export interface components {
             overall_salt_percent: number;
             /** Prefermented Percent */
             prefermented_percent: number;
+        };
+        /**
+         * TurnAnswer
+         * @description The answer in words, its unit, and what it leans on.
+         */
+        TurnAnswer: {
+            turned: components["schemas"]["Turned"];
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "h" | "percent" | "c";
+        };
+        /**
+         * TurnBody
+         * @description A question turned round: what must be so that bulk has risen by ``rise`` after ``hours``.
+         */
+        TurnBody: {
+            asked: components["schemas"]["AskedBody"];
+            /** Hours */
+            hours: number;
+            /**
+             * Question
+             * @enum {string}
+             */
+            question: "ready" | "levain" | "yeast" | "dough_c" | "proofer_c" | "before_fridge" | "take_out";
+            /** Rise */
+            rise: number;
+            /**
+             * Room H
+             * @default 2
+             */
+            room_h: number;
+        };
+        /**
+         * Turned
+         * @description ``value`` that brings the rise at the time, or None where nothing within reach does; then ``sentence`` says why.
+         *
+         *     ``leans_on`` names the assumption that matters most.
+         */
+        Turned: {
+            /** High */
+            high: number;
+            /** Leans On */
+            leans_on: string;
+            /** Low */
+            low: number;
+            /** Sentence */
+            sentence: string;
+            /** Value */
+            value: number | null;
         };
         /**
          * UsualFlour
@@ -2430,6 +2793,16 @@ export interface components {
             kind: string;
             /** Name */
             name: string;
+        };
+        /**
+         * Vigour
+         * @description What is believed of a leaven's activity: the likely factor (1 is usual) and the spread of its logarithm.
+         */
+        Vigour: {
+            /** Likely */
+            likely: number;
+            /** Sigma */
+            sigma: number;
         };
         /**
          * WaterAnswer
@@ -2531,6 +2904,47 @@ export interface components {
             text: string;
         };
         /**
+         * WayAnswer
+         * @description One way to get there; without a plan, why not.
+         */
+        WayAnswer: {
+            /**
+             * Code
+             * @enum {string}
+             */
+            code: "quick" | "steady" | "overnight" | "days";
+            costs: components["schemas"]["Costs"] | null;
+            /** Dough C */
+            dough_c: number;
+            /** Fridge Days */
+            fridge_days: number;
+            /** Gives */
+            gives: string;
+            /** Problems */
+            problems: components["schemas"]["Problem"][];
+            /**
+             * Proof
+             * @enum {string}
+             */
+            proof: "room" | "cold";
+            proof_share: components["schemas"]["Proof"] | null;
+            /** Ready */
+            ready: string | null;
+            ribbon: components["schemas"]["Ribbon"] | null;
+            /** Title */
+            title: string;
+            /** Why Not */
+            why_not: string;
+        };
+        /**
+         * WaysAnswer
+         * @description The ways to get there.
+         */
+        WaysAnswer: {
+            /** Ways */
+            ways: components["schemas"]["WayAnswer"][];
+        };
+        /**
          * WeighLine
          * @description One line on the scale. ``percent`` of all flour, ``mixed_percent`` of this stage's flour.
          */
@@ -2590,6 +3004,49 @@ export interface components {
             prefermented_percent: number;
             /** Stages */
             stages: components["schemas"]["Stage"][];
+        };
+        /**
+         * WhatIf
+         * @description One shade over the plan: what differs, what comes of it by the clock, and what to do.
+         */
+        WhatIf: {
+            /** Code */
+            code: string;
+            /** Parts */
+            parts: components["schemas"]["RibbonPart"][];
+            /** Sentence */
+            sentence: string;
+            /** Share */
+            share: number;
+            /** Title */
+            title: string;
+        };
+        /**
+         * WhatIfsAnswer
+         * @description Shades over a plan.
+         */
+        WhatIfsAnswer: {
+            /** Shades */
+            shades: components["schemas"]["WhatIf"][];
+        };
+        /**
+         * Why
+         * @description The drivers, the weightiest first; a plain dough's bulk in hours, and this one's.
+         */
+        Why: {
+            /** Drivers */
+            drivers: components["schemas"]["Driver"][];
+            /** Likely H */
+            likely_h: number;
+            /** Plain H */
+            plain_h: number;
+        };
+        /**
+         * WhyAnswer
+         * @description What drives a plan's bulk.
+         */
+        WhyAnswer: {
+            why: components["schemas"]["Why"];
         };
         /**
          * WorkBody
@@ -3364,6 +3821,138 @@ export interface operations {
             };
         };
     };
+    plans_turn_plan_plan_turn_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TurnBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TurnAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    plans_ways_to_plan_plan_ways_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskedBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WaysAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    plans_shades_of_plan_plan_what_if_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskedBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WhatIfsAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    plans_why_plan_plan_why_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskedBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WhyAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
     plans_list_plans_plans_get: {
         parameters: {
             query?: never;
@@ -3477,6 +4066,74 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlanLineAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    plans_take_reading_plans__key__readings__reading__put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+                reading: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadingBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SavedPlanAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    plans_withdraw_reading_plans__key__readings__reading__delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+                reading: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SavedPlanAnswer"];
                 };
             };
             /** @description Unprocessable Entity */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, useId } from 'vue'
-import type { Plan } from '../api/client'
+import type { Plan, Schemas } from '../api/client'
 import { useUnits } from '../shell/units'
 import { fill, words } from '../words'
 import RibbonDefs from './RibbonDefs.vue'
@@ -10,7 +10,7 @@ import { dayStarts } from './timeline'
 import { useWidth } from './useSize'
 import './ribbon.css'
 
-const props = defineProps<{ plan: Plan }>()
+const props = defineProps<{ plan: Plan; shade?: Schemas['WhatIf'] | null }>()
 const { clock, weekday, dayKey, degree } = useUnits()
 const host = ref<HTMLElement | null>(null)
 const width = useWidth(host, 940)
@@ -186,6 +186,12 @@ const figure = (rise: number) => `+${Math.round(100 * rise)} %`
           </text>
         </template>
 
+        <path
+          v-for="(d, index) in shade ? shapes.shaded(shade.parts) : []"
+          :key="`s${index}`"
+          class="shade"
+          :d="d"
+        />
         <path
           v-for="(fold, index) in shapes.folds"
           :key="`f${index}`"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, useId } from 'vue'
-import type { Plan } from '../api/client'
+import type { Plan, Schemas } from '../api/client'
 import { useUnits } from '../shell/units'
 import { words } from '../words'
 import RibbonDefs from './RibbonDefs.vue'
@@ -10,7 +10,7 @@ import { dayStarts } from './timeline'
 import { useWidth } from './useSize'
 import './ribbon.css'
 
-const props = defineProps<{ plan: Plan }>()
+const props = defineProps<{ plan: Plan; shade?: Schemas['WhatIf'] | null }>()
 const { clock, weekday, dayKey, degree } = useUnits()
 const host = ref<HTMLElement | null>(null)
 const width = useWidth(host, 350)
@@ -85,6 +85,12 @@ const figure = (rise: number) => `+${Math.round(100 * rise)} %`
           <line class="edge" x1="0" :x2="shapes.v(part.first.rise)" :y1="part.start" :y2="part.start" />
           <line class="edge" x1="0" :x2="part.top" :y1="part.end" :y2="part.end" />
         </g>
+        <path
+          v-for="(d, index) in shade ? shapes.shaded(shade.parts) : []"
+          :key="`s${index}`"
+          class="shade"
+          :d="d"
+        />
         <g v-for="part in shapes.parts" :key="`t${part.id}`">
           <line
             v-if="part.target !== null"

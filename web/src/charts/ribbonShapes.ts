@@ -79,6 +79,9 @@ export function ribbonShapes(plan: Plan, frame: Frame) {
     }
   })
 
+  /** The ridge of the same dough under other conditions, part by part. */
+  const shaded = (others: typeof ribbon.parts) => others.map((part) => ridge(part.points)!)
+
   const nights = ribbon.nights
     .map((night) => ({
       start: Math.max(time.u(Date.parse(night.start)), 0),
@@ -122,6 +125,7 @@ export function ribbonShapes(plan: Plan, frame: Frame) {
     uv,
     v,
     parts,
+    shaded,
     nights,
     handsOn,
     pins: spaced(pins, frame.labelGap),

@@ -54,6 +54,8 @@ export function useUnits() {
   const day = (at: number | string | Date) => format(at, { weekday: 'long', day: 'numeric', month: 'long' })
   const dayKey = (at: number | string | Date) =>
     formatter('sv-SE', { timeZone: zone.value }).format(new Date(at))
+  /** An instant as the kitchen's wall clock, 2026-11-29T07:30. */
+  const localTime = (at: string) => `${dayKey(at)}T${clock(at)}`
   const dayClock = (at: number | string | Date) => `${format(at, { weekday: 'short' })} ${clock(at)}`
 
   /** Put the baker's units where the craft's sentences hold {value|unit}. */
@@ -84,6 +86,7 @@ export function useUnits() {
     day,
     dayKey,
     dayClock,
+    localTime,
     say,
   }
 }

@@ -1,29 +1,39 @@
 """How much gas a dough can hold in the state and vessel it is in."""
 
+import numpy as np
+
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.fermentation.dough import Makeup
+from gentle_crust.core.tables import constant
 
-_BASE = {
-    "bulk": 2.4,
-    "culture": 1.9,
-    "free_standing": 1.42,
-    "free_standing_yeasted": 1.6,
-    "tin": 2.0,
-    "tray": 1.7,
-}
-"""Greatest rise (0 = no rise, 1 = doubled) of a strong, developed white dough in each state (practice)."""
+STATES = ("bulk", "culture", "free_standing", "free_standing_yeasted", "tin", "tray")
+GLUTEN_IN_JAR = ("culture",)
+
+
+def _of(name: str) -> float:
+    return constant("fermentation", "capacity", name)
 
 
 def greatest_rise(makeup: Makeup, state: str) -> float:
     """Rise at which this dough holds no more gas, as a fraction of its gas-free volume.
 
     ``state`` is bulk, culture (a levain or poolish in its jar), free_standing, free_standing_yeasted,
-    tin or tray. Weak flour, bran, rye and water beyond what the flour carries lower it (practice).
+    tin or tray. Weak or undeveloped gluten, bran, rye and water beyond what the flour carries lower it, a little fat
+    raises it (practice).
     """
-    if state not in _BASE:
-        raise CraftError("state", f"'{state}' is not a state of dough I know.", f"Choose one of {', '.join(_BASE)}.")
-    bran = 1 - 0.25 * makeup.whole_grain
-    rye = 1 - 0.45 * makeup.rye
+    if state not in STATES:
+        raise CraftError("state", f"'{state}' is not a state of dough I know.", f"Choose one of {', '.join(STATES)}.")
+    bran = 1 - _of("bran") * makeup.whole_grain
+    rye = 1 - _of("rye") * makeup.rye
     gluten = 0.55 + 0.45 * min(makeup.strength, 1.1)
-    wet = 1 - 0.8 * max(makeup.hydration - makeup.bound_water - 0.85 - 0.1 * (makeup.whole_grain + makeup.rye), 0)
-    return _BASE[state] * bran * rye * gluten * (1.0 if state == "culture" else wet)
+    if state in GLUTEN_IN_JAR:
+        return _of(state) * bran * rye * gluten
+    dry = makeup.hydration - makeup.bound_water - 0.1 * (makeup.whole_grain + makeup.rye)
+    wet = 1 - _of("wet") * max(dry - _of("wet_from"), 0)
+    fat = 1 + _of("fat") * min(makeup.fat_percent, 3)
+    return _of(state) * bran * rye * gluten * wet * fat * developed(makeup.folded)
+
+
+def developed(folded: float) -> float:
+    """Share of its gas that a dough can hold by how much of its kneading or folding it got (0-1)."""
+    return float(np.interp(folded, [0, 0.5, 1], [_of("neglected"), _of("folded_too_little"), 1.0]))

@@ -57,6 +57,10 @@ class Makeup:
     """Part of ``hydration`` that soaked grains keep: it does not slacken the dough."""
     gas_made_ml: float = 0.0
     """Gas that preferments have already made, ml per 100 g of all flour: spent food."""
+    fat_percent: float = 0.0
+    malt_percent: float = 0.0
+    folded: float = 1.0
+    """How much of the kneading or folding that it needs the dough gets, 0-1."""
 
     @property
     def dough_per_flour(self) -> float:
@@ -71,10 +75,16 @@ class Makeup:
     @property
     def pace(self) -> float:
         """How this dough's salt, sugar and grain speed or slow all its yeasts; 1 at 2 % salt, white, lean."""
-        salt = min(max(1 - 0.12 * (self.salt_percent - 2), 0.4), 1.25)
-        sugar = 1 - min(max(0.04 * (self.sugar_percent - 5), 0), 0.6)
-        grain = 1 + 0.25 * self.whole_grain * (1 - self.rye) + 0.30 * self.rye
-        return salt * sugar * grain
+        salt = min(max(1 - _pace("salt_per_percent") * (self.salt_percent - 2), 0.4), 1.25)
+        sugar = 1 - min(max(_pace("sugar_per_percent") * (self.sugar_percent - _pace("sugar_free_percent")), 0), 0.6)
+        fat = 1 - min(max(_pace("fat_per_percent") * (self.fat_percent - _pace("fat_free_percent")), 0), 0.4)
+        grain = 1 + _pace("whole_grain") * self.whole_grain * (1 - self.rye) + _pace("rye") * self.rye
+        malt = 1 + _pace("malt") * min(2 * self.malt_percent, 1)
+        return salt * sugar * fat * grain * malt
+
+
+def _pace(name: str) -> float:
+    return constant("fermentation", "pace", name)
 
 
 def _blend(flours: tuple[FlourPart, ...], column: str) -> float:
@@ -138,6 +148,7 @@ def makeup(dough: Dough) -> Makeup:
         rye=_blend(dough.flours, "rye_fraction"),
         strength=_blend(dough.flours, "strength"),
         levain_yeast=levain_flour / flour,
+        fat_percent=100 * dough.oil_g / flour,
         yeast_percent=100 * yeast / flour,
     )
 
@@ -148,6 +159,8 @@ OLD_DOUGH_GROWN = 1.3
 OLD_DOUGH_MADE_ML = 180.0
 """Yeast of a yeasted old dough over what it was mixed with, and the gas it has made, ml per 100 g flour (practice)."""
 SWEET = ("sugar", "honey")
+FAT_IN = {"oil": 1.0, "butter": 0.82}
+"""Share of an extra that is fat (practice)."""
 
 
 def makeup_of(formula: Formula) -> Makeup:
@@ -171,4 +184,6 @@ def makeup_of(formula: Formula) -> Makeup:
         yeast_percent=yeast,
         bound_water=formula.bound_water_percent / 100,
         gas_made_ml=made,
+        fat_percent=sum(extra.percent * FAT_IN.get(extra.kind, 0.0) for extra in formula.all_extras),
+        malt_percent=sum(extra.percent for extra in formula.all_extras if extra.kind == "malt"),
     )

@@ -158,10 +158,10 @@ def _dissolved(makeup: Makeup, nodes_c: Floats) -> Floats:
     return result
 
 
-def _integral(rate: Floats, step_h: float) -> Floats:
-    """Running trapezoid integral along time, from zero."""
+def _integral(rate: Floats, step_h: float, part: Floats | float = 1.0) -> Floats:
+    """Running trapezoid integral along time, from zero; only ``part`` (0-1) of each step counts."""
     total = np.zeros_like(rate)
-    np.cumsum((rate[1:] + rate[:-1]) * (step_h / 2), axis=0, out=total[1:])
+    np.cumsum((rate[1:] + rate[:-1]) * (step_h / 2 * part), axis=0, out=total[1:])
     return total
 
 
@@ -286,7 +286,7 @@ def _levain_life(
 def _bakers_life(
     makeup: Makeup, state: State, nodes_c: Floats, age_h: Floats, step_h: float, activity: Floats
 ) -> tuple[Floats, Floats]:
-    """Baker's yeast, g per 100 g flour, and its unhindered gas making (before pace); shape (time, factor)."""
+    """Baker's yeast, g per 100 g flour, and its gas making wide awake (before pace); shape (time, factor)."""
     if float(state.bakers_yeast_g.max()) <= ABSENT:
         still = np.full((len(nodes_c), len(activity)), ABSENT)
         return still, np.zeros_like(still)
@@ -298,8 +298,14 @@ def _bakers_life(
         exponent * constant("fermentation", "bakers_yeast", "growth_per_h"),
         constant("fermentation", "bakers_yeast", "growth_ceiling_g"),
     )
-    awake = 1 - np.exp(-age_h / constant("fermentation", "bakers_yeast", "waking_h"))
-    return yeast, constant("fermentation", "bakers_yeast", "gas_ml_per_g_per_h") * gassing * yeast * awake
+    return yeast, constant("fermentation", "bakers_yeast", "gas_ml_per_g_per_h") * gassing * yeast
+
+
+def _awake(age_h: Floats) -> tuple[Floats, Floats]:
+    """Share of the baker's yeast that is awake at each time, and its exact mean over each step."""
+    waking = constant("fermentation", "bakers_yeast", "waking_h")
+    asleep = np.exp(-age_h / waking)
+    return 1 - asleep, 1 + waking * np.diff(asleep, axis=0) / np.diff(age_h, axis=0)
 
 
 def run(makeup: Makeup, state: State, leg: Leg, activity: Floats) -> Trace:
@@ -316,8 +322,9 @@ def run(makeup: Makeup, state: State, leg: Leg, activity: Floats) -> Trace:
 
     yeast, bacteria, work_rate = _levain_life(makeup, state, nodes, step_h, activity)
     bakers, bakers_rate = _bakers_life(makeup, state, nodes, age, step_h, activity)
-    work_rate = pace * (work_rate + bakers_rate)
-    made = _made(state.made_ml, _integral(work_rate, step_h))
+    awake, awake_mean = _awake(age)
+    work = _integral(work_rate, step_h) + _integral(bakers_rate, step_h, awake_mean)
+    made = _made(state.made_ml, pace * work)
     dissolved = _dissolved(makeup, nodes)
     expand = (nodes @ share + 273.15) / ROOM_K / makeup.gas_free_ml
     kept = _kept(state.kept_ml, made, dissolved, expand, leg.greatest_rise, step_h, fold_steps)
@@ -326,7 +333,7 @@ def run(makeup: Makeup, state: State, leg: Leg, activity: Floats) -> Trace:
         dough_c=nodes @ share,
         core_c=nodes[:, 0],
         rise=np.maximum(kept - dissolved[:, None], 0) * expand[:, None],
-        gas_rate=work_rate * food(made),
+        gas_rate=pace * (work_rate + awake * bakers_rate) * food(made),
         ph=ph_of(bacteria),
         states=(yeast, bacteria, bakers, made, kept),
         nodes_c=nodes,

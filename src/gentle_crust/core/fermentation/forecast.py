@@ -8,7 +8,7 @@ from gentle_crust.core.errors import CraftError, within
 from gentle_crust.core.fermentation.capacity import greatest_rise
 from gentle_crust.core.fermentation.dough import Dough, makeup
 from gentle_crust.core.fermentation.engine import Leg, Trace, begin, crossings, run
-from gentle_crust.core.fermentation.uncertainty import Span, activities, band, span
+from gentle_crust.core.fermentation.uncertainty import Span, Vigour, activities, band, span
 
 CURVE_EVERY_MIN = 10
 _SHAPED = {"banneton": "free_standing", "tin": "tin", "tray": "tray"}
@@ -79,7 +79,7 @@ def forecast(
     path: tuple[Stretch, ...],
     rise_targets: tuple[float, ...] = (0.5, 0.75, 1.0),
     pieces: int = 1,
-    sigma: float | None = None,
+    vigour: Vigour | None = None,
 ) -> Forecast:
     """Forecast a freshly mixed dough at ``start_c`` (C) along ``path``; ``pieces`` divides it for cooling.
 
@@ -87,7 +87,7 @@ def forecast(
     """
     made = makeup(dough)
     _check(start_c, path, rise_targets, pieces)
-    factors = activities(sigma)
+    factors = activities(vigour)
     state = begin(made, start_c, len(factors))
     traces: list[Trace] = []
     for stretch in path:

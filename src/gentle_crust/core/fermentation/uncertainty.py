@@ -21,17 +21,28 @@ class Span:
     high: float | None
 
 
-@cache
-def activities(sigma: float | None = None) -> Floats:
-    """Equally likely activity factors of a leaven, lowest first, the middle one exactly 1.
+@dataclass(frozen=True)
+class Vigour:
+    """What is believed of a leaven's activity: the likely factor (1 is usual) and the spread of its logarithm."""
 
-    ``sigma`` is the standard deviation of ln(activity); by default that of an unknown culture.
-    """
+    likely: float
+    sigma: float
+
+
+def unknown() -> Vigour:
+    """A leaven of which nothing is known yet, with what a baker cannot tell: dose, ripeness, dough and room."""
+    own = constant("fermentation", "uncertainty", "unknown_culture_sigma")
+    return Vigour(1.0, float(np.hypot(own, constant("fermentation", "uncertainty", "untold_sigma"))))
+
+
+@cache
+def activities(vigour: Vigour | None = None) -> Floats:
+    """Equally likely activity factors of a leaven, lowest first, the middle one exactly the likely one."""
     count = int(constant("fermentation", "uncertainty", "factors"))
-    spread = constant("fermentation", "uncertainty", "unknown_culture_sigma") if sigma is None else sigma
+    believed = unknown() if vigour is None else vigour
     places = (np.arange(count) + 0.5) / count
     normal = NormalDist()
-    factors: Floats = np.exp(spread * np.array([normal.inv_cdf(place) for place in places]))
+    factors: Floats = believed.likely * np.exp(believed.sigma * np.array([normal.inv_cdf(place) for place in places]))
     return factors
 
 

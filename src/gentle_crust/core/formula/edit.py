@@ -178,6 +178,18 @@ def _with_preferment(formula: Formula, index: int, flour_percent: float) -> Form
     return replace(formula, preferments=(*others[:index], changed, *others[index + 1 :]))
 
 
+def with_levain_share(formula: Formula, percent: float) -> Formula:
+    """``formula`` with its first levain at ``percent`` of all flour; all flour and water stay as they are.
+
+    Raises CraftError if it has no levain.
+    """
+    index = next((place for place, one in enumerate(formula.preferments) if one.kind == "levain"), None)
+    if index is None:
+        raise CraftError("levain_percent", "This formula has no levain.", "Leave the share out, or give it a levain.")
+    within("levain_percent", "The levain's share", percent, 0.5, 40, " % of the flour")
+    return _with_preferment(formula, index, percent)
+
+
 def _set_flour_grams(formula: Formula, lock: Lock, index: int, grams: float) -> Formula:
     """One flour's grams: with other flours they make room; alone it is all the flour, and the batch follows it."""
     if len(formula.flours) > 1:

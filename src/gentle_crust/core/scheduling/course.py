@@ -63,16 +63,23 @@ class Recipe:
         return tuple((one, stage.g) for one, stage in stages if one.kind != "old_dough")
 
     @property
+    def folds(self) -> int:
+        """Sets of folds: those that the dough asks for, unless the baker gives it another number."""
+        return self.feel.folds if self.wish.folds is None else self.wish.folds
+
+    @property
     def fold_times_h(self) -> tuple[float, ...]:
         """When each fold falls, hours after mixing began."""
-        return tuple((MIX_MIN + self.feel.fold_every_min * (n + 1)) / 60 for n in range(self.feel.folds))
+        return tuple((MIX_MIN + self.feel.fold_every_min * (n + 1)) / 60 for n in range(self.folds))
 
 
 def recipe(wish: Wish, kitchen: Kitchen) -> Recipe:
     """Work out grams, feel, bake profile and targets of a wish. Raises CraftError if any is impossible."""
     formula = wish.formula
     weighed = weigh(formula, wish.pieces, wish.scaling_weight_g)
-    made = replace(makeup_of(formula), flour_g=weighed.flour_g, dough_g=weighed.dough_g)
+    asks = feel(formula).folds
+    folded = 1.0 if wish.folds is None or not asks else min(wish.folds / asks, 1.0)
+    made = replace(makeup_of(formula), flour_g=weighed.flour_g, dough_g=weighed.dough_g, folded=folded)
     rye = formula.blend("rye_fraction") >= 0.5
     tin, flat = formula.shape == "pan_loaf", formula.shape in ("slipper", "flat_round")
     group = vessel_row(wish.vessel.kind)["proof_group"]
@@ -150,11 +157,14 @@ def shape(made: Recipe, clock: Clock, bulk_end: float, state: State, activity: F
     return Shaped(divided, rest, handled(made.makeup, rest.end(), made.shaping))
 
 
-def run_proof(made: Recipe, clock: Clock, start: float, hours: float, state: State, activity: Floats) -> Trace:
-    """Final proof from ``start``, in the fridge for a cold proof, else in the room."""
+def run_proof(
+    made: Recipe, clock: Clock, start: float, hours: float, state: State, activity: Floats, waits_h: float = 0.0
+) -> Trace:
+    """Final proof from ``start``: in the room, or for a cold proof in the fridge, after ``waits_h`` in the room."""
     if made.wish.proof == "cold":
         steps = max(int(np.ceil(hours / step_h(activity))), 2)
-        fridge = np.full(steps, clock.room.fridge_c)
+        middles = (np.arange(steps) + 0.5) * hours / steps
+        fridge = np.where(middles < waits_h, clock.room_c(start + middles), clock.room.fridge_c)
         leg = Leg(hours, fridge, made.proof_container, made.piece_g, made.holds_shaped)
     else:
         leg = room_leg(clock, start, hours, made.proof_container, made.piece_g, made.holds_shaped, step_h(activity))

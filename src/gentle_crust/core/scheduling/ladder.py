@@ -8,13 +8,17 @@ from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.scheduling.course import MIX_MIN, Recipe
 from gentle_crust.core.scheduling.leaven import HANDS_MIN, Ripening
 from gentle_crust.core.scheduling.mixing_water import build_water_c
-from gentle_crust.core.scheduling.result import Step, TimeSpan
+from gentle_crust.core.scheduling.result import FoldPlan, Step, TimeSpan
 from gentle_crust.core.scheduling.say import c, duration, g, lower, together
 from gentle_crust.core.scheduling.weigh_list import by_feel
 from gentle_crust.core.scheduling.whole import Course
 from gentle_crust.core.scheduling.wish import Kitchen
 from gentle_crust.core.water.plan import NEAR_K, WaterAnswer
 
+NO_FOLDS = "No folds: it will hold less gas and spread; a longer mix makes up for part of it."
+LEAST_GAP, MOST_GAP = 10, 60
+"""Between folds, min: all of it is forgiving (practice)."""
+MOMENT_H = 1 / 12
 SAID_ONCE = ("jar", "mould")
 """Cautions that a second feed on the same plan need not repeat."""
 
@@ -183,13 +187,14 @@ def _shaping_steps(ladder: _Ladder) -> None:
             course.bulk_span,
         )
     if made.wish.proof == "cold":
-        hours = duration(60 * (times.load - times.proof_start))
+        hours = duration(60 * (times.load - times.into_fridge))
+        wait = f"After {duration(60 * times.waits_h)} in the room: " if times.waits_h > MOMENT_H else ""
         ladder.add(
             "chill",
-            times.proof_start,
+            times.into_fridge,
             1,
             "Into the fridge",
-            f"{hours} at {c(ladder.clock.room.fridge_c)}, covered. Firm edges when it is right.",
+            f"{wait}{hours} at {c(ladder.clock.room.fridge_c)}, covered. Firm edges when it is right.",
         )
 
 
@@ -235,6 +240,19 @@ def _load_words(made: Recipe) -> str:
     if bake.lidded:
         return f"Lid on, {first.minutes} min at {c(first.setpoint_c)}."
     return f"Steam, then {first.minutes} min at {c(first.setpoint_c)}."
+
+
+def fold_plan(made: Recipe) -> FoldPlan:
+    """Folds by feel and hydration, and which of them may slip."""
+    dough, count = made.feel, made.folds
+    if not count:
+        why = "It is kneaded instead." if dough.knead else "It is a paste: stirring is enough."
+        return FoldPlan("", 0, 0, 0, 0, why if made.wish.folds is None or not dough.folds else NO_FOLDS)
+    kind = "bowl folds, then coil folds" if dough.boxed else "stretch-and-folds"
+    every = dough.fold_every_min or 30
+    sentence = f"{count} sets of {kind}, {every} min apart. Anything from {LEAST_GAP} to {MOST_GAP} min does no harm: "
+    sentence += "only the first two matter for strength; the last may be left out if the dough resists."
+    return FoldPlan(kind, count, every, LEAST_GAP, MOST_GAP, sentence)
 
 
 def notes(course: Course, water: WaterAnswer) -> tuple[str, ...]:

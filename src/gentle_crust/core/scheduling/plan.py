@@ -9,13 +9,14 @@ from datetime import datetime, timedelta
 import numpy as np
 
 from gentle_crust.core.errors import CraftError
-from gentle_crust.core.fermentation.engine import crossings
 from gentle_crust.core.fermentation.rates import Floats
-from gentle_crust.core.fermentation.targets import share_of_greatest
-from gentle_crust.core.fermentation.uncertainty import ONE, activities, band, span
+from gentle_crust.core.fermentation.uncertainty import ONE, Vigour, activities, band, unknown
 from gentle_crust.core.scheduling import ladder, problems, ribbon, weigh_list
+from gentle_crust.core.scheduling.carry import carry
 from gentle_crust.core.scheduling.clock import Clock, zone_of
-from gentle_crust.core.scheduling.course import Recipe, recipe, run_bulk, run_proof, shape, with_preferment
+from gentle_crust.core.scheduling.costs import costs
+from gentle_crust.core.scheduling.course import Recipe, recipe, with_preferment
+from gentle_crust.core.scheduling.follow import Following, followed, plan_times, with_later_times
 from gentle_crust.core.scheduling.leaven import (
     CULTURE_KEPT_G,
     CULTURE_RATIOS,
@@ -27,21 +28,22 @@ from gentle_crust.core.scheduling.leaven import (
 )
 from gentle_crust.core.scheduling.mixing_water import water_for_mix
 from gentle_crust.core.scheduling.result import Plan, Proof
-from gentle_crust.core.scheduling.solve import FRIDGE_HOURS, Times, cold_times, rise_at_bulk_end, room_times
+from gentle_crust.core.scheduling.solve import Times, cold_times, fridge_hours, room_times
 from gentle_crust.core.scheduling.whole import Course
 from gentle_crust.core.scheduling.wish import Kitchen, Wish, check_wish
 from gentle_crust.core.water.taps import kettle_c
 
-ENGINE = "1"
+ENGINE = "2"
 """Version of the rules that a plan was reckoned with; raised whenever a plan's figures would change."""
 MOST_TRIES = 3
 
 
-def make_plan(wish: Wish, kitchen: Kitchen, now: datetime) -> Plan:
+def make_plan(wish: Wish, kitchen: Kitchen, now: datetime, following: Following | None = None) -> Plan:
     """Plan ``wish`` in ``kitchen`` as of ``now`` (an aware instant).
 
-    Raises CraftError, naming the field, for what cannot be reckoned at all; a wish that merely cannot be
-    met comes back as a plan with ``problems``.
+    With ``following``, a plan that is being baked: its dough was mixed when it says, and what was read of it moves
+    whatever comes later. Raises CraftError, naming the field, for what cannot be reckoned at all; a wish that merely
+    cannot be met comes back as a plan with ``problems``.
     """
     check_wish(wish, kitchen)
     made = recipe(wish, kitchen)
@@ -55,13 +57,20 @@ def make_plan(wish: Wish, kitchen: Kitchen, now: datetime) -> Plan:
     clock = Clock(wish.ready, zone, kitchen.nights, kitchen.room)
     cooling = made.bake.cool_min / 60 if wish.ready_means == "cut" else 0.0
     load = -cooling - made.bake.all_loads_min / 60
-    course = _course(made, clock, load, clock.hours(now))
+    if following is None:
+        course, told = _course(made, clock, load, clock.hours(now), unknown()), None
+    else:
+        mix = clock.hours(following.times.mix)
+        ripenings = _ripenings(made, clock, mix, clock.hours(now), activities())
+        made, clock, times, told = followed(_with_ripe(made, clock, mix)[0], clock, following)
+        course = with_later_times(carry(made, clock, times, ripenings, told), clock, told, following.bulk_rise)
+    out = course.times.load + made.bake.all_loads_min / 60
     water = water_for_mix(course, kitchen, clock)
     steps = ladder.steps(course, kitchen, clock, water)
     return Plan(
         engine=ENGINE,
-        ready=wish.ready,
-        out=clock.at(-cooling),
+        ready=wish.ready if following is None else clock.at(out + cooling),
+        out=clock.at(out),
         begins=steps[0].at,
         steps=steps,
         weigh=weigh_list.weigh_stages(course, clock, water, kitchen.scale_g),
@@ -74,42 +83,35 @@ def make_plan(wish: Wish, kitchen: Kitchen, now: datetime) -> Plan:
         proof=_proof(course),
         bake=made.bake,
         ribbon=ribbon.draw(course, clock, clock.hours(now)),
-        problems=problems.find(course, steps, kitchen, clock, clock.hours(now)),
+        problems=problems.find(course, steps, kitchen, clock, clock.hours(now) if told is None else None),
         notes=ladder.notes(course, water),
+        times=plan_times(course.times, clock),
+        costs=costs(course, steps, clock),
+        fold_plan=ladder.fold_plan(made),
+        told=told,
     )
 
 
-def _course(made: Recipe, clock: Clock, load: float, now: float) -> Course:
+def plan_course(wish: Wish, kitchen: Kitchen, now: datetime) -> tuple[Course, Clock]:
+    """The course behind a plan, for whoever looks into it more closely."""
+    check_wish(wish, kitchen)
+    made = recipe(wish, kitchen)
+    clock = Clock(wish.ready, zone_of(kitchen.zone), kitchen.nights, kitchen.room)
+    cooling = made.bake.cool_min / 60 if wish.ready_means == "cut" else 0.0
+    load = -cooling - made.bake.all_loads_min / 60
+    return _course(made, clock, load, clock.hours(now), unknown()), clock
+
+
+def _course(made: Recipe, clock: Clock, load: float, now: float, vigour: Vigour) -> Course:
     made, times = _times(made, clock, load, now)
-    factors = activities()
-    ripenings = _ripenings(made, clock, times.mix, now, factors)
-    bulk = run_bulk(made, clock, times.mix, (times.bulk_end - times.mix) * 1.6 + 1.5, factors)
-    stopped = bulk.at(times.bulk_end - times.mix)
-    shaped = shape(made, clock, times.bulk_end, stopped, factors)
-    proof_h = times.load - times.proof_start
-    beyond = max(made.bake.all_loads_min / 60, 1.0 if made.wish.proof == "cold" else 1.5 * proof_h + 2)
-    proof = run_proof(made, clock, times.proof_start, proof_h + beyond, shaped.state, factors)
-    middle = len(factors) // 2
-    rise = rise_at_bulk_end(made, stopped)
-    bulk_hours = crossings(bulk.hours, bulk.rise, rise)
-    shares = share_of_greatest(proof.rise, made.holds_shaped)
-    aim = float(np.interp(times.load - times.proof_start, proof.hours, shares[:, middle]))
-    proof_hours = crossings(proof.hours, shares, aim)
-    return Course(
-        made, times, ripenings, bulk, shaped, proof, span(times.mix + bulk_hours), span(times.proof_start + proof_hours)
-    )
+    return carry(made, clock, times, _ripenings(made, clock, times.mix, now, activities(vigour)))
 
 
 def _times(made: Recipe, clock: Clock, load: float, now: float) -> tuple[Recipe, Times]:
     """Mixing to loading, and the recipe with its preferment as it will be when the dough is mixed."""
-    ripen_h: list[float] = []
-    for preferment, mass in made.ripened:
-        if preferment.kind != "levain":
-            ripening = yeasted(clock, load - 6.0, mass, made.wish.formula, preferment, ONE)
-            ripen_h.append(ripening.wanted - ripening.start)
-            made = with_preferment(made, preferment, ripening.trace.at(ripen_h[-1]))
+    made, ripen_h = _with_ripe(made, clock, load - 6.0)
     if made.wish.proof == "cold":
-        return made, _best_cold(made, clock, load, now, tuple(ripen_h))
+        return made, _best_cold(made, clock, load, now, ripen_h)
     times = room_times(made, clock, load)
     if times is None:
         raise CraftError(
@@ -120,11 +122,22 @@ def _times(made: Recipe, clock: Clock, load: float, now: float) -> tuple[Recipe,
     return made, times
 
 
+def _with_ripe(made: Recipe, clock: Clock, mix: float) -> tuple[Recipe, tuple[float, ...]]:
+    """The recipe with its yeasted preferments as ripe as they will be about ``mix``, and how long each takes."""
+    ripen_h: list[float] = []
+    for preferment, mass in made.ripened:
+        if preferment.kind != "levain":
+            ripening = yeasted(clock, mix, mass, made.wish.formula, preferment, ONE)
+            ripen_h.append(ripening.wanted - ripening.start)
+            made = with_preferment(made, preferment, ripening.trace.at(ripen_h[-1]))
+    return made, tuple(ripen_h)
+
+
 def _cold_trouble(
     made: Recipe, clock: Clock, times: Times, before_mix_h: float, now: float, ripen_h: tuple[float, ...]
 ) -> float:
     """Minutes of sleep and of lateness that a cold course would cost; ``ripen_h``: how long its preferments take."""
-    handling = (times.bulk_end, times.proof_start + 1 / 60)
+    handling = (times.bulk_end, times.into_fridge + 1 / 60)
     mixing = (times.mix - made.wish.formula.autolyse_min / 60, times.mix + 0.25)
     folds = [
         (times.mix + fold, times.mix + fold + 1 / 12) for fold in made.fold_times_h if times.mix + fold < times.bulk_end
@@ -149,7 +162,7 @@ def _best_cold(made: Recipe, clock: Clock, load: float, now: float, ripen_h: tup
     """The cold proof, of the lengths that bakers use, that costs no sleep and does not start in the past."""
     before = _before_mix_h(made, clock, load, ripen_h)
     best: tuple[float, Times] | None = None
-    left = list(FRIDGE_HOURS)
+    left = list(fridge_hours(made.wish.fridge_days))
     bulk_h = 5.0
     for _ in range(MOST_TRIES):
 
@@ -209,5 +222,5 @@ def _proof(course: Course) -> Proof:
         share_high=at(loaded, high),
         last_load_share=course.likely_share(last),
         bulk_rise=course.bulk_rise,
-        fridge_hours=loaded if made.wish.proof == "cold" else 0.0,
+        fridge_hours=times.load - times.into_fridge if made.wish.proof == "cold" else 0.0,
     )

@@ -13,11 +13,13 @@ NEAR_TARGET = 0.015
 LAST_LOAD_BEYOND = 0.05
 
 
-def find(course: Course, ladder: tuple[Step, ...], kitchen: Kitchen, clock: Clock, now: float) -> tuple[Problem, ...]:
-    """All problems of a course and its ladder of steps, the gravest first."""
+def find(
+    course: Course, ladder: tuple[Step, ...], kitchen: Kitchen, clock: Clock, now: float | None
+) -> tuple[Problem, ...]:
+    """All problems of a course and its ladder of steps, the gravest first. Without ``now`` the plan is under way."""
     found: list[Problem] = []
     first = ladder[0]
-    missed = (clock.at(now) - first.at).total_seconds() / 60
+    missed = 0.0 if now is None else (clock.at(now) - first.at).total_seconds() / 60
     if missed > 0.5:
         when = f"{say_clock(first.at.isoformat())}, {duration(missed)} ago"
         sentence = f"Begins in the past: {lower(first.title)} should have been at {when}."

@@ -8,6 +8,8 @@ from dataclasses import dataclass
 from datetime import datetime
 
 from gentle_crust.core.cautions import Caution
+from gentle_crust.core.fermentation.readings import Doubt
+from gentle_crust.core.fermentation.uncertainty import Vigour
 from gentle_crust.core.oven.profile import BakeProfile
 from gentle_crust.core.water.plan import WaterAnswer
 
@@ -179,6 +181,56 @@ class Totals:
 
 
 @dataclass(frozen=True)
+class PlanTimes:
+    """The instants that everything else hangs on."""
+
+    mix: datetime
+    bulk_end: datetime
+    proof_start: datetime
+    load: datetime
+    chill: datetime
+    """When a cold proof turns cold; the start of proof otherwise."""
+
+
+@dataclass(frozen=True)
+class Told:
+    """What readings told: how lively the dough is, in a sentence too, and which of them are hard to believe."""
+
+    vigour: Vigour
+    sentence: str
+    doubts: tuple[Doubt, ...]
+
+
+@dataclass(frozen=True)
+class Costs:
+    """What a plan asks and gives. ``sourness`` and ``flavour`` are indices, 0-1."""
+
+    hands_on: int
+    """Moments at which hands are needed."""
+    hands_min: int
+    asleep_min: float
+    """Minutes of that in the baker's sleep."""
+    hours: float
+    """From the first step until it can be cut."""
+    sourness: float
+    flavour: float
+    spread_min: float
+    """How far apart the end of bulk may fall, low to high: the smaller, the safer."""
+
+
+@dataclass(frozen=True)
+class FoldPlan:
+    """Which folds, how many, how far apart, and how much that may slip; empty kind if it is kneaded or only stirred."""
+
+    kind: str
+    count: int
+    every_min: int
+    from_min: int
+    to_min: int
+    sentence: str
+
+
+@dataclass(frozen=True)
 class Plan:
     """The whole answer to a wish."""
 
@@ -200,3 +252,8 @@ class Plan:
     problems: tuple[Problem, ...]
     notes: tuple[str, ...]
     by_feel: ByFeel | None = None
+    times: PlanTimes | None = None
+    costs: Costs | None = None
+    fold_plan: FoldPlan | None = None
+    told: Told | None = None
+    """What readings told of this dough, if any were taken."""

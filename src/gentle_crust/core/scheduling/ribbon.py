@@ -32,20 +32,7 @@ def draw(course: Course, clock: Clock, now: float) -> Ribbon:
         )
         for each in course.ripenings
     ]
-    bulk_h = times.bulk_end - times.mix
-    target = course.bulk_rise
-    parts.append(
-        _part(
-            "bulk", "Bulk", clock, times.mix, course.bulk.hours, course.bulk.rise, course.bulk.dough_c, bulk_h, target
-        )
-    )
-    rest = course.shaped.rest
-    if rest is not None:
-        parts.append(_trace_part("rest", "Shaping", clock, times.bulk_end, rest, made.handling_h, None))
-    goal = made.target.aim * (1 + made.holds_shaped) - 1
-    parts.append(
-        _trace_part("proof", "Proof", clock, times.proof_start, course.proof, times.load - times.proof_start, goal)
-    )
+    parts += dough_parts(course, clock)
     return Ribbon(
         parts=tuple(parts),
         bake=_bake(course, clock),
@@ -58,6 +45,26 @@ def draw(course: Course, clock: Clock, now: float) -> Ribbon:
         core_done_c=made.bake.core_done_c,
         greatest_rise=max(point.rise for part in parts for point in part.points),
     )
+
+
+def dough_parts(course: Course, clock: Clock) -> tuple[RibbonPart, ...]:
+    """The dough itself, from the bowl to the oven."""
+    made, times = course.recipe, course.times
+    bulk_h = times.bulk_end - times.mix
+    target = course.bulk_rise
+    parts = [
+        _part(
+            "bulk", "Bulk", clock, times.mix, course.bulk.hours, course.bulk.rise, course.bulk.dough_c, bulk_h, target
+        )
+    ]
+    rest = course.shaped.rest
+    if rest is not None:
+        parts.append(_trace_part("rest", "Shaping", clock, times.bulk_end, rest, made.handling_h, None))
+    goal = made.target.aim * (1 + made.holds_shaped) - 1
+    parts.append(
+        _trace_part("proof", "Proof", clock, times.proof_start, course.proof, times.load - times.proof_start, goal)
+    )
+    return tuple(parts)
 
 
 def _titles(kind: str) -> str:

@@ -9,7 +9,7 @@ import numpy as np
 
 from gentle_crust.core.fermentation.engine import State, first_crossing, rise_of
 from gentle_crust.core.fermentation.rates import Floats
-from gentle_crust.core.fermentation.targets import BULK_RISE_BOUNDS, bulk_rise, share_of_greatest
+from gentle_crust.core.fermentation.targets import bulk_bounds, bulk_rise, share_of_greatest
 from gentle_crust.core.fermentation.uncertainty import ONE
 from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.scheduling.course import Recipe, run_bulk, run_proof, shape
@@ -18,6 +18,8 @@ LONGEST_BULK_H = 20.0
 LONGEST_ROOM_PROOF_H = 12.0
 FRIDGE_HOURS = (12.0, 11.0, 13.0, 10.0, 14.0, 9.0, 15.0, 8.0, 16.0, 17.0, 18.0)
 """Cold proofs that are tried, the one bakers like best first."""
+WAITS_H = (0.0, 0.5, 1.0, 2.0, 3.0)
+"""Times in the room that a shaped dough may be given before the fridge."""
 NEAR_ENOUGH_H = 0.1
 """A correction this small leaves an error of a minute or less behind it: each round shrinks it tenfold."""
 
@@ -30,12 +32,30 @@ class Times:
     bulk_end: float
     proof_start: float
     load: float
+    chill: float | None = None
+    """When the shaped dough goes into the fridge, if not at once when it is shaped."""
+
+    @property
+    def into_fridge(self) -> float:
+        """When a cold proof turns cold."""
+        return self.proof_start if self.chill is None else self.chill
+
+    @property
+    def waits_h(self) -> float:
+        """Hours that the shaped dough stands in the room before the fridge."""
+        return self.into_fridge - self.proof_start
+
+
+def fridge_hours(days: int) -> tuple[float, ...]:
+    """Lengths of a cold proof that are tried, ``days`` longer than over night."""
+    return tuple(hours + 24 * days for hours in FRIDGE_HOURS)
 
 
 def _bulk_stop_hours(made: Recipe, hours: Floats, dough_c: Floats, rise: Floats) -> float:
     """Hours after mixing at which the rise reaches the default for the dough's temperature at that moment."""
-    leaven = made.wish.formula.leaven
-    wanted = np.minimum(bulk_rise(leaven, dough_c), 0.5 * made.holds_bulk)
+    low, high = bulk_bounds(made.wish.formula.leaven, made.wish.school)
+    wanted = np.clip(bulk_rise(made.wish.formula.leaven, dough_c), low, high)
+    wanted = np.minimum(wanted, 0.5 * made.holds_bulk)
     return first_crossing(hours, rise - wanted, 0.0)
 
 
@@ -90,11 +110,12 @@ def cold_times(made: Recipe, clock: Clock, load: float, fridge_h: float, bulk_h:
 
     The rise at the end of bulk stays within its bounds; whether the target is then met is for the caller to see.
     """
-    low, high = BULK_RISE_BOUNDS[made.wish.formula.leaven]
+    low, high = bulk_bounds(made.wish.formula.leaven, made.wish.school)
     high = min(high, 0.5 * made.holds_bulk)
     low = min(low, 0.7 * high)
-    bulk_end = load - fridge_h - made.handling_h
-    for _ in range(5):
+    wait_h = 0.0
+    for _ in range(6):
+        bulk_end = load - fridge_h - made.handling_h - wait_h
         bulk = run_bulk(made, clock, bulk_end - bulk_h, min(bulk_h * 1.6 + 1, LONGEST_BULK_H), ONE)
         earliest = first_crossing(bulk.hours, bulk.rise[:, 0], low)
         latest = first_crossing(bulk.hours, bulk.rise[:, 0], high)
@@ -105,13 +126,32 @@ def cold_times(made: Recipe, clock: Clock, load: float, fridge_h: float, bulk_h:
         states = _columns([bulk.at(float(stop)) for stop in stops])
         many = np.ones(len(stops))
         shaped = shape(made, clock, bulk_end, states, many)
-        proof = run_proof(made, clock, load - fridge_h, fridge_h, shaped.state, many)
+        start = load - fridge_h - wait_h
+        proof = run_proof(made, clock, start, fridge_h + wait_h, shaped.state, many, wait_h)
         shares = share_of_greatest(proof.rise[-1], made.holds_shaped)
         found = float(np.interp(made.target.aim, np.maximum.accumulate(shares), stops))
         moved, bulk_h = abs(found - bulk_h), found
+        if shares.max() < made.target.low and not wait_h:
+            wait_h = _wait_in_room(made, clock, load - fridge_h, fridge_h, shaped.state)
+            if wait_h:
+                continue
         if moved < NEAR_ENOUGH_H:
             break
-    return Times(bulk_end - bulk_h, bulk_end, load - fridge_h, load)
+    bulk_end = load - fridge_h - made.handling_h - wait_h
+    return Times(bulk_end - bulk_h, bulk_end, load - fridge_h - wait_h, load, load - fridge_h)
+
+
+def _wait_in_room(made: Recipe, clock: Clock, chill: float, fridge_h: float, shaped: State) -> float:
+    """How long the riper of some shaped doughs must stand in the room first so that the fridge can finish it."""
+    riper = replace(
+        shaped,
+        **{name: getattr(shaped, name)[-1:] for name in ("yeast", "bacteria", "bakers_yeast_g", "made_ml", "kept_ml")},
+    )
+    shares = []
+    for wait in WAITS_H:
+        proof = run_proof(made, clock, chill - wait, fridge_h + wait, riper, ONE, wait)
+        shares.append(float(share_of_greatest(proof.rise[-1], made.holds_shaped)[0]))
+    return float(np.interp(made.target.aim, np.maximum.accumulate(shares), WAITS_H))
 
 
 def rise_at_bulk_end(made: Recipe, state: State) -> float:

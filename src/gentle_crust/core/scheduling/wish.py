@@ -5,6 +5,7 @@ from datetime import datetime
 from typing import Literal
 
 from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core.fermentation.targets import SCHOOLS, School
 from gentle_crust.core.formula.model import Formula
 from gentle_crust.core.oven.profile import Oven, Vessel
 from gentle_crust.core.scheduling.clock import Nights, Room
@@ -44,6 +45,12 @@ class Wish:
     dough_c: float
     culture: Literal["lively", "hungry"] = "lively"
     mixing: str = "folds"
+    fridge_days: int = 0
+    """Days that a cold proof lasts beyond one night."""
+    school: School = "by_dough"
+    """How far bulk goes."""
+    folds: int | None = None
+    """Sets of folds, if not as many as the dough asks for."""
 
 
 def check_wish(wish: Wish, kitchen: Kitchen) -> None:
@@ -55,5 +62,12 @@ def check_wish(wish: Wish, kitchen: Kitchen) -> None:
     within("room_night_c", "The kitchen by night", kitchen.room.night_c, 2, 40, " C")
     within("fridge_c", "The fridge", kitchen.room.fridge_c, 0, 12, " C")
     within("tap_c", "Tap water", kitchen.tap_c, 1, 40, " C")
+    within("fridge_days", "Days in the fridge", wish.fridge_days, 0, 3, "")
+    if wish.folds is not None:
+        within("folds", "Sets of folds", wish.folds, 0, 8, "")
+    if wish.school != "by_dough" and wish.school not in SCHOOLS:
+        raise CraftError(
+            "school", f"'{wish.school}' is no school I know.", f"Choose one of by_dough, {', '.join(SCHOOLS)}."
+        )
     if kitchen.nights.length_h > 14:
         raise CraftError("sleep", "Sleep of more than 14 hours leaves no time to bake.", "Give the hours of one night.")

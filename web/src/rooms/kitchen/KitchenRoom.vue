@@ -126,6 +126,8 @@ async function save() {
           <legend>{{ t.tools }}</legend>
           <PickField v-model="scale" :label="t.scale" :options="scales" />
           <MaybeField v-model="form.bowl_l" :label="t.bowl" unit="l" />
+          <MaybeField v-model="form.box_l" :label="t.box" unit="l" />
+          <MaybeField v-model="form.jar_mm" :label="t.jar" unit="mm" />
           <MaybeField v-model="form.mixer_dough_g" :label="t.mixer" unit="g" />
           <MaybeField v-model="form.tin_ml" :label="t.tin" unit="ml" />
           <label class="currency"

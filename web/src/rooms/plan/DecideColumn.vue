@@ -4,6 +4,7 @@ import type { Asked, FormulaAnswer, PlanAnswer, Settings } from '../../api/clien
 import AmountField from '../../forms/AmountField.vue'
 import ChoiceRow from '../../forms/ChoiceRow.vue'
 import ClockField from '../../forms/ClockField.vue'
+import ShareSlider from '../../forms/ShareSlider.vue'
 import WarmthSlider from '../../forms/WarmthSlider.vue'
 import { useUnits } from '../../shell/units'
 import { fill, words } from '../../words'
@@ -40,6 +41,22 @@ const culture = field('culture')
 const proof = field('proof')
 const vessel = field('vessel_id')
 const means = field('ready_means')
+const school = field('school')
+const fridgeDays = computed({
+  get: () => String(props.asked.fridge_days ?? 0),
+  set: (value) => emit('change', { fridge_days: Number(value) }),
+})
+const levainShare = computed(
+  () => props.answer?.formula.preferments.find((one) => one.kind === 'levain')?.flour_percent ?? 10,
+)
+const levain = computed({
+  get: () => props.asked.levain_percent ?? levainShare.value,
+  set: (value) => emit('change', { levain_percent: value }),
+})
+const folds = computed({
+  get: () => props.asked.folds ?? props.answer?.plan.fold_plan?.count ?? 0,
+  set: (value) => emit('change', { folds: value }),
+})
 const bed = field('sleep_from')
 const up = field('sleep_to')
 
@@ -83,6 +100,10 @@ const dayWord = computed(() => {
 const isLevain = computed(
   () => props.answer?.formula.preferments.some((one) => one.kind === 'levain') ?? false,
 )
+const schools = Object.entries(t.schools).map(([value, label]) => ({
+  value: value as NonNullable<Asked['school']>,
+  label,
+}))
 const vesselName = computed(
   () => props.settings.vessels?.find((each) => each.id === props.asked.vessel_id)?.name ?? '',
 )
@@ -186,6 +207,17 @@ const formulaOptions = computed(() =>
       @toggle="toggle('dough')"
     >
       <WarmthSlider v-model="dough" :label="t.fields.dough" :low="18" :high="32" />
+      <ShareSlider v-if="isLevain" v-model="levain" :label="t.fields.levain" :low="2" :high="25" />
+      <AmountField
+        v-if="answer?.plan.fold_plan?.kind || asked.folds != null"
+        v-model="folds"
+        :label="t.fields.folds"
+        :low="0"
+        :high="8"
+        :step="1"
+      />
+      <ChoiceRow v-model="school" :legend="t.fields.school" :options="schools" />
+      <p class="small quiet">{{ t.schoolWhy[school] }}</p>
       <ChoiceRow
         v-if="isLevain"
         v-model="culture"
@@ -210,6 +242,12 @@ const formulaOptions = computed(() =>
           { value: 'cold', label: t.proofLong.cold },
           { value: 'room', label: t.proofLong.room },
         ]"
+      />
+      <ChoiceRow
+        v-if="proof === 'cold'"
+        v-model="fridgeDays"
+        :legend="t.fields.days"
+        :options="t.nights.map((label, index) => ({ value: String(index), label }))"
       />
       <WarmthSlider v-if="proof === 'cold'" v-model="fridge" :label="t.fields.fridge" :low="1" :high="10" />
     </SentenceLine>

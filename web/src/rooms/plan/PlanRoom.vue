@@ -1,29 +1,37 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
-import { api, ask, type Asked, type Mend } from '../../api/client'
+import { api, ask, type Asked, type Mend, type Schemas } from '../../api/client'
 import DoughRibbon from '../../charts/DoughRibbon.vue'
 import DoughRibbonDown from '../../charts/DoughRibbonDown.vue'
 import { useMedia } from '../../charts/useSize'
 import { useKitchen, useNow } from '../../shell/kitchen'
 import { useUnits } from '../../shell/units'
 import { fill, words } from '../../words'
+import BakeCard from './BakeCard.vue'
 import DecideColumn from './DecideColumn.vue'
+import ReadDough from './ReadDough.vue'
 import SavedPlans from './SavedPlans.vue'
 import StepLadder from './StepLadder.vue'
 import TroubleNote from './TroubleNote.vue'
 import PlanWater from './PlanWater.vue'
+import WaysStrip from './WaysStrip.vue'
 import WeighList from './WeighList.vue'
+import WhatIfRow from './WhatIfRow.vue'
+import WhyPanel from './WhyPanel.vue'
+import { useAside } from './useAside'
 import { usePlan } from './usePlan'
 
 const now = useNow()
 const narrow = useMedia('(max-width: 720px)')
 const { settings } = useKitchen()
-const { say } = useUnits()
+const { say, localTime } = useUnits()
 const formulas = useQuery({ queryKey: ['formulas'], queryFn: () => ask(api.GET('/api/formulas')) })
 const {
   asked,
   answer,
+  kept,
+  shown,
   refused,
   fieldErrors,
   id,
@@ -37,6 +45,29 @@ const {
   reckon,
 } = usePlan()
 const t = words.plan
+const { ways, shades, why, shading, shade, explaining } = useAside(asked)
+const bulkHours = computed(() => {
+  const times = shown.value?.times
+  return times ? (Date.parse(times.bulk_end) - Date.parse(times.mix)) / 3_600_000 : 6
+})
+const chosenWay = computed(() => {
+  const at = asked.value
+  const same = ways.data.value?.ways.find(
+    (way) =>
+      way.proof === at?.proof && way.dough_c === at?.dough_c && way.fridge_days === (at?.fridge_days ?? 0),
+  )
+  return same?.code ?? null
+})
+function takeWay(way: Schemas['WayAnswer']) {
+  const ready = way.ready ? localTime(way.ready) : asked.value?.ready
+  change({ proof: way.proof, dough_c: way.dough_c, fridge_days: way.fridge_days, ready })
+}
+/** There is a dough to read once it is mixed. */
+const mixed = computed(() => {
+  const times = answer.value?.plan.times
+  return (times && now.value >= Date.parse(times.mix)) || kept.value?.readings.length
+})
+const print = () => window.print()
 
 const saveWord = computed(() => {
   if (saving.value) return t.saving
@@ -90,8 +121,14 @@ function mend(found: Mend) {
         <button v-else type="button" @click="another">{{ t.fresh }}</button>
       </div>
       <p v-if="!answer && !refused" class="quiet" role="status">{{ words.loading }}</p>
-      <template v-if="answer">
-        <TroubleNote v-if="answer.plan.problems.length" :plan="answer.plan" :mends="mends" @mend="mend" />
+      <template v-if="answer && shown">
+        <TroubleNote
+          v-if="shown.problems.length"
+          :plan="shown"
+          :mends="kept?.followed ? [] : mends"
+          :under-way="Boolean(kept?.followed)"
+          @mend="mend"
+        />
         <p v-if="answer.formula_put_away" class="small remark">{{ t.formulaGone }}</p>
         <p v-if="answer.asked.version && answer.asked.version < answer.newest_version" class="small remark">
           {{ t.version }} {{ answer.asked.version }}.
@@ -99,27 +136,56 @@ function mend(found: Mend) {
             {{ t.newest }} {{ answer.newest_version }}
           </button>
         </p>
-        <DoughRibbonDown v-if="narrow" :plan="answer.plan" />
-        <DoughRibbon v-else :plan="answer.plan" />
-        <p v-for="note in answer.plan.notes" :key="note" class="small remark">{{ say(note) }}</p>
+        <DoughRibbonDown v-if="narrow" :plan="shown" :shade="shade" />
+        <DoughRibbon v-else :plan="shown" :shade="shade" />
+        <WhatIfRow v-model="shading" :shades="shades.data.value?.shades ?? []" />
+        <WaysStrip class="no-print" :ways="ways.data.value?.ways ?? []" :chosen="chosenWay" @take="takeWay" />
+        <ReadDough
+          v-if="kept && mixed"
+          :key="kept.id"
+          :saved="kept"
+          :now="now"
+          @read="(found) => (answer = found)"
+        />
+        <p v-for="note in shown.notes" :key="note" class="small remark">{{ say(note) }}</p>
+        <div class="asks no-print">
+          <button type="button" class="link" :aria-expanded="explaining" @click="explaining = !explaining">
+            {{ explaining ? words.why.close : words.why.open }}
+          </button>
+          <button type="button" class="link" @click="print">{{ words.card.print }}</button>
+        </div>
+        <WhyPanel
+          v-if="explaining"
+          class="no-print"
+          :why="why.data.value?.why ?? null"
+          :asked="answer.asked"
+          :bulk-rise="shown.proof.bulk_rise"
+          :bulk-hours="bulkHours"
+          :levain="answer.formula.preferments.some((one) => one.kind === 'levain')"
+        />
         <div class="below">
-          <StepLadder :plan="answer.plan" />
+          <StepLadder :plan="shown" />
           <div class="follow">
-            <WeighList :plan="answer.plan" />
+            <WeighList :plan="shown" />
             <PlanWater
               :plan="answer.plan"
               :formula="answer.asked.formula_id"
               :pieces="answer.asked.pieces ?? 1"
             />
+            <section v-if="answer.marks.length || shown.fold_plan" class="marks">
+              <h3>{{ words.marks.title }}</h3>
+              <p v-for="mark in answer.marks" :key="mark.vessel" class="small">{{ say(mark.sentence) }}</p>
+              <p v-if="shown.fold_plan" class="small">{{ shown.fold_plan.sentence }}</p>
+            </section>
             <p class="small quiet at-oven">
               {{ t.proofAt }}
               {{
                 fill(t.says.atOven, {
-                  low: share(answer.plan.proof.share_low),
-                  high: share(answer.plan.proof.share_high),
-                  likely: share(answer.plan.proof.share),
-                  from: share(answer.plan.proof.target_low),
-                  to: share(answer.plan.proof.target_high),
+                  low: share(shown.proof.share_low),
+                  high: share(shown.proof.share_high),
+                  likely: share(shown.proof.share),
+                  from: share(shown.proof.target_low),
+                  to: share(shown.proof.target_high),
                 })
               }}
             </p>
@@ -127,6 +193,15 @@ function mend(found: Mend) {
         </div>
       </template>
     </div>
+    <BakeCard
+      v-if="answer && shown"
+      class="only-print"
+      :plan="shown"
+      :formula="answer.formula"
+      :pieces="answer.asked.pieces ?? 1"
+      :each="answer.asked.scaling_weight_g ?? 0"
+      :marks="answer.marks"
+    />
     <SavedPlans :current="id" class="narrow-only" @gone="(key) => key === id && another()" />
   </div>
 </template>
@@ -218,12 +293,33 @@ function mend(found: Mend) {
     grid-row: 1;
   }
 }
+.asks {
+  display: flex;
+  gap: 24px;
+}
+.marks {
+  display: grid;
+  gap: 4px;
+}
+.marks h3 {
+  font-size: 17px;
+  font-weight: 650;
+}
+.only-print {
+  display: none;
+}
 @media print {
   .room {
     display: block;
+    min-height: 0;
   }
-  .left {
-    border: 0;
+  .left,
+  .see,
+  .narrow-only {
+    display: none !important;
+  }
+  .only-print {
+    display: block;
   }
 }
 </style>

@@ -3,7 +3,7 @@ import type { Mend, Plan } from '../../api/client'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
 
-defineProps<{ plan: Plan; mends: Mend[] | null }>()
+defineProps<{ plan: Plan; mends: Mend[] | null; underWay?: boolean }>()
 defineEmits<{ mend: [Mend] }>()
 const { say } = useUnits()
 </script>
@@ -16,7 +16,12 @@ const { say } = useUnits()
     </div>
     <div class="mends">
       <p class="small">
-        {{ mends === null ? words.plan.looking : mends.length ? words.plan.mends : words.plan.noMend }}
+        <template v-if="underWay">
+          {{ plan.problems.map((problem) => words.plan.underWay[problem.code] ?? '').join(' ') }}
+        </template>
+        <template v-else>
+          {{ mends === null ? words.plan.looking : mends.length ? words.plan.mends : words.plan.noMend }}
+        </template>
       </p>
       <button
         v-for="mend in mends ?? []"

@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/vue-query'
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { api, ask, Refused, type Asked, type Mend, type PlanAnswer } from '../../api/client'
+import { api, ask, Refused, type Asked, type Mend, type PlanAnswer, type SavedPlan } from '../../api/client'
 import { newKey } from '../../shell/keys'
 import { words } from '../../words'
 
@@ -22,7 +22,13 @@ function stored(): Draft | null {
 }
 
 /** A question with nothing but the formula settled. */
-const about = (formula: string): Asked => ({ formula_id: formula, culture: 'lively', ready_means: 'out' })
+const about = (formula: string): Asked => ({
+  formula_id: formula,
+  culture: 'lively',
+  ready_means: 'out',
+  fridge_days: 0,
+  school: 'by_dough',
+})
 
 /** The plan in hand: what is asked, the server's answer, and the one saved behind it. The newest question wins. */
 export function usePlan() {
@@ -30,7 +36,7 @@ export function usePlan() {
   const router = useRouter()
   const client = useQueryClient()
   const asked = shallowRef<Asked | null>(null)
-  const answer = shallowRef<PlanAnswer | null>(null)
+  const answer = shallowRef<PlanAnswer | SavedPlan | null>(null)
   const refused = shallowRef<Refused | null>(null)
   const id = ref<string | null>(null)
   const dirty = ref(false)
@@ -86,6 +92,9 @@ export function usePlan() {
       dough_c: undefined,
       vessel_id: undefined,
       proof: undefined,
+      levain_percent: undefined,
+      folds: undefined,
+      version: undefined,
     })
   }
 
@@ -202,6 +211,12 @@ export function usePlan() {
     { immediate: true },
   )
 
+  /** The saved plan with what was read of its dough since; null while it is being changed. */
+  const kept = computed(() => {
+    const found = answer.value
+    return !dirty.value && found && 'readings' in found ? found : null
+  })
+  const shown = computed(() => kept.value?.followed ?? answer.value?.plan ?? null)
   const fieldErrors = computed(() => {
     const found: Record<string, string> = {}
     for (const error of refused.value?.errors ?? []) found[error.field] = `${error.sentence} ${error.remedy}`
@@ -211,6 +226,8 @@ export function usePlan() {
   return {
     asked,
     answer,
+    kept,
+    shown,
     refused,
     fieldErrors,
     id,

@@ -32,6 +32,7 @@ def upgrade() -> None:
         "event",
         sa.Column("id", sa.String(60), primary_key=True),
         sa.Column("kind", sa.String(30), nullable=False, index=True),
+        sa.Column("subject", sa.String(60), nullable=False, index=True),
         sa.Column("at", Instant, nullable=False, index=True),
         sa.Column("body", sa.JSON, nullable=False),
     )

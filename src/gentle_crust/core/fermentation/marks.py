@@ -1,0 +1,50 @@
+"""Marks on the baker's own vessels: where a rise stands on a box or a sample jar."""
+
+from dataclasses import dataclass
+from math import pi
+
+from gentle_crust.core.errors import within
+from gentle_crust.core.tables import constant
+
+SAMPLE_G = 40.0
+"""Dough in a sample jar, if nothing else is said (practice)."""
+
+
+@dataclass(frozen=True)
+class Mark:
+    """Where to look: the vessel, the dough's start and target in its unit (ml or mm), and a sentence."""
+
+    vessel: str
+    unit: str
+    start: float
+    target: float
+    fits: bool
+    sentence: str
+
+
+def _volume_ml(dough_g: float) -> float:
+    return dough_g / constant("fermentation", "gas", "dough_density_g_per_ml")
+
+
+def on_box(dough_g: float, rise: float, box_l: float) -> Mark:
+    """The line on a straight-sided box of ``box_l`` litres at which ``dough_g`` has risen by ``rise`` (fraction)."""
+    within("box_l", "The box", box_l, 0.2, 200, " litres")
+    start = _volume_ml(dough_g)
+    target = start * (1 + rise)
+    fits = target <= 950 * box_l
+    sentence = f"+{100 * rise:.0f} % in your {box_l:g}-litre box is the {target / 1000:.1f} litre line"
+    sentence += f"; it starts at {start / 1000:.1f}." if fits else ": it would run over, so use a bigger box or two."
+    return Mark("box", "ml", start, target, fits, sentence)
+
+
+def in_jar(rise: float, diameter_mm: float, sample_g: float = SAMPLE_G) -> Mark:
+    """Height in a straight jar of an inner ``diameter_mm`` at which a sample of ``sample_g`` has risen by ``rise``."""
+    within("jar_mm", "The jar's inner width", diameter_mm, 15, 150, " mm")
+    within("sample_g", "The sample", sample_g, 5, 500, " g")
+    start = 1000 * _volume_ml(sample_g) / (pi * diameter_mm**2 / 4)
+    target = start * (1 + rise)
+    sentence = (
+        f"{{{sample_g:g}|g}} in a {diameter_mm:g} mm jar stands {start:.0f} mm high at first, {target:.0f} mm at "
+        f"+{100 * rise:.0f} %. Keep it beside the dough."
+    )
+    return Mark("jar", "mm", start, target, True, sentence)

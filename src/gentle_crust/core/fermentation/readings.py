@@ -1,0 +1,141 @@
+"""What a baker reads off a dough, and what it tells about the leaven's activity: Bayes on a grid of factors."""
+
+from collections.abc import Callable
+from dataclasses import dataclass
+from typing import Literal, get_args
+
+import numpy as np
+
+from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core.fermentation.rates import Floats
+from gentle_crust.core.fermentation.uncertainty import Vigour, unknown
+from gentle_crust.core.tables import constant
+
+RiseKind = Literal["rise_eye", "rise_box", "rise_jar"]
+ReadingKind = Literal["rise_eye", "rise_box", "rise_jar", "ready", "dough_c"]
+GRID_SIGMAS, GRID_POINTS = 3.5, 57
+OUTLIER = 0.02
+"""Part of readings that are plain mistakes: none may throw the belief away."""
+THIN_H = 0.25
+"""Readings nearer than this say hardly more than one."""
+SUREST_SIGMA = 0.05
+HARD_TO_BELIEVE_RISE = 0.12
+"""A dough that is not touched does not fall by this much between two readings."""
+HARD_TO_BELIEVE_K_PER_H = 12.0
+
+
+@dataclass(frozen=True)
+class Reading:
+    """One reading, ``at_h`` hours after mixing.
+
+    ``value``: the rise (fraction) for the rise kinds; for ready the rise at which it was judged ready; C for dough_c.
+    ``sure`` if the baker stands by a reading that is hard to believe.
+    """
+
+    at_h: float
+    kind: ReadingKind
+    value: float
+    sure: bool = False
+
+
+@dataclass(frozen=True)
+class Doubt:
+    """A reading, by its place, that is hard to believe, and why; it does not count until the baker stands by it."""
+
+    index: int
+    sentence: str
+
+
+def error_of(kind: ReadingKind) -> float:
+    """Standard deviation of a reading of rise, as a fraction."""
+    return constant("fermentation", "readings", f"{kind}_error")
+
+
+def rise_from_line(line_ml: float, dough_g: float) -> float:
+    """Rise of ``dough_g`` that stands at the ``line_ml`` of a straight-sided box."""
+    gas_free = dough_g / constant("fermentation", "gas", "dough_density_g_per_ml")
+    within("line_ml", "The line on the box", line_ml, 0.8 * gas_free, 6 * gas_free, " ml")
+    return line_ml / gas_free - 1
+
+
+def rise_from_heights(start_mm: float, now_mm: float) -> float:
+    """Rise of a sample in a straight jar from its height at first and now."""
+    within("start_mm", "The height at first", start_mm, 3, 500, " mm")
+    within("now_mm", "The height now", now_mm, start_mm * 0.8, start_mm * 6, " mm")
+    return now_mm / start_mm - 1
+
+
+def check(reading: Reading, field: str = "reading") -> None:
+    """Raise CraftError for what no dough ever shows."""
+    if reading.kind not in get_args(ReadingKind):
+        raise CraftError(
+            f"{field}.kind", f"'{reading.kind}' is no reading I know.", f"Choose one of {get_args(ReadingKind)}."
+        )
+    if reading.at_h < 0:
+        raise CraftError(f"{field}.at", "That is before the dough was mixed.", "Give a time after mixing.")
+    if reading.kind == "dough_c":
+        within(f"{field}.value", "The dough's temperature", reading.value, 0, 45, " C")
+    else:
+        within(f"{field}.value", "The rise", reading.value, -0.1, 4, " (1 is doubled)")
+
+
+def doubts(readings: tuple[Reading, ...]) -> tuple[Doubt, ...]:
+    """Readings that cannot well be, each against the one of its sort before it."""
+    found = []
+    for index, reading in enumerate(readings):
+        warm = reading.kind == "dough_c"
+        before = [each for each in readings[:index] if (each.kind == "dough_c") == warm and each.at_h <= reading.at_h]
+        if not before or reading.sure:
+            continue
+        last = before[-1]
+        if warm:
+            most = 2 + HARD_TO_BELIEVE_K_PER_H * (reading.at_h - last.at_h)
+            if abs(reading.value - last.value) > most:
+                found.append(Doubt(index, "A dough does not change its temperature so fast: was the probe in it?"))
+        elif reading.value < last.value - HARD_TO_BELIEVE_RISE:
+            found.append(
+                Doubt(index, "It stood higher before: was it folded or divided, or is one of the two misread?")
+            )
+    return tuple(found)
+
+
+def believed(readings: tuple[Reading, ...]) -> tuple[Reading, ...]:
+    """Readings of rise that count: not doubted, in order, and one in a quarter of an hour at most."""
+    doubted = {doubt.index for doubt in doubts(readings)}
+    kept: list[Reading] = []
+    rises = (each for index, each in enumerate(readings) if each.kind != "dough_c" and index not in doubted)
+    for reading in sorted(rises, key=lambda each: each.at_h):
+        if kept and reading.at_h - kept[-1].at_h < THIN_H:
+            kept.pop()
+        kept.append(reading)
+    return tuple(kept)
+
+
+def grid(prior: Vigour) -> Floats:
+    """Activity factors over which belief is spread, evenly in their logarithm."""
+    factors: Floats = prior.likely * np.exp(np.linspace(-GRID_SIGMAS, GRID_SIGMAS, GRID_POINTS) * prior.sigma)
+    return factors
+
+
+def update(readings: tuple[Reading, ...], rise_at: Callable[[float], Floats], prior: Vigour | None = None) -> Vigour:
+    """The belief after ``readings``. ``rise_at(hours)`` gives the rise that each factor of :func:`grid` foretells."""
+    belief = unknown() if prior is None else prior
+    logs = np.log(grid(belief))
+    weight = -(((logs - np.log(belief.likely)) / belief.sigma) ** 2) / 2
+    for reading in believed(readings):
+        off = (reading.value - rise_at(reading.at_h)) / error_of(reading.kind)
+        weight = weight + np.log((1 - OUTLIER) * np.exp(-(off**2) / 2) + OUTLIER * np.exp(-4.5))
+    share = np.exp(weight - weight.max())
+    share /= share.sum()
+    mean = float(share @ logs)
+    sigma = float(np.sqrt(share @ (logs - mean) ** 2))
+    return Vigour(float(np.exp(mean)), max(sigma, SUREST_SIGMA))
+
+
+def in_words(vigour: Vigour) -> str:
+    """How this dough compares with the usual one, in a sentence; empty while that cannot be told."""
+    faster = vigour.likely - 1
+    if abs(np.log(vigour.likely)) < 0.5 * vigour.sigma or abs(faster) < 0.05:
+        return "Your dough keeps to the usual time." if vigour.sigma < 0.15 else ""
+    about = max(5 * round(20 * abs(faster)), 5)
+    return f"Your dough is about {about} % {'faster' if faster > 0 else 'slower'} than usual."

@@ -1,0 +1,44 @@
+"""Questions turned round, asked of a plan's own dough and kitchen."""
+
+from typing import Literal
+
+from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core.fermentation import inverse
+from gentle_crust.core.fermentation.dough import makeup_of
+from gentle_crust.core.fermentation.inverse import Bulk, Turned
+from gentle_crust.core.scheduling.wish import Kitchen, Wish, check_wish
+
+Question = Literal["ready", "levain", "yeast", "dough_c", "proofer_c", "before_fridge", "take_out"]
+UNITS: dict[str, Literal["h", "percent", "c"]] = {
+    "ready": "h",
+    "levain": "percent",
+    "yeast": "percent",
+    "dough_c": "c",
+    "proofer_c": "c",
+    "before_fridge": "h",
+    "take_out": "h",
+}
+
+
+def turn(question: Question, wish: Wish, kitchen: Kitchen, rise: float, hours: float, room_h: float) -> Turned:
+    """Answer one question about the bulk of a wish. Raises CraftError for figures out of reach."""
+    check_wish(wish, kitchen)
+    within("rise", "The rise", rise, 0.05, 3, " (1 is doubled)")
+    makeup = makeup_of(wish.formula)
+    dough_g = wish.pieces * wish.scaling_weight_g
+    bulk = Bulk(makeup, dough_g, wish.dough_c, kitchen.room.day_c)
+    if question == "ready":
+        return inverse.ready_h(bulk, rise)
+    if question == "levain":
+        if makeup.levain_yeast <= 0:
+            raise CraftError("question", "This dough has no levain.", "Ask for yeast instead.")
+        return inverse.levain_for(bulk, rise, hours)
+    if question == "yeast":
+        return inverse.yeast_for(bulk, rise, hours)
+    if question == "dough_c":
+        return inverse.dough_c_for(bulk, rise, hours)
+    if question == "proofer_c":
+        return inverse.proofer_c_for(bulk, rise, hours)
+    if question == "before_fridge":
+        return inverse.room_h_before_fridge(bulk, rise, hours, kitchen.room.fridge_c)
+    return inverse.take_out_h(bulk, rise, hours, kitchen.room.fridge_c, room_h)

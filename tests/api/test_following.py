@@ -1,0 +1,95 @@
+"""Readings, ways, shades and turned questions over HTTP; what cannot be is refused and nothing is half kept."""
+
+from datetime import timedelta
+
+import pytest
+
+from gentle_crust import demo
+from gentle_crust.api.app import create_app
+from tests.conftest import SATURDAY
+
+PLAN = f"/api/plans/{demo.TOMORROW_PLAN}"
+LATER = SATURDAY + timedelta(hours=13)
+
+
+@pytest.fixture
+def evening(sessions):
+    return create_app(sessions, lambda: LATER).test_client()
+
+
+def read(client, key, **body):
+    return client.put(f"{PLAN}/readings/{key}", json=body)
+
+
+def test_a_reading_is_kept_once_moves_the_plan_and_survives_a_restart(evening, sessions):
+    before = evening.get(PLAN).json
+    assert before["readings"] == [] and before["followed"] is None
+    for _ in range(2):
+        after = read(evening, "r1", measure="line_ml", value=2050, at="2026-11-28T19:15").json
+    assert len(after["readings"]) == 1 and "faster" in after["followed"]["told"]["sentence"]
+    assert after["followed"]["times"]["bulk_end"] < before["plan"]["times"]["bulk_end"]
+    assert after["plan"] == before["plan"]
+    again = create_app(sessions, lambda: LATER).test_client().get(PLAN).json
+    assert again["followed"] == after["followed"]
+    gone = evening.delete(f"{PLAN}/readings/r1").json
+    assert gone["readings"] == [] and gone["followed"] is None
+
+
+@pytest.mark.parametrize(
+    ("body", "field"),
+    [
+        ({"measure": "celsius", "value": 60}, "reading.value"),
+        ({"measure": "percent", "value": 900}, "reading.value"),
+        ({"measure": "percent", "value": 20, "at": "2026-11-28T09:00"}, "reading.at"),
+        ({"measure": "percent", "value": 20, "at": "2026-11-28T23:00"}, "at"),
+        ({"measure": "percent", "value": 20, "at": "half past"}, "at"),
+        ({"measure": "line_ml", "value": 3}, "line_ml"),
+        ({"measure": "heights_mm", "value": 40}, "start"),
+        ({"measure": "feeling", "value": 1}, "measure"),
+        ({"measure": "percent", "value": "NaN"}, "value"),
+    ],
+)
+def test_a_reading_that_cannot_be_is_refused(evening, body, field):
+    answer = read(evening, "bad", **body)
+    assert answer.status_code == 422 and answer.json["errors"][0]["field"] == field
+    assert evening.get(PLAN).json["readings"] == []
+
+
+def test_ways_shades_and_reasons_answer_for_every_formula(client):
+    for each in client.get("/api/formulas").json["formulas"]:
+        asked = {"formula_id": each["id"], "ready": "2026-11-30T12:30"}
+        ways = client.post("/api/plan/ways", json=asked).json["ways"]
+        assert [way["code"] for way in ways] == ["quick", "steady", "overnight", "days"]
+        assert all(way["why_not"] or way["ribbon"]["parts"] for way in ways)
+        assert len(client.post("/api/plan/what-if", json=asked).json["shades"]) == 3
+        assert client.post("/api/plan/why", json=asked).json["why"]["likely_h"] > 0
+
+
+@pytest.mark.parametrize(
+    ("more", "field"),
+    [
+        ({"question": "levain", "rise": 0.5, "hours": 6, "asked": {"formula_id": "lamplighters-tin"}}, "question"),
+        ({"question": "ready", "rise": 9, "hours": 6}, "rise"),
+        ({"question": "dough_c", "rise": 0.5, "hours": 1e9}, "hours"),
+        ({"question": "weather", "rise": 0.5, "hours": 6}, "question"),
+    ],
+)
+def test_turned_questions_out_of_reach_name_their_field(client, more, field):
+    asked = {"formula_id": "tidewater-country"} | more.get("asked", {}) | {"ready": "2026-11-29T12:30"}
+    answer = client.post("/api/plan/turn", json=more | {"asked": asked})
+    assert answer.status_code == 422 and answer.json["errors"][0]["field"] == field
+
+
+@pytest.mark.parametrize(
+    ("change", "field"),
+    [
+        ({"fridge_days": 9}, "fridge_days"),
+        ({"folds": -1}, "folds"),
+        ({"school": "mine"}, "school"),
+        ({"levain_percent": 90}, "levain_percent"),
+    ],
+)
+def test_new_wishes_out_of_reach_name_their_field(client, change, field):
+    asked = {"formula_id": "tidewater-country", "ready": "2026-11-29T12:30"}
+    answer = client.post("/api/plan", json=asked | change)
+    assert answer.status_code == 422 and answer.json["errors"][0]["field"] == field

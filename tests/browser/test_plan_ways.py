@@ -1,0 +1,118 @@
+"""Ways, shades, reasons, readings and the printed card, as a baker meets them in the Plan room."""
+
+import re
+
+import pytest
+from axe_playwright_python.sync_playwright import Axe
+from live import serving
+from playwright.sync_api import expect
+
+from tests.browser.conftest import DESK, PHONE
+
+pytestmark = pytest.mark.browser
+IN_BULK = "2026-11-28T19:20:00+00:00"
+
+
+@pytest.fixture(scope="module")
+def evening():
+    """The demo at twenty past seven, its dough well into bulk."""
+    with serving(now=IN_BULK) as address:
+        yield address
+
+
+def test_one_of_four_ways_is_taken_with_one_press(visit):
+    page = visit("/plan")
+    strip = page.get_by_role("region", name="Ways to get there")
+    expect(strip.get_by_role("button")).to_have_count(4)
+    expect(strip.get_by_role("button", name=re.compile("Overnight"))).to_have_attribute("aria-pressed", "true")
+    strip.get_by_role("button", name=re.compile("Warm and quick")).click()
+    expect(page.locator("button.say", has_text="Proof")).to_contain_text("In the room")
+    expect(page.locator("button.say", has_text="Dough")).to_contain_text("27.5")
+    expect(strip.get_by_role("button", name=re.compile("Warm and quick"))).to_have_attribute("aria-pressed", "true")
+
+
+def test_a_shade_is_laid_over_the_ribbon_and_taken_off(visit):
+    page = visit("/plan")
+    weaker = page.get_by_role("button", name="Leaven a fifth weaker")
+    weaker.click()
+    expect(page.locator("path.shade").first).to_be_visible()
+    expect(page.get_by_text(re.compile("By the clock it meets the oven at"))).to_be_visible()
+    weaker.click()
+    expect(page.locator("path.shade")).to_have_count(0)
+
+
+def test_why_and_a_question_turned_round(visit):
+    page = visit("/plan")
+    page.get_by_role("button", name="Why these times").click()
+    expect(page.get_by_text(re.compile("A plain white dough"))).to_be_visible()
+    page.get_by_label("What must be so").select_option(label="How much levain")
+    page.get_by_label("After", exact=True).fill("0,5")
+    page.get_by_role("button", name="Reckon").click()
+    expect(page.get_by_text(re.compile("it would not be there yet"))).to_be_visible()
+    page.get_by_label("After", exact=True).fill("6")
+    page.get_by_role("button", name="Reckon").click()
+    expect(page.locator("strong.said")).to_have_text(re.compile(r"^\d+\.\d % of the flour$"))
+
+
+def test_the_ready_window_follows_levain_and_how_far_bulk_goes(visit):
+    page = visit("/plan")
+    mix = page.locator("li", has_text="Add the ripe levain").locator("time")
+    before = mix.inner_text()
+    page.locator("button.say", has_text="Dough").click()
+    slider = page.get_by_role("slider", name="Levain, of the flour")
+    slider.focus()
+    for _ in range(8):
+        page.keyboard.press("ArrowRight")
+    expect(mix).not_to_have_text(before)
+    page.get_by_label("25 to 40 %").check(force=True)
+    step = page.locator("li", has_text="Divide and preshape")
+    expect(step).to_contain_text(re.compile(r"Stop bulk at \+(2[5-9]|3\d|40) %"))
+
+
+def test_a_reading_moves_what_comes_later_and_can_be_taken_back(browser, evening):
+    page = browser.new_page(viewport=DESK)
+    page.goto(f"{evening}/plan")
+    divide = page.locator("li", has_text="Divide and preshape").locator("time")
+    expect(divide).to_be_visible()
+    before = divide.inner_text()
+    page.get_by_label("Line on the box").check(force=True)
+    page.get_by_label("It stands at").fill("2,0")
+    page.get_by_role("button", name="Log it", exact=True).click()
+    expect(page.get_by_text("faster than usual")).to_be_visible()
+    expect(divide).not_to_have_text(before)
+    page.get_by_label("By eye").check(force=True)
+    page.get_by_label("It has risen").fill("5")
+    page.get_by_role("button", name="Log it", exact=True).click()
+    expect(page.get_by_text("It stood higher before")).to_be_visible()
+    page.get_by_label("Thermometer").check(force=True)
+    page.get_by_label("The dough", exact=True).fill("60")
+    page.get_by_role("button", name="Log it", exact=True).click()
+    expect(page.get_by_role("alert")).to_contain_text("60 C")
+    page.reload()
+    expect(page.get_by_text("faster than usual")).to_be_visible()
+    for _ in range(2):
+        page.get_by_role("button", name=re.compile("^Remove: ")).first.click()
+        page.wait_for_timeout(300)
+    expect(divide).to_have_text(before)
+    page.close()
+
+
+def test_the_card_prints_on_one_page_without_the_room_around_it(visit):
+    page = visit("/plan")
+    page.emulate_media(media="print")
+    expect(page.get_by_role("article", name="Card for the bake day")).to_be_visible()
+    expect(page.get_by_role("button", name="Save this plan")).to_have_count(0)
+    pdf = page.pdf(format="A4", margin={"top": "12mm", "bottom": "12mm", "left": "12mm", "right": "12mm"})
+    assert len(re.findall(rb"/Type\s*/Page[^s]", pdf)) == 1
+
+
+@pytest.mark.parametrize("viewport", [DESK, PHONE])
+def test_nothing_for_axe_to_find(browser, evening, viewport):
+    page = browser.new_page(viewport=viewport)
+    page.goto(f"{evening}/plan")
+    page.get_by_role("button", name="Why these times").click()
+    page.get_by_role("button", name="Leaven a fifth weaker").click()
+    page.wait_for_timeout(500)
+    assert [each["id"] for each in Axe().run(page).response["violations"]] == []
+    assert page.evaluate("document.documentElement.scrollWidth") <= viewport["width"]
+    page.close()

@@ -1,0 +1,151 @@
+<script setup lang="ts">
+import { useQueryClient } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
+import { api, ask, Refused, type SavedPlan, type Schemas } from '../../api/client'
+import ChoiceRow from '../../forms/ChoiceRow.vue'
+import ClockField from '../../forms/ClockField.vue'
+import NumberField from '../../forms/NumberField.vue'
+import RemoveButton from '../../forms/RemoveButton.vue'
+import { newKey } from '../../shell/keys'
+import { useUnits } from '../../shell/units'
+import { words } from '../../words'
+
+/** What the dough itself says: readings of rise, temperature and readiness, and what they move. */
+const props = defineProps<{ saved: SavedPlan; now: number }>()
+const emit = defineEmits<{ read: [SavedPlan] }>()
+const t = words.read
+type Measure = Schemas['ReadingBody']['measure']
+const client = useQueryClient()
+const { clock, dayKey, warmth, fahrenheit, fromDegrees, say } = useUnits()
+
+const measure = ref<Measure>('percent')
+const percent = ref(30)
+const line = ref(Math.round((props.saved.marks[0]?.target ?? 2000) / 10) / 100)
+const first = ref(Math.round(props.saved.marks.find((mark) => mark.unit === 'mm')?.start ?? 30))
+const height = ref(Math.round((props.saved.marks.find((mark) => mark.unit === 'mm')?.start ?? 30) * 1.3))
+const warm = ref(fahrenheit.value ? 75 : 24)
+const at = ref(clock(props.now))
+const problem = ref('')
+const measures = Object.entries(t.measures).map(([value, label]) => ({ value: value as Measure, label }))
+
+const value = computed(() => {
+  if (measure.value === 'percent') return percent.value
+  if (measure.value === 'line_ml') return line.value * 1000
+  if (measure.value === 'heights_mm') return height.value
+  return measure.value === 'celsius' ? fromDegrees(warm.value) : 0
+})
+async function take(call: Promise<{ data?: SavedPlan; error?: unknown }>) {
+  try {
+    emit('read', await ask(call))
+    problem.value = ''
+    await client.invalidateQueries({ queryKey: ['plans'] })
+  } catch (error) {
+    problem.value = error instanceof Refused && error.message ? error.message : words.failed
+  }
+}
+function log(sure = false) {
+  const path = { key: props.saved.id, reading: newKey() }
+  const body = {
+    measure: measure.value,
+    value: value.value,
+    start: measure.value === 'heights_mm' ? first.value : null,
+    jar: false,
+    at: `${dayKey(props.now)}T${at.value}`,
+    sure,
+  }
+  return take(api.PUT('/api/plans/{key}/readings/{reading}', { params: { path }, body }))
+}
+const remove = (reading: string) =>
+  take(
+    api.DELETE('/api/plans/{key}/readings/{reading}', { params: { path: { key: props.saved.id, reading } } }),
+  )
+const shown = (reading: SavedPlan['readings'][number]) => {
+  if (reading.kind === 'dough_c') return warmth(reading.value)
+  if (reading.kind === 'ready') return t.wasReady
+  return `+${Math.round(100 * reading.value)} %`
+}
+</script>
+
+<template>
+  <section class="read no-print" :aria-label="t.title">
+    <h2>{{ t.title }}</h2>
+    <p v-if="saved.followed?.told?.sentence" class="told" role="status">
+      <strong>{{ saved.followed.told.sentence }}</strong> {{ t.moved }}
+    </p>
+    <ul v-if="saved.readings.length">
+      <li v-for="reading in saved.readings" :key="reading.id">
+        <span class="clock">{{ clock(reading.at) }}</span>
+        <strong>{{ shown(reading) }}</strong>
+        <span class="small quiet">{{ t.kinds[reading.kind] }}</span>
+        <RemoveButton :of="`${clock(reading.at)} ${shown(reading)}`" @remove="remove(reading.id)" />
+        <p v-if="reading.doubt" class="small doubt">{{ say(reading.doubt) }} {{ t.notCounted }}</p>
+      </li>
+    </ul>
+    <form novalidate @submit.prevent="log()">
+      <ChoiceRow v-model="measure" :legend="t.how" :options="measures" />
+      <div class="pair">
+        <NumberField v-if="measure === 'percent'" v-model="percent" :label="t.rise" unit="%" />
+        <NumberField v-if="measure === 'line_ml'" v-model="line" :label="t.line" unit="l" />
+        <template v-if="measure === 'heights_mm'">
+          <NumberField v-model="first" :label="t.first" unit="mm" />
+          <NumberField v-model="height" :label="t.height" unit="mm" />
+        </template>
+        <NumberField
+          v-if="measure === 'celsius'"
+          v-model="warm"
+          :label="t.warm"
+          :unit="fahrenheit ? '°F' : '°C'"
+          :digits="1"
+        />
+        <ClockField v-model="at" class="at" :label="t.at" />
+        <button type="submit" class="plain">{{ t.log }}</button>
+        <button type="button" class="link" @click="log(true)">{{ t.sure }}</button>
+      </div>
+      <p v-if="problem" class="inverted error" role="alert">{{ problem }}</p>
+    </form>
+  </section>
+</template>
+
+<style scoped>
+.read {
+  display: grid;
+  gap: 10px;
+  padding-top: 12px;
+  border-top: 1px solid var(--ink);
+}
+h2 {
+  font-size: 17px;
+}
+form {
+  display: grid;
+  gap: 10px;
+}
+.told {
+  padding-left: 10px;
+  border-left: 3px solid var(--ink);
+}
+li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 14px;
+  align-items: center;
+  border-bottom: 1px solid var(--hairline);
+}
+.doubt {
+  width: 100%;
+  padding-bottom: 6px;
+}
+.pair {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 14px;
+  align-items: end;
+}
+.at {
+  width: 96px;
+}
+.error {
+  padding: 10px 14px;
+  border-radius: var(--corner);
+}
+</style>
