@@ -2,9 +2,10 @@
 
 from collections.abc import Callable
 from pathlib import Path
+from typing import Literal
 
-from live import CHROMIUM, QUIET, serving
-from playwright.sync_api import Page, sync_playwright
+from live import CHROMIUM, QUIET, SATURDAY, serving
+from playwright.sync_api import Browser, Page, sync_playwright
 
 FOLDER = Path(__file__).parents[2] / "docs" / "screenshots"
 DESK, PHONE = (1280, 800), (390, 844)
@@ -37,6 +38,37 @@ def cannot_be_met(page: Page) -> None:
     page.keyboard.press("Enter")
     page.get_by_text("One change would do").wait_for()
     page.evaluate("window.scrollTo(0, 0)")
+
+
+def ways(page: Page) -> None:
+    """The four ways, and the leaven a fifth weaker."""
+    page.get_by_role("button", name="Leaven a fifth weaker").click()
+    page.locator("path.shade").first.wait_for()
+
+
+def explained(page: Page) -> None:
+    """What drives the forecast."""
+    page.get_by_role("button", name="Why these times").click()
+    page.get_by_text("A plain white dough").wait_for()
+    page.get_by_label("What must be so").select_option(label="How much levain")
+    page.get_by_role("button", name="Reckon").click()
+    page.locator("strong.said").wait_for()
+    page.evaluate("window.scrollTo(0, document.querySelector('section.why').offsetTop - 120)")
+
+
+def read(page: Page) -> None:
+    """A dough on the box's two-litre line, higher than foretold."""
+    page.get_by_label("Line on the box").check(force=True)
+    page.get_by_label("It stands at").fill("2.0")
+    page.get_by_role("button", name="Log it", exact=True).click()
+    page.get_by_text("faster than usual").wait_for()
+    page.evaluate("window.scrollTo(0, 340)")
+
+
+def printed(page: Page) -> None:
+    """The card as it is printed."""
+    page.get_by_role("button", name="Print the card").wait_for()
+    page.emulate_media(media="print")
 
 
 def down_to_the_ribbon(page: Page) -> None:
@@ -97,9 +129,13 @@ def pasting(page: Page) -> None:
     page.get_by_text("Ounces of a liquid: by weight").wait_for()
 
 
-PICTURES: list[tuple[str, str, tuple[int, int], str, Callable[[Page], None] | None]] = [
+Picture = tuple[str, str, tuple[int, int], Literal["light", "dark"], Callable[[Page], None] | None]
+PICTURES: list[Picture] = [
     ("plan", "/plan", DESK, "light", None),
     ("plan-today", "/plan", DESK, "light", today_in_the_room),
+    ("plan-ways", "/plan", DESK, "light", ways),
+    ("plan-why", "/plan", DESK, "light", explained),
+    ("card", "/plan", (794, 1123), "light", printed),
     ("plan-cannot-be-met", "/plan", DESK, "dark", cannot_be_met),
     ("plan-phone", "/plan", PHONE, "light", down_to_the_ribbon),
     ("formulas", "/formulas", DESK, "light", None),
@@ -112,25 +148,44 @@ PICTURES: list[tuple[str, str, tuple[int, int], str, Callable[[Page], None] | No
     ("kitchen", "/kitchen", DESK, "light", None),
 ]
 
+EVENING: list[Picture] = [("plan-reading", "/plan", DESK, "light", read)]
+IN_BULK = "2026-11-28T19:20:00+00:00"
+"""Twenty past seven that evening, the dough well into bulk."""
+
 
 def main() -> None:
     """Take them all."""
     FOLDER.mkdir(parents=True, exist_ok=True)
-    with serving() as address, sync_playwright() as playwright:
+    with sync_playwright() as playwright:
         browser = playwright.chromium.launch(executable_path=CHROMIUM, args=QUIET)
-        for name, path, (width, height), scheme, act in PICTURES:
-            context = browser.new_context(viewport={"width": width, "height": height}, color_scheme=scheme)  # type: ignore[arg-type]
-            page = context.new_page()
-            page.goto(address + path)
-            page.wait_for_load_state("networkidle")
-            page.evaluate("document.fonts.ready")
-            if act:
-                act(page)
-            page.wait_for_timeout(400)
-            page.screenshot(path=FOLDER / f"{name}.png")
-            context.close()
-            print(f"docs/screenshots/{name}.png")
+        for now, pictures in ((SATURDAY, PICTURES), (IN_BULK, EVENING)):
+            with serving(now=now) as address:
+                for picture in pictures:
+                    _take(browser, address, *picture)
         browser.close()
+
+
+def _take(
+    browser: Browser,
+    address: str,
+    name: str,
+    path: str,
+    size: tuple[int, int],
+    scheme: Literal["light", "dark"],
+    act: Callable[[Page], None] | None,
+) -> None:
+    width, height = size
+    context = browser.new_context(viewport={"width": width, "height": height}, color_scheme=scheme)
+    page = context.new_page()
+    page.goto(address + path)
+    page.wait_for_load_state("networkidle")
+    page.evaluate("document.fonts.ready")
+    if act:
+        act(page)
+    page.wait_for_timeout(400)
+    page.screenshot(path=FOLDER / f"{name}.png")
+    context.close()
+    print(f"docs/screenshots/{name}.png")
 
 
 if __name__ == "__main__":

@@ -36,6 +36,7 @@ def test_a_shade_is_laid_over_the_ribbon_and_taken_off(visit):
     weaker = page.get_by_role("button", name="Leaven a fifth weaker")
     weaker.click()
     expect(page.locator("path.shade").first).to_be_visible()
+    assert [each["id"] for each in Axe().run(page).response["violations"]] == []
     expect(page.get_by_text(re.compile("By the clock it meets the oven at"))).to_be_visible()
     weaker.click()
     expect(page.locator("path.shade")).to_have_count(0)
@@ -111,8 +112,18 @@ def test_nothing_for_axe_to_find(browser, evening, viewport):
     page = browser.new_page(viewport=viewport)
     page.goto(f"{evening}/plan")
     page.get_by_role("button", name="Why these times").click()
-    page.get_by_role("button", name="Leaven a fifth weaker").click()
     page.wait_for_timeout(500)
     assert [each["id"] for each in Axe().run(page).response["violations"]] == []
     assert page.evaluate("document.documentElement.scrollWidth") <= viewport["width"]
     page.close()
+
+
+def test_a_batch_is_split_for_another_day(visit):
+    page = visit("/plan")
+    page.locator("button.say", has_text="How many").click()
+    page.get_by_label("Of these, kept for another day").fill("1")
+    page.keyboard.press("Enter")
+    expect(page.get_by_role("heading", name=re.compile("1 kept for Monday"))).to_be_visible()
+    page.get_by_label("Two days on").check(force=True)
+    expect(page.get_by_role("heading", name=re.compile("1 kept for Tuesday"))).to_be_visible()
+    expect(page.locator("section.later")).to_contain_text("of its greatest volume")

@@ -101,6 +101,13 @@ def test_a_room_proof_moves_the_oven_too():
     assert slow.proof.target_low - 0.02 <= slow.proof.share <= slow.proof.target_high + 0.02
 
 
+def test_a_dough_judged_ready_in_its_proof_moves_the_oven_to_then():
+    plan = make_plan(wish(proof="room", hours=26), KITCHEN, NOW)
+    judged = (plan.times.load - plan.times.mix).total_seconds() / 3600 - 0.75
+    sooner = follow(plan, Reading(judged, "ready", 0.5), proof="room", hours=26)
+    assert "faster" in sooner.told.sentence and sooner.times.load < plan.times.load
+
+
 def test_a_temperature_corrects_the_path_and_leaves_the_leaven_alone(cold):
     chilly = follow(cold, Reading(2.5, "dough_c", 20.5))
     fresh = follow(cold, Reading(0.1, "dough_c", 22.0))
@@ -212,6 +219,22 @@ def test_drivers_come_by_weight():
     weights = [abs(np.log(each.factor)) for each in drivers]
     assert drivers[0].name == "Salt" and drivers[0].factor > 1.1
     assert weights == sorted(weights, reverse=True)
+
+
+def test_a_batch_is_split_and_the_later_part_has_its_own_target():
+    whole = make_plan(replace(wish(proof="room", hours=26), pieces=4), KITCHEN, NOW)
+    split = make_plan(replace(wish(proof="room", hours=26), pieces=4, later_pieces=2, later_days=2), KITCHEN, NOW)
+    later = split.later
+    assert whole.later is None and later.pieces == 2
+    assert split.totals.dough_g == whole.totals.dough_g and split.bake.loads <= whole.bake.loads
+    assert later.load - split.times.load == timedelta(days=2)
+    assert (later.target_low, later.target_high) == (0.72, 0.82)
+    assert later.target_low - 0.02 <= later.share <= later.target_high + 0.02 or "Over-proofed" in later.sentence
+    early = make_plan(replace(wish(school="early_cold"), pieces=4, later_pieces=1), KITCHEN, NOW).later
+    assert early.out_of_fridge <= early.load and "greatest volume" in early.sentence
+    with pytest.raises(CraftError) as refused:
+        make_plan(replace(wish(), later_pieces=2), KITCHEN, NOW)
+    assert refused.value.field == "later_pieces"
 
 
 def test_schools_stop_bulk_where_they_say(cold):

@@ -49,6 +49,8 @@ export const words = {
     fields: {
       pieces: 'Pieces',
       weight: 'Dough in each',
+      later: 'Of these, kept for another day',
+      laterDays: 'Baked',
       day: 'Day',
       time: 'Time',
       means: 'What is meant',
@@ -69,6 +71,7 @@ export const words = {
     },
     says: {
       pieces: '{count} {word} of {mass}',
+      kept: '{count} {word} of {mass}, {later} kept for later',
       piece: 'piece',
       several: 'pieces',
       kitchen: '{day}, {night} at night, tap {tap}',
@@ -85,6 +88,7 @@ export const words = {
     },
     culture: { lively: 'lively, fed today', hungry: 'hungry, fed first' },
     cultureLong: { lively: 'Lively: fed within a day', hungry: 'Hungry: feed it once first' },
+    laterDays: ['The next day', 'Two days on', 'Three days on'],
     nights: ['One night', 'A day longer', 'Two days longer', 'Three days longer'],
     schools: {
       by_dough: 'As the dough asks',
@@ -396,6 +400,14 @@ export const words = {
     head: '{pieces} × {each}, out {out}',
     water: 'Water for the dough: {warm}.',
     rules: 'The maker’s instructions and your local rules come first.',
+  },
+  later: {
+    title: '{pieces} kept for {day}',
+    chill: 'Into the fridge, shaped and covered',
+    warm: 'Out of the fridge; {min} min in the room',
+    preheat: 'Preheat',
+    load: 'Score and load',
+    out: 'Out',
   },
   marks: { title: 'Where to look', folds: 'Folds' },
   water: {

@@ -62,6 +62,8 @@ class AskedBody(Strict):
     fridge_days: int = 0
     school: School = "by_dough"
     folds: int | None = None
+    later_pieces: int = 0
+    later_days: int = 1
     levain_percent: Number | None = None
     room_day_c: Number | None = None
     room_night_c: Number | None = None

@@ -49,6 +49,8 @@ class Asked:
     fridge_days: int = 0
     school: School = "by_dough"
     folds: int | None = None
+    later_pieces: int = 0
+    later_days: int = 1
     levain_percent: float | None = None
     """Prefermented flour of the levain, if other than the formula's; flour and water stay as they are overall."""
     room_day_c: float | None = None
@@ -170,6 +172,8 @@ def _wish(asked: Asked, settings: Settings, formula: Formula) -> tuple[Wish, Kit
         fridge_days=asked.fridge_days,
         school=asked.school,
         folds=asked.folds,
+        later_pieces=asked.later_pieces,
+        later_days=asked.later_days,
     )
     sleep = nights(asked.sleep_from or "", asked.sleep_to or "")
     return wish, Kitchen(

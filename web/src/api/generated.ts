@@ -594,6 +594,16 @@ export interface components {
              * @default 0
              */
             fridge_days: number;
+            /**
+             * Later Days
+             * @default 1
+             */
+            later_days: number;
+            /**
+             * Later Pieces
+             * @default 0
+             */
+            later_pieces: number;
             /** Levain Percent */
             levain_percent?: number | null;
             /** Pieces */
@@ -657,6 +667,16 @@ export interface components {
              * @default 0
              */
             fridge_days: number;
+            /**
+             * Later Days
+             * @default 1
+             */
+            later_days: number;
+            /**
+             * Later Pieces
+             * @default 0
+             */
+            later_pieces: number;
             /** Levain Percent */
             levain_percent?: number | null;
             /** Pieces */
@@ -1447,6 +1467,49 @@ export interface components {
             text: string;
         };
         /**
+         * LaterPart
+         * @description The part of a split batch that is baked on another day, with its own target and warm-up.
+         */
+        LaterPart: {
+            /**
+             * Chill
+             * Format: date-time
+             */
+            chill: string;
+            /**
+             * Load
+             * Format: date-time
+             */
+            load: string;
+            /**
+             * Out
+             * Format: date-time
+             */
+            out: string;
+            /**
+             * Out Of Fridge
+             * Format: date-time
+             */
+            out_of_fridge: string;
+            /** Pieces */
+            pieces: number;
+            /**
+             * Preheat
+             * Format: date-time
+             */
+            preheat: string;
+            /** Sentence */
+            sentence: string;
+            /** Share */
+            share: number;
+            /** Target High */
+            target_high: number;
+            /** Target Low */
+            target_low: number;
+            /** Warm Min */
+            warm_min: number;
+        };
+        /**
          * LockBody
          * @description What stays while a formula changes.
          */
@@ -1782,6 +1845,7 @@ export interface components {
             fold_plan?: components["schemas"]["FoldPlan"] | null;
             /** Kettle C */
             kettle_c: number;
+            later?: components["schemas"]["LaterPart"] | null;
             /** Notes */
             notes: string[];
             /**

@@ -99,7 +99,7 @@ def recipe(wish: Wish, kitchen: Kitchen) -> Recipe:
         feel=feel(formula),
         makeup=made,
         bake=profile(
-            wish.vessel, kitchen.oven, formula.shape, wish.scaling_weight_g, wish.pieces,
+            wish.vessel, kitchen.oven, formula.shape, wish.scaling_weight_g, wish.pieces - wish.later_pieces,
             formula.blend("rye_fraction"), wish.proof == "cold",
         ),
         target=proof_target(group, wish.proof == "cold"),

@@ -10,7 +10,7 @@ from gentle_crust.core.fermentation.engine import first_crossing
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.readings import Reading, check, doubts, grid, in_words, update
 from gentle_crust.core.fermentation.targets import bulk_bounds, share_of_greatest
-from gentle_crust.core.fermentation.uncertainty import ONE, unknown
+from gentle_crust.core.fermentation.uncertainty import ONE, Vigour, unknown
 from gentle_crust.core.scheduling.carry import carry
 from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.scheduling.course import Recipe, run_bulk
@@ -70,9 +70,26 @@ def followed(made: Recipe, clock: Clock, following: Following) -> tuple[Recipe, 
     def rise_at(hours: float) -> Floats:
         return np.array([np.interp(hours, bulk.hours, column) for column in bulk.rise.T])
 
-    in_bulk = tuple(each for each in following.readings if each.at_h <= times.bulk_end - times.mix + 2)
+    until = max(times.proof_start - times.mix, times.bulk_end - times.mix)
+    in_bulk = tuple(each for each in following.readings if each.at_h < until)
     vigour = update(in_bulk, rise_at, prior) if any(each.kind != "dough_c" for each in in_bulk) else prior
-    return made, clock, times, Told(vigour, in_words(vigour) if in_bulk else "", odd)
+    in_proof = tuple(each for each in following.readings if each.kind == "ready" and each not in in_bulk)
+    if in_proof:
+        vigour = _after_proof(made, clock, times, vigour, in_proof)
+    told = in_words(vigour) if in_bulk or in_proof else ""
+    return made, clock, times, Told(vigour, told, odd)
+
+
+def _after_proof(made: Recipe, clock: Clock, times: Times, vigour: Vigour, ready: tuple[Reading, ...]) -> Vigour:
+    """The belief once a shaped dough was judged ready: at that time it stood at its proof's target."""
+    proof = carry(made, clock, times, (), factors=grid(vigour)).proof
+    aim = made.target.aim * (1 + made.holds_shaped) - 1
+    begun = times.proof_start - times.mix
+
+    def rise_at(hours: float) -> Floats:
+        return np.array([np.interp(hours - begun, proof.hours, column) for column in proof.rise.T])
+
+    return update(tuple(replace(each, value=aim) for each in ready), rise_at, vigour)
 
 
 def _stop_for_oven(course: Course, clock: Clock, told: Told, bulk_rise: float) -> float:

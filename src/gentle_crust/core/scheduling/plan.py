@@ -17,6 +17,7 @@ from gentle_crust.core.scheduling.clock import Clock, zone_of
 from gentle_crust.core.scheduling.costs import costs
 from gentle_crust.core.scheduling.course import Recipe, recipe, with_preferment
 from gentle_crust.core.scheduling.follow import Following, followed, plan_times, with_later_times
+from gentle_crust.core.scheduling.later import later_part
 from gentle_crust.core.scheduling.leaven import (
     CULTURE_KEPT_G,
     CULTURE_RATIOS,
@@ -88,6 +89,7 @@ def make_plan(wish: Wish, kitchen: Kitchen, now: datetime, following: Following 
         times=plan_times(course.times, clock),
         costs=costs(course, steps, clock),
         fold_plan=ladder.fold_plan(made),
+        later=later_part(course, clock),
         told=told,
     )
 

@@ -219,6 +219,23 @@ class Costs:
 
 
 @dataclass(frozen=True)
+class LaterPart:
+    """The part of a split batch that is baked on another day, with its own target and warm-up."""
+
+    pieces: int
+    chill: datetime
+    out_of_fridge: datetime
+    warm_min: int
+    preheat: datetime
+    load: datetime
+    out: datetime
+    share: float
+    target_low: float
+    target_high: float
+    sentence: str
+
+
+@dataclass(frozen=True)
 class FoldPlan:
     """Which folds, how many, how far apart, and how much that may slip; empty kind if it is kneaded or only stirred."""
 
@@ -255,5 +272,6 @@ class Plan:
     times: PlanTimes | None = None
     costs: Costs | None = None
     fold_plan: FoldPlan | None = None
+    later: LaterPart | None = None
     told: Told | None = None
     """What readings told of this dough, if any were taken."""

@@ -51,6 +51,9 @@ class Wish:
     """How far bulk goes."""
     folds: int | None = None
     """Sets of folds, if not as many as the dough asks for."""
+    later_pieces: int = 0
+    """Pieces that are baked ``later_days`` after the others, from the fridge."""
+    later_days: int = 1
 
 
 def check_wish(wish: Wish, kitchen: Kitchen) -> None:
@@ -62,6 +65,8 @@ def check_wish(wish: Wish, kitchen: Kitchen) -> None:
     within("room_night_c", "The kitchen by night", kitchen.room.night_c, 2, 40, " C")
     within("fridge_c", "The fridge", kitchen.room.fridge_c, 0, 12, " C")
     within("tap_c", "Tap water", kitchen.tap_c, 1, 40, " C")
+    within("later_pieces", "Pieces kept for another day", wish.later_pieces, 0, wish.pieces - 1, "")
+    within("later_days", "Days until they are baked", wish.later_days, 1, 3, "")
     within("fridge_days", "Days in the fridge", wish.fridge_days, 0, 3, "")
     if wish.folds is not None:
         within("folds", "Sets of folds", wish.folds, 0, 8, "")

@@ -41,6 +41,11 @@ const culture = field('culture')
 const proof = field('proof')
 const vessel = field('vessel_id')
 const means = field('ready_means')
+const later = field('later_pieces')
+const laterDays = computed({
+  get: () => String(props.asked.later_days ?? 1),
+  set: (value) => emit('change', { later_days: Number(value) }),
+})
 const school = field('school')
 const fridgeDays = computed({
   get: () => String(props.asked.fridge_days ?? 0),
@@ -139,14 +144,15 @@ const formulaOptions = computed(() =>
     <SentenceLine
       :label="t.lines.pieces"
       :value="
-        fill(t.says.pieces, {
+        fill(asked.later_pieces ? t.says.kept : t.says.pieces, {
+          later: asked.later_pieces ?? 0,
           count: asked.pieces ?? 0,
           word: asked.pieces === 1 ? t.says.piece : t.says.several,
           mass: mass(asked.scaling_weight_g ?? 0),
         })
       "
       :open="open === 'pieces'"
-      :error="errors.pieces ?? errors.scaling_weight_g"
+      :error="errors.pieces ?? errors.scaling_weight_g ?? errors.later_pieces"
       @toggle="toggle('pieces')"
     >
       <AmountField v-model="pieces" :label="t.fields.pieces" :low="1" :high="100" :step="1" />
@@ -157,6 +163,20 @@ const formulaOptions = computed(() =>
         :high="ounces ? 176 : 5000"
         :step="ounces ? 0.5 : 10"
         :digits="ounces ? 2 : 0"
+      />
+      <AmountField
+        v-if="(asked.pieces ?? 1) > 1"
+        v-model="later"
+        :label="t.fields.later"
+        :low="0"
+        :high="(asked.pieces ?? 1) - 1"
+        :step="1"
+      />
+      <ChoiceRow
+        v-if="later"
+        v-model="laterDays"
+        :legend="t.fields.laterDays"
+        :options="t.laterDays.map((label, index) => ({ value: String(index + 1), label }))"
       />
     </SentenceLine>
     <SentenceLine

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { computed } from 'vue'
+import { computed, nextTick, ref } from 'vue'
 import { api, ask, type Asked, type Mend, type Schemas } from '../../api/client'
 import DoughRibbon from '../../charts/DoughRibbon.vue'
 import DoughRibbonDown from '../../charts/DoughRibbonDown.vue'
@@ -10,6 +10,7 @@ import { useUnits } from '../../shell/units'
 import { fill, words } from '../../words'
 import BakeCard from './BakeCard.vue'
 import DecideColumn from './DecideColumn.vue'
+import LaterNote from './LaterNote.vue'
 import ReadDough from './ReadDough.vue'
 import SavedPlans from './SavedPlans.vue'
 import StepLadder from './StepLadder.vue'
@@ -67,7 +68,16 @@ const mixed = computed(() => {
   const times = answer.value?.plan.times
   return (times && now.value >= Date.parse(times.mix)) || kept.value?.readings.length
 })
-const print = () => window.print()
+/** The card is made only when paper asks for it. */
+const paper = useMedia('print')
+const called = ref(false)
+const printing = computed(() => paper.value || called.value)
+async function print() {
+  called.value = true
+  await nextTick()
+  window.print()
+  called.value = false
+}
 
 const saveWord = computed(() => {
   if (saving.value) return t.saving
@@ -138,8 +148,14 @@ function mend(found: Mend) {
         </p>
         <DoughRibbonDown v-if="narrow" :plan="shown" :shade="shade" />
         <DoughRibbon v-else :plan="shown" :shade="shade" />
-        <WhatIfRow v-model="shading" :shades="shades.data.value?.shades ?? []" />
-        <WaysStrip class="no-print" :ways="ways.data.value?.ways ?? []" :chosen="chosenWay" @take="takeWay" />
+        <WhatIfRow v-if="!mixed" v-model="shading" :shades="shades.data.value?.shades ?? []" />
+        <WaysStrip
+          v-if="!mixed"
+          class="no-print"
+          :ways="ways.data.value?.ways ?? []"
+          :chosen="chosenWay"
+          @take="takeWay"
+        />
         <ReadDough
           v-if="kept && mixed"
           :key="kept.id"
@@ -164,7 +180,10 @@ function mend(found: Mend) {
           :levain="answer.formula.preferments.some((one) => one.kind === 'levain')"
         />
         <div class="below">
-          <StepLadder :plan="shown" />
+          <div>
+            <StepLadder :plan="shown" />
+            <LaterNote v-if="shown.later" :later="shown.later" />
+          </div>
           <div class="follow">
             <WeighList :plan="shown" />
             <PlanWater
@@ -194,7 +213,7 @@ function mend(found: Mend) {
       </template>
     </div>
     <BakeCard
-      v-if="answer && shown"
+      v-if="printing && answer && shown"
       class="only-print"
       :plan="shown"
       :formula="answer.formula"

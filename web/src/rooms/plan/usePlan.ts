@@ -28,6 +28,8 @@ const about = (formula: string): Asked => ({
   ready_means: 'out',
   fridge_days: 0,
   school: 'by_dough',
+  later_pieces: 0,
+  later_days: 1,
 })
 
 /** The plan in hand: what is asked, the server's answer, and the one saved behind it. The newest question wins. */
@@ -88,6 +90,7 @@ export function usePlan() {
     change({
       formula_id: formula,
       pieces: undefined,
+      later_pieces: 0,
       scaling_weight_g: undefined,
       dough_c: undefined,
       vessel_id: undefined,
