@@ -22,10 +22,12 @@ from gentle_crust.core.fermentation.readings import (
     update,
 )
 from gentle_crust.core.fermentation.uncertainty import Vigour, unknown
+from gentle_crust.core.formula.edit import with_levain_share
 from gentle_crust.core.formula.model import Extra, FlourShare, Formula, Preferment
 from gentle_crust.core.oven.profile import Oven, Vessel
 from gentle_crust.core.scheduling.clock import Nights, Room
 from gentle_crust.core.scheduling.follow import Following
+from gentle_crust.core.scheduling.mends import mends
 from gentle_crust.core.scheduling.plan import make_plan
 from gentle_crust.core.scheduling.ways import ways
 from gentle_crust.core.scheduling.what_if import what_if
@@ -235,6 +237,18 @@ def test_a_batch_is_split_and_the_later_part_has_its_own_target():
     with pytest.raises(CraftError) as refused:
         make_plan(replace(wish(), later_pieces=2), KITCHEN, NOW)
     assert refused.value.field == "later_pieces"
+
+
+def test_more_levain_mends_a_wish_that_comes_too_soon():
+    soon = wish(proof="room", hours=0, culture="lively")
+    found = {}
+    for quarters in range(40, 72, 3):
+        asked = replace(soon, ready=NOW + timedelta(hours=12, minutes=15 * quarters))
+        for mend in mends(asked, KITCHEN, (asked.vessel,), NOW + timedelta(hours=12)):
+            found.setdefault(mend.field, (mend, asked))
+    mend, asked = found["levain_percent"]
+    changed = replace(asked, formula=with_levain_share(LEVAIN, float(mend.value)))
+    assert not make_plan(changed, KITCHEN, NOW + timedelta(hours=12)).problems
 
 
 def test_schools_stop_bulk_where_they_say(cold):

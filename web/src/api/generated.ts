@@ -1654,7 +1654,7 @@ export interface components {
              * Field
              * @enum {string}
              */
-            field: "ready" | "proof" | "culture" | "vessel" | "dough_c";
+            field: "ready" | "proof" | "culture" | "vessel" | "dough_c" | "levain_percent";
             /** Sentence */
             sentence: string;
             /** Value */

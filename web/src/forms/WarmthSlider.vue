@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useUnits } from '../shell/units'
+import SliderField from './SliderField.vue'
 
 const props = defineProps<{ label: string; low: number; high: number }>()
 const model = defineModel<number>({ required: true })
@@ -16,36 +17,12 @@ const shown = computed({
 </script>
 
 <template>
-  <div class="warmth">
-    <div class="head">
-      <span class="small quiet">{{ label }}</span>
-      <output class="value">{{ warmth(model) }}</output>
-    </div>
-    <ElSlider
-      v-model="shown"
-      :min="Math.ceil(toDegrees(low))"
-      :max="Math.floor(toDegrees(high))"
-      :step="step"
-      :show-tooltip="false"
-      :aria-label="label"
-      :format-value-text="() => warmth(model)"
-    />
-  </div>
+  <SliderField
+    v-model="shown"
+    :label="label"
+    :said="warmth(model)"
+    :min="Math.ceil(toDegrees(low))"
+    :max="Math.floor(toDegrees(high))"
+    :step="step"
+  />
 </template>
-
-<style scoped>
-.warmth {
-  padding-right: 12px;
-}
-.head {
-  display: flex;
-  justify-content: space-between;
-  align-items: baseline;
-}
-.value {
-  font-weight: 650;
-}
-.warmth :deep(.el-slider) {
-  padding-left: 12px;
-}
-</style>

@@ -5,6 +5,8 @@ from datetime import datetime, timedelta
 from typing import Literal
 
 from gentle_crust.core.errors import CraftError
+from gentle_crust.core.formula.edit import with_levain_share
+from gentle_crust.core.formula.model import check
 from gentle_crust.core.oven.profile import Vessel, fits
 from gentle_crust.core.scheduling.plan import make_plan
 from gentle_crust.core.scheduling.result import Plan
@@ -13,13 +15,15 @@ from gentle_crust.core.scheduling.wish import Kitchen, Wish
 QUARTER = timedelta(minutes=15)
 LATEST = timedelta(hours=30)
 MOST = 3
+LEVAIN_PERCENT = (3.0, 25.0)
+"""Prefermented flour of a levain that bakers use (practice)."""
 
 
 @dataclass(frozen=True)
 class Mend:
     """One change: which field of the wish takes which value, and a sentence that says so."""
 
-    field: Literal["ready", "proof", "culture", "vessel", "dough_c"]
+    field: Literal["ready", "proof", "culture", "vessel", "dough_c", "levain_percent"]
     value: str
     sentence: str
 
@@ -62,10 +66,31 @@ def _candidates(wish: Wish, vessels: tuple[Vessel, ...]) -> list[tuple[Mend, Wis
     else:
         mend = Mend("proof", "room", "Proof in the room: hours shorter.")
         found.append((mend, replace(wish, proof="room")))
+    found += _other_shares(wish)
     for vessel in vessels:
         if vessel.id != wish.vessel.id and not fits(vessel, wish.formula.shape, wish.scaling_weight_g):
             mend = Mend("vessel", vessel.id, f"Bake in another vessel: {vessel.name.lower()}.")
             found.append((mend, replace(wish, vessel=vessel)))
+    return found
+
+
+def _other_shares(wish: Wish) -> list[tuple[Mend, Wish]]:
+    """More levain to hurry the dough, less to slow it, within what bakers use."""
+    share = next((one.flour_percent for one in wish.formula.preferments if one.kind == "levain"), None)
+    found: list[tuple[Mend, Wish]] = []
+    if share is None:
+        return found
+    for times, word in ((1.6, "More levain"), (0.5, "Less levain")):
+        percent = round(share * times, 1)
+        if not LEVAIN_PERCENT[0] <= percent <= LEVAIN_PERCENT[1]:
+            continue
+        formula = with_levain_share(wish.formula, percent)
+        try:
+            check(formula)
+        except CraftError:
+            continue
+        mend = Mend("levain_percent", str(percent), f"{word}: {percent:g} % of the flour instead of {share:g} %.")
+        found.append((mend, replace(wish, formula=formula)))
     return found
 
 

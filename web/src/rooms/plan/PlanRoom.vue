@@ -91,7 +91,9 @@ const share = (part: number) => `${Math.round(100 * part)} %`
 
 function mend(found: Mend) {
   const name = found.field === 'vessel' ? 'vessel_id' : found.field
-  change({ [name]: found.field === 'dough_c' ? Number(found.value) : found.value } as Partial<Asked>)
+  change({
+    [name]: ['dough_c', 'levain_percent'].includes(found.field) ? Number(found.value) : found.value,
+  } as Partial<Asked>)
 }
 </script>
 
