@@ -6,6 +6,7 @@ import pytest
 
 from gentle_crust import demo
 from gentle_crust.api.app import create_app
+from gentle_crust.store.repositories import Plans
 from tests.conftest import SATURDAY
 
 PLAN = f"/api/plans/{demo.TOMORROW_PLAN}"
@@ -93,3 +94,28 @@ def test_new_wishes_out_of_reach_name_their_field(client, change, field):
     asked = {"formula_id": "tidewater-country", "ready": "2026-11-29T12:30"}
     answer = client.post("/api/plan", json=asked | change)
     assert answer.status_code == 422 and answer.json["errors"][0]["field"] == field
+
+
+def test_a_plan_saved_by_an_older_program_still_opens_and_asks_to_be_saved_before_it_is_read(evening, sessions):
+    with sessions.begin() as session:
+        row = Plans(session).get(demo.TOMORROW_PLAN)
+        newer = ("times", "costs", "fold_plan", "later", "told")
+        row.shown = {name: value for name, value in row.shown.items() if name not in newer}
+        row.asked = {name: value for name, value in row.asked.items() if name in ("formula_id", "ready", "pieces")}
+    opened = evening.get(PLAN)
+    assert opened.status_code == 200 and opened.json["plan"]["times"] is None and opened.json["followed"] is None
+    refused = read(evening, "r1", measure="percent", value=20)
+    assert refused.status_code == 422 and "Save it once more" in refused.json["detail"]
+
+
+def test_two_readings_sent_out_of_order_come_to_the_same(evening):
+    early = {"measure": "percent", "value": 10, "at": "2026-11-28T18:50"}
+    late = {"measure": "percent", "value": 30, "at": "2026-11-28T19:20"}
+    read(evening, "b", **late)
+    one = read(evening, "a", **early).json
+    assert [each["id"] for each in one["readings"]] == ["a", "b"]
+    for key in ("a", "b"):
+        evening.delete(f"{PLAN}/readings/{key}")
+    read(evening, "c", **early)
+    other = read(evening, "d", **late).json
+    assert one["followed"]["times"] == other["followed"]["times"]

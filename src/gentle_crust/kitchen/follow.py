@@ -88,7 +88,7 @@ class FollowBook:
         saved = self.plans.open(key)
         times = saved.answer.plan.times
         if times is None:
-            raise CraftError("id", "This plan is of an older kind.", "Save it once more, then read its dough.")
+            raise CraftError("plan", "This plan is of an older kind.", "Save it once more, then read its dough.")
         at = self._when(taken, saved.answer.asked.zone or "UTC")
         if at > self.now():
             raise CraftError("at", "That time is still to come.", "Give the time at which it was read.")
