@@ -68,7 +68,7 @@ const hours = (value: number) =>
 const SOUR_FROM = [0.6, 0.85, 0.92]
 const sour = (value: number) => t.sourness[SOUR_FROM.filter((from) => value >= from).length]!
 const sure = (minutes: number) =>
-  `± ${minutes < 100 ? `${Math.round(minutes / 2)} min` : `${(minutes / 120).toFixed(1)} h`}`
+  `±\u00a0${minutes < 100 ? `${Math.round(minutes / 2)}\u00a0min` : `${(minutes / 120).toFixed(1)}\u00a0h`}`
 const trouble = (way: Way) => way.why_not || (way.problems[0] ? t.problems[way.problems[0].code] : '')
 </script>
 
