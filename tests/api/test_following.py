@@ -119,3 +119,11 @@ def test_two_readings_sent_out_of_order_come_to_the_same(evening):
     read(evening, "c", **early)
     other = read(evening, "d", **late).json
     assert one["followed"]["times"] == other["followed"]["times"]
+
+
+def test_a_plan_that_was_put_off_leaves_the_old_doughs_readings_behind(evening):
+    read(evening, "r1", measure="percent", value=20, at="2026-11-28T19:00")
+    asked = evening.get(PLAN).json["asked"]
+    assert evening.put(PLAN, json=asked | {"ready": "2026-11-30T07:30"}).status_code == 200
+    opened = evening.get(PLAN).json
+    assert opened["readings"] == [] and opened["followed"] is None

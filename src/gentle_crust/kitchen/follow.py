@@ -68,10 +68,12 @@ class FollowBook:
         self.plans = PlanBook(sessions, now)
 
     def open(self, key: str) -> Followed:
-        """A saved plan and what was read of it."""
+        """A saved plan and what was read of its dough; readings from before a plan's newer mixing are not of it."""
         saved = self.plans.open(key)
         taken = self._readings(key)
         times = saved.answer.plan.times
+        if times is not None:
+            taken = tuple(each for each in taken if each.at >= times.mix)
         if not taken or times is None:
             return Followed(saved, taken, None)
         readings = tuple(
