@@ -127,3 +127,13 @@ def test_a_plan_that_was_put_off_leaves_the_old_doughs_readings_behind(evening):
     assert evening.put(PLAN, json=asked | {"ready": "2026-11-30T07:30"}).status_code == 200
     opened = evening.get(PLAN).json
     assert opened["readings"] == [] and opened["followed"] is None
+
+
+def test_a_plan_whose_pot_left_the_kitchen_still_opens_and_says_why_readings_do_not_move_it(evening):
+    read(evening, "r1", measure="percent", value=20, at="2026-11-28T19:00")
+    kitchen = evening.get("/api/kitchen").json["settings"]
+    kitchen["vessels"] = [vessel for vessel in kitchen["vessels"] if vessel["id"] != "pot"]
+    assert evening.put("/api/kitchen", json=kitchen).status_code == 200
+    opened = evening.get(PLAN)
+    assert opened.status_code == 200 and opened.json["followed"] is None
+    assert "vessel is not in this kitchen" in opened.json["readings"][0]["doubt"]

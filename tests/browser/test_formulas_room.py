@@ -202,6 +202,56 @@ def test_a_flour_of_ones_own_is_kept_and_used(visit):
     expect(page.get_by_text("grey hill strong [gluten (wheat)]")).to_be_visible()
 
 
+def test_a_wrong_turn_does_not_lose_what_was_being_written(visit):
+    page = visit("/formulas")
+    page.get_by_role("button", name=re.compile("^Night ferry")).click()
+    page.get_by_role("button", name="Change it").click()
+    page.get_by_role("table").last.wait_for()
+    page.get_by_role("button", name=re.compile("^Saltmarsh")).click()
+    expect(page.get_by_text("are not saved")).to_have_count(0)
+    page.get_by_role("button", name=re.compile("^Night ferry")).click()
+    page.get_by_role("button", name="Change it").click()
+    page.get_by_label("Salt %", exact=True).fill("2,3")
+    page.wait_for_timeout(200)
+    page.get_by_role("button", name=re.compile("^Saltmarsh")).click()
+    expect(page.get_by_text("Changes to Night ferry rye are not saved.")).to_be_visible()
+    page.reload()
+    page.get_by_role("button", name="Go on with them").click()
+    expect(page.get_by_label("Salt %", exact=True)).to_have_value("2.3")
+    page.get_by_role("button", name="Leave it").click()
+    expect(page.get_by_text("are not saved")).to_have_count(0)
+
+
+def test_a_lock_that_cannot_be_kept_is_said_and_nothing_is_lost(visit):
+    page = visit("/formulas")
+    page.get_by_role("button", name=re.compile("^Night ferry")).click()
+    page.get_by_role("button", name="Change it").click()
+    page.get_by_label("Tin", exact=True).check(force=True)
+    expect(page.get_by_text(re.compile("In each 912"))).to_be_visible()
+    page.get_by_label("The tin holds").fill("12")
+    expect(page.get_by_role("alert")).to_contain_text("The tin's volume")
+    expect(page.get_by_role("button", name="Save the formula")).to_be_disabled()
+    expect(page.get_by_label("Salt %", exact=True)).to_have_value("1.95")
+    page.get_by_label("The tin holds").fill("1200")
+    expect(page.get_by_text(re.compile("In each 576"))).to_be_visible()
+    expect(page.get_by_role("alert")).to_have_count(0)
+
+
+def test_an_emptied_field_keeps_what_it_was_and_letters_are_left_standing(visit):
+    page = visit("/formulas")
+    page.get_by_role("button", name=re.compile("^Saltmarsh")).click()
+    page.get_by_role("button", name="Change it").click()
+    salt = page.get_by_label("Salt %", exact=True)
+    before = salt.input_value()
+    salt.fill("")
+    salt.blur()
+    expect(salt).to_have_value(before)
+    salt.fill("2,x")
+    expect(salt).to_have_value("2,x")
+    salt.blur()
+    expect(salt).to_have_value(before)
+
+
 @pytest.mark.parametrize("viewport", [DESK, PHONE])
 @pytest.mark.parametrize("button", ["Change it", "Paste a recipe", "Several on one day", "My flours and prices"])
 def test_nothing_for_axe_to_find(visit, viewport, button):

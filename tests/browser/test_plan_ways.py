@@ -127,3 +127,40 @@ def test_a_batch_is_split_for_another_day(visit):
     page.get_by_label("Two days on").check(force=True)
     expect(page.get_by_role("heading", name=re.compile("1 kept for Tuesday"))).to_be_visible()
     expect(page.locator("section.later")).to_contain_text("of its greatest volume")
+
+
+def test_the_box_of_the_kitchen_is_the_box_of_the_marks(visit):
+    page = visit("/kitchen")
+    page.get_by_label("A straight box holds").fill("6,5")
+    page.get_by_label("A sample jar is wide inside").fill("")
+    page.get_by_role("button", name="Save the kitchen").click()
+    expect(page.get_by_role("status").filter(has_text="Saved")).to_be_visible()
+    page.get_by_label("A straight box holds").fill("9999")
+    page.get_by_role("button", name="Save the kitchen").click()
+    expect(page.get_by_role("alert")).to_contain_text("The box")
+    page.get_by_role("link", name="Plan", exact=True).click()
+    expect(page.get_by_text(re.compile("in your 6.5-litre box is the"))).to_be_visible()
+    expect(page.get_by_text("Keep it beside the dough")).to_have_count(0)
+
+
+def test_a_plan_of_an_older_version_offers_the_newest(visit):
+    page = visit("/formulas")
+    page.get_by_role("button", name="Change it").click()
+    page.get_by_label("Water %", exact=True).fill("73")
+    page.get_by_role("button", name="Save the formula").click()
+    page.get_by_role("link", name="Plan", exact=True).click()
+    expect(page.get_by_text(re.compile("Made with version 3"))).to_be_visible()
+    water = page.get_by_text(re.compile(r"75\.5 % water"))
+    expect(water).to_be_visible()
+    page.get_by_role("button", name=re.compile("Plan the newest, version 4")).click()
+    expect(page.get_by_text(re.compile(r"73\.0 % water"))).to_be_visible()
+
+
+def test_a_formula_by_feel_shows_both_ends_where_it_is_weighed(visit):
+    page = visit("/plan?formula=two-tides")
+    weigh = page.get_by_role("region", name="Weigh")
+    expect(weigh).to_contain_text("By feel: keep")
+    expect(weigh).to_contain_text("supple")
+    expect(weigh).to_contain_text("slack")
+    expect(weigh.get_by_role("heading", name="Poolish")).to_be_visible()
+    expect(weigh.get_by_role("heading", name=re.compile("^Levain"))).to_be_visible()

@@ -87,13 +87,19 @@ def test_readings_at_one_time_count_once_and_never_make_it_too_sure():
 def test_a_fast_dough_is_said_to_be_and_comes_earlier(cold):
     mix, stop = cold.times.mix, cold.times.bulk_end
     hours = (stop - mix).total_seconds() / 3600
-    fast = follow(cold, Reading(0.75 * hours, "rise_box", cold.proof.bulk_rise))
+    fast = follow(cold, Reading(0.6 * hours, "rise_box", 0.6 * cold.proof.bulk_rise))
     slow = follow(cold, Reading(0.75 * hours, "rise_box", 0.1))
     assert "faster than usual" in fast.told.sentence and "slower" in slow.told.sentence
     assert fast.times.bulk_end < stop < slow.times.bulk_end
     assert fast.times.load == cold.times.load
     for plan in (fast, slow):
         assert plan.proof.target_low <= plan.proof.share <= plan.proof.target_high
+
+
+def test_bulk_does_not_end_before_the_dough_was_last_seen_in_its_bowl(cold):
+    hours = (cold.times.bulk_end - cold.times.mix).total_seconds() / 3600
+    seen = follow(cold, Reading(0.9 * hours, "rise_box", 1.5 * cold.proof.bulk_rise))
+    assert seen.times.bulk_end >= cold.times.mix + timedelta(hours=0.9 * hours) - timedelta(seconds=2)
 
 
 def test_a_room_proof_moves_the_oven_too():

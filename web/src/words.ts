@@ -197,6 +197,9 @@ export const words = {
     paste: 'Paste a recipe',
     save: 'Save the formula',
     cancel: 'Leave it',
+    unsaved: 'Changes to {name} are not saved.',
+    goOn: 'Go on with them',
+    forget: 'Forget them',
     name: 'Name',
     flours: 'Flours',
     together: 'together',
@@ -327,7 +330,6 @@ export const words = {
     days: 'days',
     hands: 'times at hand',
     ready: 'out {when}',
-    sourness: ['mild', 'a little sour', 'sour', 'very sour'],
     problems: {
       past: 'Begins in the past.',
       asleep: 'Wakes you.',

@@ -11,11 +11,12 @@ from gentle_crust.api.common import answer, now, sessions
 from gentle_crust.core.culture.swap import swap
 from gentle_crust.core.errors import CraftError, within
 from gentle_crust.core.formula.checks import checks
-from gentle_crust.core.formula.edit import Lock, set_grams, set_share, settled
-from gentle_crust.core.formula.feel import feel
+from gentle_crust.core.formula.edit import TIN_G_PER_ML, Lock, set_grams, set_share, settled
+from gentle_crust.core.formula.feel import feel, mixing_for
 from gentle_crust.core.formula.label import cost, label
 from gentle_crust.core.formula.measures import Habits
 from gentle_crust.core.formula.model import (
+    BY_FEEL_POINTS,
     USUAL_PREFERMENTS,
     USUAL_SOAKERS,
     Formula,
@@ -56,6 +57,7 @@ def _formula_answer(
         feel=feel(formula),
         protein_percent=formula.blend("protein_percent"),
         handling=handling_words(formula),
+        mixing=mixing_for(feel(formula)),
         by_feel=by_feel(formula, weighed.flour_g),
         put_away=put_away,
         checks=list(checks(formula, weighed, kitchen.equipment)),
@@ -83,6 +85,8 @@ def get_formulas() -> Response:
             new=new_formula("New formula"),
             preferments=dict(USUAL_PREFERMENTS),
             soakers=dict(USUAL_SOAKERS),
+            by_feel_points=BY_FEEL_POINTS,
+            tin_g_per_ml=TIN_G_PER_ML,
             mine=list(setting[1].flours),
         )
     )

@@ -153,6 +153,7 @@ class FormulaAnswer(BaseModel):
     feel: Feel
     protein_percent: float
     handling: str
+    mixing: str
     by_feel: ByFeel | None
     put_away: bool
     checks: list[Check]
@@ -332,6 +333,8 @@ class FormulasAnswer(BaseModel):
     new: Formula
     preferments: dict[str, Preferment]
     soakers: dict[str, Soaker]
+    by_feel_points: float
+    tin_g_per_ml: float
     mine: list[MyFlour]
 
 
@@ -379,7 +382,6 @@ class ReadingBody(Strict):
     measure: Measure
     value: Number = 0
     start: Number | None = None
-    jar: bool = False
     at: Short | None = Field(None, description="Kitchen's wall clock, 2026-11-29T07:30; omitted: now")
     sure: bool = False
 

@@ -41,7 +41,10 @@ class TakenReading:
 
 @dataclass(frozen=True)
 class Followed:
-    """A saved plan, its readings in order of time, and the plan as they move it; None without any."""
+    """A saved plan, its readings in order of time, and the plan as they move it.
+
+    None without any, or if the kitchen has changed so that it cannot be reckoned again; the readings then say why.
+    """
 
     saved: SavedPlan
     readings: tuple[TakenReading, ...]
@@ -55,7 +58,6 @@ class Taken:
     measure: Measure
     value: float
     start: float | None = None
-    jar: bool = False
     at: str | None = None
     sure: bool = False
 
@@ -79,8 +81,13 @@ class FollowBook:
         readings = tuple(
             Reading((each.at - times.mix).total_seconds() / 3600, each.kind, each.value, each.sure) for each in taken
         )
-        wish, kitchen = self.plans.question(saved.answer)
-        plan = make_plan(wish, kitchen, saved.saved_at, Following(times, saved.answer.plan.proof.bulk_rise, readings))
+        following = Following(times, saved.answer.plan.proof.bulk_rise, readings)
+        try:
+            wish, kitchen = self.plans.question(saved.answer)
+            plan = make_plan(wish, kitchen, saved.saved_at, following)
+        except CraftError as error:
+            why = f"{error.sentence} {error.remedy}"
+            return Followed(saved, tuple(replace(each, doubt=why) for each in taken), None)
         doubted = {doubt.index: doubt.sentence for doubt in plan.told.doubts} if plan.told else {}
         taken = tuple(replace(each, doubt=doubted.get(index, "")) for index, each in enumerate(taken))
         return Followed(saved, taken, plan)
@@ -130,7 +137,7 @@ class FollowBook:
             if taken.start is None:
                 raise CraftError("start", "The height at first is missing.", "Give it in mm.")
             return "rise_jar", rise_from_heights(taken.start, taken.value)
-        return ("rise_jar" if taken.jar else "rise_eye"), taken.value / 100
+        return "rise_eye", taken.value / 100
 
     def _readings(self, key: str) -> tuple[TakenReading, ...]:
         with self.sessions() as session:

@@ -913,6 +913,8 @@ export interface components {
             sourness: number;
             /** Spread Min */
             spread_min: number;
+            /** Taste */
+            taste: string;
         };
         /**
          * DayBatchBody
@@ -1192,6 +1194,8 @@ export interface components {
              * @enum {string}
              */
             leaven: "levain" | "yeast";
+            /** Mixing */
+            mixing: string;
             /** Preferment G */
             preferment_g: number[];
             /** Protein Percent */
@@ -1291,6 +1295,8 @@ export interface components {
          * @description All formulas, the names of all flours, and what a new formula or preferment begins from.
          */
         FormulasAnswer: {
+            /** By Feel Points */
+            by_feel_points: number;
             /** Flours */
             flours: {
                 [key: string]: string;
@@ -1308,6 +1314,8 @@ export interface components {
             soakers: {
                 [key: string]: components["schemas"]["Soaker"];
             };
+            /** Tin G Per Ml */
+            tin_g_per_ml: number;
         };
         /**
          * Friction
@@ -2201,11 +2209,6 @@ export interface components {
              * @description Kitchen's wall clock, 2026-11-29T07:30; omitted: now
              */
             at?: string | null;
-            /**
-             * Jar
-             * @default false
-             */
-            jar: boolean;
             /**
              * Measure
              * @enum {string}

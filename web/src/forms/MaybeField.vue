@@ -2,26 +2,42 @@
 import { ref, useId, watch } from 'vue'
 
 /** A number that need not be known: empty is null, and the usual figure stands behind it. */
-defineProps<{ label: string; unit?: string; usual?: number }>()
+const props = defineProps<{
+  label: string
+  unit?: string
+  usual?: number
+  hideLabel?: boolean
+  digits?: number
+  /** What the figure counts, if it is a percentage: shown on hover and focus. */
+  counts?: string
+}>()
 const model = defineModel<number | null | undefined>()
 const id = useId()
-const text = ref(model.value == null ? '' : String(model.value))
-const read = (written: string) => Number(written.trim().replace(',', '.'))
+const shown = (value: number | null | undefined) =>
+  value == null ? '' : String(Number(value.toFixed(props.digits ?? 2)))
+const text = ref(shown(model.value))
 watch(model, (value) => {
-  if (value == null ? text.value.trim() !== '' : read(text.value) !== value)
-    text.value = value == null ? '' : String(value)
+  const written = read(text.value)
+  if (written === undefined || shown(written) !== shown(value)) text.value = shown(value)
 })
+
+/** Decimal comma and point are both read; undefined for what is no number: it is left standing until it is one. */
+function read(written: string): number | null | undefined {
+  if (written.trim() === '') return null
+  const value = Number(written.trim().replace(',', '.'))
+  return Number.isNaN(value) ? undefined : value
+}
+
 function take() {
   const value = read(text.value)
-  if (text.value.trim() === '') model.value = null
-  else if (!Number.isNaN(value)) model.value = value
+  if (value !== undefined) model.value = value
 }
 </script>
 
 <template>
-  <div>
-    <label class="small quiet" :for="id">{{ label }}</label>
-    <div class="row">
+  <div class="number">
+    <label class="small quiet" :class="{ 'out-of-sight': hideLabel }" :for="id">{{ label }}</label>
+    <div class="row" :data-counts="counts">
       <input
         :id="id"
         v-model="text"
@@ -31,9 +47,9 @@ function take() {
         maxlength="9"
         :placeholder="usual === undefined ? '' : String(usual)"
         @input="take"
-        @blur="text = model == null ? '' : String(model)"
+        @blur="text = shown(model)"
       />
-      <span v-if="unit" class="small quiet">{{ unit }}</span>
+      <span v-if="unit" class="small quiet unit">{{ unit }}</span>
     </div>
   </div>
 </template>
@@ -53,5 +69,8 @@ function take() {
 .field::placeholder {
   color: var(--quiet);
   font-weight: 400;
+}
+.unit {
+  min-width: 16px;
 }
 </style>

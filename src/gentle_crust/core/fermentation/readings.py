@@ -13,6 +13,7 @@ from gentle_crust.core.tables import constant
 
 RiseKind = Literal["rise_eye", "rise_box", "rise_jar"]
 ReadingKind = Literal["rise_eye", "rise_box", "rise_jar", "ready", "dough_c"]
+RISES = get_args(RiseKind)
 GRID_SIGMAS, GRID_POINTS = 3.5, 57
 OUTLIER = 0.02
 """Part of readings that are plain mistakes: none may throw the belief away."""

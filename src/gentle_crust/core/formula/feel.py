@@ -26,6 +26,11 @@ class Feel:
     boxed: bool
 
 
+def mixing_for(dough: Feel) -> str:
+    """The way of mixing that a dough's feel asks for."""
+    return "hand_kneading" if dough.knead else "folds"
+
+
 def feel(formula: Formula) -> Feel:
     """Feel by hydration minus capacity; knead below capacity, fold from there up (practice).
 

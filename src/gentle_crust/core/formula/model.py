@@ -313,6 +313,8 @@ def _check_what_is_left(formula: Formula) -> None:
         )
 
 
+BY_FEEL_POINTS = 4.0
+"""By how much the water of a formula by feel may usually go up, percent of all flour (practice)."""
 USUAL_PREFERMENTS = {
     "levain": Preferment("levain", "strong_white", 10, 100),
     "poolish": Preferment("poolish", "strong_white", 30, 100, 0.1),

@@ -5,11 +5,10 @@ import numpy as np
 from gentle_crust.core.fermentation.engine import crossings
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.targets import share_of_greatest
-from gentle_crust.core.fermentation.uncertainty import activities, span
+from gentle_crust.core.fermentation.uncertainty import span
 from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.scheduling.course import Recipe, run_bulk, run_proof, shape
 from gentle_crust.core.scheduling.leaven import Ripening
-from gentle_crust.core.scheduling.result import Told
 from gentle_crust.core.scheduling.solve import Times, rise_at_bulk_end
 from gentle_crust.core.scheduling.whole import Course
 
@@ -19,12 +18,9 @@ def carry(
     clock: Clock,
     times: Times,
     ripenings: tuple[Ripening, ...],
-    told: Told | None = None,
-    factors: Floats | None = None,
+    factors: Floats,
 ) -> Course:
-    """The course of a dough that goes by ``times``; ``told`` or ``factors`` is how lively it is believed to be."""
-    if factors is None:
-        factors = activities(told.vigour if told else None)
+    """The course of a dough that goes by ``times``, for each of the activity ``factors``."""
     bulk = run_bulk(made, clock, times.mix, (times.bulk_end - times.mix) * 1.6 + 1.5, factors)
     stopped = bulk.at(times.bulk_end - times.mix)
     shaped = shape(made, clock, times.bulk_end, stopped, factors)

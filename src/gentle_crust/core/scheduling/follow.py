@@ -8,12 +8,13 @@ from scipy.optimize import brentq
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.fermentation.engine import first_crossing
 from gentle_crust.core.fermentation.rates import Floats
-from gentle_crust.core.fermentation.readings import Reading, check, doubts, grid, in_words, update
+from gentle_crust.core.fermentation.readings import RISES, Reading, believed, check, doubts, grid, in_words, update
 from gentle_crust.core.fermentation.targets import bulk_bounds, share_of_greatest
-from gentle_crust.core.fermentation.uncertainty import ONE, Vigour, unknown
+from gentle_crust.core.fermentation.uncertainty import Vigour, activities, unknown
 from gentle_crust.core.scheduling.carry import carry
 from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.scheduling.course import Recipe, run_bulk
+from gentle_crust.core.scheduling.leaven import Ripening
 from gentle_crust.core.scheduling.result import PlanTimes, Told
 from gentle_crust.core.scheduling.solve import Times
 from gentle_crust.core.scheduling.whole import Course
@@ -43,7 +44,17 @@ def plan_times(times: Times, clock: Clock) -> PlanTimes:
     )
 
 
-def followed(made: Recipe, clock: Clock, following: Following) -> tuple[Recipe, Clock, Times, Told]:
+def follow(
+    made: Recipe, clock: Clock, following: Following, ripenings: tuple[Ripening, ...]
+) -> tuple[Course, Clock, Told]:
+    """The course of a plan that is being baked, its kitchen as the readings show it, and what they told."""
+    made, clock, times, told = _believed(made, clock, following)
+    factors = activities(told.vigour)
+    course = carry(made, clock, times, ripenings, factors)
+    return _with_later_times(course, clock, factors, following), clock, told
+
+
+def _believed(made: Recipe, clock: Clock, following: Following) -> tuple[Recipe, Clock, Times, Told]:
     """The recipe and the kitchen as the readings show them, the plan's times, and how lively the dough is."""
     for index, reading in enumerate(following.readings):
         check(reading, f"readings.{index}")
@@ -70,8 +81,7 @@ def followed(made: Recipe, clock: Clock, following: Following) -> tuple[Recipe, 
     def rise_at(hours: float) -> Floats:
         return np.array([np.interp(hours, bulk.hours, column) for column in bulk.rise.T])
 
-    until = max(times.proof_start - times.mix, times.bulk_end - times.mix)
-    in_bulk = tuple(each for each in following.readings if each.at_h < until)
+    in_bulk = _in_bulk(following)
     vigour = update(in_bulk, rise_at, prior) if any(each.kind != "dough_c" for each in in_bulk) else prior
     in_proof = tuple(each for each in following.readings if each.kind == "ready" and each not in in_bulk)
     if in_proof:
@@ -80,9 +90,15 @@ def followed(made: Recipe, clock: Clock, following: Following) -> tuple[Recipe, 
     return made, clock, times, Told(vigour, told, odd)
 
 
+def _in_bulk(following: Following) -> tuple[Reading, ...]:
+    """Readings taken before the dough was to be shaped."""
+    shaped_h = (following.times.proof_start - following.times.mix).total_seconds() / 3600
+    return tuple(each for each in following.readings if each.at_h < shaped_h)
+
+
 def _after_proof(made: Recipe, clock: Clock, times: Times, vigour: Vigour, ready: tuple[Reading, ...]) -> Vigour:
     """The belief once a shaped dough was judged ready: at that time it stood at its proof's target."""
-    proof = carry(made, clock, times, (), factors=grid(vigour)).proof
+    proof = carry(made, clock, times, (), grid(vigour)).proof
     aim = made.target.aim * (1 + made.holds_shaped) - 1
     begun = times.proof_start - times.mix
 
@@ -92,7 +108,7 @@ def _after_proof(made: Recipe, clock: Clock, times: Times, vigour: Vigour, ready
     return update(tuple(replace(each, value=aim) for each in ready), rise_at, vigour)
 
 
-def _stop_for_oven(course: Course, clock: Clock, told: Told, bulk_rise: float) -> float:
+def _stop_for_oven(course: Course, clock: Clock, likely_factor: Floats, bulk_rise: float) -> float:
     """Hours after mixing at which bulk must stop so that a cold proof, loaded as planned, comes out right."""
     made, times = course.recipe, course.times
     likely = course.bulk.rise[:, course.bulk.rise.shape[1] // 2]
@@ -104,8 +120,7 @@ def _stop_for_oven(course: Course, clock: Clock, told: Told, bulk_rise: float) -
     for stop in stops:
         start = times.mix + stop + made.handling_h
         tried = Times(times.mix, times.mix + stop, start, max(times.load, start + 1), start)
-        course_ = carry(made, clock, tried, (), factors=ONE * told.vigour.likely)
-        shares.append(course_.likely_share(tried.load - start))
+        shares.append(carry(made, clock, tried, (), likely_factor).likely_share(tried.load - start))
     return float(np.interp(made.target.aim, np.maximum.accumulate(shares), stops))
 
 
@@ -130,17 +145,18 @@ def _shifted(clock: Clock, more_k: float) -> Clock:
     return replace(clock, room=replace(room, day_c=room.day_c + more_k, night_c=room.night_c + more_k))
 
 
-def with_later_times(course: Course, clock: Clock, told: Told, bulk_rise: float) -> Course:
-    """The course with bulk stopped, and a room proof ended, when this dough is really there."""
+def _with_later_times(course: Course, clock: Clock, factors: Floats, following: Following) -> Course:
+    """The course with bulk stopped, and a room proof ended, when this dough is really there; never before a reading."""
     made, times = course.recipe, course.times
     middle = course.bulk.rise.shape[1] // 2
     cold = made.wish.proof == "cold"
     if cold:
-        stop = _stop_for_oven(course, clock, told, bulk_rise)
+        stop = _stop_for_oven(course, clock, factors[middle : middle + 1], following.bulk_rise)
     else:
-        stop = first_crossing(course.bulk.hours, course.bulk.rise[:, middle], bulk_rise)
+        stop = first_crossing(course.bulk.hours, course.bulk.rise[:, middle], following.bulk_rise)
         stop = course.bulk.hours[-1] if np.isnan(stop) else stop
-    moved = times.mix + stop - times.bulk_end
+    read_h = [each.at_h for each in believed(_in_bulk(following)) if each.kind in RISES]
+    moved = times.mix + max(stop, *read_h, 0.0) - times.bulk_end
     later = Times(
         times.mix,
         times.bulk_end + moved,
@@ -148,11 +164,11 @@ def with_later_times(course: Course, clock: Clock, told: Told, bulk_rise: float)
         max(times.load, times.proof_start + moved + 1) if cold else times.load + moved,
         None if not cold else times.into_fridge + moved,
     )
-    again = carry(made, clock, later, course.ripenings, told)
+    again = carry(made, clock, later, course.ripenings, factors)
     if cold:
         return again
     shares = share_of_greatest(again.proof.rise[:, middle], made.holds_shaped)
     ready = first_crossing(again.proof.hours, shares, made.target.aim)
     if np.isnan(ready):
         ready = min(again.proof.hours[-1], LONGEST_AFTER_H)
-    return carry(made, clock, replace(later, load=later.proof_start + ready), course.ripenings, told)
+    return carry(made, clock, replace(later, load=later.proof_start + ready), course.ripenings, factors)

@@ -2,11 +2,13 @@
 
 import numpy as np
 
-from gentle_crust.core.fermentation.engine import Leg, first_crossing, run
+from gentle_crust.core.fermentation.engine import Leg, Trace, first_crossing, run
+from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.targets import proof_target, share_of_greatest
 from gentle_crust.core.oven.profile import vessel_row
 from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.scheduling.course import room_leg
+from gentle_crust.core.scheduling.problems import NEAR_TARGET
 from gentle_crust.core.scheduling.result import LaterPart
 from gentle_crust.core.scheduling.whole import Course
 
@@ -24,19 +26,10 @@ def later_part(course: Course, clock: Clock) -> LaterPart | None:
     if not wish.later_pieces:
         return None
     target = proof_target(vessel_row(wish.vessel.kind)["proof_group"], cold=True)
-    middle = len(course.shaped.state.yeast) // 2
     load = times.load + 24 * wish.later_days
-    cold_h = load - times.proof_start
-    steps = int(np.ceil(cold_h / STEP_H))
-    fridge = Leg(cold_h, np.full(steps, clock.room.fridge_c), made.proof_container, made.piece_g, made.holds_shaped)
-    factors = np.ones(len(course.shaped.state.yeast))
-    cold = run(made.makeup, course.shaped.state, fridge, factors)
-    shares = share_of_greatest(cold.rise[:, middle], made.holds_shaped)
-    warm_h = 0.0
-    share = float(shares[-1])
+    warm_h, share = 0.0, _shares(course, _cold(course, clock, load - times.proof_start))[-1]
     if share < target.low:
-        warm_h, share = _warmed(course, clock, load, cold_h, target.aim)
-    sentence = _say(share, target.low, target.high, warm_h)
+        warm_h, share = _warmed(course, clock, load, target.aim)
     return LaterPart(
         pieces=wish.later_pieces,
         chill=clock.at(times.proof_start),
@@ -45,28 +38,35 @@ def later_part(course: Course, clock: Clock) -> LaterPart | None:
         preheat=clock.at(load - made.bake.preheat_min / 60),
         load=clock.at(load),
         out=clock.at(load + made.bake.minutes / 60),
-        share=share,
+        share=float(share),
         target_low=target.low,
         target_high=target.high,
-        sentence=sentence,
+        sentence=_say(share, target.low, target.high, warm_h),
     )
 
 
-def _warmed(course: Course, clock: Clock, load: float, cold_h: float, aim: float) -> tuple[float, float]:
-    """Hours in the room before the oven, and the share of its greatest volume that the dough then has."""
+def _cold(course: Course, clock: Clock, hours: float) -> Trace:
+    """The shaped dough through ``hours`` in the fridge."""
     made, state = course.recipe, course.shaped.state
-    factors = np.ones(len(state.yeast))
-    middle = len(factors) // 2
+    fridge = np.full(max(int(np.ceil(hours / STEP_H)), 2), clock.room.fridge_c)
+    leg = Leg(hours, fridge, made.proof_container, made.piece_g, made.holds_shaped)
+    return run(made.makeup, state, leg, np.ones(len(state.yeast)))
+
+
+def _shares(course: Course, trace: Trace) -> Floats:
+    """The likely dough's share of its greatest volume through a trace."""
+    return share_of_greatest(trace.rise[:, trace.rise.shape[1] // 2], course.recipe.holds_shaped)
+
+
+def _warmed(course: Course, clock: Clock, load: float, aim: float) -> tuple[float, float]:
+    """Hours in the room before the oven, and the share of its greatest volume that the dough then has."""
+    made, factors = course.recipe, np.ones(len(course.shaped.state.yeast))
     hours, share = 0.0, 0.0
     for _ in range(3):
-        left = max(cold_h - hours, STEP_H)
-        fridge = np.full(int(np.ceil(left / STEP_H)), clock.room.fridge_c)
-        cold = run(
-            made.makeup, state, Leg(left, fridge, made.proof_container, made.piece_g, made.holds_shaped), factors
-        )
+        cold = _cold(course, clock, max(load - hours - course.times.proof_start, STEP_H))
         leg = room_leg(clock, load - hours, LONGEST_WARM_H, made.proof_container, made.piece_g, made.holds_shaped, 0.25)
         room = run(made.makeup, cold.end(), leg, factors)
-        shares = share_of_greatest(room.rise[:, middle], made.holds_shaped)
+        shares = _shares(course, room)
         there = first_crossing(room.hours, shares, aim)
         hours = LONGEST_WARM_H if np.isnan(there) else there
         share = float(np.interp(hours, room.hours, shares))
@@ -75,9 +75,9 @@ def _warmed(course: Course, clock: Clock, load: float, cold_h: float, aim: float
 
 def _say(share: float, low: float, high: float, warm_h: float) -> str:
     at = f"{100 * share:.0f} % of its greatest volume, wanted {100 * low:.0f} to {100 * high:.0f} %"
-    if share > high + 0.015:
+    if share > high + NEAR_TARGET:
         return f"Over-proofed by then: {at}. Bake it a day sooner, or stop bulk earlier."
-    if share < low - 0.015:
+    if share < low - NEAR_TARGET:
         return f"Still under-proofed after {LONGEST_WARM_H:.0f} h in the room: {at}. Bake it later that day."
     if warm_h > 0.2:
         return f"It warms before it is baked, until it has {at}."

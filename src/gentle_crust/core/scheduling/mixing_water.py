@@ -1,6 +1,7 @@
 """The water of a plan: for the dough, and for each build that goes before it."""
 
 from gentle_crust.core.errors import CraftError
+from gentle_crust.core.formula.feel import mixing_for
 from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.scheduling.course import Recipe
 from gentle_crust.core.scheduling.leaven import START_C, Ripening
@@ -16,7 +17,7 @@ STIRRED_K = 0.5
 
 def mixing_of(made: Recipe) -> str:
     """The wish's way of mixing, or the one that the dough's feel asks for."""
-    return made.wish.mixing or ("hand_kneading" if made.feel.knead else "folds")
+    return made.wish.mixing or mixing_for(made.feel)
 
 
 def water_for_mix(course: Course, kitchen: Kitchen, clock: Clock) -> WaterAnswer:

@@ -10,13 +10,13 @@ import numpy as np
 
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.fermentation.rates import Floats
-from gentle_crust.core.fermentation.uncertainty import ONE, Vigour, activities, band, unknown
+from gentle_crust.core.fermentation.uncertainty import ONE, activities, band
 from gentle_crust.core.scheduling import ladder, problems, ribbon, weigh_list
 from gentle_crust.core.scheduling.carry import carry
 from gentle_crust.core.scheduling.clock import Clock, zone_of
 from gentle_crust.core.scheduling.costs import costs
 from gentle_crust.core.scheduling.course import Recipe, recipe, with_preferment
-from gentle_crust.core.scheduling.follow import Following, followed, plan_times, with_later_times
+from gentle_crust.core.scheduling.follow import Following, follow, plan_times
 from gentle_crust.core.scheduling.later import later_part
 from gentle_crust.core.scheduling.leaven import (
     CULTURE_KEPT_G,
@@ -28,7 +28,7 @@ from gentle_crust.core.scheduling.leaven import (
     yeasted,
 )
 from gentle_crust.core.scheduling.mixing_water import water_for_mix
-from gentle_crust.core.scheduling.result import Plan, Proof
+from gentle_crust.core.scheduling.result import Plan, Proof, Told
 from gentle_crust.core.scheduling.solve import Times, cold_times, fridge_hours, room_times
 from gentle_crust.core.scheduling.whole import Course
 from gentle_crust.core.scheduling.wish import Kitchen, Wish, check_wish
@@ -47,25 +47,20 @@ def make_plan(wish: Wish, kitchen: Kitchen, now: datetime, following: Following 
     cannot be met comes back as a plan with ``problems``.
     """
     check_wish(wish, kitchen)
-    made = recipe(wish, kitchen)
-    zone = zone_of(kitchen.zone)
     if not timedelta(0) < wish.ready - now < timedelta(days=14):
         raise CraftError(
             "ready",
             "The bread is wanted in the past, or more than two weeks ahead.",
             "Choose a time within the next two weeks.",
         )
-    clock = Clock(wish.ready, zone, kitchen.nights, kitchen.room)
-    cooling = made.bake.cool_min / 60 if wish.ready_means == "cut" else 0.0
-    load = -cooling - made.bake.all_loads_min / 60
+    told: Told | None = None
     if following is None:
-        course, told = _course(made, clock, load, clock.hours(now), unknown()), None
+        course, clock = plan_course(wish, kitchen, now)
     else:
-        mix = clock.hours(following.times.mix)
-        ripenings = _ripenings(made, clock, mix, clock.hours(now), activities())
-        made, clock, times, told = followed(_with_ripe(made, clock, mix)[0], clock, following)
-        course = with_later_times(carry(made, clock, times, ripenings, told), clock, told, following.bulk_rise)
+        course, clock, told = _followed(wish, kitchen, now, following)
+    made = course.recipe
     out = course.times.load + made.bake.all_loads_min / 60
+    cooling = _cooling_h(made)
     water = water_for_mix(course, kitchen, clock)
     steps = ladder.steps(course, kitchen, clock, water)
     return Plan(
@@ -97,16 +92,28 @@ def make_plan(wish: Wish, kitchen: Kitchen, now: datetime, following: Following 
 def plan_course(wish: Wish, kitchen: Kitchen, now: datetime) -> tuple[Course, Clock]:
     """The course behind a plan, for whoever looks into it more closely."""
     check_wish(wish, kitchen)
-    made = recipe(wish, kitchen)
-    clock = Clock(wish.ready, zone_of(kitchen.zone), kitchen.nights, kitchen.room)
-    cooling = made.bake.cool_min / 60 if wish.ready_means == "cut" else 0.0
-    load = -cooling - made.bake.all_loads_min / 60
-    return _course(made, clock, load, clock.hours(now), unknown()), clock
+    made, clock = recipe(wish, kitchen), _clock(wish, kitchen)
+    load = -_cooling_h(made) - made.bake.all_loads_min / 60
+    made, times = _times(made, clock, load, clock.hours(now))
+    factors = activities()
+    ripenings = _ripenings(made, clock, times.mix, clock.hours(now), factors)
+    return carry(made, clock, times, ripenings, factors), clock
 
 
-def _course(made: Recipe, clock: Clock, load: float, now: float, vigour: Vigour) -> Course:
-    made, times = _times(made, clock, load, now)
-    return carry(made, clock, times, _ripenings(made, clock, times.mix, now, activities(vigour)))
+def _followed(wish: Wish, kitchen: Kitchen, now: datetime, following: Following) -> tuple[Course, Clock, Told]:
+    """The course of a plan that is being baked, as its readings move it."""
+    made, clock = recipe(wish, kitchen), _clock(wish, kitchen)
+    mix = clock.hours(following.times.mix)
+    ripenings = _ripenings(made, clock, mix, clock.hours(now), activities())
+    return follow(_with_ripe(made, clock, mix)[0], clock, following, ripenings)
+
+
+def _clock(wish: Wish, kitchen: Kitchen) -> Clock:
+    return Clock(wish.ready, zone_of(kitchen.zone), kitchen.nights, kitchen.room)
+
+
+def _cooling_h(made: Recipe) -> float:
+    return made.bake.cool_min / 60 if made.wish.ready_means == "cut" else 0.0
 
 
 def _times(made: Recipe, clock: Clock, load: float, now: float) -> tuple[Recipe, Times]:

@@ -213,6 +213,8 @@ class Costs:
     hours: float
     """From the first step until it can be cut."""
     sourness: float
+    taste: str
+    """The sourness in words."""
     flavour: float
     spread_min: float
     """How far apart the end of bulk may fall, low to high: the smaller, the safer."""

@@ -142,7 +142,10 @@ def cold_times(made: Recipe, clock: Clock, load: float, fridge_h: float, bulk_h:
 
 
 def _wait_in_room(made: Recipe, clock: Clock, chill: float, fridge_h: float, shaped: State) -> float:
-    """How long the riper of some shaped doughs must stand in the room first so that the fridge can finish it."""
+    """How long the riper of some shaped doughs must stand in the room first so that the fridge can finish it.
+
+    If no wait brings it to the aim, the one that brings it nearest: too long a wait, and it sinks in the fridge.
+    """
     riper = replace(
         shaped,
         **{name: getattr(shaped, name)[-1:] for name in ("yeast", "bacteria", "bakers_yeast_g", "made_ml", "kept_ml")},
@@ -151,6 +154,8 @@ def _wait_in_room(made: Recipe, clock: Clock, chill: float, fridge_h: float, sha
     for wait in WAITS_H:
         proof = run_proof(made, clock, chill - wait, fridge_h + wait, riper, ONE, wait)
         shares.append(float(share_of_greatest(proof.rise[-1], made.holds_shaped)[0]))
+    if max(shares) < made.target.aim:
+        return WAITS_H[shares.index(max(shares))]
     return float(np.interp(made.target.aim, np.maximum.accumulate(shares), WAITS_H))
 
 

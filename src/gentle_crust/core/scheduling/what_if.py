@@ -10,6 +10,7 @@ from gentle_crust.core.fermentation.uncertainty import ONE
 from gentle_crust.core.scheduling.carry import carry
 from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.scheduling.plan import plan_course
+from gentle_crust.core.scheduling.problems import NEAR_TARGET
 from gentle_crust.core.scheduling.result import RibbonPart
 from gentle_crust.core.scheduling.ribbon import dough_parts
 from gentle_crust.core.scheduling.say import clock as say_clock
@@ -47,7 +48,7 @@ def what_if(wish: Wish, kitchen: Kitchen, now: datetime) -> tuple[WhatIf, ...]:
     )
     found = []
     for code, title, where, when, factor in shades:
-        shade = carry(made, where, when, (), factors=factor)
+        shade = carry(made, where, when, (), factor)
         found.append(_told(code, title, course, shade, where))
     return tuple(found)
 
@@ -58,7 +59,7 @@ def _told(code: str, title: str, plan: Course, shade: Course, clock: Clock) -> W
     stop = first_crossing(shade.bulk.hours, shade.bulk.rise[:, 0], plan.bulk_rise)
     low, high = made.target.low, made.target.high
     by_clock = f"By the clock it meets the oven at {100 * share:.0f} %, wanted {100 * low:.0f} to {100 * high:.0f} %"
-    if low - 0.015 <= share <= high + 0.015:
+    if low - NEAR_TARGET <= share <= high + NEAR_TARGET:
         sentence = f"{by_clock}: nothing need change."
     elif np.isnan(stop):
         sentence = f"{by_clock}: bulk would not be there in time. Find it a warmer place."

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, watch } from 'vue'
 import type { Schemas } from '../../api/client'
 import ChoiceRow from '../../forms/ChoiceRow.vue'
 import NumberField from '../../forms/NumberField.vue'
@@ -7,6 +7,7 @@ import PickField from '../../forms/PickField.vue'
 import TickField from '../../forms/TickField.vue'
 import WarmthSlider from '../../forms/WarmthSlider.vue'
 import { words } from '../../words'
+import AddRow from './AddRow.vue'
 import LineRow from './LineRow.vue'
 import LockRow from './LockRow.vue'
 import PrefermentBlock from './PrefermentBlock.vue'
@@ -16,9 +17,11 @@ import WeighTables from './WeighTables.vue'
 import { useWork, type Body, type YeastKind } from './useWork'
 
 const props = defineProps<{ start: Body; book: Schemas['FormulasAnswer'] }>()
-const emit = defineEmits<{ save: [Body]; close: [] }>()
+const emit = defineEmits<{ save: [Body]; close: []; draft: [Body] }>()
 const t = words.formulas
-const { form, lock, seen, refused, set, takeYeast, grams } = useWork(props.start)
+const { form, lock, seen, refused, set, takeYeast, grams } = useWork(props.start, props.book.tin_g_per_ml)
+
+watch(form, (body) => emit('draft', body), { deep: true })
 
 const OWN = 'own:'
 const flourOptions = computed(() => [
@@ -77,7 +80,8 @@ const addExtra = () =>
   form.value.extras.push({ name: t.extraKinds.seeds!, kind: 'seeds', percent: 5, late: false })
 const byFeel = computed({
   get: () => form.value.feel_to_percent != null,
-  set: (on) => (form.value.feel_to_percent = on ? form.value.hydration_percent + 4 : null),
+  set: (on) =>
+    (form.value.feel_to_percent = on ? form.value.hydration_percent + props.book.by_feel_points : null),
 })
 const feelTo = computed({
   get: () => form.value.feel_to_percent ?? 0,
@@ -178,18 +182,7 @@ const feelTo = computed({
           @grams="(g) => set({ line: `preferments.${index}`, g })"
           @remove="form.preferments.splice(index, 1)"
         />
-        <div class="adds">
-          <span class="small quiet">{{ t.add }}</span>
-          <button
-            v-for="(label, kind) in t.preferments"
-            :key="kind"
-            type="button"
-            class="link"
-            @click="addPreferment(kind)"
-          >
-            {{ label }}
-          </button>
-        </div>
+        <AddRow :kinds="t.preferments" @add="addPreferment" />
       </fieldset>
       <fieldset>
         <legend>{{ t.soaks }}</legend>
@@ -202,18 +195,7 @@ const feelTo = computed({
           @grams="(place, g) => set({ line: `soakers.${index}.extras.${place}`, g })"
           @remove="form.soakers.splice(index, 1)"
         />
-        <div class="adds">
-          <span class="small quiet">{{ t.add }}</span>
-          <button
-            v-for="(label, kind) in t.soakerKinds"
-            :key="kind"
-            type="button"
-            class="link"
-            @click="addSoaker(kind)"
-          >
-            {{ label }}
-          </button>
-        </div>
+        <AddRow :kinds="t.soakerKinds" @add="addSoaker" />
       </fieldset>
       <fieldset>
         <legend>{{ t.extras }}</legend>
@@ -287,16 +269,11 @@ legend {
 .name {
   display: grid;
 }
-.pair,
-.adds {
+.pair {
   display: flex;
   flex-wrap: wrap;
   gap: 4px 12px;
   align-items: end;
-}
-.adds {
-  gap: 4px 14px;
-  align-items: center;
 }
 .warm {
   flex: 1;

@@ -8,6 +8,7 @@ import FormulaEditor from './FormulaEditor.vue'
 import FormulaView from './FormulaView.vue'
 import PantryPage from './PantryPage.vue'
 import PasteRecipe from './PasteRecipe.vue'
+import { useDraft } from './useDraft'
 import TogetherPage from './TogetherPage.vue'
 
 type Body = Schemas['FormulaBody']
@@ -25,6 +26,7 @@ const shown = computed(() => all.value.find((each) => each.id === chosen.value) 
 
 const blank = () => ({ ...(query.data.value?.new as Body), name: t.newName })
 
+const { draft, keep, forget } = useDraft()
 const work = ref<HTMLElement | null>(null)
 
 /** On the phone the list stands above the work: bring the work into view. */
@@ -39,6 +41,11 @@ function show(id: string) {
   chosen.value = id
   editing.value = null
   page.value = null
+}
+/** What was changed is let go. */
+function leave() {
+  forget()
+  editing.value = null
 }
 function turnTo(name: typeof page.value) {
   editing.value = null
@@ -57,6 +64,7 @@ async function save(body: Body) {
     failed.value = ''
     await client.invalidateQueries({ queryKey: ['formulas'] })
     show(id)
+    forget()
   } catch (error) {
     failed.value = error instanceof Refused && error.message ? error.message : words.failed
   }
@@ -128,6 +136,11 @@ async function bringBack() {
         {{ away.formula.name }} {{ t.gone }}
         <button type="button" class="link" @click="bringBack">{{ words.undo }}</button>
       </p>
+      <p v-if="draft && !editing" class="small unsaved" role="status">
+        {{ fill(t.unsaved, { name: draft.body.name }) }}
+        <button type="button" class="link" @click="edit(draft.id, draft.body)">{{ t.goOn }}</button>
+        <button type="button" class="link" @click="forget">{{ t.forget }}</button>
+      </p>
       <ul>
         <li v-for="each in all" :key="each.id">
           <button
@@ -182,7 +195,8 @@ async function bringBack() {
           :start="editing.start"
           :book="query.data.value!"
           @save="save"
-          @close="editing = null"
+          @draft="(body) => editing && keep(editing.id, body)"
+          @close="leave"
         />
       </div>
       <FormulaView
@@ -197,6 +211,11 @@ async function bringBack() {
 </template>
 
 <style scoped>
+.unsaved {
+  padding-left: 10px;
+  border-left: 3px solid var(--ink);
+  margin-bottom: 8px;
+}
 .room {
   display: grid;
   grid-template-columns: 288px minmax(0, 1fr);

@@ -25,7 +25,7 @@ const kind = computed({
     const flour = form.value.flours[0]
     const key = flour?.mine?.id ?? flour?.kind ?? ''
     const weighed = props.seen?.weighed
-    const bag = (weighed?.flour_g ?? 1000) * ((flour?.percent ?? 100) / 100)
+    const bag = props.seen?.totals[0]?.g
     const g = { dough: weighed?.dough_g, flour: weighed?.flour_g, bag }[kind as string] ?? 0
     lock.value = {
       ...lock.value,

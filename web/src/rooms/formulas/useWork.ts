@@ -24,9 +24,9 @@ const kin = (one: object, other: object) =>
   (!Array.isArray(one) || one.length === (other as unknown[]).length)
 
 /** A formula in hand, written by percent or by grams; the server keeps both sides and the lock in step. */
-export function useWork(start: Body) {
+export function useWork(start: Body, tinFill: number) {
   const form = ref<Body>(copy(start))
-  const lock = ref<Lock>({ kind: 'pieces', g: 0, flour_key: '', tin_ml: 1900, g_per_ml: 0.48 })
+  const lock = ref<Lock>({ kind: 'pieces', g: 0, flour_key: '', tin_ml: 1900, g_per_ml: tinFill })
   const seen = shallowRef<FormulaAnswer | null>(null)
   const refused = shallowRef<Refused | null>(null)
   let asking = false

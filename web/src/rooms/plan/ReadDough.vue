@@ -19,10 +19,11 @@ const client = useQueryClient()
 const { clock, dayKey, warmth, fahrenheit, fromDegrees, say } = useUnits()
 
 const measure = ref<Measure>('percent')
-const percent = ref(30)
-const line = ref(Math.round((props.saved.marks[0]?.target ?? 2000) / 10) / 100)
-const first = ref(Math.round(props.saved.marks.find((mark) => mark.unit === 'mm')?.start ?? 30))
-const height = ref(Math.round((props.saved.marks.find((mark) => mark.unit === 'mm')?.start ?? 30) * 1.3))
+const percent = ref(Math.round(100 * props.saved.plan.proof.bulk_rise))
+const marked = (unit: string) => props.saved.marks.find((mark) => mark.unit === unit)
+const line = ref(Math.round((marked('ml')?.target ?? 2000) / 10) / 100)
+const first = ref(Math.round(marked('mm')?.start ?? 30))
+const height = ref(Math.round(marked('mm')?.target ?? 40))
 const warm = ref(fahrenheit.value ? 75 : 24)
 const at = ref(clock(props.now))
 const problem = ref('')
@@ -49,7 +50,6 @@ function log(sure = false) {
     measure: measure.value,
     value: value.value,
     start: measure.value === 'heights_mm' ? first.value : null,
-    jar: false,
     at: `${dayKey(props.now)}T${at.value}`,
     sure,
   }

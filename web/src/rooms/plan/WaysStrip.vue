@@ -65,8 +65,6 @@ const rows = computed(() =>
 )
 const hours = (value: number) =>
   value < 40 ? `${Math.round(value)} h` : `${(value / 24).toFixed(1)} ${t.days}`
-const SOUR_FROM = [0.6, 0.85, 0.92]
-const sour = (value: number) => t.sourness[SOUR_FROM.filter((from) => value >= from).length]!
 const sure = (minutes: number) =>
   `±\u00a0${minutes < 100 ? `${Math.round(minutes / 2)}\u00a0min` : `${(minutes / 120).toFixed(1)}\u00a0h`}`
 const trouble = (way: Way) => way.why_not || (way.problems[0] ? t.problems[way.problems[0].code] : '')
@@ -159,8 +157,7 @@ const trouble = (way: Way) => way.why_not || (way.problems[0] ? t.problems[way.p
             <span v-if="trouble(way)" class="trouble">{{ trouble(way) }}</span>
             <span>{{ fill(t.ready, { when: way.ready ? dayClock(way.ready) : '' }) }}</span>
             <span>
-              {{ hours(way.costs.hours) }}, {{ way.costs.hands_on }} {{ t.hands }},
-              {{ sour(way.costs.sourness) }},
+              {{ hours(way.costs.hours) }}, {{ way.costs.hands_on }} {{ t.hands }}, {{ way.costs.taste }},
               {{ sure(way.costs.spread_min) }}
             </span>
           </span>

@@ -24,7 +24,7 @@ export function useWater(formula: FormulaAnswer, pieces: number | null, settings
     pieces: pieces ?? formula.formula.pieces,
     scaling_weight_g: formula.formula.scaling_weight_g,
     target_dough_c: formula.formula.dough_c,
-    mixing: old.mixing ?? (formula.feel.knead ? 'hand_kneading' : 'folds'),
+    mixing: old.mixing ?? (formula.mixing as WaterBody['mixing']),
     flour_c: room,
     room_c: room,
     levain_c: room,
