@@ -1,6 +1,9 @@
 """The engine against what bakers see: each case with the window in which it must fall."""
 
+import subprocess
+import sys
 from dataclasses import replace
+from pathlib import Path
 
 import numpy as np
 import pytest
@@ -15,6 +18,9 @@ from gentle_crust.core.fermentation.temperature import cool, node_shares
 from gentle_crust.core.fermentation.uncertainty import ONE
 
 
+FIT = Path(__file__).parents[2] / "script" / "lib" / "fit.py"
+
+
 def hours_to(dough: Dough, c: float, rise: float, start_c: float | None = None, container="covered_bowl", hours=48.0):
     answer = forecast(dough, c if start_c is None else start_c, (Stretch(hours, c, container),), (rise,))
     return answer.targets[0].hours
@@ -23,6 +29,12 @@ def hours_to(dough: Dough, c: float, rise: float, start_c: float | None = None, 
 @pytest.mark.parametrize("case", CASES, ids=lambda case: case.name)
 def test_what_bakers_see_comes_out_in_its_window(case):
     assert case.low <= case.value() <= case.high
+
+
+def test_the_constants_are_those_that_the_fit_gives():
+    """In a process of its own, since fitting tries other constants."""
+    checked = subprocess.run([sys.executable, FIT, "--check"], capture_output=True, text=True, check=False)
+    assert (checked.returncode, checked.stderr) == (0, "")
 
 
 def test_cold_proof_gains_mostly_in_its_first_hours():
