@@ -17,7 +17,6 @@ from gentle_crust.core.fermentation.forecast import Stretch, forecast
 from gentle_crust.core.fermentation.temperature import cool, node_shares
 from gentle_crust.core.fermentation.uncertainty import ONE
 
-
 FIT = Path(__file__).parents[2] / "script" / "lib" / "fit.py"
 
 
