@@ -149,7 +149,7 @@ PICTURES: list[Picture] = [
 ]
 
 EVENING: list[Picture] = [("plan-reading", "/plan", DESK, "light", read)]
-IN_BULK = "2026-11-28T19:20:00+00:00"
+IN_BULK = "2026-11-28T17:10:00+00:00"
 """Twenty past seven that evening, the dough well into bulk."""
 
 

@@ -32,7 +32,7 @@ def test_plan_is_previewed_saved_opened_put_away_and_brought_back(client):
 
 def test_the_list_says_what_is_next(client):
     line = next(line for line in client.get("/api/plans").get_json()["plans"] if line["id"] == demo.TOMORROW_PLAN)
-    assert line["next_step"]["title"] == "Feed the culture"
+    assert line["next_step"]["title"] == "Build the levain"
 
 
 @pytest.mark.parametrize(

@@ -10,7 +10,7 @@ from gentle_crust.store.repositories import Plans
 from tests.conftest import SATURDAY
 
 PLAN = f"/api/plans/{demo.TOMORROW_PLAN}"
-LATER = SATURDAY + timedelta(hours=13)
+LATER = SATURDAY + timedelta(hours=11)
 
 
 @pytest.fixture
@@ -26,7 +26,7 @@ def test_a_reading_is_kept_once_moves_the_plan_and_survives_a_restart(evening, s
     before = evening.get(PLAN).json
     assert before["readings"] == [] and before["followed"] is None
     for _ in range(2):
-        after = read(evening, "r1", measure="line_ml", value=2050, at="2026-11-28T19:15").json
+        after = read(evening, "r1", measure="line_ml", value=2050, at="2026-11-28T17:15").json
     assert len(after["readings"]) == 1 and "faster" in after["followed"]["told"]["sentence"]
     assert after["followed"]["times"]["bulk_end"] < before["plan"]["times"]["bulk_end"]
     assert after["plan"] == before["plan"]
@@ -109,8 +109,8 @@ def test_a_plan_saved_by_an_older_program_still_opens_and_asks_to_be_saved_befor
 
 
 def test_two_readings_sent_out_of_order_come_to_the_same(evening):
-    early = {"measure": "percent", "value": 10, "at": "2026-11-28T18:50"}
-    late = {"measure": "percent", "value": 30, "at": "2026-11-28T19:20"}
+    early = {"measure": "percent", "value": 10, "at": "2026-11-28T16:50"}
+    late = {"measure": "percent", "value": 30, "at": "2026-11-28T17:20"}
     read(evening, "b", **late)
     one = read(evening, "a", **early).json
     assert [each["id"] for each in one["readings"]] == ["a", "b"]
@@ -122,7 +122,7 @@ def test_two_readings_sent_out_of_order_come_to_the_same(evening):
 
 
 def test_a_plan_that_was_put_off_leaves_the_old_doughs_readings_behind(evening):
-    read(evening, "r1", measure="percent", value=20, at="2026-11-28T19:00")
+    read(evening, "r1", measure="percent", value=20, at="2026-11-28T17:00")
     asked = evening.get(PLAN).json["asked"]
     assert evening.put(PLAN, json=asked | {"ready": "2026-11-30T07:30"}).status_code == 200
     opened = evening.get(PLAN).json
@@ -130,7 +130,7 @@ def test_a_plan_that_was_put_off_leaves_the_old_doughs_readings_behind(evening):
 
 
 def test_a_plan_whose_pot_left_the_kitchen_still_opens_and_says_why_readings_do_not_move_it(evening):
-    read(evening, "r1", measure="percent", value=20, at="2026-11-28T19:00")
+    read(evening, "r1", measure="percent", value=20, at="2026-11-28T17:00")
     kitchen = evening.get("/api/kitchen").json["settings"]
     kitchen["vessels"] = [vessel for vessel in kitchen["vessels"] if vessel["id"] != "pot"]
     assert evening.put("/api/kitchen", json=kitchen).status_code == 200

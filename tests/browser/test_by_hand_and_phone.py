@@ -102,7 +102,7 @@ def test_motion_is_still_when_asked_to_be(visit):
 
 def test_the_next_thing_is_on_the_shelf_and_leads_to_its_plan(visit):
     page = visit("/formulas")
-    page.get_by_role("banner").get_by_role("link", name=re.compile("Feed the culture")).click()
+    page.get_by_role("banner").get_by_role("link", name=re.compile("Build the levain")).click()
     expect(line(page, "What")).to_contain_text("Tidewater country loaf")
 
 

@@ -10,7 +10,7 @@ from playwright.sync_api import expect
 from tests.browser.conftest import DESK, PHONE
 
 pytestmark = pytest.mark.browser
-IN_BULK = "2026-11-28T19:20:00+00:00"
+IN_BULK = "2026-11-28T17:10:00+00:00"
 
 
 @pytest.fixture(scope="module")

@@ -10,6 +10,7 @@ import pytest
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.fermentation.dough import Dough, FlourPart
 from gentle_crust.core.fermentation.forecast import Stretch, forecast
+from gentle_crust.core.formula.edit import with_yeast_beside
 from gentle_crust.core.formula.model import FlourShare, Formula, Preferment
 from gentle_crust.core.oven.profile import Oven, Vessel, core_course, profile
 from gentle_crust.core.scheduling.clock import Clock, Nights, Room, instant, zone_of
@@ -130,6 +131,14 @@ def test_rye_cools_for_a_day():
     assert not any(step.kind == "fold" for step in plan.steps)
 
 
+def mended(wish, mend):
+    """The wish as a mend changes it."""
+    if mend.field == "yeast_supplement_percent":
+        return replace(wish, formula=with_yeast_beside(wish.formula, float(mend.value)))
+    value = {"ready": datetime.fromisoformat, "dough_c": float}.get(mend.field, str)(mend.value)
+    return replace(wish, **{mend.field: value})
+
+
 def test_too_late_says_by_how_much_and_each_mend_really_mends():
     late = wish(ready=at(28, 17), proof="room")
     plan = make_plan(late, KITCHEN, NOW)
@@ -138,8 +147,8 @@ def test_too_late_says_by_how_much_and_each_mend_really_mends():
     found = mends(late, KITCHEN, (POTS,), NOW)
     assert found
     for mend in found:
-        value = {"ready": datetime.fromisoformat, "dough_c": float}.get(mend.field, str)(mend.value)
-        assert not make_plan(replace(late, **{mend.field: value}), KITCHEN, NOW).problems
+        changed = mended(late, mend)
+        assert not make_plan(changed, KITCHEN, NOW).problems
 
 
 def test_steps_in_the_night_are_named():

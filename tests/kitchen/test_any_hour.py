@@ -67,7 +67,7 @@ def test_what_is_given_is_not_overridden(book):
     given = Asked(
         "tidewater-country", pieces=1, scaling_weight_g=700, ready="2026-11-29T16:00", proof="room", vessel_id="stone",
         dough_c=26, room_day_c=25, room_night_c=21, fridge_c=5, tap_c=12, sleep_from="23:00", sleep_to="07:00",
-        zone="Europe/Lisbon",
+        zone="Europe/Lisbon", culture_id="brack",
     )  # fmt: skip
     assert book.preview(given).asked == given
 
@@ -110,7 +110,7 @@ def test_saved_plans_are_listed_with_their_next_step_until_it_has_passed(session
     for now in times:
         line = next(line for line in PlanBook(sessions, lambda now=now: now).all() if line.id == demo.TOMORROW_PLAN)
         titles.append(line.next_step.title if line.next_step else None)
-    assert titles == ["Feed the culture", "Flour and water rest", "Score and load", None]
+    assert titles == ["Build the levain", "Fold 2 of 4", "Score and load", None]
 
 
 def test_formulas_keep_their_order_and_their_names(sessions):

@@ -10,6 +10,7 @@ from werkzeug.exceptions import HTTPException
 
 from gentle_crust import __version__, problem
 from gentle_crust.api import guard, refusals
+from gentle_crust.api.culture_room import cultures
 from gentle_crust.api.formula_room import formulas
 from gentle_crust.api.kitchen_room import kitchen
 from gentle_crust.api.plan_room import plans
@@ -37,7 +38,7 @@ def create_app(
     app.extensions["gentle_crust_store"] = sessions
     app.extensions["gentle_crust_now"] = now
     guard.protect(app, listening, passcode)
-    for blueprint in (kitchen, formulas, plans, water):
+    for blueprint in (kitchen, formulas, plans, water, cultures):
         app.register_api(blueprint)
     _answer_refusals(app)
     _serve_pages(app)

@@ -65,6 +65,10 @@ class AskedBody(Strict):
     later_pieces: int = 0
     later_days: int = 1
     levain_percent: Number | None = None
+    yeast_supplement_percent: Number = 0
+    culture_id: Short | None = Field(
+        None, description="Omitted: the best of the kitchen's cultures; empty: none of them"
+    )
     room_day_c: Number | None = None
     room_night_c: Number | None = None
     fridge_c: Number | None = None

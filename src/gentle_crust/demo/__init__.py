@@ -2,6 +2,7 @@
 
 import shutil
 import tomllib
+from collections.abc import Iterator
 from dataclasses import dataclass
 from datetime import datetime, timedelta
 from importlib.resources import files
@@ -10,13 +11,16 @@ from typing import Any
 
 from sqlalchemy.orm import Session, sessionmaker
 
+from gentle_crust.core.culture.events import Event
 from gentle_crust.core.scheduling.clock import zone_of
+from gentle_crust.kitchen.cultures import CULTURE, CultureBook
 from gentle_crust.kitchen.formulas import ADAPTER as FORMULA
 from gentle_crust.kitchen.formulas import FormulaBook
+from gentle_crust.kitchen.local_time import LOCAL
 from gentle_crust.kitchen.now import Now
 from gentle_crust.kitchen.pantry import ADAPTER as PANTRY
 from gentle_crust.kitchen.pantry import PantryBook
-from gentle_crust.kitchen.plans import LOCAL, Asked, PlanBook
+from gentle_crust.kitchen.plans import Asked, PlanBook
 from gentle_crust.kitchen.settings import ADAPTER as SETTINGS
 from gentle_crust.kitchen.settings import KitchenSettings
 
@@ -56,7 +60,7 @@ def start_formulas(sessions: sessionmaker[Session], now: Now, with_past: bool = 
 
 
 def fill(sessions: sessionmaker[Session], now: Now) -> None:
-    """The whole demo: formulas, kitchen, and a plan for tomorrow morning. Does nothing the second time."""
+    """The whole demo: formulas, kitchen, cultures, and a plan for tomorrow morning. Does nothing the second time."""
     if not KitchenSettings(sessions, now).is_new():
         return
     start_formulas(sessions, now, with_past=True)
@@ -65,8 +69,33 @@ def fill(sessions: sessionmaker[Session], now: Now) -> None:
     PantryBook(sessions, now).save(PANTRY.validate_python(_data()["pantry"]))
     morning = _Morning(now, kitchen.zone)
     ready = morning().replace(hour=7) + timedelta(days=1)
-    asked = Asked("tidewater-country", ready=ready.strftime(LOCAL), culture="hungry")
+    _fill_cultures(sessions, now, morning)
+    asked = Asked("tidewater-country", ready=ready.strftime(LOCAL))
     PlanBook(sessions, morning).save(TOMORROW_PLAN, asked)
+
+
+def _fill_cultures(sessions: sessionmaker[Session], now: Now, morning: Now) -> None:
+    """Three cultures: one that thrives, one that was forgotten in the fridge, one that is four days old."""
+    book = CultureBook(sessions, now)
+    for place, (key, body) in enumerate(_data()["culture"].items()):
+        events = body.pop("events")
+        kept = CultureBook(sessions, lambda place=place: now() + timedelta(microseconds=place))
+        kept.save(key, CULTURE.validate_python(body))
+        noted = {}
+        for number, event in enumerate(_told(events)):
+            at = morning() + timedelta(hours=event.pop("hours"))
+            if at <= now():
+                event_key = f"{key}-{number}"
+                noted[event_key] = (at, Event(id=event_key, at_h=0.0, **event))
+        book.add(key, noted)
+
+
+def _told(events: list[dict[str, Any]]) -> Iterator[dict[str, Any]]:
+    """Events one by one; ``daily`` says for how many days before the same happened at the same hour."""
+    for event in events:
+        days = event.pop("daily", 0)
+        for day in range(days, -1, -1):
+            yield {**event, "hours": event["hours"] - 24 * day}
 
 
 def reset(folder: Path) -> None:

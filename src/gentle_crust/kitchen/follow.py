@@ -14,12 +14,13 @@ from gentle_crust.core.fermentation.readings import (
     rise_from_heights,
     rise_from_line,
 )
-from gentle_crust.core.scheduling.clock import instant, zone_of
+from gentle_crust.core.scheduling.clock import zone_of
 from gentle_crust.core.scheduling.follow import Following
 from gentle_crust.core.scheduling.plan import make_plan
 from gentle_crust.core.scheduling.result import Plan
+from gentle_crust.kitchen.local_time import instant_of
 from gentle_crust.kitchen.now import Now
-from gentle_crust.kitchen.plans import LOCAL, PlanBook, SavedPlan
+from gentle_crust.kitchen.plans import PlanBook, SavedPlan
 from gentle_crust.store.models import EventRow
 from gentle_crust.store.repositories import Events
 
@@ -98,7 +99,8 @@ class FollowBook:
         times = saved.answer.plan.times
         if times is None:
             raise CraftError("plan", "This plan is of an older kind.", "Save it once more, then read its dough.")
-        at = self._when(taken, saved.answer.asked.zone or "UTC")
+        zone = zone_of(saved.answer.asked.zone or "UTC")
+        at = self.now() if taken.at is None else instant_of(taken.at, zone, "at")
         if at > self.now():
             raise CraftError("at", "That time is still to come.", "Give the time at which it was read.")
         kind, value = self._value(taken, saved.answer.plan)
@@ -116,15 +118,6 @@ class FollowBook:
         with self.sessions.begin() as session:
             Events(session).add(withdrawal)
         return self.open(key)
-
-    def _when(self, taken: Taken, zone: str) -> datetime:
-        if taken.at is None:
-            return self.now()
-        try:
-            local = datetime.strptime(taken.at, LOCAL)  # noqa: DTZ007 - the kitchen's wall clock
-        except ValueError as error:
-            raise CraftError("at", f"'{taken.at}' is not a day and a time.", "Write it as 2026-11-29T07:30.") from error
-        return instant(local, zone_of(zone), "at")
 
     def _value(self, taken: Taken, plan: Plan) -> tuple[ReadingKind, float]:
         if taken.measure == "celsius":

@@ -11,16 +11,18 @@ from sqlalchemy.orm import Session, sessionmaker
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.fermentation.marks import Mark, in_jar, on_box
 from gentle_crust.core.fermentation.targets import School
-from gentle_crust.core.formula.edit import with_levain_share
+from gentle_crust.core.formula.edit import with_levain_share, with_yeast_beside
 from gentle_crust.core.formula.model import Formula
 from gentle_crust.core.oven.profile import Vessel, fits
-from gentle_crust.core.scheduling.clock import Room, instant, zone_of
+from gentle_crust.core.scheduling.clock import Room, zone_of
 from gentle_crust.core.scheduling.mends import Mend, mends
 from gentle_crust.core.scheduling.plan import make_plan
 from gentle_crust.core.scheduling.result import Plan
 from gentle_crust.core.scheduling.wish import Kitchen, Wish
+from gentle_crust.kitchen.cultures import CultureBook
 from gentle_crust.kitchen.formulas import ADAPTER as FORMULA
 from gentle_crust.kitchen.formulas import FormulaBook
+from gentle_crust.kitchen.local_time import LOCAL, instant_of
 from gentle_crust.kitchen.mixes import MixBook
 from gentle_crust.kitchen.now import Now
 from gentle_crust.kitchen.settings import KitchenSettings, Settings, hour_of, nights
@@ -53,6 +55,10 @@ class Asked:
     later_days: int = 1
     levain_percent: float | None = None
     """Prefermented flour of the levain, if other than the formula's; flour and water stay as they are overall."""
+    yeast_supplement_percent: float = 0.0
+    """Instant yeast beside the levain, percent of all flour."""
+    culture_id: str | None = None
+    """The culture that the levain is built from; empty: none of the baker's own, as ``culture`` says."""
     room_day_c: float | None = None
     room_night_c: float | None = None
     fridge_c: float | None = None
@@ -107,7 +113,6 @@ class PlanLine:
 
 ASKED = TypeAdapter(Asked)
 PLAN = TypeAdapter(Plan)
-LOCAL = "%Y-%m-%dT%H:%M"
 
 
 def marks_of(plan: Plan, settings: Settings) -> tuple[Mark, ...]:
@@ -144,22 +149,23 @@ def _vessel_for(settings: Settings, formula: Formula, asked: Asked) -> Vessel:
     return able[0] if able else settings.vessels[0]
 
 
+def _as_asked(formula: Formula, asked: Asked) -> Formula:
+    """The formula with the levain's share and the yeast that were asked for."""
+    if asked.levain_percent is not None:
+        formula = with_levain_share(formula, asked.levain_percent)
+    return with_yeast_beside(formula, asked.yeast_supplement_percent)
+
+
 def _wish(asked: Asked, settings: Settings, formula: Formula) -> tuple[Wish, Kitchen]:
     """The core's question from a completed one."""
     zone = zone_of(asked.zone or settings.zone)
     vessel = next((vessel for vessel in settings.vessels if vessel.id == asked.vessel_id), None)
     if vessel is None:
         raise CraftError("vessel_id", "That vessel is not in this kitchen.", "Choose one of the kitchen's vessels.")
-    try:
-        local = datetime.strptime(asked.ready or "", LOCAL)  # noqa: DTZ007 - the kitchen's wall clock
-    except ValueError as error:
-        raise CraftError(
-            "ready", f"'{asked.ready}' is not a day and a time.", "Write it as 2026-11-29T07:30."
-        ) from error
-    ready = instant(local, zone, "ready")
+    ready = instant_of(asked.ready or "", zone, "ready")
     room = Room(float(asked.room_day_c or 0), float(asked.room_night_c or 0), float(asked.fridge_c or 0))
     wish = Wish(
-        formula=formula if asked.levain_percent is None else with_levain_share(formula, asked.levain_percent),
+        formula=_as_asked(formula, asked),
         pieces=int(asked.pieces or 0),
         scaling_weight_g=float(asked.scaling_weight_g or 0),
         ready=ready,
@@ -196,12 +202,13 @@ class PlanBook:
         self.formulas = FormulaBook(sessions, now)
         self.settings = KitchenSettings(sessions, now)
         self.mixes = MixBook(sessions, now)
+        self.cultures = CultureBook(sessions, now)
 
     def preview(self, asked: Asked) -> Answer:
         """The plan for a question, not kept. Without ``ready``, for the first good time that works."""
         settings = self.settings.get()
         formula, about = self._formula(asked)
-        whole = _complete(asked, settings, formula)
+        whole = self._complete(asked, settings, formula)
         if whole.ready is None:
             return self._first_good(whole, settings, formula, about)
         wish, kitchen = self._wish(whole, settings, formula)
@@ -212,11 +219,12 @@ class PlanBook:
         """The core's question for a plan that has a time."""
         settings = self.settings.get()
         formula, _ = self._formula(asked)
-        return self._wish(_complete(asked, settings, formula), settings, formula)
+        return self._wish(self._complete(asked, settings, formula), settings, formula)
 
     def question(self, answer: Answer) -> tuple[Wish, Kitchen]:
-        """The core's question behind a saved answer, its formula as it was then."""
-        return self._wish(answer.asked, self.settings.get(), answer.formula)
+        """The core's question behind a saved answer, its formula and culture as they were then."""
+        wish, kitchen = self._wish(replace(answer.asked, culture_id=""), self.settings.get(), answer.formula)
+        return replace(wish, starter=answer.plan.starter), kitchen
 
     def _formula(self, asked: Asked) -> tuple[Formula, tuple[bool, int]]:
         """The formula of the version that is asked for; whether it was put away, and its newest version's number."""
@@ -229,7 +237,19 @@ class PlanBook:
 
     def _wish(self, asked: Asked, settings: Settings, formula: Formula) -> tuple[Wish, Kitchen]:
         wish, kitchen = _wish(asked, settings, formula)
+        if asked.culture_id and wish.formula.leaven == "levain":
+            wish = replace(wish, starter=self.cultures.starter(asked.culture_id))
         return wish, replace(kitchen, learnt_k=self.mixes.learnt_k())
+
+    def _complete(self, asked: Asked, settings: Settings, formula: Formula) -> Asked:
+        """The question with all that was left out filled in, but for the time; a levain has a culture, if there is."""
+        whole = _complete(asked, settings, formula)
+        if whole.culture_id is not None:
+            return whole
+        levain = next((one for one in formula.preferments if one.kind == "levain"), None)
+        share = None if levain is None else formula.flour(levain.flour_kind)
+        found = None if share is None else self.cultures.best_for(share.kind)
+        return replace(whole, culture_id=found or "")
 
     def _first_good(self, whole: Asked, settings: Settings, formula: Formula, about: tuple[bool, int]) -> Answer:
         """For breakfast tomorrow, else for noon, the afternoon or the evening; else the same on the days after."""
@@ -258,7 +278,7 @@ class PlanBook:
         """Single changes that would rid a plan of its problems; ready as the kitchen's wall clock."""
         settings = self.settings.get()
         formula, _ = self._formula(asked)
-        wish, kitchen = self._wish(_complete(asked, settings, formula), settings, formula)
+        wish, kitchen = self._wish(self._complete(asked, settings, formula), settings, formula)
         zone = zone_of(kitchen.zone)
         found = mends(wish, kitchen, settings.vessels, self.now())
         return tuple(

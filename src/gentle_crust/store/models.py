@@ -3,7 +3,7 @@
 from datetime import UTC, datetime
 from typing import Any
 
-from sqlalchemy import JSON, DateTime, Dialect, ForeignKey, String
+from sqlalchemy import JSON, DateTime, Dialect, ForeignKey, LargeBinary, String
 from sqlalchemy.orm import DeclarativeBase, Mapped, mapped_column
 from sqlalchemy.types import TypeDecorator
 
@@ -84,6 +84,29 @@ class EventRow(Base):
     """The key of what it is about, a plan for one; empty if it is about the kitchen."""
     at: Mapped[datetime] = mapped_column(index=True)
     body: Mapped[dict[str, Any]]
+
+
+class CultureRow(Base):
+    """A culture that is kept. ``deleted_at`` set means put away: it can be brought back."""
+
+    __tablename__ = "culture"
+
+    id: Mapped[str] = mapped_column(String(36), primary_key=True)
+    body: Mapped[dict[str, Any]]
+    created_at: Mapped[datetime]
+    updated_at: Mapped[datetime]
+    deleted_at: Mapped[datetime | None]
+
+
+class PhotoRow(Base):
+    """A culture's picture."""
+
+    __tablename__ = "culture_photo"
+
+    culture_id: Mapped[str] = mapped_column(ForeignKey("culture.id"), primary_key=True)
+    content_type: Mapped[str] = mapped_column(String(30))
+    data: Mapped[bytes] = mapped_column(LargeBinary)
+    taken_at: Mapped[datetime]
 
 
 class PlanRow(Base):

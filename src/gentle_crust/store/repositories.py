@@ -7,7 +7,16 @@ from typing import Any
 from sqlalchemy import select, text
 from sqlalchemy.orm import Session
 
-from gentle_crust.store.models import EventRow, FormulaRow, KitchenRow, PantryRow, PlanRow, VersionRow
+from gentle_crust.store.models import (
+    CultureRow,
+    EventRow,
+    FormulaRow,
+    KitchenRow,
+    PantryRow,
+    PhotoRow,
+    PlanRow,
+    VersionRow,
+)
 
 
 class Kitchens:
@@ -53,10 +62,57 @@ class Events:
         if self.session.get(EventRow, row.id) is None:
             self.session.add(row)
 
+    def get(self, key: str) -> EventRow | None:
+        """One event."""
+        return self.session.get(EventRow, key)
+
+    def plain(self, *kinds: str, subject: str) -> Sequence[tuple[str, str, datetime, dict[str, Any]]]:
+        """The same as :meth:`of` without the weight of whole rows: key, kind, instant, body."""
+        columns = (EventRow.id, EventRow.kind, EventRow.at, EventRow.body)
+        wanted = select(*columns).where(EventRow.subject == subject, EventRow.kind.in_(kinds))
+        return [tuple(row) for row in self.session.execute(wanted.order_by(EventRow.at, text("event.rowid")))]
+
     def of(self, *kinds: str, subject: str = "") -> Sequence[EventRow]:
         """Events of some kinds about one subject, the oldest first; of one instant, as they came in."""
         wanted = select(EventRow).where(EventRow.kind.in_(kinds), EventRow.subject == subject)
         return self.session.scalars(wanted.order_by(EventRow.at, text("event.rowid"))).all()
+
+
+class Cultures:
+    """Cultures, those that were put away too."""
+
+    def __init__(self, session: Session) -> None:
+        self.session = session
+
+    def all(self) -> Sequence[CultureRow]:
+        """Cultures in the order in which they came into the kitchen."""
+        return self.session.scalars(select(CultureRow).order_by(CultureRow.created_at, CultureRow.id)).all()
+
+    def get(self, key: str) -> CultureRow | None:
+        """One culture, put away or not."""
+        return self.session.get(CultureRow, key)
+
+    def add(self, row: CultureRow) -> None:
+        """A new culture."""
+        self.session.add(row)
+
+    def photo(self, key: str) -> PhotoRow | None:
+        """Its picture."""
+        return self.session.get(PhotoRow, key)
+
+    def put_photo(self, row: PhotoRow) -> None:
+        """A picture in place of the one before."""
+        self.session.merge(row)
+
+    def drop_photo(self, key: str) -> None:
+        """No picture any more."""
+        row = self.photo(key)
+        if row is not None:
+            self.session.delete(row)
+
+    def with_photo(self) -> set[str]:
+        """Keys of the cultures that have a picture, without reading the pictures."""
+        return set(self.session.scalars(select(PhotoRow.culture_id)))
 
 
 class Formulas:

@@ -16,6 +16,8 @@ RIPE_YEAST = 0.70
 """And not before its yeast has grown to this share of what its flour carries: weak flours rise early (tuned)."""
 SPENT_SHARE_OF_GAS = 0.45
 """Past it: gas making has fallen to this share of its best (practice)."""
+SEED_YEAST = 0.6
+"""A culture is a good seed for a levain from this share on, a little before it is ripe (practice)."""
 JAR_LOSS = 0.03
 JAR_LOSS_LEAST_G = 5.0
 
@@ -52,10 +54,16 @@ def seed_share(ratio: float, hydration: float) -> float:
 def jar_makeup(formula: Formula, one: Preferment) -> Makeup:
     """A levain or yeasted preferment of a formula as a dough without salt; its seed is set by :func:`fed`."""
     share = formula.flour(one.flour_kind)
-    flour = FlourShare(one.flour_kind, 100) if share is None else replace(share, percent=100)
-    yeast = 0.0 if one.kind == "levain" else one.yeast_percent
-    alone = Formula(one.name, (flour,), one.hydration_percent, 0, "boule", (), (), yeast)
-    return makeup_of(alone)
+    flour = FlourShare(one.flour_kind, 100) if share is None else share
+    return jar_of(flour, one.hydration_percent, 0.0 if one.kind == "levain" else one.yeast_percent)
+
+
+def jar_of(
+    flour: FlourShare, hydration_percent: float, yeast_percent: float = 0.0, salt_percent: float = 0.0
+) -> Makeup:
+    """One flour and water in a jar: a culture, or a preferment with instant yeast, as its fermentation sees it."""
+    alone = (replace(flour, percent=100),)
+    return makeup_of(Formula("jar", alone, hydration_percent, salt_percent, "boule", (), (), yeast_percent))
 
 
 def fed(jar: Makeup, start_c: float, ratios: tuple[float, ...]) -> State:

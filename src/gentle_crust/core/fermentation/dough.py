@@ -61,6 +61,8 @@ class Makeup:
     malt_percent: float = 0.0
     folded: float = 1.0
     """How much of the kneading or folding that it needs the dough gets, 0-1."""
+    liveliness: float = 1.0
+    """How lively its leaven is known to be; 1 is usual."""
 
     @property
     def dough_per_flour(self) -> float:

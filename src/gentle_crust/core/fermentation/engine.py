@@ -310,6 +310,7 @@ def _awake(age_h: Floats) -> tuple[Floats, Floats]:
 
 def run(makeup: Makeup, state: State, leg: Leg, activity: Floats) -> Trace:
     """Carry ``state`` through one leg. ``activity`` multiplies every rate of life; one column each."""
+    activity = activity * makeup.liveliness
     steps = len(leg.ambient_c) if leg.ambient_c.size > 1 else max(int(np.ceil(leg.hours / STEP_H)), 2)
     ambient = leg.ambient_c if leg.ambient_c.size > 1 else np.full(steps, float(leg.ambient_c.flat[0]))
     step_h = leg.hours / steps

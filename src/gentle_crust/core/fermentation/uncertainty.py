@@ -35,6 +35,12 @@ def unknown() -> Vigour:
     return Vigour(1.0, float(np.hypot(own, constant("fermentation", "uncertainty", "untold_sigma"))))
 
 
+def of_dough(culture: Vigour) -> Vigour:
+    """What is believed of a dough raised by a culture whose own vigour is known so well, dose and room aside."""
+    untold = constant("fermentation", "uncertainty", "untold_sigma")
+    return Vigour(1.0, min(float(np.hypot(culture.sigma, untold)), unknown().sigma))
+
+
 @cache
 def activities(vigour: Vigour | None = None) -> Floats:
     """Equally likely activity factors of a leaven, lowest first, the middle one exactly the likely one."""

@@ -54,7 +54,7 @@ def checks(formula: Formula, weighed: Weighed, equipment: Equipment | None = Non
     """Everything odd about a formula that can be baked all the same."""
     has = equipment or Equipment()
     small = [
-        _too_small(stage.kind, line, has.scale_g)
+        too_small(stage.kind, line, has.scale_g)
         for stage in weighed.stages
         for line in stage.lines
         if line.role in ("salt", "yeast", "extra") and 0 < line.g < TRUSTED_STEPS * has.scale_g
@@ -144,7 +144,7 @@ def _vessels(formula: Formula, weighed: Weighed, has: Equipment, time: BulkTime)
     return found
 
 
-def _too_small(stage: str, line: Ingredient, scale_g: float) -> Check:
+def too_small(stage: str, line: Ingredient, scale_g: float) -> Check:
     """A mass that the scale cannot resolve, with the spoon, and for yeast the dilution, instead."""
     how = []
     if line.kind in TEASPOON_G and line.g >= LEAST_SPOON * TEASPOON_G[line.kind]:

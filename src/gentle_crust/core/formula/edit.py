@@ -190,6 +190,21 @@ def with_levain_share(formula: Formula, percent: float) -> Formula:
     return _with_preferment(formula, index, percent)
 
 
+def with_yeast_beside(formula: Formula, percent: float) -> Formula:
+    """``formula`` with ``percent`` of all flour of instant yeast beside its levain.
+
+    Raises CraftError if it has no levain, or yeast already.
+    """
+    within("yeast_supplement_percent", "Yeast beside the levain", percent, 0, 1, " % of the flour")
+    if percent and (formula.leaven != "levain" or formula.yeast_percent):
+        raise CraftError(
+            "yeast_supplement_percent",
+            "Only a levain dough without yeast can be given a pinch of it.",
+            "Leave it out, or change the formula's own yeast.",
+        )
+    return replace(formula, yeast_kind="instant", yeast_percent=percent) if percent else formula
+
+
 def _set_flour_grams(formula: Formula, lock: Lock, index: int, grams: float) -> Formula:
     """One flour's grams: with other flours they make room; alone it is all the flour, and the batch follows it."""
     if len(formula.flours) > 1:

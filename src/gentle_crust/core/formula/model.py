@@ -133,6 +133,11 @@ class Formula:
         return "levain" if any(one.wild for one in self.preferments) else "yeast"
 
     @property
+    def by_culture_alone(self) -> bool:
+        """Whether a culture raises it, with no yeast from a packet at all."""
+        return self.leaven == "levain" and not self.yeast_percent and all(one.wild for one in self.preferments)
+
+    @property
     def prefermented_percent(self) -> float:
         """Share of all flour that is in preferments."""
         return sum(one.flour_percent for one in self.preferments)

@@ -92,6 +92,10 @@ class Clock:
         result: Floats = (start + hours + shifts) % 24
         return result
 
+    def local_hour_at(self, hours: float) -> float:
+        """Local hour of the day at one time."""
+        return float(self.local_hour(np.array([hours]))[0])
+
     def room_c(self, hours: Floats) -> Floats:
         """Room temperature at each time: it drifts to the night's from bedtime and back from getting up."""
         hour = self.local_hour(hours)

@@ -79,7 +79,10 @@ def recipe(wish: Wish, kitchen: Kitchen) -> Recipe:
     weighed = weigh(formula, wish.pieces, wish.scaling_weight_g)
     asks = feel(formula).folds
     folded = 1.0 if wish.folds is None or not asks else min(wish.folds / asks, 1.0)
-    made = replace(makeup_of(formula), flour_g=weighed.flour_g, dough_g=weighed.dough_g, folded=folded)
+    lively = wish.starter.vigour.likely if wish.starter and formula.by_culture_alone else 1.0
+    made = replace(
+        makeup_of(formula), flour_g=weighed.flour_g, dough_g=weighed.dough_g, folded=folded, liveliness=lively
+    )
     rye = formula.blend("rye_fraction") >= 0.5
     tin, flat = formula.shape == "pan_loaf", formula.shape in ("slipper", "flat_round")
     group = vessel_row(wish.vessel.kind)["proof_group"]

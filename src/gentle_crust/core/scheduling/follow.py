@@ -10,7 +10,7 @@ from gentle_crust.core.fermentation.engine import first_crossing
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.readings import RISES, Reading, believed, check, doubts, grid, in_words, update
 from gentle_crust.core.fermentation.targets import bulk_bounds, share_of_greatest
-from gentle_crust.core.fermentation.uncertainty import Vigour, activities, unknown
+from gentle_crust.core.fermentation.uncertainty import Vigour, activities
 from gentle_crust.core.scheduling.carry import carry
 from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.scheduling.course import Recipe, run_bulk
@@ -73,7 +73,7 @@ def _believed(made: Recipe, clock: Clock, following: Following) -> tuple[Recipe,
     ]
     for reading in warm:
         made, clock = _warmer(made, clock, times.mix, reading)
-    prior = unknown()
+    prior = made.wish.belief
     span_h = max(times.bulk_end - times.mix, *(each.at_h for each in following.readings), 0.5)
     factors = grid(prior)
     bulk = run_bulk(made, clock, times.mix, span_h + 0.5, factors)

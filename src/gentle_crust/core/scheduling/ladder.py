@@ -8,7 +8,7 @@ from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.scheduling.course import MIX_MIN, Recipe
 from gentle_crust.core.scheduling.leaven import HANDS_MIN, Ripening
 from gentle_crust.core.scheduling.mixing_water import build_water_c
-from gentle_crust.core.scheduling.result import FoldPlan, Step, TimeSpan
+from gentle_crust.core.scheduling.result import FoldPlan, Step, dated
 from gentle_crust.core.scheduling.say import c, duration, g, lower, together
 from gentle_crust.core.scheduling.weigh_list import by_feel
 from gentle_crust.core.scheduling.whole import Course
@@ -39,14 +39,8 @@ class _Ladder:
         found = at_step(kind, self.vessel, self.oven, self.course.recipe.bake.lidded, self.dairy)
         cautions = tuple(each for each in found if each.code not in self.said)
         self.said |= {each.code for each in cautions if each.code in SAID_ONCE}
-        self.found.append(Step(kind, self.clock.at(at), minutes, title, detail, self.span(span), cautions))
-
-    def span(self, span: Span | None) -> TimeSpan | None:
-        if span is None:
-            return None
-        return TimeSpan(
-            *(None if hours is None else self.clock.at(hours) for hours in (span.low, span.likely, span.high))
-        )
+        spanned = None if span is None else dated(span, self.clock)
+        self.found.append(Step(kind, self.clock.at(at), minutes, title, detail, spanned, cautions))
 
 
 def steps(course: Course, kitchen: Kitchen, clock: Clock, water: WaterAnswer) -> tuple[Step, ...]:
@@ -65,8 +59,11 @@ def _ripening_step(ladder: _Ladder, ripening: Ripening, clock: Clock) -> None:
     preferment, build = ripening.preferment, ripening.build
     water = f"{g(build.water_g)} water at {c(build_water_c(ripening, clock))}"
     if ripening.kind in ("feed", "levain"):
-        amounts = f"{g(build.seed_g)} culture, {g(build.flour_g)} flour, {water}."
-        title = "Feed the culture" if ripening.kind == "feed" else "Build the levain"
+        amounts = f"{g(build.seed_g)} {ripening.culture or 'culture'}, {g(build.flour_g)} flour, {water}."
+        if ripening.kind == "levain" and ripening.kept_g:
+            amounts += f" {g(ripening.kept_g)} of it goes back into the jar."
+        feed = f"Feed {ripening.culture}" if ripening.culture else "Feed the culture"
+        title = feed if ripening.kind == "feed" else "Build the levain"
         ladder.add(ripening.kind, ripening.start, HANDS_MIN, title, amounts, ripening.ripe)
         return
     yeast = build.flour_g * preferment.yeast_percent / 100

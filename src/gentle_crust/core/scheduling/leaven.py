@@ -1,6 +1,6 @@
 """When to feed the culture, build the levain or mix the poolish, so that it is ripe when the dough needs it."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 import numpy as np
 
@@ -48,6 +48,10 @@ class Ripening:
     ripe: Span
     spent: Span
     trace: Trace
+    kept_g: float = 0.0
+    """What of it goes back into the jar."""
+    culture: str = ""
+    """The culture's name, if it is one of the baker's own."""
 
 
 def _trace(
@@ -63,9 +67,11 @@ def _starts(jar: Makeup, clock: Clock, wanted: float, mass_g: float, ratios: tup
     return {ratio: wanted - float(hours) for ratio, hours in zip(ratios, ripe_hours(guess), strict=True)}
 
 
-def quickest_h(clock: Clock, start: float, mass_g: float, formula: Formula, preferment: Preferment) -> float:
-    """Hours until an equal-parts feed that starts at ``start`` is ripe."""
-    jar = jar_makeup(formula, preferment)
+def quickest_h(
+    clock: Clock, start: float, mass_g: float, formula: Formula, preferment: Preferment, lively: float = 1.0
+) -> float:
+    """Hours until an equal-parts feed that starts at ``start`` is ripe; ``lively`` is the culture's activity."""
+    jar = replace(jar_makeup(formula, preferment), liveliness=lively)
     return float(ripe_hours(_trace(jar, fed(jar, START_C, (1.0,)), clock, start, 9.0, mass_g, ONE))[0])
 
 
@@ -85,11 +91,18 @@ def levain(
     preferment: Preferment,
     ratios: tuple[float, ...],
     activity: Floats,
+    lively: float = 1.0,
+    most_seed_g: float = float("inf"),
 ) -> Ripening:
-    """The feed, of the ratios given, that is ripe at ``wanted`` and best fits the baker's night and the time left."""
+    """The feed, of the ratios given, that is ripe at ``wanted`` and best fits the baker's night and the time left.
+
+    ``lively`` is the culture's likely activity, ``most_seed_g`` what there is of it.
+    """
     hydration = preferment.hydration_percent / 100
-    jar = jar_makeup(formula, preferment)
+    jar = replace(jar_makeup(formula, preferment), liveliness=lively)
     mass = needed_g + kept_g + 10
+    able = tuple(ratio for ratio in ratios if build(needed_g, kept_g, ratio, hydration).seed_g <= most_seed_g)
+    ratios = able or (max(ratios),)
     starts = _starts(jar, clock, wanted, mass, ratios)
     ratio = min(ratios, key=lambda each: (_trouble(clock, starts[each], now), ratios.index(each)))
     start = starts[ratio]
@@ -105,7 +118,7 @@ def levain(
     trace = _trace(jar, state, clock, start, wanted - start + 6, mass, activity)
     made = build(needed_g, kept_g, ratio, hydration)
     ripe, spent = span(start + ripe_hours(trace)), span(start + spent_hours(trace))
-    return Ripening(kind, preferment, made, start, wanted, ripe, spent, trace)
+    return Ripening(kind, preferment, made, start, wanted, ripe, spent, trace, kept_g)
 
 
 def yeasted(

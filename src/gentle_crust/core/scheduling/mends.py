@@ -5,7 +5,7 @@ from datetime import datetime, timedelta
 from typing import Literal
 
 from gentle_crust.core.errors import CraftError
-from gentle_crust.core.formula.edit import with_levain_share
+from gentle_crust.core.formula.edit import with_levain_share, with_yeast_beside
 from gentle_crust.core.formula.model import check
 from gentle_crust.core.oven.profile import Vessel, fits
 from gentle_crust.core.scheduling.plan import make_plan
@@ -14,7 +14,9 @@ from gentle_crust.core.scheduling.wish import Kitchen, Wish
 
 QUARTER = timedelta(minutes=15)
 LATEST = timedelta(hours=30)
-MOST = 3
+MOST = 4
+SUPPLEMENT_PERCENT = 0.2
+"""Instant yeast beside a levain, of all flour: a pinch that hurries bulk and leaves it sourdough (practice)."""
 LEVAIN_PERCENT = (3.0, 25.0)
 """Prefermented flour of a levain that bakers use (practice)."""
 
@@ -23,13 +25,13 @@ LEVAIN_PERCENT = (3.0, 25.0)
 class Mend:
     """One change: which field of the wish takes which value, and a sentence that says so."""
 
-    field: Literal["ready", "proof", "culture", "vessel", "dough_c", "levain_percent"]
+    field: Literal["ready", "proof", "culture", "vessel", "dough_c", "levain_percent", "yeast_supplement_percent"]
     value: str
     sentence: str
 
 
 def mends(wish: Wish, kitchen: Kitchen, vessels: tuple[Vessel, ...], now: datetime) -> tuple[Mend, ...]:
-    """Up to three single changes after which the plan has no problem; none if it has none now."""
+    """Up to four single changes after which the plan has no problem; none if it has none now."""
     plan = make_plan(wish, kitchen, now)
     if not plan.problems:
         return ()
@@ -52,7 +54,7 @@ def _works(wish: Wish, kitchen: Kitchen, now: datetime) -> bool:
 def _candidates(wish: Wish, vessels: tuple[Vessel, ...]) -> list[tuple[Mend, Wish]]:
     """Changes worth trying, the smallest first."""
     found: list[tuple[Mend, Wish]] = []
-    if wish.culture == "hungry" and wish.formula.leaven == "levain":
+    if wish.culture == "hungry" and wish.starter is None and wish.formula.leaven == "levain":
         mend = Mend(
             "culture", "lively", "Build from a lively culture, fed within the last day: no feed is needed first."
         )
@@ -66,12 +68,24 @@ def _candidates(wish: Wish, vessels: tuple[Vessel, ...]) -> list[tuple[Mend, Wis
     else:
         mend = Mend("proof", "room", "Proof in the room: hours shorter.")
         found.append((mend, replace(wish, proof="room")))
+    found += _supplements(wish)
     found += _other_shares(wish)
     for vessel in vessels:
         if vessel.id != wish.vessel.id and not fits(vessel, wish.formula.shape, wish.scaling_weight_g):
             mend = Mend("vessel", vessel.id, f"Bake in another vessel: {vessel.name.lower()}.")
             found.append((mend, replace(wish, vessel=vessel)))
     return found
+
+
+def _supplements(wish: Wish) -> list[tuple[Mend, Wish]]:
+    """A pinch of yeast beside the levain: bulk is shorter, so there is time for the culture; the taste is milder."""
+    if wish.formula.leaven != "levain" or wish.formula.yeast_percent:
+        return []
+    sentence = (
+        f"A pinch of yeast beside the levain, {SUPPLEMENT_PERCENT:g} % instant: shorter bulk, milder, stales sooner."
+    )
+    mend = Mend("yeast_supplement_percent", str(SUPPLEMENT_PERCENT), sentence)
+    return [(mend, replace(wish, formula=with_yeast_beside(wish.formula, SUPPLEMENT_PERCENT)))]
 
 
 def _other_shares(wish: Wish) -> list[tuple[Mend, Wish]]:

@@ -16,17 +16,10 @@ from gentle_crust.core.scheduling.carry import carry
 from gentle_crust.core.scheduling.clock import Clock, zone_of
 from gentle_crust.core.scheduling.costs import costs
 from gentle_crust.core.scheduling.course import Recipe, recipe, with_preferment
+from gentle_crust.core.scheduling.feeds import feeds_first, levain_builds, ripenings_for
 from gentle_crust.core.scheduling.follow import Following, follow, plan_times
 from gentle_crust.core.scheduling.later import later_part
-from gentle_crust.core.scheduling.leaven import (
-    CULTURE_KEPT_G,
-    CULTURE_RATIOS,
-    LEVAIN_RATIOS,
-    Ripening,
-    levain,
-    quickest_h,
-    yeasted,
-)
+from gentle_crust.core.scheduling.leaven import quickest_h, yeasted
 from gentle_crust.core.scheduling.mixing_water import water_for_mix
 from gentle_crust.core.scheduling.result import Plan, Proof, Told
 from gentle_crust.core.scheduling.solve import Times, cold_times, fridge_hours, room_times
@@ -34,7 +27,7 @@ from gentle_crust.core.scheduling.whole import Course
 from gentle_crust.core.scheduling.wish import Kitchen, Wish, check_wish
 from gentle_crust.core.water.taps import kettle_c
 
-ENGINE = "2"
+ENGINE = "3"
 """Version of the rules that a plan was reckoned with; raised whenever a plan's figures would change."""
 MOST_TRIES = 3
 
@@ -86,6 +79,8 @@ def make_plan(wish: Wish, kitchen: Kitchen, now: datetime, following: Following 
         fold_plan=ladder.fold_plan(made),
         later=later_part(course, clock),
         told=told,
+        levains=levain_builds(course, clock),
+        starter=wish.starter,
     )
 
 
@@ -95,8 +90,8 @@ def plan_course(wish: Wish, kitchen: Kitchen, now: datetime) -> tuple[Course, Cl
     made, clock = recipe(wish, kitchen), _clock(wish, kitchen)
     load = -_cooling_h(made) - made.bake.all_loads_min / 60
     made, times = _times(made, clock, load, clock.hours(now))
-    factors = activities()
-    ripenings = _ripenings(made, clock, times.mix, clock.hours(now), factors)
+    factors = activities(wish.belief)
+    ripenings = ripenings_for(made, clock, times.mix, clock.hours(now), factors)
     return carry(made, clock, times, ripenings, factors), clock
 
 
@@ -104,7 +99,7 @@ def _followed(wish: Wish, kitchen: Kitchen, now: datetime, following: Following)
     """The course of a plan that is being baked, as its readings move it."""
     made, clock = recipe(wish, kitchen), _clock(wish, kitchen)
     mix = clock.hours(following.times.mix)
-    ripenings = _ripenings(made, clock, mix, clock.hours(now), activities())
+    ripenings = ripenings_for(made, clock, mix, clock.hours(now), activities(wish.belief))
     return follow(_with_ripe(made, clock, mix)[0], clock, following, ripenings)
 
 
@@ -159,11 +154,12 @@ def _cold_trouble(
 def _before_mix_h(made: Recipe, clock: Clock, load: float, ripen_h: tuple[float, ...]) -> float:
     """About how long before mixing the first hand is needed: the quickest levain and feed, or the preferment."""
     formula = made.wish.formula
-    feeds = 2 if made.wish.culture == "hungry" else 1
+    feeds = 1 + feeds_first(made.wish, clock, load - 22.0)
+    lively = 1.0 if made.wish.starter is None else made.wish.starter.vigour.likely
     before = [formula.autolyse_min / 60, *ripen_h]
     for preferment, mass in made.ripened:
         if preferment.kind == "levain":
-            before.append(feeds * quickest_h(clock, load - 17.0, mass, formula, preferment))
+            before.append(feeds * quickest_h(clock, load - 17.0, mass, formula, preferment, lively))
     return max(before)
 
 
@@ -191,27 +187,6 @@ def _best_cold(made: Recipe, clock: Clock, load: float, now: float, ripen_h: tup
     if best is None:
         raise AssertionError("no cold proof was tried")
     return best[1]
-
-
-def _ripenings(made: Recipe, clock: Clock, mix: float, now: float, factors: Floats) -> tuple[Ripening, ...]:
-    """What must ripen before the dough is mixed, first things first."""
-    formula, hungry = made.wish.formula, made.wish.culture == "hungry"
-    found = []
-    for preferment, mass in made.ripened:
-        if preferment.kind == "levain":
-            earliest = now + (quickest_h(clock, now, mass, formula, preferment) if hungry else 0)
-            made_of = (mass, 0.0, formula, preferment, LEVAIN_RATIOS, factors)
-            found.append(levain("levain", clock, mix, earliest, *made_of))
-        else:
-            found.append(yeasted(clock, mix, mass, formula, preferment, factors))
-    builds = [each for each in found if each.kind == "levain"]
-    if builds and hungry:
-        first = min(builds, key=lambda each: each.start)
-        seed = sum(each.build.seed_g for each in builds)
-        fed_from = (seed, CULTURE_KEPT_G, formula, first.preferment, CULTURE_RATIOS, factors)
-        feed = levain("feed", clock, first.start, now, *fed_from)
-        return (feed, *found)
-    return tuple(found)
 
 
 def _proof(course: Course) -> Proof:

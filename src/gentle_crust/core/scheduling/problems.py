@@ -1,5 +1,7 @@
 """What about a wish cannot be met, and by how much."""
 
+from datetime import datetime
+
 from gentle_crust.core.oven.profile import TOO_COOL_K, fits
 from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.scheduling.result import Problem, Step
@@ -11,6 +13,8 @@ from gentle_crust.core.scheduling.wish import Kitchen
 NEAR_TARGET = 0.015
 """A share of greatest volume this near its target counts as in it."""
 LAST_LOAD_BEYOND = 0.05
+YOUNG_H = 0.35
+"""A culture may be this much younger than a good seed, h (practice)."""
 
 
 def find(
@@ -24,6 +28,7 @@ def find(
         when = f"{say_clock(first.at.isoformat())}, {duration(missed)} ago"
         sentence = f"Begins in the past: {lower(first.title)} should have been at {when}."
         found.append(Problem("past", sentence, missed))
+    found += _too_young(course, clock)
     found += _asleep(ladder, clock)
     made = course.recipe
     misfit = fits(made.wish.vessel, made.wish.formula.shape, made.piece_g)
@@ -38,6 +43,25 @@ def find(
         found.append(Problem("oven", sentence, 0))
     found += _proof(course)
     return tuple(found)
+
+
+def _too_young(course: Course, clock: Clock) -> list[Problem]:
+    """A culture that was fed so lately that the first build from it would come before it is ripe."""
+    starter = course.recipe.wish.starter
+    own = [each for each in course.ripenings if each.kind in ("feed", "levain")]
+    if starter is None or not own:
+        return []
+    at = clock.at(own[0].start)
+    hours = starter.too_young_h(at)
+    if hours < YOUNG_H:
+        return []
+    ripe = "not within what can be foretold" if starter.seed_from is None else f"from {_when(starter.seed_from)}"
+    sentence = f"{starter.name} is too young by then: it is a good seed {ripe}, wanted at {_when(at)}."
+    return [Problem("young_culture", sentence, 60 * hours)]
+
+
+def _when(at: datetime) -> str:
+    return say_clock(at.isoformat())
 
 
 def _asleep(ladder: tuple[Step, ...], clock: Clock) -> list[Problem]:

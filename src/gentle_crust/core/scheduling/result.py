@@ -9,8 +9,10 @@ from datetime import datetime
 
 from gentle_crust.core.cautions import Caution
 from gentle_crust.core.fermentation.readings import Doubt
-from gentle_crust.core.fermentation.uncertainty import Vigour
+from gentle_crust.core.fermentation.uncertainty import Span, Vigour
 from gentle_crust.core.oven.profile import BakeProfile
+from gentle_crust.core.scheduling.clock import Clock
+from gentle_crust.core.scheduling.wish import Starter
 from gentle_crust.core.water.plan import WaterAnswer
 
 
@@ -21,6 +23,11 @@ class TimeSpan:
     low: datetime | None
     likely: datetime | None
     high: datetime | None
+
+
+def dated(span: Span, clock: Clock) -> TimeSpan:
+    """A span of hours from the clock's origin as instants."""
+    return TimeSpan(*(None if at is None else clock.at(at) for at in (span.low, span.likely, span.high)))
 
 
 @dataclass(frozen=True)
@@ -250,6 +257,23 @@ class FoldPlan:
 
 
 @dataclass(frozen=True)
+class LevainBuild:
+    """A levain of the plan: grams for the dough and back into the jar, and when it is ripe and past it."""
+
+    flour: str
+    hydration_percent: float
+    needed_g: float
+    kept_g: float
+    seed_g: float
+    flour_g: float
+    water_g: float
+    at: datetime
+    wanted: datetime
+    ripe: TimeSpan
+    spent: TimeSpan
+
+
+@dataclass(frozen=True)
 class Plan:
     """The whole answer to a wish."""
 
@@ -277,3 +301,6 @@ class Plan:
     later: LaterPart | None = None
     told: Told | None = None
     """What readings told of this dough, if any were taken."""
+    levains: tuple[LevainBuild, ...] = ()
+    starter: Starter | None = None
+    """The baker's own culture that they are built from, as it was when the plan was made."""

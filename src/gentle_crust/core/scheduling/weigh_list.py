@@ -4,7 +4,7 @@ from dataclasses import replace
 from datetime import datetime
 
 from gentle_crust.core.formula.feel import feel
-from gentle_crust.core.formula.model import Formula
+from gentle_crust.core.formula.model import Formula, flour_name
 from gentle_crust.core.formula.scaling import Ingredient, Stage, on_scale, totals
 from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.scheduling.course import Recipe
@@ -53,8 +53,8 @@ def _line(line: Ingredient, water: WaterAnswer, scale_g: float) -> WeighLine:
 def _ripening_weights(ripening: Ripening, formula: Formula, clock: Clock, scale_g: float) -> WeighStage:
     preferment, build = ripening.preferment, ripening.build
     share = formula.flour(preferment.flour_kind)
-    weights = [("Culture", "seed", build.seed_g, "")] if build.seed_g else []
-    weights.append((share.name if share else preferment.flour_kind, "flour", build.flour_g, ""))
+    weights = [(ripening.culture or "Culture", "seed", build.seed_g, "")] if build.seed_g else []
+    weights.append((share.name if share else flour_name(preferment.flour_kind), "flour", build.flour_g, ""))
     weights.append(("Water", "water", build.water_g, c(build_water_c(ripening, clock))))
     yeast = build.flour_g * preferment.yeast_percent / 100
     if yeast:

@@ -6,6 +6,7 @@ from typing import Literal
 
 from gentle_crust.core.errors import CraftError, within
 from gentle_crust.core.fermentation.targets import SCHOOLS, School
+from gentle_crust.core.fermentation.uncertainty import Vigour, of_dough, unknown
 from gentle_crust.core.formula.model import Formula
 from gentle_crust.core.oven.profile import Oven, Vessel
 from gentle_crust.core.scheduling.clock import Nights, Room
@@ -29,10 +30,42 @@ class Kitchen:
 
 
 @dataclass(frozen=True)
+class Starter:
+    """The baker's own culture that a levain is built from, as it lives now.
+
+    It is a good seed from ``seed_from`` to ``hungry_from`` (None: not within what was foretold); before the first it
+    is young and wants time, after the second it wants ``wake_feeds`` feeds, at least one. ``strength`` is what hunger
+    left of it.
+    """
+
+    id: str
+    name: str
+    flour_kind: str
+    hydration_percent: float
+    grams: float
+    seed_from: datetime | None
+    hungry_from: datetime | None
+    wake_feeds: int
+    strength: float
+    vigour: Vigour
+
+    def feeds_first(self, when: datetime) -> int:
+        """Feeds that it wants before a levain is built from it then."""
+        hungry = self.hungry_from is not None and when > self.hungry_from
+        return max(self.wake_feeds, int(hungry))
+
+    def too_young_h(self, when: datetime) -> float:
+        """Hours by which it is still too young to be built from; 0 if it is not."""
+        if self.seed_from is None:
+            return 24.0
+        return max((self.seed_from - when).total_seconds() / 3600, 0.0)
+
+
+@dataclass(frozen=True)
 class Wish:
     """A formula wanted by a time. ``ready`` is UTC; ``ready_means`` out of the oven, or cool enough to cut.
 
-    ``culture`` is lively (fed within a day) or hungry (needs one feed before the levain).
+    ``culture`` is lively (fed within a day) or hungry (needs one feed before the levain), if no ``starter`` is known.
     """
 
     formula: Formula
@@ -54,6 +87,13 @@ class Wish:
     later_pieces: int = 0
     """Pieces that are baked ``later_days`` after the others, from the fridge."""
     later_days: int = 1
+    starter: Starter | None = None
+    """The culture that the levain is built from; without one, ``culture`` says how it is."""
+
+    @property
+    def belief(self) -> Vigour:
+        """How sure the leaven's activity is, its likely one being in the dough's liveliness."""
+        return unknown() if self.starter is None else of_dough(self.starter.vigour)
 
 
 def check_wish(wish: Wish, kitchen: Kitchen) -> None:

@@ -1,0 +1,401 @@
+"""Cultures: kept, fed, looked at, taken care of; and what is built of culture or yeast before a dough."""
+
+from datetime import datetime
+from typing import Annotated, Literal
+
+from flask import Response, request
+from flask_openapi import APIBlueprint, Tag
+from pydantic import BaseModel, Field, StringConstraints
+
+from gentle_crust.api.common import answer, now, sessions
+from gentle_crust.api.schemas import KeyPath, Number, Short, Strict
+from gentle_crust.core.culture import dosing
+from gentle_crust.core.culture.culture import Culture
+from gentle_crust.core.culture.dosing import Dose, DoseKind, Ripeness
+from gentle_crust.core.culture.events import Event, EventKind, Float, Growth, Liquid, Place, Smell, Surface
+from gentle_crust.core.culture.jar import Jar
+from gentle_crust.core.culture.schedule import Schedule
+from gentle_crust.core.culture.shared import SharedBuild
+from gentle_crust.core.culture.sour import Sour
+from gentle_crust.core.formula.model import YeastKind
+from gentle_crust.core.scheduling.result import Night
+from gentle_crust.interchange import culture_files
+from gentle_crust.interchange.calendar_file import calendar_file
+from gentle_crust.kitchen import builds
+from gentle_crust.kitchen.ahead import Ahead, Due
+from gentle_crust.kitchen.culture_view import AwayShown, CultureLine, CultureView, FeedAnswerShown
+from gentle_crust.kitchen.cultures import CultureBook, PutAwayCulture
+
+cultures = APIBlueprint("cultures", __name__, url_prefix="/api", abp_tags=[Tag(name="cultures")])
+
+Note = Annotated[str, StringConstraints(max_length=500)]
+
+
+class JarBody(Strict):
+    """The jar."""
+
+    empty_g: Number
+    diameter_mm: Number | None = None
+    height_mm: Number | None = None
+    volume_ml: Number | None = None
+
+
+class ScheduleBody(Strict):
+    """Standing feeds; ``weekday`` 0 is Monday, ``hour`` of the day by the kitchen's clock."""
+
+    every_days: int
+    hour: Number
+    weekday: int | None = None
+    then: Place = "counter"
+
+
+class CultureBody(Strict):
+    """A culture, whole."""
+
+    name: Short
+    flour_kind: Short
+    hydration_percent: Number = 100
+    jar: JarBody
+    place: Place = "counter"
+    schedule: ScheduleBody | None = None
+    note: Note = ""
+
+    def culture(self) -> Culture:
+        """As the core takes it."""
+        values = self.model_dump(exclude={"jar", "schedule"})
+        schedule = Schedule(**self.schedule.model_dump()) if self.schedule else None
+        return Culture(**values, jar=Jar(**self.jar.model_dump()), schedule=schedule)
+
+
+class EventBody(Strict):
+    """Something that happened, now or at ``at`` of the kitchen's wall clock. Masses g, heights mm, temperatures C."""
+
+    kind: EventKind
+    at: Short | None = Field(None, description="Kitchen's wall clock, 2026-11-29T07:30; omitted: now")
+    seed_g: Number = 0
+    flour_g: Number = 0
+    water_g: Number = 0
+    g: Number | None = None
+    gross_g: Number | None = None
+    height_mm: Number | None = None
+    culture_c: Number | None = None
+    place: Place | None = None
+    surface: Surface | None = None
+    smell: Smell | None = None
+    liquid: Liquid | None = None
+    floated: Float | None = None
+    growth: Growth | None = None
+    note: Note = ""
+
+    def event(self, key: str) -> Event:
+        """As the core takes it; its time is set by the kitchen."""
+        return Event(id=key, at_h=0.0, **self.model_dump(exclude={"at"}))
+
+
+class EventPath(KeyPath):
+    """A culture and one of its events."""
+
+    event: Annotated[str, StringConstraints(pattern=r"^[A-Za-z0-9-]{1,60}$")]
+
+
+class FilePath(KeyPath):
+    """A culture and a kind of file."""
+
+    form: Literal["json", "csv"]
+
+
+class CulturesAnswer(BaseModel):
+    """All cultures, what plans want of them, and those that can be brought back."""
+
+    cultures: list[CultureLine]
+    builds: list[SharedBuild]
+    gone: list[PutAwayCulture]
+
+
+class FeedWishBody(Strict):
+    """So much ripe levain at a time of the kitchen's wall clock; ``warm_c``: a warm place, if there is one."""
+
+    needed_g: Number
+    kept_g: Number = 30
+    at: Short
+    warm_c: Number | None = None
+
+
+class AwayBody(Strict):
+    """An absence, by the kitchen's wall clock."""
+
+    leave: Short
+    back: Short
+
+
+class CultureFileBody(Strict):
+    """A culture's file as text."""
+
+    text: Annotated[str, StringConstraints(max_length=900_000)]
+
+
+class DoseBody(Strict):
+    """A preferment wanted; times are the kitchen's wall clock. Without ``cold_from`` and ``cold_to`` no fridge."""
+
+    kind: DoseKind
+    needed_g: Number
+    start: Short
+    ripe: Short
+    hydration_percent: Number | None = None
+    flour_kind: Short = "strong_white"
+    yeast_kind: YeastKind = "instant"
+    cold_from: Short | None = None
+    cold_to: Short | None = None
+    mix_c: Number = 22
+
+
+class LookBody(DoseBody):
+    """The same preferment, and what is seen of it now."""
+
+    surface: Literal["domed", "dimpled", "collapsed"] | None = None
+    bubbles: Literal["few", "many"] | None = None
+    smell: Literal["floury", "sweet", "sharp"] | None = None
+
+
+class DoseUsual(BaseModel):
+    """What a kind of preferment is usually mixed with and given."""
+
+    kind: DoseKind
+    hydration_percent: float
+    hours: float
+
+
+class DoseUsuals(BaseModel):
+    """All kinds."""
+
+    kinds: list[DoseUsual]
+
+
+class DoseAnswer(BaseModel):
+    """The preferment: its hours count from ``origin``."""
+
+    origin: datetime
+    dose: Dose
+    nights: list[Night]
+
+
+class RipenessAnswer(BaseModel):
+    """The verdict."""
+
+    ripeness: Ripeness
+
+
+class SourBody(Strict):
+    """A rye sour wanted at a time of the kitchen's wall clock; with ``culture_id``, as lively as that culture."""
+
+    needed_g: Number
+    at: Short
+    stages: Literal["two", "three"] = "three"
+    flour_kind: Literal["rye", "whole_rye"] = "whole_rye"
+    culture_id: Short | None = None
+
+
+class SourAnswer(BaseModel):
+    """The stages by the clock: hours count from ``origin``."""
+
+    origin: datetime
+    sour: Sour
+    nights: list[Night]
+
+
+class CultureAnswer(BaseModel):
+    """One culture with all that is known of it."""
+
+    culture: CultureView
+
+
+class FeedWaysAnswer(BaseModel):
+    """Ways to a wish for levain."""
+
+    found: FeedAnswerShown
+
+
+class AwayAnswer(BaseModel):
+    """Care before and after an absence."""
+
+    away: AwayShown
+
+
+class NextAnswer(BaseModel):
+    """The next thing to do, if there is one."""
+
+    next: Due | None
+
+
+def _book() -> CultureBook:
+    return CultureBook(sessions(), now())
+
+
+def _opened(key: str) -> Response:
+    return answer(CultureAnswer(culture=_book().open(key)))
+
+
+@cultures.get("/cultures", responses={200: CulturesAnswer})
+def list_cultures() -> Response:
+    """All cultures as they live now."""
+    book = _book()
+    built = Ahead(sessions(), now()).builds()
+    return answer(CulturesAnswer(cultures=list(book.all()), builds=list(built), gone=list(book.gone())))
+
+
+@cultures.get("/cultures/<key>", responses={200: CultureAnswer})
+def open_culture(path: KeyPath) -> Response:
+    """One culture with its life and history."""
+    return _opened(path.key)
+
+
+@cultures.put("/cultures/<key>", responses={200: CultureAnswer})
+def save_culture(path: KeyPath, body: CultureBody) -> Response:
+    """Keep a culture under the client's own key."""
+    _book().save(path.key, body.culture())
+    return _opened(path.key)
+
+
+@cultures.delete("/cultures/<key>", responses={200: CulturesAnswer})
+def put_away_culture(path: KeyPath) -> Response:
+    """Put a culture away; it can be brought back for thirty days."""
+    _book().put_away(path.key)
+    return list_cultures()
+
+
+@cultures.post("/cultures/<key>/restore", responses={200: CultureAnswer})
+def restore_culture(path: KeyPath) -> Response:
+    """Bring a culture back."""
+    _book().put_away(path.key, False)
+    return _opened(path.key)
+
+
+@cultures.put("/cultures/<key>/events/<event>", responses={200: CultureAnswer})
+def log_event(path: EventPath, body: EventBody) -> Response:
+    """Write down what happened, under the client's own key. A retry adds nothing."""
+    _book().log(path.key, path.event, body.event(path.event), body.at)
+    return _opened(path.key)
+
+
+@cultures.delete("/cultures/<key>/events/<event>", responses={200: CultureAnswer})
+def withdraw_event(path: EventPath) -> Response:
+    """Take an event back; it can be brought in again for thirty days."""
+    _book().withdraw(path.key, path.event)
+    return _opened(path.key)
+
+
+@cultures.post("/cultures/<key>/events/<event>/restore", responses={200: CultureAnswer})
+def restore_event(path: EventPath) -> Response:
+    """Bring an event in again."""
+    _book().withdraw(path.key, path.event, False)
+    return _opened(path.key)
+
+
+@cultures.post("/cultures/<key>/feed", responses={200: FeedWaysAnswer})
+def ask_feed(path: KeyPath, body: FeedWishBody) -> Response:
+    """Ways to so much ripe levain at a time."""
+    found = _book().feed(path.key, body.needed_g, body.kept_g, body.at, body.warm_c)
+    return answer(FeedWaysAnswer(found=found))
+
+
+@cultures.post("/cultures/<key>/away", responses={200: AwayAnswer})
+def ask_away(path: KeyPath, body: AwayBody) -> Response:
+    """What to do before an absence and after it."""
+    return answer(AwayAnswer(away=_book().away(path.key, body.leave, body.back)))
+
+
+@cultures.get("/cultures/<key>/photo")
+def photo(path: KeyPath) -> Response:
+    """Its picture."""
+    found = _book().photo(path.key)
+    if found is None:
+        return Response(status=404)
+    return Response(found.data, content_type=found.content_type)
+
+
+@cultures.put("/cultures/<key>/photo", responses={200: CultureAnswer})
+def put_photo(path: KeyPath) -> Response:
+    """Keep a picture: the body is a JPEG or PNG."""
+    _book().put_photo(path.key, request.get_data())
+    return _opened(path.key)
+
+
+@cultures.delete("/cultures/<key>/photo", responses={200: CultureAnswer})
+def drop_photo(path: KeyPath) -> Response:
+    """Take the picture away."""
+    _book().drop_photo(path.key)
+    return _opened(path.key)
+
+
+@cultures.get("/cultures/<key>/history.<form>")
+def history_file(path: FilePath) -> Response:
+    """The culture's whole history as a file."""
+    culture, history = _book().history(path.key)
+    write = culture_files.to_json if path.form == "json" else culture_files.to_csv
+    kind = "application/json" if path.form == "json" else "text/csv; charset=utf-8"
+    headers = {"Content-Disposition": f'attachment; filename="culture.{path.form}"'}
+    return Response(write(culture, history), content_type=kind, headers=headers)
+
+
+@cultures.put("/cultures/<key>/file", responses={200: CultureAnswer})
+def bring_in(path: KeyPath, body: CultureFileBody) -> Response:
+    """A culture and its history from a file, under the client's own key."""
+    _book().bring_in(path.key, *culture_files.read(body.text))
+    return _opened(path.key)
+
+
+@cultures.get("/cultures/<key>/calendar.ics")
+def culture_calendar(path: KeyPath) -> Response:
+    """Its feeds ahead, to download or subscribe to."""
+    return _calendar(path.key)
+
+
+@cultures.get("/calendar.ics")
+def calendar() -> Response:
+    """The feeds of all cultures, to download or subscribe to."""
+    return _calendar(None)
+
+
+def _calendar(key: str | None) -> Response:
+    entries = Ahead(sessions(), now()).calendar(key)
+    made = calendar_file(entries, "Gentle Crust", now()())
+    headers = {"Content-Disposition": 'inline; filename="feeds.ics"'}
+    return Response(made, content_type="text/calendar; charset=utf-8", headers=headers)
+
+
+@cultures.get("/next", responses={200: NextAnswer})
+def next_thing() -> Response:
+    """The next thing to do in the whole kitchen."""
+    return answer(NextAnswer(next=Ahead(sessions(), now()).next()))
+
+
+@cultures.get("/preferments", responses={200: DoseUsuals})
+def usual_preferments() -> Response:
+    """What each kind of preferment is usually mixed with and given."""
+    kinds = [
+        DoseUsual(kind=kind, hydration_percent=water, hours=dosing.USUAL_HOURS[kind])  # type: ignore[arg-type]
+        for kind, water in dosing.USUAL_HYDRATION.items()
+    ]
+    return answer(DoseUsuals(kinds=kinds))
+
+
+@cultures.post("/preferments", responses={200: DoseAnswer})
+def dose_preferment(body: DoseBody) -> Response:
+    """Yeast for a preferment's hours and temperatures."""
+    clock, made, nights = builds.dose(sessions(), now(), builds.DoseAsked(**body.model_dump()))
+    return answer(DoseAnswer(origin=clock.origin, dose=made, nights=list(nights)))
+
+
+@cultures.post("/preferments/ripeness", responses={200: RipenessAnswer})
+def judge_preferment(body: LookBody) -> Response:
+    """Whether a preferment is ripe, from its forecast and what is seen of it."""
+    cues = {name: value for name in ("surface", "bubbles", "smell") if (value := getattr(body, name)) is not None}
+    asked = builds.DoseAsked(**body.model_dump(exclude={"surface", "bubbles", "smell"}))
+    return answer(RipenessAnswer(ripeness=builds.ripeness(sessions(), now(), asked, cues)))
+
+
+@cultures.post("/sour", responses={200: SourAnswer})
+def lead_sour(body: SourBody) -> Response:
+    """A rye sour in stages, led back from the time at which it is wanted."""
+    clock, made, nights = builds.lead_sour(sessions(), now(), builds.SourAsked(**body.model_dump()))
+    return answer(SourAnswer(origin=clock.origin, sour=made, nights=list(nights)))

@@ -1,0 +1,226 @@
+"""Poolish, biga, sponge and old dough: yeast for the hours and temperatures that they will really have."""
+
+from dataclasses import dataclass
+from typing import Literal, get_args
+
+import numpy as np
+from scipy.optimize import brentq
+
+from gentle_crust.core.cautions import Caution, caution
+from gentle_crust.core.culture.build import jar_of, preferment_ripe_hours, spent_hours
+from gentle_crust.core.culture.events import Place
+from gentle_crust.core.culture.life import carry
+from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core.fermentation.dough import Makeup
+from gentle_crust.core.fermentation.engine import Trace, begin
+from gentle_crust.core.fermentation.rates import Floats
+from gentle_crust.core.fermentation.uncertainty import ONE, Span, activities, span
+from gentle_crust.core.formula.checks import TRUSTED_STEPS, too_small
+from gentle_crust.core.formula.model import YEAST_AS_INSTANT, YEAST_NAMES, FlourShare, YeastKind
+from gentle_crust.core.formula.scaling import Ingredient
+from gentle_crust.core.scheduling.clock import Clock
+from gentle_crust.core.tables import rows
+
+DoseKind = Literal["poolish", "biga", "sponge", "old_dough"]
+USUAL_HYDRATION = {"poolish": 100.0, "biga": 55.0, "sponge": 80.0, "old_dough": 66.0}
+USUAL_HOURS = {"poolish": 12.0, "biga": 16.0, "sponge": 3.0, "old_dough": 12.0}
+"""What each is usually mixed with and given (practice)."""
+OLD_DOUGH_SALT = 2.0
+LEAST_PERCENT, MOST_PERCENT = 0.005, 2.0
+"""Instant yeast, percent of the preferment's flour, that is thought of (practice)."""
+LONGEST_H = 72.0
+BEYOND_H = 10.0
+
+
+@dataclass(frozen=True)
+class DoseWish:
+    """``needed_g`` of a preferment, mixed at ``start_h`` and ripe at ``ripe_h`` (hours from the clock's origin).
+
+    From ``cold_from_h`` to ``cold_to_h`` it stands in the fridge, if those are given. ``mix_c``: as it is mixed.
+    """
+
+    kind: DoseKind
+    needed_g: float
+    start_h: float
+    ripe_h: float
+    hydration_percent: float | None = None
+    flour_kind: str = "strong_white"
+    yeast_kind: YeastKind = "instant"
+    cold_from_h: float | None = None
+    cold_to_h: float | None = None
+    mix_c: float = 22.0
+    scale_g: float = 1.0
+
+
+@dataclass(frozen=True)
+class DosePoint:
+    """The preferment at one time: rise with its band and temperature."""
+
+    at_h: float
+    rise: float
+    low: float
+    high: float
+    preferment_c: float
+
+
+@dataclass(frozen=True)
+class Dose:
+    """What to stir together, when it is ripe and when past it, how to weigh the yeast, and how to tell."""
+
+    flour_g: float
+    water_g: float
+    salt_g: float
+    yeast_g: float
+    """Of the yeast that was asked for."""
+    yeast_percent: float
+    yeast_name: str
+    hydration_percent: float
+    ripe: Span
+    spent: Span
+    points: tuple[DosePoint, ...]
+    weighing: str
+    cues: str
+    cautions: tuple[Caution, ...]
+
+
+@dataclass(frozen=True)
+class _Standing:
+    """Where the preferment stands."""
+
+    stays: tuple[tuple[float, Place], ...]
+    grams: float
+
+
+CUES = {
+    "poolish": "Ripe when its dome has just flattened and begins to dimple; collapsed is too late.",
+    "biga": "Ripe when it has about tripled, its dome is just giving way and it smells of fruit and wine.",
+    "sponge": "Ripe when it has risen well and begins to sink in the middle.",
+    "old_dough": "Ripe when it has doubled and smells of yeast and apples; then cold, for at most three days.",
+}
+
+
+def check(wish: DoseWish) -> None:
+    """Raise CraftError for a preferment that nobody makes."""
+    if wish.kind not in get_args(DoseKind):
+        raise CraftError("kind", f"'{wish.kind}' is none I know.", f"Choose one of {', '.join(get_args(DoseKind))}.")
+    within("needed_g", "The preferment", wish.needed_g, 20, 100_000, " g")
+    within("ripe", "The time until it is ripe", round(wish.ripe_h - wish.start_h, 2), 1.5, LONGEST_H, " h")
+    within("mix_c", "The mix", wish.mix_c, 5, 35, " C")
+    if wish.hydration_percent is not None:
+        within("hydration_percent", "Its water", wish.hydration_percent, 45, 130, " % of its flour")
+    if (wish.cold_from_h is None) != (wish.cold_to_h is None):
+        raise CraftError("cold_to", "Only one end of the time in the fridge is given.", "Give both, or neither.")
+    cold = (wish.cold_from_h, wish.cold_to_h)
+    if None not in cold and sorted((wish.start_h, *cold, wish.ripe_h)) != [wish.start_h, *cold, wish.ripe_h]:  # type: ignore[type-var]
+        raise CraftError(
+            "cold_from", "The time in the fridge does not lie between mixing and ripe.", "Put it between the two."
+        )
+
+
+def dose(wish: DoseWish, clock: Clock) -> Dose:
+    """Yeast that makes ``wish`` ripe on time, found by carrying it through its night. CraftError if none does."""
+    check(wish)
+    hydration = wish.hydration_percent or USUAL_HYDRATION[wish.kind]
+    salt = OLD_DOUGH_SALT if wish.kind == "old_dough" else 0.0
+    hours = wish.ripe_h - wish.start_h
+
+    def late(log_percent: float) -> float:
+        ripe = float(preferment_ripe_hours(_trace(wish, hydration, salt, float(np.exp(log_percent)), clock, ONE))[0])
+        return ripe - hours
+
+    low, high = float(np.log(LEAST_PERCENT)), float(np.log(MOST_PERCENT))
+    if late(high) > 0:
+        raise CraftError(
+            "ripe", f"Even {MOST_PERCENT:g} % of yeast is not ripe by then.", "Give it longer, or a warmer place."
+        )
+    if late(low) < 0:
+        raise CraftError(
+            "ripe", f"Even {LEAST_PERCENT:g} % of yeast is past it by then.", "Mix it later, or put it in the fridge."
+        )
+    percent = float(np.exp(brentq(late, low, high, xtol=0.005)))
+    return _dosed(wish, hydration, salt, percent, clock)
+
+
+def _stays(wish: DoseWish) -> tuple[tuple[float, Place], ...]:
+    if wish.cold_from_h is None or wish.cold_to_h is None:
+        return ((wish.start_h, "counter"),)
+    return ((wish.start_h, "counter"), (wish.cold_from_h, "fridge"), (wish.cold_to_h, "counter"))
+
+
+def _makeup(wish: DoseWish, hydration: float, salt: float, percent: float) -> Makeup:
+    return jar_of(FlourShare(wish.flour_kind, 100), hydration, percent, salt)
+
+
+def _trace(wish: DoseWish, hydration: float, salt: float, percent: float, clock: Clock, factors: Floats) -> Trace:
+    jar = _makeup(wish, hydration, salt, percent)
+    standing = _Standing(_stays(wish), wish.needed_g)
+    return carry(jar, begin(jar, wish.mix_c, len(factors)), standing, wish.ripe_h + BEYOND_H, clock, factors)
+
+
+def _dosed(wish: DoseWish, hydration: float, salt: float, percent: float, clock: Clock) -> Dose:
+    trace = _trace(wish, hydration, salt, percent, clock, activities())
+    flour = wish.needed_g / (1 + (hydration + salt + percent) / 100)
+    yeast = flour * percent / 100 / YEAST_AS_INSTANT[wish.yeast_kind]
+    line = Ingredient("yeast", YEAST_NAMES[wish.yeast_kind], wish.yeast_kind, yeast, percent, percent)
+    check_ = too_small(wish.kind, line, wish.scale_g) if yeast < TRUSTED_STEPS * wish.scale_g else None
+    middle = trace.rise.shape[1] // 2
+    low, high = np.quantile(trace.rise, 0.1, axis=1), np.quantile(trace.rise, 0.9, axis=1)
+    columns = (trace.rise[:, middle], np.minimum(low, trace.rise[:, middle]), np.maximum(high, trace.rise[:, middle]))
+    points = tuple(
+        DosePoint(float(wish.start_h + at), float(columns[0][i]), float(columns[1][i]), float(columns[2][i]), float(c))
+        for i, (at, c) in enumerate(zip(trace.hours, trace.dough_c, strict=True))
+    )
+    return Dose(
+        flour,
+        flour * hydration / 100,
+        flour * salt / 100,
+        yeast,
+        100 * yeast / flour,
+        YEAST_NAMES[wish.yeast_kind],
+        hydration,
+        span(wish.start_h + preferment_ripe_hours(trace)),
+        span(wish.start_h + spent_hours(trace)),
+        points,
+        "" if check_ is None else f"{check_.sentence} {check_.remedy}",
+        CUES[wish.kind],
+        (caution("jar"), caution("raw_dough")),
+    )
+
+
+@dataclass(frozen=True)
+class Ripeness:
+    """How likely a preferment is early, ripe or past it, the likeliest of them, and what to do."""
+
+    early: float
+    ripe: float
+    past: float
+    verdict: Literal["early", "ripe", "past"]
+    why: tuple[str, ...]
+    do: str
+
+
+DO = {
+    "early": "Wait, and look again in half an hour; somewhere warmer hurries it.",
+    "ripe": "Mix the dough now. If that cannot be, put it in the fridge: it waits there for a few hours.",
+    "past": "Use it all the same, soon: the dough will be slacker and sourer, so shorten bulk a little.",
+}
+STATES = ("early", "ripe", "past")
+
+
+def ripeness(ripe: Span, spent: Span, now_h: float, cues: dict[str, str]) -> Ripeness:
+    """The verdict on a preferment from its forecast and what is seen: ``cues`` as in the table of preferment cues."""
+    soon, late = ripe.low or 0.0, spent.high or (ripe.high or 0.0) + 6
+    spread = max((late - soon) / 6, 0.3)
+    before = 1 / (1 + np.exp((now_h - (ripe.likely or soon)) / spread))
+    after = 1 / (1 + np.exp(((spent.likely or late) - now_h) / spread))
+    weights = [float(before), max(float(1 - before - after), 0.05), float(after)]
+    said = []
+    for row in rows("preferment_cues"):
+        if cues.get(row["cue"]) == row["value"]:
+            weights = [weight * float(row[state]) ** 0.7 for weight, state in zip(weights, STATES, strict=True)]
+            said.append(row["says"])
+    total = sum(weights)
+    early, just, past = (weight / total for weight in weights)
+    verdict = max(zip((early, just, past), STATES, strict=True))[1]
+    hour = "by the clock it is still early" if before > 0.5 else "by the clock its time has come"
+    return Ripeness(early, just, past, verdict, (*said, hour), DO[verdict])  # type: ignore[arg-type]

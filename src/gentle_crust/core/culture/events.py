@@ -1,0 +1,131 @@
+"""What happens to a culture, as the baker writes it down."""
+
+from dataclasses import dataclass, replace
+from typing import Literal, get_args
+
+from gentle_crust.core.culture.jar import Jar, check_height, culture_g
+from gentle_crust.core.errors import CraftError, within
+
+Place = Literal["counter", "fridge"]
+EventKind = Literal["begun", "fed", "seen", "moved", "taken", "weighed", "dried", "woken"]
+Surface = Literal["domed", "flat", "sunken"]
+Smell = Literal["floury", "mild", "fruity", "vinegar", "solvent", "rotten"]
+Liquid = Literal["none", "some"]
+Float = Literal["floats", "sinks"]
+Growth = Literal["clean", "pink_or_orange", "fuzzy"]
+CUES = ("height_mm", "culture_c", "surface", "smell", "liquid", "floated", "growth")
+CHOICES = {"surface": Surface, "smell": Smell, "liquid": Liquid, "floated": Float, "growth": Growth}
+
+
+@dataclass(frozen=True)
+class Event:
+    """One thing that happened ``at_h`` hours from the clock's origin; which fields are used depends on ``kind``.
+
+    fed, begun, woken: grams of seed (dried flakes for woken), flour and water, the mix's ``culture_c`` and the start
+    mark's ``height_mm`` if they were read. seen: any of the cues. moved: ``place``. taken, dried: ``g`` of culture.
+    weighed: ``gross_g`` with the jar, ``g`` without it.
+    """
+
+    id: str
+    at_h: float
+    kind: EventKind
+    seed_g: float = 0.0
+    flour_g: float = 0.0
+    water_g: float = 0.0
+    g: float | None = None
+    gross_g: float | None = None
+    height_mm: float | None = None
+    culture_c: float | None = None
+    place: Place | None = None
+    surface: Surface | None = None
+    smell: Smell | None = None
+    liquid: Liquid | None = None
+    floated: Float | None = None
+    growth: Growth | None = None
+    note: str = ""
+
+    @property
+    def feeds(self) -> bool:
+        """Whether a new course of rising and falling begins with it."""
+        return self.kind in ("begun", "fed", "woken")
+
+    @property
+    def fed_g(self) -> float:
+        """What the jar holds after it."""
+        return self.seed_g + self.flour_g + self.water_g
+
+
+def checked(event: Event, jar: Jar) -> Event:
+    """The event as it can be kept. Raises CraftError, naming the field, for what cannot have happened."""
+    if event.kind not in get_args(EventKind):
+        raise CraftError(
+            "kind", f"'{event.kind}' is nothing that I can keep.", f"Choose one of {', '.join(get_args(EventKind))}."
+        )
+    for name, choices in CHOICES.items():
+        value = getattr(event, name)
+        if value is not None and value not in get_args(choices):
+            raise CraftError(
+                name, f"'{value}' is not one of the choices.", f"Choose one of {', '.join(get_args(choices))}."
+            )
+    if event.height_mm is not None:
+        check_height(jar, event.height_mm)
+    if event.culture_c is not None:
+        within("culture_c", "The culture's temperature", event.culture_c, 0, 45, " C")
+    if event.feeds:
+        return _checked_feed(event)
+    if event.kind == "moved" and event.place not in get_args(Place):
+        raise CraftError("place", "Where it was moved to is missing.", "Choose counter or fridge.")
+    if event.kind in ("taken", "dried"):
+        within("g", "The culture that was taken", event.g or 0, 1, 20_000, " g")
+    if event.kind == "weighed":
+        if event.gross_g is None:
+            raise CraftError("gross_g", "The weight is missing.", "Weigh the jar with the culture, without its lid.")
+        return replace(event, g=culture_g(jar, event.gross_g))
+    if event.kind == "seen" and all(getattr(event, cue) is None for cue in CUES) and not event.note:
+        raise CraftError("seen", "Nothing was noted.", "Give at least one of height, temperature, surface, smell.")
+    return event
+
+
+def _checked_feed(event: Event) -> Event:
+    within("flour_g", "The flour", event.flour_g, 1, 20_000, " g")
+    within("water_g", "The water", event.water_g, 0.3 * event.flour_g, 3 * event.flour_g, " g")
+    if event.kind == "begun":
+        return replace(event, seed_g=0.0)
+    within("seed_g", "The seed" if event.kind == "fed" else "The dried flakes", event.seed_g, 0.5, 20_000, " g")
+    if event.kind == "fed" and event.flour_g < 0.999 * event.seed_g:
+        raise CraftError(
+            "flour_g",
+            f"{event.flour_g:g} g of flour is less than the {event.seed_g:g} g of culture that it feeds.",
+            "Give it at least as much flour as culture; take some culture away first.",
+        )
+    return event
+
+
+def in_order(events: tuple[Event, ...]) -> tuple[Event, ...]:
+    """Events by time; of one instant, feeds before what was seen after them, else as they were written down."""
+    rank = {"begun": 0, "fed": 0, "woken": 0, "moved": 1}
+    return tuple(sorted(events, key=lambda event: (event.at_h, rank.get(event.kind, 2))))
+
+
+def grams_at_end(events: tuple[Event, ...]) -> float:
+    """What the jar holds after ``events``, in order."""
+    held = 0.0
+    for event in events:
+        if event.feeds:
+            held = event.fed_g
+        elif event.kind in ("taken", "dried"):
+            held = max(held - (event.g or 0), 0.0)
+        elif event.kind == "weighed" and event.g is not None:
+            held = event.g
+    return held
+
+
+def place_at_end(events: tuple[Event, ...], usual: Place = "counter") -> Place:
+    """Where the jar stands after ``events``; a feed leaves it on the counter, where it was fed."""
+    place = usual
+    for event in events:
+        if event.feeds:
+            place = event.place or "counter"
+        elif event.kind == "moved" and event.place:
+            place = event.place
+    return place

@@ -1,0 +1,355 @@
+"""A wish for ripe levain at a time, answered: what to feed, when, in one feed or several, and how it then stands.
+
+Every way is found by carrying the culture forward through its feeds; none is offered that is not ripe when wanted.
+Times are hours from the clock's origin.
+"""
+
+from dataclasses import dataclass, replace
+from itertools import pairwise
+from typing import Literal
+
+import numpy as np
+import numpy.typing as npt
+
+from gentle_crust.core.culture.build import SEED_YEAST, Build, build, jar_capacity, ripe_hours, spent_hours
+from gentle_crust.core.culture.culture import Culture, jar_makeup_of
+from gentle_crust.core.culture.hunger import HUNGRY_H, recovered
+from gentle_crust.core.culture.jar import over_the_rim_ml
+from gentle_crust.core.culture.life import MIX_C, Life, Seed
+from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core.fermentation.dough import Makeup
+from gentle_crust.core.fermentation.engine import Leg, Trace, begin, run
+from gentle_crust.core.fermentation.rates import Floats
+from gentle_crust.core.fermentation.uncertainty import Span, activities, span
+from gentle_crust.core.scheduling.clock import Clock
+from gentle_crust.core.scheduling.say import duration
+
+RATIOS = (1.0, 1.5, 2.0, 3.0, 4.0, 5.0, 6.0, 8.0, 10.0, 12.0)
+"""Parts of flour to one of culture that are tried."""
+SHOWN_RATIOS = 6
+STEP_H = 0.5
+LONGEST_H = 22.0
+FURTHEST_H = 120.0
+HANDS_H = 1 / 12
+LATE_SEED_H = 5.0
+"""A culture is still a good seed this long after its peak (practice)."""
+FIT = 0.85
+"""Strength from which a levain is built from a culture (practice)."""
+LEAST_SEED_G = 3.0
+LEAST_BUILD_G = 20.0
+"""Less seed cannot be weighed well, and less culture not be kept in a jar (practice)."""
+TRIES = 6
+MOST_FEEDS = 3
+BEST_PLACE = 0.3
+"""Where in its ripe window it is best met: after it is ripe, well before it sinks (practice)."""
+Spot = Literal["counter", "warm"]
+BoolArray = npt.NDArray[np.bool_]
+
+
+@dataclass(frozen=True)
+class FeedWish:
+    """``needed_g`` of ripe levain at ``at_h``, and ``kept_g`` left over. ``warm_c``: a warm place, if there is one."""
+
+    needed_g: float
+    kept_g: float
+    at_h: float
+    warm_c: float | None = None
+    mix_c: float = MIX_C
+
+
+@dataclass(frozen=True)
+class PlannedFeed:
+    """One feed of a way: when, how much, and where the jar then stands at what temperature."""
+
+    at_h: float
+    build: Build
+    spot: Spot
+    stands_c: float
+
+
+@dataclass(frozen=True)
+class FeedWay:
+    """One way to the wish. ``ripe`` and ``spent`` are of the last feed; ``over_ml`` is what the jar is too small by.
+
+    ``discard_g`` is the culture that is not needed at the first feed.
+    """
+
+    feeds: tuple[PlannedFeed, ...]
+    ripe: Span
+    spent: Span
+    peak_rise: float
+    over_ml: float
+    discard_g: float
+    flour_g: float
+
+
+@dataclass(frozen=True)
+class FeedAnswer:
+    """Ways, the best first; without any, ``why_not`` says so, and ``night_way`` is one that would wake the baker."""
+
+    ways: tuple[FeedWay, ...]
+    why_not: str
+    night_way: FeedWay | None = None
+    as_it_is: bool = False
+    """The culture as it stands will be ripe then, and there is enough of it."""
+    soonest_h: float | None = None
+    """When it could be ripe at the soonest, if it cannot be when it is wanted."""
+
+
+@dataclass(frozen=True)
+class _Table:
+    """Feeds side by side: rows are starts, columns are ratios; hours from the origin."""
+
+    spot: Spot
+    starts: Floats
+    ripe: Floats
+    spent: Floats
+
+
+def check_wish(wish: FeedWish) -> None:
+    """Raise CraftError for what no jar can give."""
+    within("needed_g", "The levain that is needed", wish.needed_g, 5, 50_000, " g")
+    within("kept_g", "What is left over", wish.kept_g, 0, 5_000, " g")
+    within("at", "The time until it is wanted", wish.at_h, 0.0, FURTHEST_H, " h")
+    if wish.warm_c is not None:
+        within("warm_c", "The warm place", wish.warm_c, 20, 32, " C")
+
+
+def starts_of(now_h: float, at_h: float, clock: Clock) -> Floats:
+    """Times at which a feed may be given: now, and every half hour by the clock from then on."""
+    now = clock.at(now_h)
+    past = (now.minute % 30 + now.second / 60) / 60
+    later = np.arange(now_h + STEP_H - past if past else now_h, at_h - 1.5, STEP_H)
+    return later if not past or at_h - now_h <= 1.5 else np.concatenate([[now_h], later])
+
+
+def carry_feeds(
+    jar: Makeup, seed: Seed, ratios: tuple[float, ...], start: float, hours: float, grams: float, clock: Clock,
+    warm_c: float | None, mix_c: float, activity: Floats,
+) -> Trace:  # fmt: skip
+    """Just-fed jars through ``hours`` from ``start``, one column a pair of ``ratios`` and ``activity``."""
+    steps = max(int(np.ceil(hours / STEP_H)), 2)
+    middles = start + (np.arange(steps) + 0.5) * hours / steps
+    ambient = clock.room_c(middles) if warm_c is None else np.full(steps, warm_c)
+    state = begin(jar, mix_c, len(ratios))
+    flour = 1 / (1 + jar.hydration)
+    share = np.array([flour / (flour + ratio) for ratio in ratios])
+    state = replace(state, yeast=share * seed.yeast, bacteria=share * seed.bacteria)
+    return run(jar, state, Leg(hours, ambient, "covered_bowl", max(grams, 20.0), jar_capacity(jar)), activity)
+
+
+def _table(
+    jar: Makeup, wish: FeedWish, clock: Clock, spot: Spot, starts: Floats, seeds: list[Seed], vigour: float
+) -> _Table:
+    ripe = np.full((len(starts), len(RATIOS)), np.nan)
+    spent = ripe.copy()
+    warm = wish.warm_c if spot == "warm" else None
+    for row, (start, seed) in enumerate(zip(starts, seeds, strict=True)):
+        activity = np.full(len(RATIOS), vigour * seed.strength)
+        grams = wish.needed_g + wish.kept_g
+        trace = carry_feeds(jar, seed, RATIOS, float(start), LONGEST_H, grams, clock, warm, wish.mix_c, activity)
+        ripe[row], spent[row] = start + ripe_hours(trace), start + spent_hours(trace)
+    return _Table(spot, starts, ripe, np.where(np.isnan(spent), ripe + 2.0, spent))
+
+
+def feed_for(culture: Culture, life: Life, wish: FeedWish, clock: Clock, now_h: float = 0.0) -> FeedAnswer:
+    """Ways to ``wish`` from the culture as it lives now. Raises CraftError for a wish that is none."""
+    check_wish(wish)
+    if wish.at_h < now_h:
+        raise CraftError("at", "It is wanted in the past.", "Give a time to come.")
+    as_it_is = _as_it_is(life, wish)
+    search = _Search(culture, life, wish, clock, now_h)
+    ways = search.ways(awake=True)
+    if ways or as_it_is:
+        return FeedAnswer(tuple(ways), "", None, as_it_is)
+    night = search.ways(awake=False)
+    return FeedAnswer((), _why_not(search), night[0] if night else None, False, search.soonest())
+
+
+def _as_it_is(life: Life, wish: FeedWish) -> bool:
+    """Whether the last feed will itself be ripe when it is wanted, and is enough."""
+    if life.grams < wish.needed_g + wish.kept_g or life.ripe.likely is None:
+        return False
+    return life.ripe.likely <= wish.at_h <= (life.spent.likely or life.ripe.likely)
+
+
+class _Search:
+    """The tables of one wish, each reckoned when it is first asked for."""
+
+    def __init__(self, culture: Culture, life: Life, wish: FeedWish, clock: Clock, now_h: float) -> None:
+        self.culture, self.life, self.wish, self.clock, self.now_h = culture, life, wish, clock, now_h
+        self.jar = jar_makeup_of(culture)
+        self.spots: tuple[Spot, ...] = ("counter",) if wish.warm_c is None else ("counter", "warm")
+        self.tables: dict[tuple[str, Spot], _Table] = {}
+
+    def table(self, role: str, spot: Spot) -> _Table:
+        """Feeds side by side. ``role`` is only (one feed does it), first (of a chain), later or last of one."""
+        if (role, spot) not in self.tables:
+            starts = self._starts(role)
+            forecast = self.life.forecast
+            known = role in ("only", "first")
+            seeds = [forecast.seed_at(float(at)) if known else self._ripe_seed() for at in starts]
+            made = _table(self.jar, self.wish, self.clock, spot, starts, seeds, self.life.vigour.likely)
+            self.tables[role, spot] = made
+        return self.tables[role, spot]
+
+    def _starts(self, role: str) -> Floats:
+        starts = starts_of(self.now_h, self.wish.at_h, self.clock)
+        if role == "only":
+            starts = np.array([at for at in starts if self.wakes(float(at), 1)])
+        if role in ("only", "last"):
+            return starts[starts > self.wish.at_h - LONGEST_H]
+        hourly = starts[:1].tolist() + starts[1::2].tolist()
+        return np.array([at for at in hourly if at > self.wish.at_h - MOST_FEEDS * LONGEST_H])
+
+    def _ripe_seed(self) -> Seed:
+        return Seed(1.0, 1.0, recovered(self.life.forecast.seed_at(self.now_h).strength))
+
+    def wakes(self, at_h: float, feeds: int) -> bool:
+        """Whether a culture that is first fed at ``at_h`` is grown by then, and awake by the last of so many feeds."""
+        forecast = self.life.forecast
+        if forecast.seed_at(at_h).yeast < SEED_YEAST:
+            return False
+        strength = forecast.seed_at(at_h).strength
+        if feeds == 1 and forecast.hunger_at(at_h) > HUNGRY_H:
+            return False
+        for _ in range(feeds - 1):
+            strength = recovered(strength)
+        return strength >= FIT
+
+    def ways(self, awake: bool) -> list[FeedWay]:
+        """Ways of one feed; if there is none, of two, and of three. With ``awake``, none that wakes the baker."""
+        for feeds in range(1, MOST_FEEDS + 1):
+            found = [way for spot in self.spots for way in self._of(feeds, spot, awake)]
+            if found:
+                return sorted(found, key=self._worse)[:SHOWN_RATIOS]
+        return []
+
+    def soonest(self) -> float | None:
+        """When an equal-parts feed now, after those that wake the culture, would be ripe."""
+        at, seed = self.now_h, self.life.forecast.seed_at(self.now_h)
+        spot = self.spots[-1]
+        feeds = next((feeds for feeds in range(1, MOST_FEEDS + 1) if self.wakes(self.now_h, feeds)), MOST_FEEDS)
+        for _ in range(feeds):
+            made = build(self.wish.needed_g, self.wish.kept_g, 1.0, self.jar.hydration)
+            feed = PlannedFeed(at, made, spot, 0.0)
+            trace = self._carry(feed, seed, LONGEST_H, np.array([self.life.vigour.likely * seed.strength]))
+            hours = float(ripe_hours(trace)[0])
+            if np.isnan(hours):
+                return None
+            at, seed = at + hours, Seed(1.0, 1.0, recovered(seed.strength))
+        return at
+
+    def _worse(self, way: FeedWay) -> float:
+        ripe, spent = way.ripe.likely or 0.0, way.spent.likely or 0.0
+        place = (self.wish.at_h - ripe) / max(spent - ripe, 0.1)
+        return abs(place - BEST_PLACE) + (0.5 if way.over_ml > 0 else 0.0) + 0.02 * way.feeds[-1].build.ratio
+
+    def _awake(self, starts: Floats) -> BoolArray:
+        """Whether hands are awake at each start."""
+        return np.array([self.clock.asleep_min(float(at), float(at) + HANDS_H) < 0.5 for at in starts], dtype=bool)
+
+    def _off(self, table: _Table) -> Floats:
+        """How far from the best place in its ripe window each feed is met; infinite if not in the window."""
+        place = (self.wish.at_h - table.ripe) / np.maximum(table.spent - table.ripe, 0.1)
+        off: Floats = np.where((place >= 0) & (place <= 1), abs(place - BEST_PLACE), np.inf)
+        return off
+
+    def _of(self, feeds: int, spot: Spot, awake: bool) -> list[FeedWay]:
+        """The best way of so many feeds for each ratio of the last one."""
+        roles = ["only"] if feeds == 1 else ["first", *["later"] * (feeds - 2), "last"]
+        tables = [self.table(role, spot) for role in roles]
+        if not all(len(table.starts) for table in tables):
+            return []
+        able = [self._awake(table.starts) if awake else np.ones(len(table.starts), dtype=bool) for table in tables]
+        if feeds > 1:
+            able[0] &= np.array([self.wakes(float(at), feeds) for at in tables[0].starts], dtype=bool)
+        off = np.where(able[-1][:, None], self._off(tables[-1]), np.inf)
+        found = []
+        for column, ratio in enumerate(RATIOS):
+            rows = [int(row) for row in np.argsort(off[:, column], kind="stable") if np.isfinite(off[row, column])]
+            for row in rows[:TRIES]:
+                last = (float(tables[-1].starts[row]), ratio)
+                way = self._way([*self._before(tables[:-1], able[:-1], last[0]), last], spot, feeds)
+                if way is not None:
+                    found.append(way)
+                    break
+        return found
+
+    def _before(self, tables: list[_Table], able: list[BoolArray], at_h: float) -> list[tuple[float, float]]:
+        """Starts and ratios of feeds that make a good seed at ``at_h``; fewer than asked for if there are none."""
+        picks: list[tuple[float, float]] = []
+        for table, hands in zip(reversed(tables), reversed(able), strict=True):
+            ripe, late = table.ripe, table.spent + LATE_SEED_H
+            good = (ripe <= at_h) & (at_h <= late) & hands[:, None]
+            if not good.any():
+                return []
+            place = np.where(good, abs((at_h - ripe) / (late - ripe) - BEST_PLACE), np.inf)
+            row, column = (int(index) for index in np.unravel_index(int(place.argmin()), place.shape))
+            at_h = float(table.starts[row])
+            picks.insert(0, (at_h, RATIOS[column]))
+        return picks
+
+    def _way(self, picks: list[tuple[float, float]], spot: Spot, feeds_wanted: int) -> FeedWay | None:
+        """A chain with its grams, carried through; None if it asks for more seed than there is, or is not ripe then."""
+        if len(picks) < feeds_wanted:
+            return None
+        needed, kept = self.wish.needed_g, self.wish.kept_g
+        feeds: list[PlannedFeed] = []
+        for at, ratio in reversed(picks):
+            made = build(needed, kept, ratio, self.jar.hydration)
+            stands = float(self.wish.warm_c or 0) if spot == "warm" else self.clock.room_at(at)
+            feeds.insert(0, PlannedFeed(at, made, spot, stands))
+            needed, kept = max(made.seed_g, LEAST_BUILD_G), 0.0
+        if not LEAST_SEED_G <= feeds[0].build.seed_g <= self.life.grams:
+            return None
+        seed = self.life.forecast.seed_at(feeds[0].at_h)
+        for feed, following in pairwise(feeds):
+            seed = self._seed_after(feed, seed, following.at_h)
+            if seed.yeast < SEED_YEAST:
+                return None
+        return self._finished(tuple(feeds), seed)
+
+    def _carry(self, feed: PlannedFeed, seed: Seed, hours: float, activity: Floats) -> Trace:
+        warm = self.wish.warm_c if feed.spot == "warm" else None
+        ratios = (feed.build.ratio,) * len(activity)
+        return carry_feeds(
+            self.jar, seed, ratios, feed.at_h, hours, feed.build.g, self.clock, warm, self.wish.mix_c, activity
+        )
+
+    def _seed_after(self, feed: PlannedFeed, seed: Seed, at_h: float) -> Seed:
+        """What one feed of a chain brings into the next at ``at_h``."""
+        trace = self._carry(feed, seed, at_h - feed.at_h, np.array([self.life.vigour.likely * seed.strength]))
+        yeast = float(trace.states[0][-1, 0])
+        return Seed(yeast, float(trace.states[1][-1, 0]), recovered(seed.strength, yeast))
+
+    def _finished(self, feeds: tuple[PlannedFeed, ...], seed: Seed) -> FeedWay | None:
+        """The last feed carried through with all its uncertainty; None if it is not ripe when it is wanted."""
+        last = feeds[-1]
+        factors = activities(self.life.vigour) * seed.strength
+        trace = self._carry(last, seed, LONGEST_H, factors)
+        ripe, spent = span(last.at_h + ripe_hours(trace)), span(last.at_h + spent_hours(trace))
+        if ripe.likely is None or not ripe.likely <= self.wish.at_h <= (spent.likely or ripe.likely + 2):
+            return None
+        peak = float(trace.rise[:, len(factors) // 2].max())
+        over = over_the_rim_ml(self.culture.jar, last.build.g, peak)
+        spare = max(self.life.grams - feeds[0].build.seed_g, 0.0)
+        return FeedWay(feeds, ripe, spent, peak, over, spare, sum(feed.build.flour_g for feed in feeds))
+
+
+def _why_not(search: _Search) -> str:
+    """What stands in the way, with by how much where that can be said."""
+    wish, life = search.wish, search.life
+    help_ = "Bake later, keep it warmer, or raise the dough with a little yeast."
+    if build(wish.needed_g, wish.kept_g, RATIOS[-1], search.jar.hydration).seed_g > life.grams:
+        return f"{{{life.grams:.0f}|g}} of culture is too little to build so much from in the time. {help_}"
+    hungry = not search.wakes(search.now_h, 1)
+    soonest = search.soonest()
+    if soonest is None or soonest > wish.at_h:
+        late = "" if soonest is None else f" by {duration(60 * (soonest - wish.at_h))}"
+        if hungry:
+            feeds = max(life.wake_feeds, 1)
+            times = "a feed" if feeds == 1 else f"{feeds} feeds"
+            return f"The time is too short{late}: it is hungry, and wants {times} before it is built from. {help_}"
+        return f"The time is too short{late}: even equal parts are not ripe by then. {help_}"
+    return f"Every feed that is ripe then falls in your sleep. {help_}"

@@ -1,0 +1,130 @@
+"""How a culture is: what the forecast expects, weighed with what is seen, smelt and floated; with reasons."""
+
+from dataclasses import dataclass
+from math import log
+from statistics import NormalDist
+from typing import Literal
+
+from gentle_crust.core.cautions import Caution, caution
+from gentle_crust.core.culture.events import Event
+from gentle_crust.core.culture.life import Life, Phases
+from gentle_crust.core.fermentation.uncertainty import Vigour
+from gentle_crust.core.tables import rows
+
+HealthCode = Literal["thriving", "sluggish", "past_peak", "hungry", "contaminated", "beginning"]
+TEMPER = 0.7
+"""Cues repeat each other: each counts as this power of its likelihood (practice)."""
+FRESH_H = 3.0
+"""A cue older than this tells of another hour (practice)."""
+SLOW = 0.8
+SURE_OF_SLOW = 0.7
+PHASES = ("rising", "ripe", "past", "hungry")
+
+
+@dataclass(frozen=True)
+class Reason:
+    """One thing that speaks for the verdict (positive weight, in bits) or against it, in words."""
+
+    says: str
+    weight: float
+
+
+@dataclass(frozen=True)
+class Health:
+    """The verdict, how likely each phase is, why, and what to do."""
+
+    code: HealthCode
+    phases: Phases
+    why: tuple[Reason, ...]
+    do: str
+    cautions: tuple[Caution, ...] = ()
+
+
+def weigh_cues(prior: Phases, cues: dict[str, str]) -> Phases:
+    """Phases after ``cues`` (cue to value), by Bayes with tempered likelihoods of the table of cues."""
+    weights = [max(getattr(prior, phase), 0.002) for phase in PHASES]
+    for row in rows("culture_cues"):
+        if cues.get(row["cue"]) == row["value"]:
+            weights = [weight * float(row[phase]) ** TEMPER for weight, phase in zip(weights, PHASES, strict=True)]
+    total = sum(weights)
+    return Phases(*(weight / total for weight in weights))
+
+
+def fresh_cues(looks: tuple[Event, ...], now_h: float) -> dict[str, str]:
+    """The latest of each cue that is not too old to tell of now."""
+    found: dict[str, str] = {}
+    for look in sorted(looks, key=lambda each: each.at_h):
+        if now_h - look.at_h <= FRESH_H:
+            for cue in ("surface", "floated", "smell", "liquid"):
+                if (value := getattr(look, cue)) is not None:
+                    found[cue] = value
+    return found
+
+
+def spoilt(looks: tuple[Event, ...]) -> bool:
+    """Whether the last look at its growth was anything but clean, or it smelt rotten since."""
+    told = [look for look in looks if look.growth is not None or look.smell == "rotten"]
+    return bool(told) and (told[-1].growth not in (None, "clean") or told[-1].smell == "rotten")
+
+
+def sluggish(vigour: Vigour, strength: float) -> bool:
+    """Whether it is fairly sure that it takes a quarter longer than usual or more."""
+    return NormalDist(log(vigour.likely * strength), vigour.sigma).cdf(log(SLOW)) > SURE_OF_SLOW
+
+
+def health(life: Life, looks: tuple[Event, ...], now_h: float = 0.0) -> Health:
+    """The verdict on a living culture at ``now_h``; ``looks`` are those since its last feed."""
+    cues = fresh_cues(looks, now_h)
+    phases = weigh_cues(life.phases, cues)
+    if spoilt(looks):
+        foul = Reason("pink, orange or fuzzy growth, or a smell of rot, is no sourdough's", 9.0)
+        do = "Discard all of it. Start again from a backup."
+        return Health("contaminated", phases, (foul,), do, (caution("mould"),))
+    likeliest = max(PHASES, key=lambda phase: getattr(phases, phase))
+    slow = sluggish(life.vigour, life.forecast.strength)
+    codes: dict[str, HealthCode] = {"rising": "thriving", "ripe": "thriving", "past": "past_peak", "hungry": "hungry"}
+    code = codes[likeliest]
+    if slow and code == "thriving":
+        code = "sluggish"
+    why = (*_cue_reasons(cues, likeliest), _by_the_clock(life, likeliest), *_of_vigour(life, slow))
+    return Health(code, phases, why, _do(code, likeliest, life), (caution("jar"),))
+
+
+def _cue_reasons(cues: dict[str, str], phase: str) -> tuple[Reason, ...]:
+    found = []
+    for row in rows("culture_cues"):
+        if cues.get(row["cue"]) == row["value"]:
+            others = sum(float(row[other]) for other in PHASES if other != phase) / 3
+            found.append(Reason(row["says"], TEMPER * log(float(row[phase]) / others, 2)))
+    return tuple(sorted(found, key=lambda reason: -abs(reason.weight)))
+
+
+def _by_the_clock(life: Life, phase: str) -> Reason:
+    weight = log(max(getattr(life.phases, phase), 0.01) / 0.25, 2)
+    if life.hunger_h > 0.5:
+        days = life.hunger_h / 24
+        long = f"{life.hunger_h:.0f} hours" if life.hunger_h < 48 else f"{days:.1f} days"
+        return Reason(f"it has been ripe for as long as {long} at {{24|c}}", weight)
+    return Reason("by time and temperature it is still on its way", weight)
+
+
+def _of_vigour(life: Life, slow: bool) -> tuple[Reason, ...]:
+    if life.forecast.strength < 0.9:
+        return (Reason("it went hungry before its last feed, which slows it", 1.0),)
+    if slow:
+        return (Reason("its heights on the glass are slower than usual", 2.0),)
+    return ()
+
+
+def _do(code: HealthCode, phase: str, life: Life) -> str:
+    if code == "hungry":
+        feeds = max(life.wake_feeds, 1)
+        times = "once" if feeds == 1 else f"{feeds} times, back to back,"
+        return f"Feed it {times} with equal parts, in the warm; it is awake when it doubles in its usual time."
+    if code == "past_peak":
+        return "Still good as a seed. Feed it or chill it; it only turns sourer."
+    if code == "sluggish":
+        return "Keep it at {26|c} and feed it at its peak, twice; a little rye enlivens it."
+    if phase == "ripe":
+        return "Use it now, feed it, or put it in the fridge."
+    return "Leave it be."

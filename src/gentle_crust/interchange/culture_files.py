@@ -1,0 +1,121 @@
+"""A culture's whole history as JSON or CSV, out and in."""
+
+import csv
+import io
+import json
+from dataclasses import fields
+from datetime import datetime
+from typing import Any
+
+from pydantic import TypeAdapter, ValidationError
+
+from gentle_crust.core.culture.culture import Culture
+from gentle_crust.core.culture.events import Event
+from gentle_crust.core.errors import CraftError
+from gentle_crust.problem import of_validation
+
+FORMAT = "gentle-crust-culture"
+LARGEST = 2_000_000
+MOST_EVENTS = 20_000
+_CULTURE, _EVENT, _INSTANT = TypeAdapter(Culture), TypeAdapter(Event), TypeAdapter(datetime)
+_COLUMNS = tuple(field.name for field in fields(Event) if field.name != "at_h")
+_NUMBERS = ("seed_g", "flour_g", "water_g", "g", "gross_g", "height_mm", "culture_c")
+_RISKY = ("=", "+", "-", "@", "\t", "\r")
+
+History = tuple[tuple[datetime, Event], ...]
+
+
+def to_json(culture: Culture, history: History) -> str:
+    """The culture and all its events, the oldest first, instants in UTC."""
+    events = []
+    for at, event in history:
+        plain = {
+            name: value for name, value in _EVENT.dump_python(event, mode="json").items() if value not in (None, "")
+        }
+        plain.pop("at_h")
+        events.append({"at": at.isoformat(), **plain})
+    body = {"format": FORMAT, "version": 1, "culture": _CULTURE.dump_python(culture, mode="json"), "events": events}
+    return json.dumps(body, indent=2, ensure_ascii=False) + "\n"
+
+
+def to_csv(culture: Culture, history: History) -> str:
+    """One line an event; the culture itself stands in the first line, as a comment in JSON."""
+    out = io.StringIO()
+    out.write(f"# {json.dumps(_CULTURE.dump_python(culture, mode='json'), ensure_ascii=False)}\n")
+    lines = csv.writer(out, lineterminator="\n")
+    lines.writerow(("at", *_COLUMNS))
+    for at, event in history:
+        lines.writerow((at.isoformat(), *(_cell(getattr(event, name)) for name in _COLUMNS)))
+    return out.getvalue()
+
+
+def _cell(value: Any) -> str:
+    if value is None:
+        return ""
+    text = f"{value:g}" if isinstance(value, float) else str(value)
+    return f"'{text}" if text.startswith(_RISKY) else text
+
+
+def read(text: str) -> tuple[Culture, History]:
+    """A culture from a file of either kind. CraftError, naming what is wrong, for anything else."""
+    if len(text) > LARGEST:
+        raise CraftError("text", "The file is larger than two megabytes.", "Take out an older part of it.")
+    try:
+        found = _from_json(text) if text.lstrip().startswith("{") else _from_csv(text)
+    except ValidationError as error:
+        first = of_validation(error)[0]
+        raise CraftError(f"text.{first.field}", first.sentence, first.remedy) from error
+    if len(found[1]) > MOST_EVENTS:
+        raise CraftError("text", f"The file holds more than {MOST_EVENTS} events.", "Take out an older part of it.")
+    return found
+
+
+def _from_json(text: str) -> tuple[Culture, History]:
+    try:
+        body = json.loads(text)
+    except (json.JSONDecodeError, RecursionError) as error:
+        raise CraftError("text", "The file breaks off or is not JSON.", "Take it out once more.") from error
+    if body.get("format") != FORMAT or not isinstance(body.get("events"), list):
+        raise CraftError("text", "That is not a culture of this program.", f"Its format must be {FORMAT}.")
+    rows = [dict(row) if isinstance(row, dict) else {} for row in body["events"]]
+    return _CULTURE.validate_python(body.get("culture")), tuple(_event(row, place) for place, row in enumerate(rows, 1))
+
+
+def _from_csv(text: str) -> tuple[Culture, History]:
+    first, _, rest = text.lstrip("\ufeff").partition("\n")
+    try:
+        culture = json.loads(first.lstrip("# "))
+    except (json.JSONDecodeError, RecursionError) as error:
+        raise CraftError(
+            "text", "The first line does not hold the culture.", "Keep the line that begins with # as it was taken out."
+        ) from error
+    rows = [
+        {name: value.removeprefix("'") for name, value in row.items() if name and value}
+        for row in csv.DictReader(io.StringIO(rest))
+        if None not in row.values()
+    ]
+    return _CULTURE.validate_python(culture), tuple(_event(dict(row), place) for place, row in enumerate(rows, 1))
+
+
+def _event(row: dict[str, Any], place: int) -> tuple[datetime, Event]:
+    written = row.pop("at", None)
+    try:
+        at = _INSTANT.validate_python(written)
+    except ValidationError as error:
+        raise CraftError(
+            f"events.{place}.at",
+            f"Event {place} has no time that I can read.",
+            "Write it as 2026-11-29T07:30:00+00:00.",
+        ) from error
+    if at.tzinfo is None:
+        raise CraftError(f"events.{place}.at", f"The time of event {place} has no zone.", "End it with Z or +00:00.")
+    unknown = set(row) - set(_COLUMNS)
+    if unknown:
+        name = sorted(unknown)[0]
+        raise CraftError(
+            f"events.{place}.{name}", f"Event {place} has a field '{name}' that I do not know.", "Leave it out."
+        )
+    for name in _NUMBERS:
+        if isinstance(row.get(name), str):
+            row[name] = row[name].replace(",", ".")
+    return at, _EVENT.validate_python({"id": f"event-{place}", **row, "at_h": 0.0})

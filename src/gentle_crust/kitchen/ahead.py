@@ -1,0 +1,130 @@
+"""What lies ahead in the kitchen: levains that plans want, feeds that are due, and the next thing of all to do."""
+
+from collections.abc import Iterable
+from dataclasses import dataclass
+from datetime import datetime, timedelta
+from typing import Literal
+
+from sqlalchemy.orm import Session, sessionmaker
+
+from gentle_crust.core.culture.shared import Demand, SharedBuild, share_builds
+from gentle_crust.core.scheduling.result import LevainBuild, Plan
+from gentle_crust.kitchen.cultures import CultureBook
+from gentle_crust.kitchen.now import Now
+from gentle_crust.kitchen.plans import ASKED, PLAN, PlanBook
+from gentle_crust.store.models import PlanRow
+from gentle_crust.store.repositories import Plans
+
+NEAR = timedelta(hours=1)
+REMINDED = timedelta(hours=36)
+"""A missed feed is reminded of for so long; after that it is told in its own room."""
+
+
+@dataclass(frozen=True)
+class Due:
+    """Something to do, and where in the program it is done. ``whose``: a plan or a culture, by its key."""
+
+    title: str
+    at: datetime
+    kind: Literal["plan", "culture"]
+    whose: str
+
+
+@dataclass(frozen=True)
+class Entry:
+    """Something for the calendar: a feed of a culture, on its schedule or for a plan."""
+
+    id: str
+    title: str
+    detail: str
+    at: datetime
+    culture_id: str
+
+
+class Ahead:
+    """Looks over plans and cultures together."""
+
+    def __init__(self, sessions: sessionmaker[Session], now: Now) -> None:
+        self.sessions, self.now = sessions, now
+        self.plans, self.cultures = PlanBook(sessions, now), CultureBook(sessions, now)
+
+    def builds(self) -> tuple[SharedBuild, ...]:
+        """Levains of saved plans that are still to be built, one build where several can share it."""
+        demands = [
+            demand
+            for row, plan in self._coming()
+            for demand in _demands(row, plan)
+            if demand.build_at >= self.now() and demand.culture_id
+        ]
+        return share_builds(tuple(demands))
+
+    def _coming(self) -> Iterable[tuple[PlanRow, Plan]]:
+        """Saved plans that are not over."""
+        with self.sessions() as session:
+            rows = [row for row in Plans(session).all() if row.ready >= self.now()]
+        return [(row, PLAN.validate_python(row.shown)) for row in rows]
+
+    def shared_with(self, plan_id: str) -> SharedBuild | None:
+        """The build that a saved plan shares with others; None if it shares none."""
+        for build in self.builds():
+            if len(build.into) > 1 and any(each.plan_id == plan_id for each in build.into):
+                return build
+        return None
+
+    def next(self) -> Due | None:
+        """The next thing to do: a plan's step that is near, else a feed that was missed, else the earliest of all."""
+        steps = [
+            Due(line.next_step.title, line.next_step.at, "plan", line.id)
+            for line in self.plans.all()
+            if line.next_step is not None
+        ]
+        feeds = [Due(f"Feed {each.name}", each.at, "culture", each.id) for each in self.cultures.due()]
+        now = self.now()
+        near = [step for step in steps if step.at - now <= NEAR]
+        missed = [feed for feed in feeds if now - REMINDED <= feed.at < now]
+        coming = [*steps, *(feed for feed in feeds if feed.at >= now)]
+        return min(near or missed or coming, key=lambda due: due.at, default=None)
+
+    def calendar(self, culture_id: str | None = None) -> tuple[Entry, ...]:
+        """Feeds ahead, of one culture or of all: on their schedules, and for the plans that use them."""
+        found = [
+            Entry(
+                f"feed-{each.id}-{at:%Y%m%dT%H%M}",
+                f"Feed {each.name}",
+                "Standing feed. Log it when it is done, and the next ones follow from it.",
+                at,
+                each.id,
+            )
+            for each in self.cultures.due(all_ahead=True)
+            for at in each.ahead
+        ]
+        for row, plan in self._coming():
+            culture = ASKED.validate_python(row.asked).culture_id or ""
+            for number, step in enumerate(plan.steps):
+                if step.kind in ("feed", "levain") and step.at >= self.now() and culture:
+                    title = f"{step.title}: {row.formula['name']}"
+                    found.append(Entry(f"plan-{row.id}-{number}", title, step.detail, step.at, culture))
+        wanted = [each for each in found if culture_id in (None, each.culture_id)]
+        return tuple(sorted(wanted, key=lambda entry: entry.at))
+
+
+def _demands(row: PlanRow, plan: Plan) -> list[Demand]:
+    asked = ASKED.validate_python(row.asked)
+    return [_demand(row, asked.culture_id or "", each) for each in plan.levains]
+
+
+def _demand(row: PlanRow, culture_id: str, build: LevainBuild) -> Demand:
+    ripe = build.ripe.likely or build.wanted
+    return Demand(
+        plan_id=row.id,
+        name=str(row.formula["name"]),
+        culture_id=culture_id,
+        flour=build.flour,
+        hydration_percent=build.hydration_percent,
+        needed_g=build.seed_g + build.flour_g + build.water_g,
+        build_at=build.at,
+        seed_g=build.seed_g,
+        wanted=build.wanted,
+        ripe=ripe,
+        spent=build.spent.likely or ripe,
+    )

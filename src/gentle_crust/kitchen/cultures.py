@@ -1,0 +1,420 @@
+"""Cultures: kept, fed, looked at; what happened to each is a list of events that only grows."""
+
+from dataclasses import dataclass, fields
+from datetime import datetime, timedelta
+from typing import Any
+from uuid import NAMESPACE_URL, uuid5
+
+from pydantic import TypeAdapter
+from sqlalchemy.orm import Session, sessionmaker
+
+from gentle_crust.core.cautions import caution
+from gentle_crust.core.culture.away import away
+from gentle_crust.core.culture.beginning import Guide, guide
+from gentle_crust.core.culture.culture import Culture, check_culture
+from gentle_crust.core.culture.discard import discard
+from gentle_crust.core.culture.doublings import in_a_row, risen
+from gentle_crust.core.culture.events import Event, checked, in_order
+from gentle_crust.core.culture.feeding import FeedWish, feed_for
+from gentle_crust.core.culture.life import Course, Life, courses_of, live
+from gentle_crust.core.culture.schedule import next_feeds
+from gentle_crust.core.culture.verdict import Health, health, spoilt
+from gentle_crust.core.errors import CraftError
+from gentle_crust.core.scheduling.clock import Clock, Room, zone_of
+from gentle_crust.core.scheduling.wish import Starter
+from gentle_crust.kitchen import culture_view as view
+from gentle_crust.kitchen.local_time import instant_of
+from gentle_crust.kitchen.now import Now
+from gentle_crust.kitchen.settings import KitchenSettings, nights
+from gentle_crust.store.models import CultureRow, EventRow, PhotoRow
+from gentle_crust.store.repositories import Cultures, Events
+
+KINDS = ("begun", "fed", "seen", "moved", "taken", "weighed", "dried", "woken")
+WITHDRAWN, REINSTATED = "culture_withdrawn", "culture_reinstated"
+RECOVERABLE = timedelta(days=30)
+SHOWN_EVENTS = 60
+AHEAD = timedelta(days=21)
+PHOTO_TYPES = {b"\xff\xd8\xff": "image/jpeg", b"\x89PNG\r\n\x1a\n": "image/png"}
+LARGEST_PHOTO = 900_000
+
+CULTURE = TypeAdapter(Culture)
+_OWN = tuple(field.name for field in fields(Event) if field.name not in ("id", "at_h", "kind"))
+
+
+@dataclass(frozen=True)
+class PutAwayCulture:
+    """A culture that was put away, and until when it can be brought back."""
+
+    id: str
+    name: str
+    until: datetime
+
+
+@dataclass(frozen=True)
+class DueFeed:
+    """The next feed of a culture, overdue if it lies in the past, and those ahead."""
+
+    id: str
+    name: str
+    at: datetime
+    ahead: tuple[datetime, ...]
+
+
+@dataclass(frozen=True)
+class _Known:
+    """A culture and its events in order, on a clock that starts now."""
+
+    row: CultureRow
+    culture: Culture
+    events: tuple[Event, ...]
+    withdrawn: tuple[tuple[datetime, Event], ...]
+    clock: Clock
+
+    @property
+    def courses(self) -> tuple[Course, ...]:
+        """One a feed."""
+        return courses_of(self.events, 0.0)
+
+
+def body_of(event: Event) -> dict[str, Any]:
+    """What of an event is kept: all that is not as it is without being said."""
+    plain = Event("", 0.0, event.kind)
+    return {name: getattr(event, name) for name in _OWN if getattr(event, name) != getattr(plain, name)}
+
+
+def _can_raise(known: _Known) -> bool:
+    """Whether a dough may be raised by it: fed at least once, past its beginnings, and clean."""
+    courses = known.courses
+    return bool(courses) and guide(known.culture, courses, known.clock) is None and not spoilt(courses[-1].looks)
+
+
+class CultureBook:
+    """All cultures of a kitchen."""
+
+    def __init__(self, sessions: sessionmaker[Session], now: Now) -> None:
+        self.sessions, self.now = sessions, now
+        self.settings = KitchenSettings(sessions, now)
+
+    def clock(self) -> Clock:
+        """The kitchen's clock, starting with the minute that begins next: what happens now lies before it."""
+        here = self.settings.get()
+        room = Room(here.room_day_c, here.room_night_c, here.fridge_c)
+        now = self.now()
+        minute = now.replace(second=0, microsecond=0)
+        origin = minute if minute == now else minute + timedelta(minutes=1)
+        return Clock(origin, zone_of(here.zone), nights(here.sleep_from, here.sleep_to), room)
+
+    # -- keeping ---------------------------------------------------------------------------------------------
+
+    def save(self, key: str, culture: Culture) -> None:
+        """Keep a culture under the client's own key; the same key again replaces what is known of it, not its past."""
+        with self.sessions.begin() as session:
+            self._save(session, key, culture)
+
+    def _save(self, session: Session, key: str, culture: Culture) -> CultureRow:
+        check_culture(culture)
+        row = Cultures(session).get(key)
+        if row is None:
+            row = CultureRow(id=key, created_at=self.now())
+            Cultures(session).add(row)
+        row.body, row.updated_at, row.deleted_at = CULTURE.dump_python(culture, mode="json"), self.now(), None
+        return row
+
+    def put_away(self, key: str, away_: bool = True) -> None:
+        """Delete a culture, or bring it back within thirty days."""
+        with self.sessions.begin() as session:
+            row = self._row(session, key)
+            if not away_ and row.deleted_at is not None and self.now() - row.deleted_at > RECOVERABLE:
+                raise CraftError("id", "That culture was put away more than thirty days ago.", "Bring in its file.")
+            row.deleted_at = self.now() if away_ else None
+
+    def gone(self) -> tuple[PutAwayCulture, ...]:
+        """Cultures that can be brought back."""
+        with self.sessions() as session:
+            rows = Cultures(session).all()
+        return tuple(
+            PutAwayCulture(row.id, row.body["name"], row.deleted_at + RECOVERABLE)
+            for row in rows
+            if row.deleted_at is not None and self.now() - row.deleted_at <= RECOVERABLE
+        )
+
+    def _row(self, session: Session, key: str) -> CultureRow:
+        row = Cultures(session).get(key)
+        if row is None:
+            raise CraftError("id", "That culture is not here.", "Choose one from the list of cultures.")
+        return row
+
+    # -- what happens ----------------------------------------------------------------------------------------
+
+    def log(self, key: str, event_key: str, event: Event, at: str | None) -> None:
+        """Keep an event, at the kitchen's wall clock or now. A retry of the same key adds nothing."""
+        clock = self.clock()
+        when = self.now() if at is None else instant_of(at, clock.zone, "at")
+        if when > self.now():
+            raise CraftError("at", "That time is still to come.", "Give the time at which it happened.")
+        self.add(key, {event_key: (when, event)})
+
+    def add(self, key: str, noted: dict[str, tuple[datetime, Event]]) -> None:
+        """Keep several events, all or none of them."""
+        with self.sessions.begin() as session:
+            self._add(session, self._row(session, key), noted)
+
+    def _add(self, session: Session, row: CultureRow, noted: dict[str, tuple[datetime, Event]]) -> None:
+        known = self._known(session, row, self.clock())
+        taken = {(known.clock.at(each.at_h), each.kind) for each in known.events}
+        for event_key, (at, event) in noted.items():
+            if Events(session).get(event_key) is not None:
+                continue
+            kept = checked(event, known.culture.jar)
+            when = at.replace(microsecond=0)
+            if (when, kept.kind) in taken:
+                raise CraftError(
+                    "at",
+                    "Something of this kind is already written down for that very moment.",
+                    "Give another time, or take back the one that is there.",
+                )
+            taken.add((when, kept.kind))
+            body = body_of(kept)
+            Events(session).add(EventRow(id=event_key, kind=kept.kind, subject=row.id, at=when, body=body))
+
+    def withdraw(self, key: str, event_key: str, withdrawn: bool = True) -> None:
+        """Take an event back, or bring it in again; it stays on record either way."""
+        with self.sessions.begin() as session:
+            row = self._row(session, key)
+            event = Events(session).get(event_key)
+            if event is None or event.subject != key:
+                raise CraftError("id", "That event is not here.", "Open the culture again.")
+            known = self._known(session, row, self.clock())
+            away_ = {each.id: at for at, each in known.withdrawn}
+            if (event_key in away_) == withdrawn:
+                return
+            if not withdrawn and self.now() - away_[event_key] > RECOVERABLE:
+                raise CraftError("id", "It was taken back more than thirty days ago.", "Write it down anew.")
+            count = sum(1 for _ in Events(session).plain(WITHDRAWN, REINSTATED, subject=key))
+            kind = WITHDRAWN if withdrawn else REINSTATED
+            mark = EventRow(
+                id=f"{event_key[:40]}-{count}", kind=kind, subject=key, at=self.now(), body={"event": event_key}
+            )
+            Events(session).add(mark)
+
+    def _known(self, session: Session, row: CultureRow, clock: Clock) -> _Known:
+        living: list[Event] = []
+        away_: dict[str, datetime] = {}
+        rows = Events(session).plain(*KINDS, WITHDRAWN, REINSTATED, subject=row.id)
+        for _, kind, at, body in rows:
+            if kind == WITHDRAWN:
+                away_[body["event"]] = at
+            elif kind == REINSTATED:
+                away_.pop(body["event"], None)
+        taken_back: list[tuple[datetime, Event]] = []
+        for key, kind, at, body in rows:
+            if kind in KINDS:
+                event = Event(id=key, at_h=clock.hours(at), kind=kind, **body)  # type: ignore[arg-type]
+                if key in away_:
+                    taken_back.append((away_[key], event))
+                else:
+                    living.append(event)
+        return _Known(row, CULTURE.validate_python(row.body), in_order(tuple(living)), tuple(taken_back), clock)
+
+    def known(self, key: str) -> tuple[Culture, tuple[Event, ...], Clock]:
+        """A culture, all its events in order, and the clock that their hours are counted on."""
+        with self.sessions() as session:
+            found = self._known(session, self._row(session, key), self.clock())
+        return found.culture, found.events, found.clock
+
+    # -- looking ---------------------------------------------------------------------------------------------
+
+    def all(self) -> tuple[view.CultureLine, ...]:
+        """Cultures that are not put away, as they live now."""
+        clock = self.clock()
+        with self.sessions() as session:
+            rows = [row for row in Cultures(session).all() if row.deleted_at is None]
+            known = [self._known(session, row, clock) for row in rows]
+            pictured = Cultures(session).with_photo()
+        return tuple(self._line(each, each.row.id in pictured) for each in known)
+
+    def _line(self, known: _Known, has_photo: bool) -> view.CultureLine:
+        life, found, beginning = self._living(known)
+        feeds = self._feeds(known, beginning)
+        shown = None if life is None else view.life_view(known.culture, life, known.clock)
+        due = feeds[0] if feeds else None
+        return view.CultureLine(
+            known.row.id,
+            known.culture,
+            has_photo,
+            shown,
+            found,
+            beginning,
+            due,
+            due is not None and due < self.now(),
+        )
+
+    def _living(self, known: _Known) -> tuple[Life | None, Health | None, Guide | None]:
+        courses = known.courses
+        beginning = guide(known.culture, courses, known.clock)
+        life = live(known.culture, known.events, known.clock)
+        if life is None:
+            return None, None, beginning
+        found = health(life, courses[-1].looks)
+        return life, found if beginning is None or found.code == "contaminated" else None, beginning
+
+    def _feeds(self, known: _Known, beginning: Guide | None) -> tuple[datetime, ...]:
+        """Feeds due: by the guide of a new culture, else by its schedule."""
+        if beginning is not None:
+            return (known.clock.at(beginning.next_h),)
+        if known.culture.schedule is None:
+            return ()
+        fed = [event for event in known.events if event.feeds]
+        last = known.clock.at(fed[-1].at_h) if fed else None
+        now = self.now()
+        return next_feeds(known.culture.schedule, last, now, known.clock.zone, now + AHEAD)
+
+    def due(self, all_ahead: bool = False) -> tuple[DueFeed, ...]:
+        """The next feed of every culture that has one; with ``all_ahead``, those after it too."""
+        clock = self.clock()
+        with self.sessions() as session:
+            rows = [row for row in Cultures(session).all() if row.deleted_at is None]
+            known = [self._known(session, row, clock) for row in rows]
+        found = []
+        for each in known:
+            feeds = self._feeds(each, guide(each.culture, each.courses, clock))
+            if feeds:
+                ahead = feeds if all_ahead else feeds[:1]
+                found.append(DueFeed(each.row.id, each.culture.name, feeds[0], ahead))
+        return tuple(found)
+
+    def open(self, key: str, shown: int = SHOWN_EVENTS) -> view.CultureView:
+        """One culture with its life, verdict, feeds to come, and the newest of its events."""
+        with self.sessions() as session:
+            row = self._row(session, key)
+            known = self._known(session, row, self.clock())
+            has_photo = key in Cultures(session).with_photo()
+        life, found, beginning = self._living(known)
+        clock = known.clock
+        return view.CultureView(
+            id=key,
+            culture=known.culture,
+            put_away=row.deleted_at is not None,
+            has_photo=has_photo,
+            life=None if life is None else view.life_view(known.culture, life, clock),
+            health=found,
+            guide=beginning,
+            guide_next=None if beginning is None else clock.at(beginning.next_h),
+            doublings=in_a_row(risen(known.culture, known.courses)),
+            next_feeds=self._feeds(known, beginning),
+            discard=discard(known.culture, known.events),
+            events=tuple(view.at_instant(event, clock) for event in reversed(known.events[-shown:])),
+            events_in_all=len(known.events),
+            withdrawn=tuple(
+                view.Withdrawn(at + RECOVERABLE, view.at_instant(event, clock))
+                for at, event in known.withdrawn
+                if self.now() - at <= RECOVERABLE
+            ),
+        )
+
+    # -- asking ----------------------------------------------------------------------------------------------
+
+    def _life(self, key: str) -> tuple[_Known, Life]:
+        with self.sessions() as session:
+            known = self._known(session, self._row(session, key), self.clock())
+        life = live(known.culture, known.events, known.clock)
+        if life is None:
+            raise CraftError("culture", "Nothing is known of this culture yet.", "Log its last feed first.")
+        if guide(known.culture, known.courses, known.clock) is not None:
+            raise CraftError(
+                "culture",
+                f"{known.culture.name} is being started and cannot raise a dough yet.",
+                "Wait until it has doubled twice in a row, or use another culture.",
+            )
+        return known, life
+
+    def feed(self, key: str, needed_g: float, kept_g: float, at: str, warm_c: float | None) -> view.FeedAnswerShown:
+        """Ways to so much ripe levain at a time of the kitchen's wall clock."""
+        known, life = self._life(key)
+        at_h = known.clock.hours(instant_of(at, known.clock.zone, "at"))
+        if at_h < 0:
+            raise CraftError("at", "It is wanted in the past.", "Give a time to come.")
+        wish = FeedWish(needed_g, kept_g, at_h, warm_c)
+        answer = feed_for(known.culture, life, wish, known.clock)
+        return view.answer_shown(answer, known.culture, known.clock, at_h, (caution("jar"), caution("mould")))
+
+    def away(self, key: str, leave: str, back: str) -> view.AwayShown:
+        """Care before and after an absence."""
+        known, life = self._life(key)
+        zone = known.clock.zone
+        from_h = known.clock.hours(instant_of(leave, zone, "leave"))
+        to_h = known.clock.hours(instant_of(back, zone, "back"))
+        return view.away_shown(away(known.culture, life, from_h, to_h, known.clock), known.clock)
+
+    def starter(self, key: str) -> Starter:
+        """A culture as a plan needs it. CraftError if nothing can be built from it."""
+        known, life = self._life(key)
+        if health(life, known.courses[-1].looks).code == "contaminated":
+            raise CraftError(
+                "culture_id",
+                f"{known.culture.name} is spoilt: nothing may be built from it.",
+                "Discard it, and choose another culture.",
+            )
+        seed, hungry = life.forecast.seed_from, life.forecast.hungry_from
+        return Starter(
+            key,
+            known.culture.name,
+            known.culture.flour_kind,
+            known.culture.hydration_percent,
+            life.grams,
+            None if seed is None else known.clock.at(seed),
+            None if hungry is None else known.clock.at(hungry),
+            life.wake_feeds,
+            life.seed.strength,
+            life.vigour,
+        )
+
+    def best_for(self, flour_kind: str) -> str | None:
+        """The culture that a levain of that flour is best built from; None if there is none that could be."""
+        clock = self.clock()
+        with self.sessions() as session:
+            rows = [row for row in Cultures(session).all() if row.deleted_at is None]
+            able = [each for each in (self._known(session, row, clock) for row in rows) if _can_raise(each)]
+        same = [each for each in able if each.culture.flour_kind == flour_kind]
+        return next((each.row.id for each in (*same, *able)), None)
+
+    # -- files -----------------------------------------------------------------------------------------------
+
+    def history(self, key: str) -> tuple[Culture, tuple[tuple[datetime, Event], ...]]:
+        """The culture and all its events with their instants, the oldest first."""
+        culture, events, clock = self.known(key)
+        return culture, tuple((clock.at(event.at_h), event) for event in events)
+
+    def bring_in(self, key: str, culture: Culture, history: tuple[tuple[datetime, Event], ...]) -> None:
+        """A culture from a file, under this key: all of it or nothing. The same file again adds nothing."""
+        late = next((at for at, _ in history if at > self.now()), None)
+        if late is not None:
+            raise CraftError("text", f"The file has an event on {late:%d %B %Y}, still to come.", "Correct its time.")
+        noted = {str(uuid5(NAMESPACE_URL, f"{key}/{at}/{event.id}")): (at, event) for at, event in history}
+        with self.sessions.begin() as session:
+            row = self._save(session, key, culture)
+            session.flush()
+            self._add(session, row, noted)
+
+    # -- pictures --------------------------------------------------------------------------------------------
+
+    def photo(self, key: str) -> PhotoRow | None:
+        """Its picture."""
+        with self.sessions() as session:
+            return Cultures(session).photo(key)
+
+    def put_photo(self, key: str, data: bytes) -> None:
+        """Keep a picture, JPEG or PNG. CraftError for anything else."""
+        kind = next((name for start, name in PHOTO_TYPES.items() if data.startswith(start)), None)
+        if kind is None:
+            raise CraftError("photo", "That is no picture I can keep.", "Choose a JPEG or PNG.")
+        if len(data) > LARGEST_PHOTO:
+            raise CraftError("photo", "That picture is too large.", "Choose one of less than 900 kB.")
+        with self.sessions.begin() as session:
+            self._row(session, key)
+            Cultures(session).put_photo(PhotoRow(culture_id=key, content_type=kind, data=data, taken_at=self.now()))
+
+    def drop_photo(self, key: str) -> None:
+        """No picture any more."""
+        with self.sessions.begin() as session:
+            Cultures(session).drop_photo(key)
