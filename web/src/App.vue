@@ -6,33 +6,34 @@ import { api, ask } from './api/client'
 import CountsTip from './shell/CountsTip.vue'
 import { useNow } from './shell/kitchen'
 import { useUnits } from './shell/units'
-import { words } from './words'
+import { fill, words } from './words'
 
 const route = useRoute()
 const now = useNow()
 const { clock } = useUnits()
-const plans = useQuery({
-  queryKey: ['plans'],
-  queryFn: () => ask(api.GET('/api/plans')),
+const due = useQuery({
+  queryKey: ['plans', 'next'],
+  queryFn: () => ask(api.GET('/api/next')),
   refetchInterval: 60_000,
 })
 
 const rooms = [
   { to: '/plan', name: words.rooms.plan },
   { to: '/formulas', name: words.rooms.formulas },
+  { to: '/cultures', name: words.rooms.cultures },
   { to: '/water', name: words.rooms.water },
   { to: '/kitchen', name: words.rooms.kitchen },
 ]
 
 const next = computed(() => {
-  const coming = (plans.data.value?.plans ?? [])
-    .filter((plan) => plan.next_step && Date.parse(plan.next_step.at) >= now.value - 60_000)
-    .sort((a, b) => Date.parse(a.next_step!.at) - Date.parse(b.next_step!.at))[0]
-  if (!coming?.next_step) return null
-  const minutes = Math.max(Math.round((Date.parse(coming.next_step.at) - now.value) / 60_000), 0)
-  const hours = Math.floor(minutes / 60)
-  const away = minutes === 0 ? words.shell.now : hours ? `${hours} h ${minutes % 60} min` : `${minutes} min`
-  return { title: coming.next_step.title, away, to: `/plan/${coming.id}` }
+  const coming = due.data.value?.next
+  if (!coming) return null
+  const minutes = Math.round((Date.parse(coming.at) - now.value) / 60_000)
+  const size = Math.abs(minutes)
+  const span = size >= 60 ? `${Math.floor(size / 60)} h ${size % 60} min` : `${size} min`
+  const away = size === 0 ? words.shell.now : minutes < 0 ? fill(words.shell.late, { span }) : span
+  const to = coming.kind === 'culture' ? `/cultures/${coming.whose}?do=feed` : `/plan/${coming.whose}`
+  return { title: coming.title, away, to }
 })
 </script>
 
@@ -158,6 +159,8 @@ main:focus {
     z-index: 5;
     height: 56px;
     margin: 0;
+    gap: 0;
+    font-size: 15px;
     justify-content: space-around;
     background: var(--flour);
     border-top: 1.5px solid var(--ink);

@@ -17,6 +17,8 @@ const router = createRouter({
     { path: '/plan', name: 'plan', component: PlanRoom },
     { path: '/plan/:id', name: 'saved', component: PlanRoom },
     { path: '/formulas', name: 'formulas', component: () => import('./rooms/formulas/FormulasRoom.vue') },
+    { path: '/cultures', name: 'cultures', component: () => import('./rooms/cultures/CulturesRoom.vue') },
+    { path: '/cultures/:id', name: 'culture', component: () => import('./rooms/cultures/CulturesRoom.vue') },
     { path: '/water', name: 'water', component: () => import('./rooms/water/WaterRoom.vue') },
     { path: '/kitchen', name: 'kitchen', component: () => import('./rooms/kitchen/KitchenRoom.vue') },
     { path: '/:anything(.*)', redirect: '/plan' },

@@ -14,6 +14,7 @@ from gentle_crust.core.culture.culture import Culture
 from gentle_crust.core.culture.dosing import Dose, DoseKind, Ripeness
 from gentle_crust.core.culture.events import Event, EventKind, Float, Growth, Liquid, Place, Smell, Surface
 from gentle_crust.core.culture.jar import Jar
+from gentle_crust.core.culture.plain_feed import PlainFeed
 from gentle_crust.core.culture.schedule import Schedule
 from gentle_crust.core.culture.shared import SharedBuild
 from gentle_crust.core.culture.sour import Sour
@@ -215,6 +216,12 @@ class FeedWaysAnswer(BaseModel):
     found: FeedAnswerShown
 
 
+class PlainFeedAnswer(BaseModel):
+    """A plain feed's course."""
+
+    plain: PlainFeed
+
+
 class AwayAnswer(BaseModel):
     """Care before and after an absence."""
 
@@ -296,6 +303,12 @@ def ask_feed(path: KeyPath, body: FeedWishBody) -> Response:
     """Ways to so much ripe levain at a time."""
     found = _book().feed(path.key, body.needed_g, body.kept_g, body.at, body.warm_c)
     return answer(FeedWaysAnswer(found=found))
+
+
+@cultures.get("/cultures/<key>/plain-feed", responses={200: PlainFeedAnswer})
+def ask_plain_feed(path: KeyPath) -> Response:
+    """What it would do with a plain feed at 24 C, to compare it with another."""
+    return answer(PlainFeedAnswer(plain=_book().plain_feed(path.key)))
 
 
 @cultures.post("/cultures/<key>/away", responses={200: AwayAnswer})

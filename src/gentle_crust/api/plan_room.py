@@ -11,6 +11,7 @@ from gentle_crust.api.common import answer, now, sessions
 from gentle_crust.core.scheduling.ways import Way, ways
 from gentle_crust.core.scheduling.what_if import what_if
 from gentle_crust.core.scheduling.why import why
+from gentle_crust.kitchen.ahead import Ahead
 from gentle_crust.kitchen.follow import FollowBook, Followed, Taken
 from gentle_crust.kitchen.plans import Answer, PlanBook, PlanLine
 from gentle_crust.kitchen.turn import UNITS, turn
@@ -45,6 +46,7 @@ def _saved(found: Followed) -> Response:
             saved_at=saved.saved_at,
             readings=list(found.readings),
             followed=found.plan,
+            shared=Ahead(sessions(), now()).shared_with(saved.id),
             **_plan(saved.answer),
         )
     )

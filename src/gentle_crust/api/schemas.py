@@ -5,6 +5,7 @@ from typing import Annotated, Literal
 
 from pydantic import AllowInfNan, BaseModel, ConfigDict, Field, StringConstraints
 
+from gentle_crust.core.culture.shared import SharedBuild
 from gentle_crust.core.fermentation.bulk_time import BulkTime
 from gentle_crust.core.fermentation.inverse import Turned
 from gentle_crust.core.fermentation.marks import Mark
@@ -360,6 +361,8 @@ class SavedPlanAnswer(PlanAnswer):
     saved_at: datetime
     readings: list[TakenReading]
     followed: Plan | None
+    shared: SharedBuild | None
+    """The levain build that it shares with other saved plans."""
 
 
 class PlanLineAnswer(BaseModel):

@@ -17,6 +17,7 @@ from gentle_crust.core.culture.doublings import in_a_row, risen
 from gentle_crust.core.culture.events import Event, checked, in_order
 from gentle_crust.core.culture.feeding import FeedWish, feed_for
 from gentle_crust.core.culture.life import Course, Life, courses_of, live
+from gentle_crust.core.culture.plain_feed import PlainFeed, plain_feed
 from gentle_crust.core.culture.schedule import next_feeds
 from gentle_crust.core.culture.verdict import Health, health, spoilt
 from gentle_crust.core.errors import CraftError
@@ -338,6 +339,11 @@ class CultureBook:
         answer = feed_for(known.culture, life, wish, known.clock)
         return view.answer_shown(answer, known.culture, known.clock, at_h, (caution("jar"), caution("mould")))
 
+    def plain_feed(self, key: str) -> PlainFeed:
+        """What the culture would do with a plain feed, to compare it with another."""
+        known, life = self._life(key)
+        return plain_feed(known.culture, life, known.clock)
+
     def away(self, key: str, leave: str, back: str) -> view.AwayShown:
         """Care before and after an absence."""
         known, life = self._life(key)
@@ -349,6 +355,8 @@ class CultureBook:
     def starter(self, key: str) -> Starter:
         """A culture as a plan needs it. CraftError if nothing can be built from it."""
         known, life = self._life(key)
+        if known.row.deleted_at is not None:
+            raise CraftError("culture_id", f"{known.culture.name} was put away.", "Bring it back, or choose another.")
         if health(life, known.courses[-1].looks).code == "contaminated":
             raise CraftError(
                 "culture_id",

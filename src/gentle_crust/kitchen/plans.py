@@ -18,7 +18,7 @@ from gentle_crust.core.scheduling.clock import Room, zone_of
 from gentle_crust.core.scheduling.mends import Mend, mends
 from gentle_crust.core.scheduling.plan import make_plan
 from gentle_crust.core.scheduling.result import Plan
-from gentle_crust.core.scheduling.wish import Kitchen, Wish
+from gentle_crust.core.scheduling.wish import Kitchen, Starter, Wish
 from gentle_crust.kitchen.cultures import CultureBook
 from gentle_crust.kitchen.formulas import ADAPTER as FORMULA
 from gentle_crust.kitchen.formulas import FormulaBook
@@ -238,8 +238,14 @@ class PlanBook:
     def _wish(self, asked: Asked, settings: Settings, formula: Formula) -> tuple[Wish, Kitchen]:
         wish, kitchen = _wish(asked, settings, formula)
         if asked.culture_id and wish.formula.leaven == "levain":
-            wish = replace(wish, starter=self.cultures.starter(asked.culture_id))
+            wish = replace(wish, starter=self._starter(asked.culture_id))
         return wish, replace(kitchen, learnt_k=self.mixes.learnt_k())
+
+    def _starter(self, culture_id: str) -> Starter:
+        try:
+            return self.cultures.starter(culture_id)
+        except CraftError as error:
+            raise CraftError("culture_id", error.sentence, error.remedy) from error
 
     def _complete(self, asked: Asked, settings: Settings, formula: Formula) -> Asked:
         """The question with all that was left out filled in, but for the time; a levain has a culture, if there is."""

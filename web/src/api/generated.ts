@@ -4,6 +4,232 @@
  */
 
 export interface paths {
+    "/api/calendar.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The feeds of all cultures, to download or subscribe to. */
+        get: operations["cultures_calendar_calendar_ics_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cultures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All cultures as they live now. */
+        get: operations["cultures_list_cultures_cultures_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cultures/{key}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One culture with its life and history. */
+        get: operations["cultures_open_culture_cultures__key__get"];
+        /** Keep a culture under the client's own key. */
+        put: operations["cultures_save_culture_cultures__key__put"];
+        post?: never;
+        /** Put a culture away; it can be brought back for thirty days. */
+        delete: operations["cultures_put_away_culture_cultures__key__delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cultures/{key}/away": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What to do before an absence and after it. */
+        post: operations["cultures_ask_away_cultures__key__away_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cultures/{key}/calendar.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Its feeds ahead, to download or subscribe to. */
+        get: operations["cultures_culture_calendar_cultures__key__calendar_ics_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cultures/{key}/events/{event}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Write down what happened, under the client's own key. A retry adds nothing. */
+        put: operations["cultures_log_event_cultures__key__events__event__put"];
+        post?: never;
+        /** Take an event back; it can be brought in again for thirty days. */
+        delete: operations["cultures_withdraw_event_cultures__key__events__event__delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cultures/{key}/events/{event}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Bring an event in again. */
+        post: operations["cultures_restore_event_cultures__key__events__event__restore_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cultures/{key}/feed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Ways to so much ripe levain at a time. */
+        post: operations["cultures_ask_feed_cultures__key__feed_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cultures/{key}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** A culture and its history from a file, under the client's own key. */
+        put: operations["cultures_bring_in_cultures__key__file_put"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cultures/{key}/history.{form}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The culture's whole history as a file. */
+        get: operations["cultures_history_file_cultures__key__history__form__get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cultures/{key}/photo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Its picture. */
+        get: operations["cultures_photo_cultures__key__photo_get"];
+        /** Keep a picture: the body is a JPEG or PNG. */
+        put: operations["cultures_put_photo_cultures__key__photo_put"];
+        post?: never;
+        /** Take the picture away. */
+        delete: operations["cultures_drop_photo_cultures__key__photo_delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cultures/{key}/plain-feed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What it would do with a plain feed at 24 C, to compare it with another. */
+        get: operations["cultures_ask_plain_feed_cultures__key__plain_feed_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cultures/{key}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Bring a culture back. */
+        post: operations["cultures_restore_culture_cultures__key__restore_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/formulas": {
         parameters: {
             query?: never;
@@ -261,6 +487,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/next": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The next thing to do in the whole kitchen. */
+        get: operations["cultures_next_thing_next_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/pantry": {
         parameters: {
             query?: never;
@@ -452,6 +695,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/preferments": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What each kind of preferment is usually mixed with and given. */
+        get: operations["cultures_usual_preferments_preferments_get"];
+        put?: never;
+        /** Yeast for a preferment's hours and temperatures. */
+        post: operations["cultures_dose_preferment_preferments_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/preferments/ripeness": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Whether a preferment is ripe, from its forecast and what is seen of it. */
+        post: operations["cultures_judge_preferment_preferments_ripeness_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/recipe/read": {
         parameters: {
             query?: never;
@@ -463,6 +741,23 @@ export interface paths {
         put?: never;
         /** Read a pasted recipe into grams and a formula. */
         post: operations["formulas_read_written_recipe_recipe_read_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sour": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A rye sour in stages, led back from the time at which it is wanted. */
+        post: operations["cultures_lead_sour_sour_post"];
         delete?: never;
         options?: never;
         head?: never;
@@ -581,6 +876,8 @@ export interface components {
              * @enum {string}
              */
             culture: "lively" | "hungry";
+            /** Culture Id */
+            culture_id?: string | null;
             /** Dough C */
             dough_c?: number | null;
             /** Folds */
@@ -640,6 +937,11 @@ export interface components {
             version?: number | null;
             /** Vessel Id */
             vessel_id?: string | null;
+            /**
+             * Yeast Supplement Percent
+             * @default 0
+             */
+            yeast_supplement_percent: number;
             /** Zone */
             zone?: string | null;
         };
@@ -654,6 +956,11 @@ export interface components {
              * @enum {string}
              */
             culture: "lively" | "hungry";
+            /**
+             * Culture Id
+             * @description Omitted: the best of the kitchen's cultures; empty: none of them
+             */
+            culture_id?: string | null;
             /** Dough C */
             dough_c?: number | null;
             /** Folds */
@@ -719,8 +1026,49 @@ export interface components {
             version?: number | null;
             /** Vessel Id */
             vessel_id?: string | null;
+            /**
+             * Yeast Supplement Percent
+             * @default 0
+             */
+            yeast_supplement_percent: number;
             /** Zone */
             zone?: string | null;
+        };
+        /**
+         * AwayAnswer
+         * @description Care before and after an absence.
+         */
+        AwayAnswer: {
+            away: components["schemas"]["AwayShown"];
+        };
+        /**
+         * AwayBody
+         * @description An absence, by the kitchen's wall clock.
+         */
+        AwayBody: {
+            /** Back */
+            back: string;
+            /** Leave */
+            leave: string;
+        };
+        /**
+         * AwayShown
+         * @description Before and after an absence.
+         */
+        AwayShown: {
+            /** Days */
+            days: number;
+            /** Feeds */
+            feeds: number;
+            /** Hunger */
+            hunger: number;
+            /**
+             * Ready
+             * Format: date-time
+             */
+            ready: string;
+            /** Steps */
+            steps: components["schemas"]["CareShown"][];
         };
         /**
          * BakeProfile
@@ -826,6 +1174,25 @@ export interface components {
             word_low: string;
         };
         /**
+         * CareShown
+         * @description One step of care.
+         */
+        CareShown: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Cautions */
+            cautions: components["schemas"]["Caution"][];
+            /** Detail */
+            detail: string;
+            /** Kind */
+            kind: string;
+            /** Title */
+            title: string;
+        };
+        /**
          * Caution
          * @description A stable code and a short, calm sentence.
          */
@@ -917,6 +1284,166 @@ export interface components {
             taste: string;
         };
         /**
+         * Culture
+         * @description One culture. ``place`` is where it lives between feeds, ``schedule`` its standing feeds.
+         */
+        Culture: {
+            /** Flour Kind */
+            flour_kind: string;
+            /** Hydration Percent */
+            hydration_percent: number;
+            jar: components["schemas"]["Jar"];
+            /** Name */
+            name: string;
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+            /**
+             * Place
+             * @default counter
+             * @enum {string}
+             */
+            place: "counter" | "fridge";
+            schedule?: components["schemas"]["Schedule"] | null;
+        };
+        /**
+         * CultureAnswer
+         * @description One culture with all that is known of it.
+         */
+        CultureAnswer: {
+            culture: components["schemas"]["CultureView"];
+        };
+        /**
+         * CultureBody
+         * @description A culture, whole.
+         */
+        CultureBody: {
+            /** Flour Kind */
+            flour_kind: string;
+            /**
+             * Hydration Percent
+             * @default 100
+             */
+            hydration_percent: number;
+            jar: components["schemas"]["JarBody"];
+            /** Name */
+            name: string;
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+            /**
+             * Place
+             * @default counter
+             * @enum {string}
+             */
+            place: "counter" | "fridge";
+            schedule?: components["schemas"]["ScheduleBody"] | null;
+        };
+        /**
+         * CultureFileBody
+         * @description A culture's file as text.
+         */
+        CultureFileBody: {
+            /** Text */
+            text: string;
+        };
+        /**
+         * CultureLine
+         * @description One culture in the list.
+         */
+        CultureLine: {
+            culture: components["schemas"]["Culture"];
+            guide: components["schemas"]["Guide"] | null;
+            /** Has Photo */
+            has_photo: boolean;
+            health: components["schemas"]["Health"] | null;
+            /** Id */
+            id: string;
+            life: components["schemas"]["LifeView"] | null;
+            /** Next Feed */
+            next_feed: string | null;
+            /** Overdue */
+            overdue: boolean;
+        };
+        /**
+         * CulturePoint
+         * @description The culture at one instant: height over its start mark (fraction), its band, its temperature, its hunger.
+         */
+        CulturePoint: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Culture C */
+            culture_c: number;
+            /** High */
+            high: number;
+            /** Hunger */
+            hunger: number;
+            /** Low */
+            low: number;
+            /** Rise */
+            rise: number;
+        };
+        /**
+         * CultureView
+         * @description One culture with all that is known of it.
+         */
+        CultureView: {
+            culture: components["schemas"]["Culture"];
+            discard: components["schemas"]["Discard"];
+            /** Doublings */
+            doublings: number;
+            /** Events */
+            events: components["schemas"]["Logged"][];
+            /** Events In All */
+            events_in_all: number;
+            guide: components["schemas"]["Guide"] | null;
+            /** Guide Next */
+            guide_next: string | null;
+            /** Has Photo */
+            has_photo: boolean;
+            health: components["schemas"]["Health"] | null;
+            /** Id */
+            id: string;
+            life: components["schemas"]["LifeView"] | null;
+            /** Next Feeds */
+            next_feeds: string[];
+            /** Put Away */
+            put_away: boolean;
+            /** Withdrawn */
+            withdrawn: components["schemas"]["Withdrawn"][];
+        };
+        /**
+         * CulturesAnswer
+         * @description All cultures, what plans want of them, and those that can be brought back.
+         */
+        CulturesAnswer: {
+            /** Builds */
+            builds: components["schemas"]["SharedBuild"][];
+            /** Cultures */
+            cultures: components["schemas"]["CultureLine"][];
+            /** Gone */
+            gone: components["schemas"]["PutAwayCulture"][];
+        };
+        /**
+         * Day
+         * @description One line of the guide: the day's number, what is usual on it, and what was read, if anything was.
+         */
+        Day: {
+            /** Number */
+            number: number;
+            /** Read */
+            read: string;
+            /** Usual */
+            usual: string;
+        };
+        /**
          * DayBatchBody
          * @description How many of a formula on one day; its own pieces and weight if not given.
          */
@@ -927,6 +1454,46 @@ export interface components {
             pieces?: number | null;
             /** Scaling Weight G */
             scaling_weight_g?: number | null;
+        };
+        /**
+         * Demand
+         * @description Levain that a plan wants: when, how much, of which flour and water, and when it would be built for it alone.
+         */
+        Demand: {
+            /**
+             * Build At
+             * Format: date-time
+             */
+            build_at: string;
+            /** Culture Id */
+            culture_id: string;
+            /** Flour */
+            flour: string;
+            /** Hydration Percent */
+            hydration_percent: number;
+            /** Name */
+            name: string;
+            /** Needed G */
+            needed_g: number;
+            /** Plan Id */
+            plan_id: string;
+            /**
+             * Ripe
+             * Format: date-time
+             */
+            ripe: string;
+            /** Seed G */
+            seed_g: number;
+            /**
+             * Spent
+             * Format: date-time
+             */
+            spent: string;
+            /**
+             * Wanted
+             * Format: date-time
+             */
+            wanted: string;
         };
         /**
          * Difference
@@ -941,6 +1508,141 @@ export interface components {
             differs: boolean;
             /** What */
             what: string;
+        };
+        /**
+         * Discard
+         * @description What was thrown away in the last week and the last four, what the standing feeds make, and what would be less.
+         */
+        Discard: {
+            /** Less */
+            less: components["schemas"]["Thrift"][];
+            /** Month G */
+            month_g: number;
+            now: components["schemas"]["Thrift"] | null;
+            /** Week G */
+            week_g: number;
+        };
+        /**
+         * Dose
+         * @description What to stir together, when it is ripe and when past it, how to weigh the yeast, and how to tell.
+         */
+        Dose: {
+            /** Cautions */
+            cautions: components["schemas"]["Caution"][];
+            /** Cues */
+            cues: string;
+            /** Flour G */
+            flour_g: number;
+            /** Hydration Percent */
+            hydration_percent: number;
+            /** Points */
+            points: components["schemas"]["DosePoint"][];
+            ripe: components["schemas"]["Span"];
+            /** Salt G */
+            salt_g: number;
+            spent: components["schemas"]["Span"];
+            /** Water G */
+            water_g: number;
+            /** Weighing */
+            weighing: string;
+            /** Yeast G */
+            yeast_g: number;
+            /** Yeast Name */
+            yeast_name: string;
+            /** Yeast Percent */
+            yeast_percent: number;
+        };
+        /**
+         * DoseAnswer
+         * @description The preferment: its hours count from ``origin``.
+         */
+        DoseAnswer: {
+            dose: components["schemas"]["Dose"];
+            /** Nights */
+            nights: components["schemas"]["Night"][];
+            /**
+             * Origin
+             * Format: date-time
+             */
+            origin: string;
+        };
+        /**
+         * DoseBody
+         * @description A preferment wanted; times are the kitchen's wall clock. Without ``cold_from`` and ``cold_to`` no fridge.
+         */
+        DoseBody: {
+            /** Cold From */
+            cold_from?: string | null;
+            /** Cold To */
+            cold_to?: string | null;
+            /**
+             * Flour Kind
+             * @default strong_white
+             */
+            flour_kind: string;
+            /** Hydration Percent */
+            hydration_percent?: number | null;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "poolish" | "biga" | "sponge" | "old_dough";
+            /**
+             * Mix C
+             * @default 22
+             */
+            mix_c: number;
+            /** Needed G */
+            needed_g: number;
+            /** Ripe */
+            ripe: string;
+            /** Start */
+            start: string;
+            /**
+             * Yeast Kind
+             * @default instant
+             * @enum {string}
+             */
+            yeast_kind: "instant" | "active_dry" | "fresh";
+        };
+        /**
+         * DosePoint
+         * @description The preferment at one time: rise with its band and temperature.
+         */
+        DosePoint: {
+            /** At H */
+            at_h: number;
+            /** High */
+            high: number;
+            /** Low */
+            low: number;
+            /** Preferment C */
+            preferment_c: number;
+            /** Rise */
+            rise: number;
+        };
+        /**
+         * DoseUsual
+         * @description What a kind of preferment is usually mixed with and given.
+         */
+        DoseUsual: {
+            /** Hours */
+            hours: number;
+            /** Hydration Percent */
+            hydration_percent: number;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "poolish" | "biga" | "sponge" | "old_dough";
+        };
+        /**
+         * DoseUsuals
+         * @description All kinds.
+         */
+        DoseUsuals: {
+            /** Kinds */
+            kinds: components["schemas"]["DoseUsual"][];
         };
         /**
          * Doubt
@@ -963,6 +1665,141 @@ export interface components {
             name: string;
             /** Sentence */
             sentence: string;
+        };
+        /**
+         * Due
+         * @description Something to do, and where in the program it is done. ``whose``: a plan or a culture, by its key.
+         */
+        Due: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "plan" | "culture";
+            /** Title */
+            title: string;
+            /** Whose */
+            whose: string;
+        };
+        /**
+         * Event
+         * @description One thing that happened ``at_h`` hours from the clock's origin; which fields are used depends on ``kind``.
+         *
+         *     fed, begun, woken: grams of seed (dried flakes for woken), flour and water, the mix's ``culture_c`` and the start
+         *     mark's ``height_mm`` if they were read. seen: any of the cues. moved: ``place``. taken, dried: ``g`` of culture.
+         *     weighed: ``gross_g`` with the jar, ``g`` without it.
+         */
+        Event: {
+            /** At H */
+            at_h: number;
+            /** Culture C */
+            culture_c?: number | null;
+            /** Floated */
+            floated?: ("floats" | "sinks") | null;
+            /**
+             * Flour G
+             * @default 0
+             */
+            flour_g: number;
+            /** G */
+            g?: number | null;
+            /** Gross G */
+            gross_g?: number | null;
+            /** Growth */
+            growth?: ("clean" | "pink_or_orange" | "fuzzy") | null;
+            /** Height Mm */
+            height_mm?: number | null;
+            /** Id */
+            id: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "begun" | "fed" | "seen" | "moved" | "taken" | "weighed" | "dried" | "woken";
+            /** Liquid */
+            liquid?: ("none" | "some") | null;
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+            /** Place */
+            place?: ("counter" | "fridge") | null;
+            /**
+             * Seed G
+             * @default 0
+             */
+            seed_g: number;
+            /** Smell */
+            smell?: ("floury" | "mild" | "fruity" | "vinegar" | "solvent" | "rotten") | null;
+            /** Surface */
+            surface?: ("domed" | "flat" | "sunken") | null;
+            /**
+             * Water G
+             * @default 0
+             */
+            water_g: number;
+        };
+        /**
+         * EventBody
+         * @description Something that happened, now or at ``at`` of the kitchen's wall clock. Masses g, heights mm, temperatures C.
+         */
+        EventBody: {
+            /**
+             * At
+             * @description Kitchen's wall clock, 2026-11-29T07:30; omitted: now
+             */
+            at?: string | null;
+            /** Culture C */
+            culture_c?: number | null;
+            /** Floated */
+            floated?: ("floats" | "sinks") | null;
+            /**
+             * Flour G
+             * @default 0
+             */
+            flour_g: number;
+            /** G */
+            g?: number | null;
+            /** Gross G */
+            gross_g?: number | null;
+            /** Growth */
+            growth?: ("clean" | "pink_or_orange" | "fuzzy") | null;
+            /** Height Mm */
+            height_mm?: number | null;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "begun" | "fed" | "seen" | "moved" | "taken" | "weighed" | "dried" | "woken";
+            /** Liquid */
+            liquid?: ("none" | "some") | null;
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+            /** Place */
+            place?: ("counter" | "fridge") | null;
+            /**
+             * Seed G
+             * @default 0
+             */
+            seed_g: number;
+            /** Smell */
+            smell?: ("floury" | "mild" | "fruity" | "vinegar" | "solvent" | "rotten") | null;
+            /** Surface */
+            surface?: ("domed" | "flat" | "sunken") | null;
+            /**
+             * Water G
+             * @default 0
+             */
+            water_g: number;
         };
         /**
          * Extra
@@ -1003,6 +1840,86 @@ export interface components {
             name: string;
             /** Percent */
             percent: number;
+        };
+        /**
+         * FeedAnswerShown
+         * @description The answer to a wish for levain, by the clock, with the nights it is drawn over.
+         */
+        FeedAnswerShown: {
+            /** As It Is */
+            as_it_is: boolean;
+            /** Cautions */
+            cautions: components["schemas"]["Caution"][];
+            night_way: components["schemas"]["WayShown"] | null;
+            /** Nights */
+            nights: components["schemas"]["Night"][];
+            /** Soonest */
+            soonest: string | null;
+            /**
+             * Wanted
+             * Format: date-time
+             */
+            wanted: string;
+            /** Ways */
+            ways: components["schemas"]["WayShown"][];
+            /** Why Not */
+            why_not: string;
+        };
+        /**
+         * FeedShown
+         * @description One feed of a way: when, what, and where it then stands.
+         */
+        FeedShown: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            feed: components["schemas"]["PlannedFeed"];
+        };
+        /**
+         * FeedWay
+         * @description One way to the wish. ``ripe`` and ``spent`` are of the last feed; ``over_ml`` is what the jar is too small by.
+         *
+         *     ``discard_g`` is the culture that is not needed at the first feed.
+         */
+        FeedWay: {
+            /** Discard G */
+            discard_g: number;
+            /** Feeds */
+            feeds: components["schemas"]["PlannedFeed"][];
+            /** Flour G */
+            flour_g: number;
+            /** Over Ml */
+            over_ml: number;
+            /** Peak Rise */
+            peak_rise: number;
+            ripe: components["schemas"]["Span"];
+            spent: components["schemas"]["Span"];
+        };
+        /**
+         * FeedWaysAnswer
+         * @description Ways to a wish for levain.
+         */
+        FeedWaysAnswer: {
+            found: components["schemas"]["FeedAnswerShown"];
+        };
+        /**
+         * FeedWishBody
+         * @description So much ripe levain at a time of the kitchen's wall clock; ``warm_c``: a warm place, if there is one.
+         */
+        FeedWishBody: {
+            /** At */
+            at: string;
+            /**
+             * Kept G
+             * @default 30
+             */
+            kept_g: number;
+            /** Needed G */
+            needed_g: number;
+            /** Warm C */
+            warm_c?: number | null;
         };
         /**
          * Feel
@@ -1352,6 +2269,31 @@ export interface components {
             low: number;
         };
         /**
+         * Guide
+         * @description Where a new culture stands: its day, stage, what that means, what to do next and in how many hours.
+         */
+        Guide: {
+            /** Cautions */
+            cautions: components["schemas"]["Caution"][];
+            /** Day */
+            day: number;
+            /** Days */
+            days: components["schemas"]["Day"][];
+            /** Do */
+            do: string;
+            /** Doublings */
+            doublings: number;
+            /** Means */
+            means: string;
+            /** Next H */
+            next_h: number;
+            /**
+             * Stage
+             * @enum {string}
+             */
+            stage: "waiting" | "early_burst" | "quiet" | "waking" | "nearly" | "ready" | "spoilt";
+        };
+        /**
          * HabitsBody
          * @description How the baker measures.
          */
@@ -1379,6 +2321,55 @@ export interface components {
              * @enum {string}
              */
             salt: "unknown" | "table" | "fine_sea" | "flaky";
+        };
+        /**
+         * Health
+         * @description The verdict, how likely each phase is, why, and what to do.
+         */
+        Health: {
+            /**
+             * Cautions
+             * @default []
+             */
+            cautions: components["schemas"]["Caution"][];
+            /**
+             * Code
+             * @enum {string}
+             */
+            code: "thriving" | "sluggish" | "past_peak" | "hungry" | "contaminated" | "beginning";
+            /** Do */
+            do: string;
+            phases: components["schemas"]["Phases"];
+            /** Why */
+            why: components["schemas"]["Reason"][];
+        };
+        /**
+         * Jar
+         * @description A straight jar: what it weighs empty, without its lid, and its inner width and height; or what it holds.
+         */
+        Jar: {
+            /** Diameter Mm */
+            diameter_mm?: number | null;
+            /** Empty G */
+            empty_g: number;
+            /** Height Mm */
+            height_mm?: number | null;
+            /** Volume Ml */
+            volume_ml?: number | null;
+        };
+        /**
+         * JarBody
+         * @description The jar.
+         */
+        JarBody: {
+            /** Diameter Mm */
+            diameter_mm?: number | null;
+            /** Empty G */
+            empty_g: number;
+            /** Height Mm */
+            height_mm?: number | null;
+            /** Volume Ml */
+            volume_ml?: number | null;
         };
         /**
          * KitchenAnswer
@@ -1518,6 +2509,88 @@ export interface components {
             warm_min: number;
         };
         /**
+         * LevainBuild
+         * @description A levain of the plan: grams for the dough and back into the jar, and when it is ripe and past it.
+         */
+        LevainBuild: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Flour */
+            flour: string;
+            /** Flour G */
+            flour_g: number;
+            /** Hydration Percent */
+            hydration_percent: number;
+            /** Kept G */
+            kept_g: number;
+            /** Needed G */
+            needed_g: number;
+            ripe: components["schemas"]["TimeSpan"];
+            /** Seed G */
+            seed_g: number;
+            spent: components["schemas"]["TimeSpan"];
+            /**
+             * Wanted
+             * Format: date-time
+             */
+            wanted: string;
+            /** Water G */
+            water_g: number;
+        };
+        /**
+         * LifeView
+         * @description A culture's life by the clock. ``level_mm`` and ``peak_mm`` are heights on the glass, now and at its peak.
+         */
+        LifeView: {
+            /** Culture C */
+            culture_c: number;
+            fed: components["schemas"]["Event"];
+            /**
+             * Fed At
+             * Format: date-time
+             */
+            fed_at: string;
+            /** Grams */
+            grams: number;
+            /** Hunger */
+            hunger: number;
+            /** Level Mm */
+            level_mm: number;
+            /** Nights */
+            nights: components["schemas"]["Night"][];
+            peak: components["schemas"]["TimeSpan"];
+            /** Peak Mm */
+            peak_mm: number;
+            /** Peak Rise */
+            peak_rise: number;
+            phases: components["schemas"]["Phases"];
+            /**
+             * Place
+             * @enum {string}
+             */
+            place: "counter" | "fridge";
+            /** Points */
+            points: components["schemas"]["CulturePoint"][];
+            /** Readings */
+            readings: number;
+            ripe: components["schemas"]["TimeSpan"];
+            /** Rise */
+            rise: number;
+            spent: components["schemas"]["TimeSpan"];
+            /** Start Mm */
+            start_mm: number;
+            /** Strength */
+            strength: number;
+            vigour: components["schemas"]["Vigour"];
+            /** Vigour Words */
+            vigour_words: string;
+            /** Wake Feeds */
+            wake_feeds: number;
+        };
+        /**
          * LockBody
          * @description What stays while a formula changes.
          */
@@ -1548,6 +2621,63 @@ export interface components {
              * @default 0
              */
             tin_ml: number;
+        };
+        /**
+         * Logged
+         * @description One event and its instant.
+         */
+        Logged: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            event: components["schemas"]["Event"];
+        };
+        /**
+         * LookBody
+         * @description The same preferment, and what is seen of it now.
+         */
+        LookBody: {
+            /** Bubbles */
+            bubbles?: ("few" | "many") | null;
+            /** Cold From */
+            cold_from?: string | null;
+            /** Cold To */
+            cold_to?: string | null;
+            /**
+             * Flour Kind
+             * @default strong_white
+             */
+            flour_kind: string;
+            /** Hydration Percent */
+            hydration_percent?: number | null;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "poolish" | "biga" | "sponge" | "old_dough";
+            /**
+             * Mix C
+             * @default 22
+             */
+            mix_c: number;
+            /** Needed G */
+            needed_g: number;
+            /** Ripe */
+            ripe: string;
+            /** Smell */
+            smell?: ("floury" | "sweet" | "sharp") | null;
+            /** Start */
+            start: string;
+            /** Surface */
+            surface?: ("domed" | "dimpled" | "collapsed") | null;
+            /**
+             * Yeast Kind
+             * @default instant
+             * @enum {string}
+             */
+            yeast_kind: "instant" | "active_dry" | "fresh";
         };
         /**
          * Lot
@@ -1662,7 +2792,7 @@ export interface components {
              * Field
              * @enum {string}
              */
-            field: "ready" | "proof" | "culture" | "vessel" | "dough_c" | "levain_percent";
+            field: "ready" | "proof" | "culture" | "vessel" | "dough_c" | "levain_percent" | "yeast_supplement_percent";
             /** Sentence */
             sentence: string;
             /** Value */
@@ -1727,6 +2857,13 @@ export interface components {
             protein_percent?: number | null;
             /** Whole Grain Fraction */
             whole_grain_fraction?: number | null;
+        };
+        /**
+         * NextAnswer
+         * @description The next thing to do, if there is one.
+         */
+        NextAnswer: {
+            next: components["schemas"]["Due"] | null;
         };
         /**
          * NextStep
@@ -1835,6 +2972,51 @@ export interface components {
             prices: components["schemas"]["PriceBody"][];
         };
         /**
+         * Phases
+         * @description How likely it is still rising, ripe, past its peak, or hungry; they sum to 1.
+         */
+        Phases: {
+            /** Hungry */
+            hungry: number;
+            /** Past */
+            past: number;
+            /** Ripe */
+            ripe: number;
+            /** Rising */
+            rising: number;
+        };
+        /**
+         * PlainFeed
+         * @description The course of a plain feed: hours to ripe and past it, low to high, and the rise along it.
+         */
+        PlainFeed: {
+            /** Points */
+            points: components["schemas"]["PlainPoint"][];
+            ripe: components["schemas"]["Span"];
+            spent: components["schemas"]["Span"];
+        };
+        /**
+         * PlainFeedAnswer
+         * @description A plain feed's course.
+         */
+        PlainFeedAnswer: {
+            plain: components["schemas"]["PlainFeed"];
+        };
+        /**
+         * PlainPoint
+         * @description Hours after the feed, and the rise then with its band.
+         */
+        PlainPoint: {
+            /** High */
+            high: number;
+            /** Hours */
+            hours: number;
+            /** Low */
+            low: number;
+            /** Rise */
+            rise: number;
+        };
+        /**
          * Plan
          * @description The whole answer to a wish.
          */
@@ -1854,6 +3036,11 @@ export interface components {
             /** Kettle C */
             kettle_c: number;
             later?: components["schemas"]["LaterPart"] | null;
+            /**
+             * Levains
+             * @default []
+             */
+            levains: components["schemas"]["LevainBuild"][];
             /** Notes */
             notes: string[];
             /**
@@ -1870,6 +3057,7 @@ export interface components {
              */
             ready: string;
             ribbon: components["schemas"]["Ribbon"];
+            starter?: components["schemas"]["Starter"] | null;
             /** Steps */
             steps: components["schemas"]["Step"][];
             /** Tap C */
@@ -1954,6 +3142,22 @@ export interface components {
              * Format: date-time
              */
             proof_start: string;
+        };
+        /**
+         * PlannedFeed
+         * @description One feed of a way: when, how much, and where the jar then stands at what temperature.
+         */
+        PlannedFeed: {
+            /** At H */
+            at_h: number;
+            build: components["schemas"]["Build"];
+            /**
+             * Spot
+             * @enum {string}
+             */
+            spot: "counter" | "warm";
+            /** Stands C */
+            stands_c: number;
         };
         /**
          * PlansAnswer
@@ -2173,6 +3377,21 @@ export interface components {
             target_low: number;
         };
         /**
+         * PutAwayCulture
+         * @description A culture that was put away, and until when it can be brought back.
+         */
+        PutAwayCulture: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /**
+             * Until
+             * Format: date-time
+             */
+            until: string;
+        };
+        /**
          * ReadLine
          * @description One line as it was read. ``why`` says how the grams came about, or what is in doubt.
          */
@@ -2226,6 +3445,16 @@ export interface components {
              * @default 0
              */
             value: number;
+        };
+        /**
+         * Reason
+         * @description One thing that speaks for the verdict (positive weight, in bits) or against it, in words.
+         */
+        Reason: {
+            /** Says */
+            says: string;
+            /** Weight */
+            weight: number;
         };
         /**
          * RecipeAnswer
@@ -2344,6 +3573,34 @@ export interface components {
             rise_low: number;
         };
         /**
+         * Ripeness
+         * @description How likely a preferment is early, ripe or past it, the likeliest of them, and what to do.
+         */
+        Ripeness: {
+            /** Do */
+            do: string;
+            /** Early */
+            early: number;
+            /** Past */
+            past: number;
+            /** Ripe */
+            ripe: number;
+            /**
+             * Verdict
+             * @enum {string}
+             */
+            verdict: "early" | "ripe" | "past";
+            /** Why */
+            why: string[];
+        };
+        /**
+         * RipenessAnswer
+         * @description The verdict.
+         */
+        RipenessAnswer: {
+            ripeness: components["schemas"]["Ripeness"];
+        };
+        /**
          * SavedPlanAnswer
          * @description A plan as it was saved.
          */
@@ -2367,6 +3624,45 @@ export interface components {
              * Format: date-time
              */
             saved_at: string;
+            shared: components["schemas"]["SharedBuild"] | null;
+        };
+        /**
+         * Schedule
+         * @description A feed every so many days at an hour of the day (0-24); weekly ones on a weekday (0 is Monday).
+         *
+         *     ``then`` is where it goes once it is fed and has begun to rise.
+         */
+        Schedule: {
+            /** Every Days */
+            every_days: number;
+            /** Hour */
+            hour: number;
+            /**
+             * Then
+             * @default counter
+             * @enum {string}
+             */
+            then: "counter" | "fridge";
+            /** Weekday */
+            weekday?: number | null;
+        };
+        /**
+         * ScheduleBody
+         * @description Standing feeds; ``weekday`` 0 is Monday, ``hour`` of the day by the kitchen's clock.
+         */
+        ScheduleBody: {
+            /** Every Days */
+            every_days: number;
+            /** Hour */
+            hour: number;
+            /**
+             * Then
+             * @default counter
+             * @enum {string}
+             */
+            then: "counter" | "fridge";
+            /** Weekday */
+            weekday?: number | null;
         };
         /**
          * Settings
@@ -2483,6 +3779,27 @@ export interface components {
             zone: string;
         };
         /**
+         * SharedBuild
+         * @description One build for all of ``into``: begun at ``at``, ripe for the first and not yet past it for the last.
+         */
+        SharedBuild: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Flour G */
+            flour_g: number;
+            /** Into */
+            into: components["schemas"]["Demand"][];
+            /** Needed G */
+            needed_g: number;
+            /** Seed G */
+            seed_g: number;
+            /** Water G */
+            water_g: number;
+        };
+        /**
          * SharedLevain
          * @description One build for several doughs: of one flour, at one hydration; ``into`` names each dough and its grams.
          */
@@ -2560,6 +3877,98 @@ export interface components {
             water_percent: number;
         };
         /**
+         * Sour
+         * @description The stages in order; ``in_time`` if the first does not lie in the past.
+         */
+        Sour: {
+            /** Begins H */
+            begins_h: number;
+            /** Cautions */
+            cautions: components["schemas"]["Caution"][];
+            /** In Time */
+            in_time: boolean;
+            /** Stages */
+            stages: components["schemas"]["SourStage"][];
+        };
+        /**
+         * SourAnswer
+         * @description The stages by the clock: hours count from ``origin``.
+         */
+        SourAnswer: {
+            /** Nights */
+            nights: components["schemas"]["Night"][];
+            /**
+             * Origin
+             * Format: date-time
+             */
+            origin: string;
+            sour: components["schemas"]["Sour"];
+        };
+        /**
+         * SourBody
+         * @description A rye sour wanted at a time of the kitchen's wall clock; with ``culture_id``, as lively as that culture.
+         */
+        SourBody: {
+            /** At */
+            at: string;
+            /** Culture Id */
+            culture_id?: string | null;
+            /**
+             * Flour Kind
+             * @default whole_rye
+             * @enum {string}
+             */
+            flour_kind: "rye" | "whole_rye";
+            /** Needed G */
+            needed_g: number;
+            /**
+             * Stages
+             * @default three
+             * @enum {string}
+             */
+            stages: "two" | "three";
+        };
+        /**
+         * SourStage
+         * @description One build: what goes in besides the stage before it, how warm and how wet, and when it is ripe.
+         */
+        SourStage: {
+            /** Asleep */
+            asleep: boolean;
+            /** At H */
+            at_h: number;
+            /** Flour G */
+            flour_g: number;
+            /** Hours */
+            hours: number;
+            /** Hydration Percent */
+            hydration_percent: number;
+            /** Name */
+            name: string;
+            ripe: components["schemas"]["Span"];
+            /** Seed G */
+            seed_g: number;
+            spent: components["schemas"]["Span"];
+            /** Warm C */
+            warm_c: number;
+            /** Water G */
+            water_g: number;
+            /** Why */
+            why: string;
+        };
+        /**
+         * Span
+         * @description Low (10 %), likely (50 %) and high (90 %); None where the path ends before it comes to that.
+         */
+        Span: {
+            /** High */
+            high: number | null;
+            /** Likely */
+            likely: number | null;
+            /** Low */
+            low: number | null;
+        };
+        /**
          * Stage
          * @description What is weighed together at one time.
          */
@@ -2570,6 +3979,35 @@ export interface components {
             lines: components["schemas"]["gentle_crust__core__formula__scaling__Ingredient"][];
             /** Title */
             title: string;
+        };
+        /**
+         * Starter
+         * @description The baker's own culture that a levain is built from, as it lives now.
+         *
+         *     It is a good seed from ``seed_from`` to ``hungry_from`` (None: not within what was foretold); before the first it
+         *     is young and wants time, after the second it wants ``wake_feeds`` feeds, at least one. ``strength`` is what hunger
+         *     left of it.
+         */
+        Starter: {
+            /** Flour Kind */
+            flour_kind: string;
+            /** Grams */
+            grams: number;
+            /** Hungry From */
+            hungry_from: string | null;
+            /** Hydration Percent */
+            hydration_percent: number;
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Seed From */
+            seed_from: string | null;
+            /** Strength */
+            strength: number;
+            vigour: components["schemas"]["Vigour"];
+            /** Wake Feeds */
+            wake_feeds: number;
         };
         /**
          * Step
@@ -2636,6 +4074,20 @@ export interface components {
             sure: boolean;
             /** Value */
             value: number;
+        };
+        /**
+         * Thrift
+         * @description One way of feeding: a sentence, and grams of culture thrown away and of flour eaten in a week.
+         */
+        Thrift: {
+            /** Code */
+            code: string;
+            /** Discard G */
+            discard_g: number;
+            /** Flour G */
+            flour_g: number;
+            /** Sentence */
+            sentence: string;
         };
         /**
          * TimeSpan
@@ -3004,6 +4456,21 @@ export interface components {
             why_not: string;
         };
         /**
+         * WayShown
+         * @description One way by the clock, with the sentence that the jar asks for, if it is too small.
+         */
+        WayShown: {
+            /** Asleep */
+            asleep: boolean;
+            /** Feeds */
+            feeds: components["schemas"]["FeedShown"][];
+            /** Jar Sentence */
+            jar_sentence: string;
+            ripe: components["schemas"]["TimeSpan"];
+            spent: components["schemas"]["TimeSpan"];
+            way: components["schemas"]["FeedWay"];
+        };
+        /**
          * WaysAnswer
          * @description The ways to get there.
          */
@@ -3116,6 +4583,18 @@ export interface components {
             why: components["schemas"]["Why"];
         };
         /**
+         * Withdrawn
+         * @description An event that was taken back, and until when it can be brought in again.
+         */
+        Withdrawn: {
+            logged: components["schemas"]["Logged"];
+            /**
+             * Until
+             * Format: date-time
+             */
+            until: string;
+        };
+        /**
          * WorkBody
          * @description A formula in the making: what is locked, and one change by grams, by share, or of the yeast's kind.
          */
@@ -3223,6 +4702,548 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    cultures_calendar_calendar_ics_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    cultures_list_cultures_cultures_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CulturesAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    cultures_open_culture_cultures__key__get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CultureAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    cultures_save_culture_cultures__key__put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CultureBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CultureAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    cultures_put_away_culture_cultures__key__delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CulturesAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    cultures_ask_away_cultures__key__away_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AwayBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AwayAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    cultures_culture_calendar_cultures__key__calendar_ics_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    cultures_log_event_cultures__key__events__event__put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+                event: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EventBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CultureAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    cultures_withdraw_event_cultures__key__events__event__delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+                event: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CultureAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    cultures_restore_event_cultures__key__events__event__restore_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+                event: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CultureAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    cultures_ask_feed_cultures__key__feed_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FeedWishBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FeedWaysAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    cultures_bring_in_cultures__key__file_put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CultureFileBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CultureAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    cultures_history_file_cultures__key__history__form__get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+                form: "json" | "csv";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    cultures_photo_cultures__key__photo_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    cultures_put_photo_cultures__key__photo_put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CultureAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    cultures_drop_photo_cultures__key__photo_delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CultureAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    cultures_ask_plain_feed_cultures__key__plain_feed_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlainFeedAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    cultures_restore_culture_cultures__key__restore_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CultureAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
     formulas_get_formulas_formulas_get: {
         parameters: {
             query?: never;
@@ -3760,6 +5781,35 @@ export interface operations {
             };
         };
     };
+    cultures_next_thing_next_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NextAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
     kitchen_get_pantry_pantry_get: {
         parameters: {
             query?: never;
@@ -4245,6 +6295,101 @@ export interface operations {
             };
         };
     };
+    cultures_usual_preferments_preferments_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoseUsuals"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    cultures_dose_preferment_preferments_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DoseBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoseAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    cultures_judge_preferment_preferments_ripeness_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LookBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RipenessAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
     formulas_read_written_recipe_recipe_read_post: {
         parameters: {
             query?: never;
@@ -4265,6 +6410,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RecipeAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    cultures_lead_sour_sour_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SourBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SourAnswer"];
                 };
             };
             /** @description Unprocessable Entity */

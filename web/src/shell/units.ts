@@ -32,6 +32,7 @@ export function useUnits() {
   const warmth = (c: number) => `${degree(c)}${fahrenheit.value ? 'F' : 'C'}`
   const difference = (k: number, digits = 0) => `${(fahrenheit.value ? k * 1.8 : k).toFixed(digits)}°`
   const massNumber = (g: number) => {
+    if (g === 0) return '0'
     if (ounces.value) {
       const oz = g / GRAMS_IN_OUNCE
       return rounded(oz, oz < 1 ? 3 : oz < 10 ? 2 : 1)
@@ -56,6 +57,12 @@ export function useUnits() {
     formatter('sv-SE', { timeZone: zone.value }).format(new Date(at))
   /** An instant as the kitchen's wall clock, 2026-11-29T07:30. */
   const localTime = (at: string) => `${dayKey(at)}T${clock(at)}`
+  /** A time as near as it needs to be said: today by its hour, this week by its day, else by its date. */
+  const when = (at: number | string | Date, now: number) => {
+    if (dayKey(at) === dayKey(now)) return clock(at)
+    const far = Math.abs(new Date(at).getTime() - now) > 6 * 86_400_000
+    return far ? `${format(at, { day: 'numeric', month: 'short' })} ${clock(at)}` : dayClock(at)
+  }
   const dayClock = (at: number | string | Date) => `${format(at, { weekday: 'short' })} ${clock(at)}`
 
   /** Put the baker's units where the craft's sentences hold {value|unit}. */
@@ -86,6 +93,7 @@ export function useUnits() {
     day,
     dayKey,
     dayClock,
+    when,
     localTime,
     say,
   }

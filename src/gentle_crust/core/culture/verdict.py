@@ -102,9 +102,9 @@ def _cue_reasons(cues: dict[str, str], phase: str) -> tuple[Reason, ...]:
 def _by_the_clock(life: Life, phase: str) -> Reason:
     weight = log(max(getattr(life.phases, phase), 0.01) / 0.25, 2)
     if life.hunger_h > 0.5:
-        days = life.hunger_h / 24
-        long = f"{life.hunger_h:.0f} hours" if life.hunger_h < 48 else f"{days:.1f} days"
-        return Reason(f"it has been ripe for as long as {long} at {{24|c}}", weight)
+        hours = max(round(life.hunger_h), 1)
+        long = "an hour" if hours == 1 else f"{hours} hours" if hours < 48 else f"{hours / 24:.1f} days"
+        return Reason(f"it has been ripe for about {long}, counted at {{24|c}}", weight)
     return Reason("by time and temperature it is still on its way", weight)
 
 

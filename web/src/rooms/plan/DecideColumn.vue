@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import type { Asked, FormulaAnswer, PlanAnswer, Settings } from '../../api/client'
+import { api, ask, type Asked, type FormulaAnswer, type PlanAnswer, type Settings } from '../../api/client'
 import AmountField from '../../forms/AmountField.vue'
 import ChoiceRow from '../../forms/ChoiceRow.vue'
 import ClockField from '../../forms/ClockField.vue'
@@ -37,7 +38,26 @@ const roomDay = field('room_day_c')
 const roomNight = field('room_night_c')
 const fridge = field('fridge_c')
 const tap = field('tap_c')
-const culture = field('culture')
+const kept = useQuery({ queryKey: ['cultures'], queryFn: () => ask(api.GET('/api/cultures')) })
+const starter = computed(() => (props.asked.culture_id ? (props.answer?.plan.starter ?? null) : null))
+/** One of the baker's own cultures by its key, or one that nothing is known of: lively or hungry. */
+const culture = computed({
+  get: () => (props.asked.culture_id ? `own ${props.asked.culture_id}` : (props.asked.culture ?? 'lively')),
+  set: (value) =>
+    emit(
+      'change',
+      value.startsWith('own ')
+        ? { culture_id: value.slice(4) }
+        : { culture_id: '', culture: value as 'lively' | 'hungry' },
+    ),
+})
+const cultures = computed(() => [
+  ...(kept.data.value?.cultures ?? [])
+    .filter((line) => line.life && !line.guide)
+    .map((line) => ({ value: `own ${line.id}`, label: line.culture.name })),
+  { value: 'lively', label: t.cultureLong.lively },
+  { value: 'hungry', label: t.cultureLong.hungry },
+])
 const proof = field('proof')
 const vessel = field('vessel_id')
 const means = field('ready_means')
@@ -219,11 +239,11 @@ const formulaOptions = computed(() =>
       :value="
         fill(isLevain ? t.says.leavened : t.says.dough, {
           warm: degree(asked.dough_c ?? 0),
-          culture: t.culture[asked.culture ?? 'lively'],
+          culture: starter ? starter.name : `${t.cultureWord} ${t.culture[asked.culture ?? 'lively']}`,
         })
       "
       :open="open === 'dough'"
-      :error="errors.dough_c"
+      :error="errors.dough_c ?? errors.culture_id ?? errors.yeast_supplement_percent"
       @toggle="toggle('dough')"
     >
       <WarmthSlider v-model="dough" :label="t.fields.dough" :low="18" :high="32" />
@@ -238,15 +258,14 @@ const formulaOptions = computed(() =>
       />
       <ChoiceRow v-model="school" :legend="t.fields.school" :options="schools" />
       <p class="small quiet">{{ t.schoolWhy[school] }}</p>
-      <ChoiceRow
-        v-if="isLevain"
-        v-model="culture"
-        :legend="t.fields.culture"
-        :options="[
-          { value: 'lively', label: t.cultureLong.lively },
-          { value: 'hungry', label: t.cultureLong.hungry },
-        ]"
-      />
+      <ChoiceRow v-if="isLevain" v-model="culture" :legend="t.fields.culture" :options="cultures" />
+      <p v-if="isLevain && starter" class="small quiet">{{ t.ownCulture }}</p>
+      <p v-if="asked.yeast_supplement_percent" class="small">
+        {{ fill(t.withPinch, { percent: asked.yeast_supplement_percent }) }}
+        <button type="button" class="link" @click="emit('change', { yeast_supplement_percent: 0 })">
+          {{ t.noPinch }}
+        </button>
+      </p>
     </SentenceLine>
     <SentenceLine
       :label="t.lines.proof"

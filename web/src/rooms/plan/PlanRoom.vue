@@ -13,6 +13,7 @@ import DecideColumn from './DecideColumn.vue'
 import LaterNote from './LaterNote.vue'
 import ReadDough from './ReadDough.vue'
 import SavedPlans from './SavedPlans.vue'
+import SharedNote from './SharedNote.vue'
 import StepLadder from './StepLadder.vue'
 import TroubleNote from './TroubleNote.vue'
 import PlanWater from './PlanWater.vue'
@@ -89,10 +90,12 @@ const lost = computed(
 )
 const share = (part: number) => `${Math.round(100 * part)} %`
 
+const NUMBERS = ['dough_c', 'levain_percent', 'yeast_supplement_percent']
+
 function mend(found: Mend) {
   const name = found.field === 'vessel' ? 'vessel_id' : found.field
   change({
-    [name]: ['dough_c', 'levain_percent'].includes(found.field) ? Number(found.value) : found.value,
+    [name]: NUMBERS.includes(found.field) ? Number(found.value) : found.value,
   } as Partial<Asked>)
 }
 </script>
@@ -187,6 +190,7 @@ function mend(found: Mend) {
             <LaterNote v-if="shown.later" :later="shown.later" />
           </div>
           <div class="follow">
+            <SharedNote v-if="kept?.shared && id" :shared="kept.shared" :plan="id" />
             <WeighList :plan="shown" />
             <PlanWater
               :plan="answer.plan"

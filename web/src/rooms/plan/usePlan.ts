@@ -30,6 +30,7 @@ const about = (formula: string): Asked => ({
   school: 'by_dough',
   later_pieces: 0,
   later_days: 1,
+  yeast_supplement_percent: 0,
 })
 
 /** The plan in hand: what is asked, the server's answer, and the one saved behind it. The newest question wins. */
@@ -96,6 +97,8 @@ export function usePlan() {
       vessel_id: undefined,
       proof: undefined,
       levain_percent: undefined,
+      yeast_supplement_percent: 0,
+      culture_id: undefined,
       folds: undefined,
       version: undefined,
     })

@@ -1,0 +1,196 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { api } from '../../api/client'
+import { useUnits } from '../../shell/units'
+import { fill, words } from '../../words'
+import { shrunk } from './picture'
+import type { CultureView } from './useCulture'
+
+const props = defineProps<{ culture: CultureView; now: number }>()
+const emit = defineEmits<{ take: [Promise<{ data?: { culture: CultureView }; error?: unknown }>] }>()
+const t = words.cultures
+const { say, mass, when } = useUnits()
+
+const life = computed(() => props.culture.life ?? null)
+const cautions = computed(() => props.culture.guide?.cautions ?? props.culture.health?.cautions ?? [])
+const sure = computed(() => {
+  if (!life.value) return ''
+  const { likely, sigma } = life.value.vigour
+  const low = Math.round(100 * likely * Math.exp(-1.28 * sigma))
+  const high = Math.round(100 * likely * Math.exp(1.28 * sigma))
+  return `${low}–${high} %`
+})
+const photoAt = computed(
+  () => `/api/cultures/${props.culture.id}/photo?v=${props.now - (props.now % 60_000)}`,
+)
+async function picture(event: Event) {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  input.value = ''
+  if (!file) return
+  const body = await shrunk(file)
+  const sent = fetch(`/api/cultures/${props.culture.id}/photo`, { method: 'PUT', body }).then(
+    async (answer) => {
+      const found = (await answer.json()) as { culture: CultureView }
+      return answer.ok ? { data: found } : { error: found }
+    },
+  )
+  emit('take', sent)
+}
+const noPicture = () =>
+  emit('take', api.DELETE('/api/cultures/{key}/photo', { params: { path: { key: props.culture.id } } }))
+const reasons = computed(() => {
+  const why = props.culture.health?.why ?? []
+  const says = (holds: (weight: number) => boolean) =>
+    why.filter((reason) => holds(reason.weight)).map((reason) => reason.says)
+  return { for: says((weight) => weight >= 0), against: says((weight) => weight < 0) }
+})
+</script>
+
+<template>
+  <aside class="aside">
+    <section v-if="culture.health">
+      <h2>{{ t.verdicts[culture.health.code] }}</h2>
+      <p>{{ say(culture.health.do) }}</p>
+      <p class="why small">{{ t.because }} {{ say(reasons.for.join(', ')) }}.</p>
+      <p v-if="reasons.against.length" class="small quiet">
+        {{ t.although }} {{ say(reasons.against.join(', ')) }}.
+      </p>
+    </section>
+    <section v-if="culture.guide">
+      <h2>{{ t.doNow }}</h2>
+      <p>{{ say(culture.guide.do) }}</p>
+    </section>
+    <section v-if="life && !culture.guide">
+      <h2>{{ t.vigour }}</h2>
+      <p>
+        <strong class="clock figure">{{ Math.round(100 * life.vigour.likely) }} %</strong> {{ t.ofUsual }}
+      </p>
+      <p class="small quiet">
+        {{ fill(life.readings ? t.vigourFrom : t.vigourUnread, { span: sure, count: life.readings }) }}
+      </p>
+      <p v-if="life.wake_feeds" class="small">
+        {{ life.wake_feeds === 1 ? t.wakesOne : fill(t.wakes, { count: life.wake_feeds }) }}
+      </p>
+    </section>
+    <section v-if="culture.next_feeds.length">
+      <h2>{{ t.nextFeeds }}</h2>
+      <ul>
+        <li
+          v-for="(feed, index) in culture.next_feeds.slice(0, 4)"
+          :key="feed"
+          :class="{ first: index === 0 }"
+        >
+          {{ when(feed, now) }}
+          <strong v-if="Date.parse(feed) < now"> {{ t.overdue }}</strong>
+        </li>
+      </ul>
+    </section>
+    <section v-if="culture.discard.month_g > 0 || culture.discard.now">
+      <h2>{{ t.discardTitle }}</h2>
+      <p class="small">
+        {{
+          fill(t.discardWords, { week: mass(culture.discard.week_g), month: mass(culture.discard.month_g) })
+        }}
+      </p>
+      <details v-if="culture.discard.less.length" class="small">
+        <summary>{{ t.discardLess }}</summary>
+        <p v-for="way in culture.discard.less" :key="way.code">
+          {{ say(way.sentence) }} <strong>{{ fill(t.aWeek, { mass: mass(way.discard_g) }) }}</strong>
+        </p>
+      </details>
+    </section>
+    <section>
+      <img v-if="culture.has_photo" :src="photoAt" :alt="fill(t.photoOf, { name: culture.culture.name })" />
+      <p v-if="culture.culture.note" class="small quiet">{{ culture.culture.note }}</p>
+      <p class="picture small">
+        <label class="link file">
+          {{ culture.has_photo ? t.photoOther : t.photoAdd }}
+          <input type="file" accept="image/*" @change="picture" />
+        </label>
+        <button v-if="culture.has_photo" type="button" class="link" @click="noPicture">
+          {{ t.photoNone }}
+        </button>
+      </p>
+    </section>
+    <section v-if="cautions.length" class="mind">
+      <h2>{{ words.plan.mind }}</h2>
+      <p v-for="caution in cautions" :key="caution.code" class="small">{{ say(caution.text) }}</p>
+    </section>
+  </aside>
+</template>
+
+<style scoped>
+.aside {
+  display: grid;
+  gap: 18px;
+  align-content: start;
+  padding: 24px 24px 40px 20px;
+  border-left: 1px solid var(--hairline);
+}
+h2 {
+  font-size: 17px;
+  margin-bottom: 2px;
+}
+.figure {
+  font-size: 30px;
+}
+.why {
+  margin-top: 6px;
+}
+.first {
+  font-weight: 650;
+}
+summary {
+  display: flex;
+  align-items: center;
+  min-height: 44px;
+  text-decoration: underline;
+  cursor: pointer;
+}
+details p {
+  margin-bottom: 8px;
+}
+img {
+  width: 100%;
+  max-height: 200px;
+  object-fit: cover;
+  border: 1.5px solid var(--ink);
+  border-radius: var(--corner);
+}
+.picture {
+  display: flex;
+  gap: 12px;
+}
+.file {
+  position: relative;
+  display: inline-flex;
+  align-items: center;
+}
+.file input {
+  position: absolute;
+  inset: 0;
+  width: 100%;
+  opacity: 0;
+  cursor: pointer;
+}
+.file:focus-within {
+  outline: 3px solid var(--ink);
+}
+.mind {
+  padding-left: 10px;
+  border-left: 3px solid var(--ink);
+}
+@media (max-width: 1080px) {
+  .aside {
+    border-left: 0;
+    border-top: 1px solid var(--hairline);
+    padding: 16px 24px;
+  }
+}
+@media (max-width: 720px) {
+  .aside {
+    padding: 16px;
+  }
+}
+</style>

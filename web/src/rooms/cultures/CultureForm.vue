@@ -1,0 +1,185 @@
+<script setup lang="ts">
+import { reactive, ref } from 'vue'
+import { api, ask, type Schemas } from '../../api/client'
+import ChoiceRow from '../../forms/ChoiceRow.vue'
+import ClockField from '../../forms/ClockField.vue'
+import MaybeField from '../../forms/MaybeField.vue'
+import NumberField from '../../forms/NumberField.vue'
+import PickField from '../../forms/PickField.vue'
+import { useFlours } from '../../shell/flours'
+import { newKey } from '../../shell/keys'
+import { words } from '../../words'
+import { said } from './useCulture'
+
+/** A culture: what it is fed with, its jar, where it lives and when it is fed. A new one may be begun from nothing. */
+const props = defineProps<{ id: string | null; culture?: Schemas['Culture'] }>()
+const emit = defineEmits<{ saved: [string]; cancel: [] }>()
+const t = words.cultures
+const key = props.id ?? newKey()
+const from = props.culture
+const schedule = from?.schedule ?? null
+const two = (value: number) => String(value).padStart(2, '0')
+const form = reactive({
+  name: from?.name ?? '',
+  flour_kind: from?.flour_kind ?? 'strong_white',
+  hydration_percent: from?.hydration_percent ?? 100,
+  empty_g: from?.jar.empty_g ?? 300,
+  diameter_mm: (from ? from.jar.diameter_mm : 85) ?? null,
+  height_mm: from?.jar.height_mm ?? null,
+  volume_ml: from?.jar.volume_ml ?? null,
+  place: from?.place ?? 'counter',
+  note: from?.note ?? '',
+  how: 'have' as 'have' | 'begin',
+  every: schedule
+    ? schedule.weekday != null
+      ? 'weekly'
+      : schedule.every_days === 1
+        ? 'daily'
+        : 'days'
+    : 'none',
+  days: schedule?.every_days ?? 2,
+  weekday: String(schedule?.weekday ?? 3),
+  time: schedule ? `${two(Math.floor(schedule.hour))}:${two(Math.round((schedule.hour % 1) * 60))}` : '20:00',
+})
+const { options: kinds } = useFlours()
+const options = <T extends string>(texts: Record<T, string>) =>
+  (Object.entries(texts) as [T, string][]).map(([value, label]) => ({ value, label }))
+const problem = ref('')
+const everyDays = () => {
+  if (form.every === 'daily') return 1
+  return form.every === 'weekly' ? Math.max(7 * Math.round(form.days / 7), 7) : form.days
+}
+async function save() {
+  const [hours = 0, minutes = 0] = form.time.split(':').map(Number)
+  const body: Schemas['CultureBody'] = {
+    name: form.name,
+    flour_kind: form.flour_kind,
+    hydration_percent: form.hydration_percent,
+    jar: {
+      empty_g: form.empty_g,
+      diameter_mm: form.diameter_mm,
+      height_mm: form.height_mm,
+      volume_ml: form.volume_ml,
+    },
+    place: form.place,
+    note: form.note,
+    schedule:
+      form.every === 'none'
+        ? null
+        : {
+            every_days: everyDays(),
+            hour: hours + minutes / 60,
+            weekday: form.every === 'weekly' ? Number(form.weekday) : null,
+            then: form.place,
+          },
+  }
+  try {
+    await ask(api.PUT('/api/cultures/{key}', { params: { path: { key } }, body }))
+    if (!props.id && form.how === 'begin') await begin()
+    problem.value = ''
+    emit('saved', key)
+  } catch (error) {
+    problem.value = said(error)
+  }
+}
+const begin = () =>
+  ask(
+    api.PUT('/api/cultures/{key}/events/{event}', {
+      params: { path: { key, event: `${key}-0` } },
+      body: { kind: 'begun', seed_g: 0, flour_g: 50, water_g: 50, culture_c: 27, note: '' },
+    }),
+  )
+</script>
+
+<template>
+  <form class="form" novalidate @submit.prevent="save">
+    <h2 tabindex="-1">{{ id ? t.edit : t.add }}</h2>
+    <ChoiceRow v-if="!id" v-model="form.how" :legend="t.howFrom" :options="options(t.hows)" />
+    <p v-if="!id && form.how === 'begin'" class="mind">{{ t.beginWords }}</p>
+    <div class="row">
+      <label class="name">
+        <span class="small quiet">{{ t.name }}</span>
+        <input v-model="form.name" class="field" maxlength="40" autocomplete="off" />
+      </label>
+      <PickField v-model="form.flour_kind" :label="t.fedWith" :options="kinds" />
+      <NumberField v-model="form.hydration_percent" :label="t.itsWater" unit="%" />
+    </div>
+    <h3>{{ t.jar }}</h3>
+    <div class="row">
+      <NumberField v-model="form.empty_g" :label="t.emptyG" unit="g" />
+      <MaybeField v-model="form.diameter_mm" :label="t.diameter" unit="mm" />
+      <MaybeField v-model="form.height_mm" :label="t.rimHeight" unit="mm" />
+      <MaybeField v-model="form.volume_ml" :label="t.volume" unit="ml" />
+    </div>
+    <p class="small quiet">{{ t.jarWhy }}</p>
+    <ChoiceRow v-model="form.place" :legend="t.livesOn" :options="options(t.lives)" />
+    <ChoiceRow v-model="form.every" :legend="t.standing" :options="options(t.standings)" />
+    <div v-if="form.every !== 'none'" class="row">
+      <PickField
+        v-if="form.every === 'weekly'"
+        v-model="form.weekday"
+        :label="t.onDay"
+        :options="t.weekdays.map((label, index) => ({ value: String(index), label }))"
+      />
+      <NumberField v-if="form.every === 'days'" v-model="form.days" :label="t.everyDays" :digits="0" />
+      <ClockField v-model="form.time" class="at" :label="t.at" />
+    </div>
+    <label class="name wide">
+      <span class="small quiet">{{ t.note }}</span>
+      <input v-model="form.note" class="field" maxlength="500" />
+    </label>
+    <p v-if="problem" class="inverted error" role="alert">{{ problem }}</p>
+    <div class="row">
+      <button type="submit" class="action">{{ t.save }}</button>
+      <button type="button" class="link" @click="emit('cancel')">{{ t.cancel }}</button>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.form {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 14px;
+  max-width: 760px;
+  padding: 20px 28px 40px 24px;
+}
+.middle .form {
+  padding: 14px 0;
+  border-top: 1.5px solid var(--ink);
+}
+h2:focus {
+  outline: none;
+}
+h3 {
+  font-size: 17px;
+  font-weight: 650;
+}
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 18px;
+  align-items: end;
+}
+.name {
+  display: grid;
+  min-width: 200px;
+}
+.at {
+  width: 92px;
+}
+.mind {
+  padding-left: 10px;
+  border-left: 3px solid var(--ink);
+  max-width: 68ch;
+}
+.error {
+  padding: 10px 14px;
+  border-radius: var(--corner);
+}
+@media (max-width: 720px) {
+  .form {
+    padding: 14px 16px;
+  }
+}
+</style>

@@ -1,0 +1,279 @@
+<script setup lang="ts">
+import { computed, reactive, ref, shallowRef, watch } from 'vue'
+import { api, ask, type Schemas } from '../../api/client'
+import FeedWays from '../../charts/FeedWays.vue'
+import ChoiceRow from '../../forms/ChoiceRow.vue'
+import ClockField from '../../forms/ClockField.vue'
+import MassField from '../../forms/MassField.vue'
+import MaybeField from '../../forms/MaybeField.vue'
+import PickField from '../../forms/PickField.vue'
+import WarmthSlider from '../../forms/WarmthSlider.vue'
+import { useUnits } from '../../shell/units'
+import { fill, words } from '../../words'
+import { said, type CultureView, type EventBody } from './useCulture'
+
+/** Feed a culture: log what went in, or ask for so much ripe levain at a time and feed as that wants it. */
+const props = defineProps<{ culture: CultureView; now: number; problem: string }>()
+const emit = defineEmits<{ log: [EventBody]; close: [] }>()
+const t = words.cultures
+const { clock, dayKey, weekday, mass, dayClock, fahrenheit, toDegrees, fromDegrees, say } = useUnits()
+
+const last = props.culture.life?.fed
+const usual = props.culture.culture.hydration_percent / 100
+const put = reactive({
+  seed_g: last?.seed_g || 20,
+  flour_g: last?.flour_g || 60,
+  water_g: last?.water_g || Math.round(60 * usual),
+})
+const at = ref(clock(props.now))
+const warm = ref<number | null>(null)
+const mark = ref<number | null>(null)
+function feed() {
+  const time = at.value === clock(props.now) ? null : `${dayKey(props.now)}T${at.value}`
+  emit('log', {
+    kind: 'fed',
+    ...put,
+    culture_c: warm.value === null ? null : fromDegrees(warm.value),
+    height_mm: mark.value,
+    at: time,
+  })
+}
+
+const wish = reactive({ needed_g: 180, kept_g: 30, day: '1', time: '08:30', place: 'counter', warm_c: 26 })
+const found = shallowRef<Schemas['FeedAnswerShown'] | null>(null)
+const refused = ref('')
+const chosen = ref(0)
+const days = computed(() =>
+  [0, 1, 2, 3].map((day) => ({
+    value: String(day),
+    label:
+      day === 0 ? words.plan.today : day === 1 ? words.plan.tomorrow : weekday(props.now + day * 86_400_000),
+  })),
+)
+const body = computed(() => ({
+  needed_g: wish.needed_g,
+  kept_g: wish.kept_g,
+  at: `${dayKey(props.now + Number(wish.day) * 86_400_000)}T${wish.time}`,
+  warm_c: wish.place === 'warm' ? wish.warm_c : null,
+}))
+let turn = 0
+let timer = 0
+watch(
+  body,
+  (asked, before) => {
+    clearTimeout(timer)
+    timer = window.setTimeout(() => void reckon(asked), before ? 250 : 0)
+  },
+  { immediate: true },
+)
+async function reckon(asked: typeof body.value) {
+  if (!props.culture.life || props.culture.guide) return
+  const mine = ++turn
+  try {
+    const path = { key: props.culture.id }
+    const answer = await ask(api.POST('/api/cultures/{key}/feed', { params: { path }, body: asked }))
+    if (mine !== turn) return
+    found.value = answer.found
+    refused.value = ''
+    chosen.value = 0
+  } catch (error) {
+    if (mine === turn) refused.value = said(error)
+  }
+}
+const ways = computed(() =>
+  found.value
+    ? found.value.ways.length
+      ? found.value.ways
+      : found.value.night_way
+        ? [found.value.night_way]
+        : []
+    : [],
+)
+const way = computed(() => ways.value[chosen.value] ?? null)
+const first = computed(() => way.value?.feeds[0] ?? null)
+const dueNow = computed(() => first.value !== null && Date.parse(first.value.at) - props.now < 20 * 60_000)
+function takeWay() {
+  if (!first.value) return
+  const { build } = first.value.feed
+  Object.assign(put, {
+    seed_g: Math.round(build.seed_g),
+    flour_g: Math.round(build.flour_g),
+    water_g: Math.round(build.water_g),
+  })
+  document.getElementById('put-in')?.scrollIntoView({ block: 'center' })
+}
+const over = computed(() =>
+  way.value?.ripe.likely && way.value.spent.likely
+    ? fill(t.ripeSpan, { from: dayClock(way.value.ripe.likely), to: clock(way.value.spent.likely) })
+    : '',
+)
+</script>
+
+<template>
+  <section class="desk">
+    <header>
+      <h2 tabindex="-1">{{ fill(t.feedTitle, { name: culture.culture.name }) }}</h2>
+      <button type="button" class="link" @click="emit('close')">{{ t.close }}</button>
+    </header>
+    <form id="put-in" class="put" novalidate @submit.prevent="feed">
+      <MassField v-model="put.seed_g" :label="t.labels.seed" />
+      <MassField v-model="put.flour_g" :label="t.labels.flour" />
+      <MassField v-model="put.water_g" :label="t.labels.water" />
+      <button type="submit" class="action">{{ t.logFeed }}</button>
+      <details>
+        <summary class="small">{{ t.moreOfFeed }}</summary>
+        <div class="wish">
+          <ClockField v-model="at" class="at" :label="t.at" />
+          <MaybeField
+            v-model="warm"
+            :label="t.mixedAt"
+            :unit="fahrenheit ? '°F' : '°C'"
+            :usual="Math.round(toDegrees(24))"
+          />
+          <MaybeField v-model="mark" :label="t.markAt" unit="mm" />
+        </div>
+      </details>
+    </form>
+    <template v-if="culture.life && !culture.guide">
+      <h3>{{ t.wishTitle }}</h3>
+      <div class="wish">
+        <MassField v-model="wish.needed_g" :label="t.needed" />
+        <MassField v-model="wish.kept_g" :label="t.kept" />
+        <PickField v-model="wish.day" :label="t.day" :options="days" />
+        <ClockField v-model="wish.time" class="at" :label="t.ripeAt" />
+        <ChoiceRow
+          v-model="wish.place"
+          :legend="t.stands"
+          :options="[
+            { value: 'counter', label: t.standsCounter },
+            { value: 'warm', label: t.standsWarm },
+          ]"
+        />
+        <WarmthSlider
+          v-if="wish.place === 'warm'"
+          v-model="wish.warm_c"
+          class="warm"
+          :label="t.warmC"
+          :low="22"
+          :high="30"
+        />
+      </div>
+      <p v-if="refused" class="inverted error" role="alert">{{ refused }}</p>
+      <template v-else-if="found">
+        <p v-if="found.as_it_is" class="mind">{{ t.asItIs }}</p>
+        <p v-if="found.why_not" class="inverted error" role="status">
+          {{ say(found.why_not) }}
+          <template v-if="found.soonest"> {{ t.soonest }} {{ dayClock(found.soonest) }}.</template>
+        </p>
+        <p v-if="!found.ways.length && found.night_way" class="mind">{{ t.nightWay }}</p>
+        <FeedWays v-if="ways.length" :answer="found" :chosen="chosen" :now="now" @choose="chosen = $event" />
+        <div v-if="way" class="chosen">
+          <div>
+            <p class="over clock">{{ over }}</p>
+            <p v-for="each in way.feeds" :key="each.at" class="step">
+              <strong class="clock">{{ dayClock(each.at) }}</strong>
+              <span>{{ mass(each.feed.build.seed_g) }} {{ culture.culture.name }}</span>
+              <span>{{ mass(each.feed.build.flour_g) }} {{ t.flour }}</span>
+              <span>{{ mass(each.feed.build.water_g) }} {{ t.water }}</span>
+            </p>
+            <p v-if="way.jar_sentence" class="mind">{{ way.jar_sentence }}</p>
+          </div>
+          <div class="notes small">
+            <p>{{ fill(t.spare, { mass: mass(way.way.discard_g), flour: mass(way.way.flour_g) }) }}</p>
+            <p v-for="caution in found.cautions" :key="caution.code" class="quiet">{{ say(caution.text) }}</p>
+            <button type="button" :class="dueNow ? 'action' : 'plain'" @click="takeWay">
+              {{ t.takeWay }}
+            </button>
+          </div>
+        </div>
+      </template>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.desk {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 14px;
+  padding: 14px 0 18px;
+  border-top: 1.5px solid var(--ink);
+  border-bottom: 1.5px solid var(--ink);
+}
+header {
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
+}
+h2:focus {
+  outline: none;
+}
+h3 {
+  font-size: 17px;
+  font-weight: 650;
+}
+.put,
+.wish {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 18px;
+  align-items: end;
+}
+.at {
+  width: 92px;
+}
+details {
+  width: 100%;
+}
+summary {
+  display: flex;
+  align-items: center;
+  min-height: 44px;
+  text-decoration: underline;
+  cursor: pointer;
+}
+.warm {
+  width: 220px;
+}
+.error {
+  padding: 10px 14px;
+  border-radius: var(--corner);
+}
+.mind {
+  padding-left: 10px;
+  border-left: 3px solid var(--ink);
+}
+.chosen {
+  display: grid;
+  grid-template-columns: minmax(0, 1.4fr) minmax(0, 1fr);
+  gap: 24px;
+}
+.over {
+  font-size: 22px;
+  margin-bottom: 6px;
+}
+.step {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 18px;
+  padding: 6px 0;
+  border-top: 1px solid var(--hairline);
+}
+.step .clock {
+  min-width: 92px;
+}
+.notes {
+  display: grid;
+  gap: 6px;
+  align-content: start;
+  justify-items: start;
+}
+@media (max-width: 720px) {
+  .chosen {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .put .action {
+    width: 100%;
+  }
+}
+</style>

@@ -1,0 +1,281 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { computed, reactive, ref, shallowRef, watch } from 'vue'
+import { api, ask, type Schemas } from '../../api/client'
+import CueDrawing from '../../charts/CueDrawing.vue'
+import PrefermentRibbon from '../../charts/PrefermentRibbon.vue'
+import ChoiceRow from '../../forms/ChoiceRow.vue'
+import ClockField from '../../forms/ClockField.vue'
+import MassField from '../../forms/MassField.vue'
+import MaybeField from '../../forms/MaybeField.vue'
+import PickField from '../../forms/PickField.vue'
+import TickField from '../../forms/TickField.vue'
+import { useNow } from '../../shell/kitchen'
+import { useFlours } from '../../shell/flours'
+import { useUnits } from '../../shell/units'
+import { fill, words } from '../../words'
+import { said } from './useCulture'
+
+/** Poolish, biga, sponge or old dough: yeast for the hours that it really has, and whether it is ripe. */
+const t = words.cultures
+const now = useNow()
+const { clock, dayKey, dayClock, weekday, mass, massNumber, massUnit, say } = useUnits()
+const { options: flours } = useFlours()
+const usuals = useQuery({ queryKey: ['usual preferments'], queryFn: () => ask(api.GET('/api/preferments')) })
+type Kind = Schemas['DoseBody']['kind']
+const wish = reactive({
+  kind: 'poolish' as Kind,
+  needed_g: 400,
+  hydration: null as number | null,
+  flour_kind: 'strong_white',
+  yeast_kind: 'instant' as 'instant' | 'active_dry' | 'fresh',
+  startDay: '0',
+  start: '20:00',
+  ripeDay: '1',
+  ripe: '08:00',
+  cold: false,
+  coldFrom: '21:00',
+  coldTo: '06:00',
+})
+const kinds = (Object.keys(words.formulas.preferments) as (Kind | 'levain')[])
+  .filter((kind): kind is Kind => kind !== 'levain')
+  .map((value) => ({ value, label: words.formulas.preferments[value]! }))
+const usual = computed(() => usuals.data.value?.kinds.find((each) => each.kind === wish.kind))
+const days = computed(() =>
+  [0, 1, 2, 3].map((day) => ({
+    value: String(day),
+    label:
+      day === 0 ? words.plan.today : day === 1 ? words.plan.tomorrow : weekday(now.value + day * 86_400_000),
+  })),
+)
+const at = (day: string | number, time: string) => `${dayKey(now.value + Number(day) * 86_400_000)}T${time}`
+/** The night in the fridge begins on the day of mixing, unless its hour lies before that of mixing. */
+const body = computed<Schemas['DoseBody']>(() => ({
+  kind: wish.kind,
+  needed_g: wish.needed_g,
+  start: at(wish.startDay, wish.start),
+  ripe: at(wish.ripeDay, wish.ripe),
+  hydration_percent: wish.hydration,
+  flour_kind: wish.flour_kind,
+  yeast_kind: wish.yeast_kind,
+  mix_c: 22,
+  cold_from: wish.cold
+    ? at(Number(wish.startDay) + (wish.coldFrom < wish.start ? 1 : 0), wish.coldFrom)
+    : null,
+  cold_to: wish.cold ? at(wish.ripeDay, wish.coldTo) : null,
+}))
+const found = shallowRef<Schemas['DoseAnswer'] | null>(null)
+const problem = ref('')
+const cues = reactive<Record<string, string | null>>({ surface: null, bubbles: null, smell: null })
+const verdict = shallowRef<Schemas['Ripeness'] | null>(null)
+let turn = 0
+watch(
+  body,
+  async (asked) => {
+    const mine = ++turn
+    verdict.value = null
+    try {
+      const answer = await ask(api.POST('/api/preferments', { body: asked }))
+      if (mine === turn) [found.value, problem.value] = [answer, '']
+    } catch (error) {
+      if (mine === turn) problem.value = said(error)
+    }
+  },
+  { immediate: true },
+)
+function setKind(kind: Kind) {
+  wish.kind = kind
+  wish.hydration = null
+}
+async function judge(cue: string, value: string) {
+  cues[cue] = cues[cue] === value ? null : value
+  try {
+    const look = cues as Pick<Schemas['LookBody'], 'surface' | 'bubbles' | 'smell'>
+    const answer = await ask(api.POST('/api/preferments/ripeness', { body: { ...body.value, ...look } }))
+    verdict.value = answer.ripeness
+  } catch (error) {
+    problem.value = said(error)
+  }
+}
+const dose = computed(() => found.value?.dose ?? null)
+const instant = (hours: number | null | undefined) =>
+  hours == null || !found.value ? '' : dayClock(Date.parse(found.value.origin) + hours * 3_600_000)
+const span = computed(() => {
+  const ripe = dose.value?.ripe
+  if (!ripe) return ''
+  return fill(t.doseSpan, { low: instant(ripe.low), likely: instant(ripe.likely), high: instant(ripe.high) })
+})
+const rows = [
+  { cue: 'surface', values: t.preferment.surface, drawn: true },
+  { cue: 'bubbles', values: t.preferment.bubbles, drawn: false },
+  { cue: 'smell', values: t.preferment.smell, drawn: false },
+]
+const options = <T extends string>(texts: Record<T, string>) =>
+  (Object.entries(texts) as [T, string][]).map(([value, label]) => ({ value, label }))
+const places = (g: number) => (g < 10 ? g.toFixed(2) : massNumber(g))
+</script>
+
+<template>
+  <div class="desk">
+    <h2>{{ t.prefermentTitle }}</h2>
+    <ChoiceRow :model-value="wish.kind" :legend="t.kind" :options="kinds" @update:model-value="setKind" />
+    <div class="row">
+      <MassField v-model="wish.needed_g" :label="t.needed" />
+      <MaybeField v-model="wish.hydration" :label="t.itsWater" unit="%" :usual="usual?.hydration_percent" />
+      <PickField v-model="wish.flour_kind" :label="t.labels.flour" :options="flours" />
+      <PickField
+        v-model="wish.yeast_kind"
+        :label="words.formulas.yeastKind"
+        :options="options(words.formulas.yeasts)"
+      />
+    </div>
+    <div class="row">
+      <PickField v-model="wish.startDay" :label="t.mixedOn" :options="days" />
+      <ClockField v-model="wish.start" class="at" :label="t.at" />
+      <PickField v-model="wish.ripeDay" :label="t.ripeOn" :options="days" />
+      <ClockField v-model="wish.ripe" class="at" :label="t.ripeAt" />
+      <TickField v-model="wish.cold" :label="t.coldPart" />
+      <template v-if="wish.cold">
+        <ClockField v-model="wish.coldFrom" class="at" :label="t.coldFrom" />
+        <ClockField v-model="wish.coldTo" class="at" :label="t.coldTo" />
+      </template>
+    </div>
+    <p v-if="problem" class="inverted error" role="alert">{{ problem }}</p>
+    <template v-if="dose && found">
+      <div class="answer" :class="{ stale: problem }">
+        <p class="headline">
+          <span class="clock huge">{{ places(dose.yeast_g) }}</span>
+          <span>
+            {{ massUnit }} {{ dose.yeast_name.toLowerCase() }}<br />
+            <span class="quiet">{{ dose.yeast_percent.toFixed(3) }} % {{ t.ofItsFlour }}</span>
+          </span>
+          <span class="with">
+            {{ mass(dose.flour_g) }} {{ t.flour }}<br />
+            {{ mass(dose.water_g) }} {{ t.water }}
+            <template v-if="dose.salt_g"><br />{{ mass(dose.salt_g) }} {{ t.salt }}</template>
+          </span>
+        </p>
+        <p v-if="dose.weighing" class="mind">{{ say(dose.weighing) }}</p>
+        <PrefermentRibbon :found="found" :now="now" />
+        <p>{{ span }} {{ dose.cues }}</p>
+        <p v-for="caution in dose.cautions" :key="caution.code" class="small quiet">
+          {{ say(caution.text) }}
+        </p>
+      </div>
+      <section class="judge">
+        <h3>{{ t.isItRipe }}</h3>
+        <div class="cues">
+          <fieldset v-for="row in rows" :key="row.cue">
+            <legend class="small quiet">{{ t.cueNames[row.cue as 'surface'] }}</legend>
+            <button
+              v-for="[value, label] in Object.entries(row.values)"
+              :key="value"
+              type="button"
+              class="cue"
+              :class="{ on: cues[row.cue] === value }"
+              :aria-pressed="cues[row.cue] === value"
+              @click="judge(row.cue, value)"
+            >
+              <CueDrawing v-if="row.drawn" :of="value" />
+              {{ label }}
+            </button>
+          </fieldset>
+        </div>
+        <p v-if="verdict" role="status">
+          <strong>{{ t.preferment.verdicts[verdict.verdict] }}</strong> {{ verdict.do }}
+          <span class="quiet">{{ t.because }} {{ verdict.why.join('; ') }} ({{ clock(now) }}).</span>
+        </p>
+      </section>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.desk {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 16px;
+  max-width: 900px;
+  padding: 20px 28px 40px 24px;
+}
+h2 {
+  font-size: 30px;
+}
+h3 {
+  font-size: 17px;
+  font-weight: 650;
+  margin-bottom: 6px;
+}
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 18px;
+  align-items: end;
+}
+.at {
+  width: 92px;
+}
+.answer {
+  display: grid;
+  gap: 12px;
+}
+.stale {
+  opacity: 0.45;
+}
+.headline {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 20px;
+  align-items: center;
+  font-size: 22px;
+  line-height: 1.3;
+}
+.huge {
+  font-size: 64px;
+  line-height: 1;
+}
+.with {
+  margin-left: 24px;
+}
+.mind {
+  padding-left: 10px;
+  border-left: 3px solid var(--ink);
+}
+.error {
+  padding: 10px 14px;
+  border-radius: var(--corner);
+}
+.cues {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px 28px;
+  margin-bottom: 10px;
+}
+fieldset {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+}
+.cue {
+  display: inline-flex;
+  gap: 8px;
+  align-items: center;
+  min-height: 48px;
+  padding: 0 12px;
+  border: 1.5px solid var(--quiet);
+  border-radius: var(--corner);
+  background: var(--paper);
+  color: var(--ink);
+  cursor: pointer;
+}
+.cue.on {
+  background: var(--ink);
+  border-color: var(--ink);
+  color: var(--flour);
+}
+@media (max-width: 720px) {
+  .desk {
+    padding: 14px 16px;
+  }
+}
+</style>
