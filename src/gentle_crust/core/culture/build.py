@@ -6,7 +6,7 @@ import numpy as np
 
 from gentle_crust.core.fermentation.capacity import greatest_rise
 from gentle_crust.core.fermentation.dough import Makeup, makeup_of
-from gentle_crust.core.fermentation.engine import State, Trace, begin, crossings, first_crossing, food
+from gentle_crust.core.fermentation.engine import State, Trace, begin, crossings, food
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.formula.model import FlourShare, Formula, Preferment
 
@@ -89,11 +89,10 @@ def ripe_hours(trace: Trace) -> Floats:
 def spent_hours(trace: Trace) -> Floats:
     """Hours at which each column is past it; nan if not within the trace."""
     yeast, _, bakers, made, _ = trace.states
-    found = []
-    for strength in ((yeast + bakers) * food(made)).T:
-        best = int(strength.argmax())
-        found.append(first_crossing(trace.hours[best:], -strength[best:], -SPENT_SHARE_OF_GAS * float(strength[best])))
-    return np.array(found)
+    strength = (yeast + bakers) * food(made)
+    share = strength / strength.max(axis=0)
+    before_best = np.arange(len(strength))[:, None] < strength.argmax(axis=0)
+    return crossings(trace.hours, np.where(before_best, -2.0, -share), -SPENT_SHARE_OF_GAS)
 
 
 def preferment_ripe_hours(trace: Trace) -> Floats:

@@ -15,7 +15,7 @@ from gentle_crust.core.culture.build import SEED_YEAST, Build, build, jar_capaci
 from gentle_crust.core.culture.culture import Culture, jar_makeup_of
 from gentle_crust.core.culture.hunger import HUNGRY_H, recovered
 from gentle_crust.core.culture.jar import over_the_rim_ml
-from gentle_crust.core.culture.life import MIX_C, Life, Seed
+from gentle_crust.core.culture.life import MIX_C, Life, Seed, room_hours
 from gentle_crust.core.errors import CraftError, within
 from gentle_crust.core.fermentation.dough import Makeup
 from gentle_crust.core.fermentation.engine import Leg, Trace, begin, run
@@ -28,7 +28,8 @@ RATIOS = (1.0, 1.5, 2.0, 3.0, 4.0, 5.0, 6.0, 8.0, 10.0, 12.0)
 """Parts of flour to one of culture that are tried."""
 SHOWN_RATIOS = 6
 STEP_H = 0.5
-LONGEST_H = 22.0
+LONGEST_H = 18.0
+"""The longest that a feed is left to ripen, as it would last at 24 C."""
 FURTHEST_H = 120.0
 HANDS_H = 1 / 12
 LATE_SEED_H = 5.0
@@ -39,6 +40,8 @@ LEAST_SEED_G = 3.0
 LEAST_BUILD_G = 20.0
 """Less seed cannot be weighed well, and less culture not be kept in a jar (practice)."""
 TRIES = 6
+EVERY = 4
+"""Of the starts that are thought of, every so many is carried through."""
 MOST_FEEDS = 3
 BEST_PLACE = 0.3
 """Where in its ripe window it is best met: after it is ripe, well before it sinks (practice)."""
@@ -97,6 +100,17 @@ class FeedAnswer:
 
 
 @dataclass(frozen=True)
+class _Found:
+    """A way that is ripe when it is wanted, as is likely; ``seed`` goes into its last feed."""
+
+    feeds: tuple[PlannedFeed, ...]
+    seed: Seed
+    ripe_h: float
+    spent_h: float
+    peak_rise: float
+
+
+@dataclass(frozen=True)
 class _Table:
     """Feeds side by side: rows are starts, columns are ratios; hours from the origin."""
 
@@ -138,20 +152,6 @@ def carry_feeds(
     return run(jar, state, Leg(hours, ambient, "covered_bowl", max(grams, 20.0), jar_capacity(jar)), activity)
 
 
-def _table(
-    jar: Makeup, wish: FeedWish, clock: Clock, spot: Spot, starts: Floats, seeds: list[Seed], vigour: float
-) -> _Table:
-    ripe = np.full((len(starts), len(RATIOS)), np.nan)
-    spent = ripe.copy()
-    warm = wish.warm_c if spot == "warm" else None
-    for row, (start, seed) in enumerate(zip(starts, seeds, strict=True)):
-        activity = np.full(len(RATIOS), vigour * seed.strength)
-        grams = wish.needed_g + wish.kept_g
-        trace = carry_feeds(jar, seed, RATIOS, float(start), LONGEST_H, grams, clock, warm, wish.mix_c, activity)
-        ripe[row], spent[row] = start + ripe_hours(trace), start + spent_hours(trace)
-    return _Table(spot, starts, ripe, np.where(np.isnan(spent), ripe + 2.0, spent))
-
-
 def feed_for(culture: Culture, life: Life, wish: FeedWish, clock: Clock, now_h: float = 0.0) -> FeedAnswer:
     """Ways to ``wish`` from the culture as it lives now. Raises CraftError for a wish that is none."""
     check_wish(wish)
@@ -180,7 +180,14 @@ class _Search:
         self.culture, self.life, self.wish, self.clock, self.now_h = culture, life, wish, clock, now_h
         self.jar = jar_makeup_of(culture)
         self.spots: tuple[Spot, ...] = ("counter",) if wish.warm_c is None else ("counter", "warm")
+        self.longest = {spot: self._longest(spot) for spot in self.spots}
         self.tables: dict[tuple[str, Spot], _Table] = {}
+
+    def _longest(self, spot: Spot) -> float:
+        """The longest that a feed may take to ripen and sink there, h: longer in the cool, and for a weak culture."""
+        lively = min(max(self.life.vigour.likely * self.life.seed.strength, 0.5), 1.0)
+        hours = LONGEST_H / lively
+        return hours if spot == "warm" else room_hours(self.clock, self.wish.at_h - 24, hours)
 
     def table(self, role: str, spot: Spot) -> _Table:
         """Feeds side by side. ``role`` is only (one feed does it), first (of a chain), later or last of one."""
@@ -189,18 +196,38 @@ class _Search:
             forecast = self.life.forecast
             known = role in ("only", "first")
             seeds = [forecast.seed_at(float(at)) if known else self._ripe_seed() for at in starts]
-            made = _table(self.jar, self.wish, self.clock, spot, starts, seeds, self.life.vigour.likely)
-            self.tables[role, spot] = made
+            self.tables[role, spot] = self._side_by_side(spot, starts, seeds)
         return self.tables[role, spot]
+
+    def _side_by_side(self, spot: Spot, starts: Floats, seeds: list[Seed]) -> _Table:
+        """Some starts are carried through; between them ripening changes smoothly, and is read off a line."""
+        if not len(starts):
+            empty = np.empty((0, len(RATIOS)))
+            return _Table(spot, starts, empty, empty)
+        knots = sorted({*range(0, len(starts), EVERY), len(starts) - 1})
+        warm = self.wish.warm_c if spot == "warm" else None
+        grams, hours, mix_c = self.wish.needed_g + self.wish.kept_g, self.longest[spot], self.wish.mix_c
+        takes = []
+        for knot in knots:
+            at, seed = float(starts[knot]), seeds[knot]
+            activity = np.full(len(RATIOS), self.life.vigour.likely * seed.strength)
+            trace = carry_feeds(self.jar, seed, RATIOS, at, hours, grams, self.clock, warm, mix_c, activity)
+            takes.append((ripe_hours(trace), spent_hours(trace)))
+        ripe, spent = (
+            np.column_stack([np.interp(starts, starts[knots], column) for column in np.array(each).T])
+            for each in zip(*takes, strict=True)
+        )
+        ripe, spent = starts[:, None] + ripe, starts[:, None] + spent
+        return _Table(spot, starts, ripe, np.where(np.isnan(spent), ripe + 2.0, spent))
 
     def _starts(self, role: str) -> Floats:
         starts = starts_of(self.now_h, self.wish.at_h, self.clock)
         if role == "only":
             starts = np.array([at for at in starts if self.wakes(float(at), 1)])
         if role in ("only", "last"):
-            return starts[starts > self.wish.at_h - LONGEST_H]
+            return starts[starts > self.wish.at_h - max(self.longest.values())]
         hourly = starts[:1].tolist() + starts[1::2].tolist()
-        return np.array([at for at in hourly if at > self.wish.at_h - MOST_FEEDS * LONGEST_H])
+        return np.array([at for at in hourly if at > self.wish.at_h - MOST_FEEDS * max(self.longest.values())])
 
     def _ripe_seed(self) -> Seed:
         return Seed(1.0, 1.0, recovered(self.life.forecast.seed_at(self.now_h).strength))
@@ -222,7 +249,8 @@ class _Search:
         for feeds in range(1, MOST_FEEDS + 1):
             found = [way for spot in self.spots for way in self._of(feeds, spot, awake)]
             if found:
-                return sorted(found, key=self._worse)[:SHOWN_RATIOS]
+                best = sorted(found, key=self._worse)[:SHOWN_RATIOS]
+                return [self._finished(each) for each in best]
         return []
 
     def soonest(self) -> float | None:
@@ -233,17 +261,18 @@ class _Search:
         for _ in range(feeds):
             made = build(self.wish.needed_g, self.wish.kept_g, 1.0, self.jar.hydration)
             feed = PlannedFeed(at, made, spot, 0.0)
-            trace = self._carry(feed, seed, LONGEST_H, np.array([self.life.vigour.likely * seed.strength]))
+            trace = self._carry(feed, seed, self.longest[spot], np.array([self.life.vigour.likely * seed.strength]))
             hours = float(ripe_hours(trace)[0])
             if np.isnan(hours):
                 return None
             at, seed = at + hours, Seed(1.0, 1.0, recovered(seed.strength))
         return at
 
-    def _worse(self, way: FeedWay) -> float:
-        ripe, spent = way.ripe.likely or 0.0, way.spent.likely or 0.0
-        place = (self.wish.at_h - ripe) / max(spent - ripe, 0.1)
-        return abs(place - BEST_PLACE) + (0.5 if way.over_ml > 0 else 0.0) + 0.02 * way.feeds[-1].build.ratio
+    def _worse(self, found: _Found) -> float:
+        place = (self.wish.at_h - found.ripe_h) / max(found.spent_h - found.ripe_h, 0.1)
+        last = found.feeds[-1].build
+        over = over_the_rim_ml(self.culture.jar, last.g, found.peak_rise) > 0
+        return abs(place - BEST_PLACE) + (0.5 if over else 0.0) + 0.02 * last.ratio
 
     def _awake(self, starts: Floats) -> BoolArray:
         """Whether hands are awake at each start."""
@@ -255,7 +284,7 @@ class _Search:
         off: Floats = np.where((place >= 0) & (place <= 1), abs(place - BEST_PLACE), np.inf)
         return off
 
-    def _of(self, feeds: int, spot: Spot, awake: bool) -> list[FeedWay]:
+    def _of(self, feeds: int, spot: Spot, awake: bool) -> list[_Found]:
         """The best way of so many feeds for each ratio of the last one."""
         roles = ["only"] if feeds == 1 else ["first", *["later"] * (feeds - 2), "last"]
         tables = [self.table(role, spot) for role in roles]
@@ -290,7 +319,7 @@ class _Search:
             picks.insert(0, (at_h, RATIOS[column]))
         return picks
 
-    def _way(self, picks: list[tuple[float, float]], spot: Spot, feeds_wanted: int) -> FeedWay | None:
+    def _way(self, picks: list[tuple[float, float]], spot: Spot, feeds_wanted: int) -> _Found | None:
         """A chain with its grams, carried through; None if it asks for more seed than there is, or is not ripe then."""
         if len(picks) < feeds_wanted:
             return None
@@ -308,7 +337,7 @@ class _Search:
             seed = self._seed_after(feed, seed, following.at_h)
             if seed.yeast < SEED_YEAST:
                 return None
-        return self._finished(tuple(feeds), seed)
+        return self._likely(tuple(feeds), seed)
 
     def _carry(self, feed: PlannedFeed, seed: Seed, hours: float, activity: Floats) -> Trace:
         warm = self.wish.warm_c if feed.spot == "warm" else None
@@ -323,18 +352,30 @@ class _Search:
         yeast = float(trace.states[0][-1, 0])
         return Seed(yeast, float(trace.states[1][-1, 0]), recovered(seed.strength, yeast))
 
-    def _finished(self, feeds: tuple[PlannedFeed, ...], seed: Seed) -> FeedWay | None:
-        """The last feed carried through with all its uncertainty; None if it is not ripe when it is wanted."""
+    def _likely(self, feeds: tuple[PlannedFeed, ...], seed: Seed) -> _Found | None:
+        """The last feed carried through as is likely; None if it is not ripe when it is wanted."""
         last = feeds[-1]
-        factors = activities(self.life.vigour) * seed.strength
-        trace = self._carry(last, seed, LONGEST_H, factors)
-        ripe, spent = span(last.at_h + ripe_hours(trace)), span(last.at_h + spent_hours(trace))
-        if ripe.likely is None or not ripe.likely <= self.wish.at_h <= (spent.likely or ripe.likely + 2):
+        trace = self._carry(last, seed, self.longest[last.spot], np.array([self.life.vigour.likely * seed.strength]))
+        ripe, spent = last.at_h + float(ripe_hours(trace)[0]), last.at_h + float(spent_hours(trace)[0])
+        spent = ripe + 2.0 if np.isnan(spent) else spent
+        if not ripe <= self.wish.at_h <= spent:
             return None
-        peak = float(trace.rise[:, len(factors) // 2].max())
-        over = over_the_rim_ml(self.culture.jar, last.build.g, peak)
-        spare = max(self.life.grams - feeds[0].build.seed_g, 0.0)
-        return FeedWay(feeds, ripe, spent, peak, over, spare, sum(feed.build.flour_g for feed in feeds))
+        return _Found(feeds, seed, ripe, spent, float(trace.rise.max()))
+
+    def _finished(self, found: _Found) -> FeedWay:
+        """A way with all its uncertainty."""
+        last = found.feeds[-1]
+        factors = activities(self.life.vigour) * found.seed.strength
+        trace = self._carry(last, found.seed, self.longest[last.spot], factors)
+        return FeedWay(
+            found.feeds,
+            span(last.at_h + ripe_hours(trace)),
+            span(last.at_h + spent_hours(trace)),
+            found.peak_rise,
+            over_the_rim_ml(self.culture.jar, last.build.g, found.peak_rise),
+            max(self.life.grams - found.feeds[0].build.seed_g, 0.0),
+            sum(feed.build.flour_g for feed in found.feeds),
+        )
 
 
 def _why_not(search: _Search) -> str:

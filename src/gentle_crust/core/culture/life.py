@@ -30,7 +30,8 @@ DRIFT_SIGMA = 0.06
 MIX_C = 24.0
 """A feed is mixed to this, if nothing else was read (practice)."""
 AHEAD_H = {"counter": 30.0, "fridge": 12 * 24.0}
-"""How far a culture is foretold, from its last feed on at least, by where it stands."""
+"""How far a culture is foretold, from its last feed on at least, by where it stands; longer in a cool room."""
+SLOWEST = 0.35
 LOOK_BACK_H = 36.0
 POINTS = 160
 
@@ -129,10 +130,8 @@ class Forecast:
 
     def seed_at(self, at_h: float) -> Seed:
         """What the culture would bring into a feed at ``at_h``."""
-        yeast, bacteria, hunger = (
-            float(np.interp(at_h, self.hours, values)) for values in (self.yeast, self.bacteria, self.hunger_h)
-        )
-        return Seed(yeast, bacteria, weakened(self.strength, hunger))
+        yeast, bacteria = (float(np.interp(at_h, self.hours, values)) for values in (self.yeast, self.bacteria))
+        return Seed(yeast, bacteria, weakened(self.strength, self.hunger_at(at_h)))
 
     @property
     def seed_from(self) -> float | None:
@@ -145,12 +144,20 @@ class Forecast:
         return _first(self.hours, self.hunger_h > HUNGRY_H)
 
     def hunger_at(self, at_h: float) -> float:
-        """Hours of hunger at 24 C by ``at_h``."""
-        return float(np.interp(at_h, self.hours, self.hunger_h))
+        """Hours of hunger at 24 C by ``at_h``; beyond what was carried it grows as in the last day of it."""
+        beyond = max(at_h - float(self.hours[-1]), 0.0)
+        day_before = float(np.interp(self.hours[-1] - 24, self.hours, self.hunger_h))
+        return float(np.interp(at_h, self.hours, self.hunger_h)) + beyond * (float(self.hunger_h[-1]) - day_before) / 24
 
 
 def _first(hours: Floats, holds: npt.NDArray[np.bool_]) -> float | None:
     return float(hours[holds.argmax()]) if holds.any() else None
+
+
+def room_hours(clock: Clock, start: float, hours: float) -> float:
+    """``hours`` of a kitchen at 24 C as they last in this one from ``start`` on: more in a cool one."""
+    pace = float(pace_of(clock.room_c(start + np.arange(0.0, 24.0, 2.0))).mean())
+    return hours / min(max(pace, SLOWEST), 1.0)
 
 
 def courses_of(events: tuple[Event, ...], until_h: float) -> tuple[Course, ...]:
@@ -334,7 +341,8 @@ def _foretold(culture: Culture, course: Course, before: _Carried, clock: Clock, 
     prior = replace(before.vigour, sigma=float(np.hypot(before.vigour.sigma, DRIFT_SIGMA)))
     vigour, read = _believed(culture, course, before.seed, prior, clock, hydration, warmer)
     start, strength = course.fed.at_h, before.seed.strength
-    ends = max(now_h + AHEAD_H[place] / 2, start + AHEAD_H[place])
+    ahead = AHEAD_H[place] if place == "fridge" else room_hours(clock, start, AHEAD_H[place])
+    ends = max(now_h + AHEAD_H[place] / 2, start + ahead)
     factors = activities(vigour) * strength
     state = start_of(jar, course, before.seed, culture.hydration_percent / 100, len(factors))
     trace = carry(jar, state, course, ends, clock, factors, warmer)
