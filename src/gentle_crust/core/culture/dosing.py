@@ -205,6 +205,8 @@ DO = {
     "past": "Use it all the same, soon: the dough will be slacker and sourer, so shorten bulk a little.",
 }
 STATES = ("early", "ripe", "past")
+LEAST_PRIOR = 0.1
+"""A forecast may be quite wrong: no state is ever given up before it was looked at (practice)."""
 
 
 def ripeness(ripe: Span, spent: Span, now_h: float, cues: dict[str, str]) -> Ripeness:
@@ -213,7 +215,7 @@ def ripeness(ripe: Span, spent: Span, now_h: float, cues: dict[str, str]) -> Rip
     spread = max((late - soon) / 6, 0.3)
     before = 1 / (1 + np.exp((now_h - (ripe.likely or soon)) / spread))
     after = 1 / (1 + np.exp(((spent.likely or late) - now_h) / spread))
-    weights = [float(before), max(float(1 - before - after), 0.05), float(after)]
+    weights = [max(float(part), LEAST_PRIOR) for part in (before, 1 - before - after, after)]
     said = []
     for row in rows("preferment_cues"):
         if cues.get(row["cue"]) == row["value"]:

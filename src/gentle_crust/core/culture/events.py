@@ -88,16 +88,17 @@ def checked(event: Event, jar: Jar) -> Event:
 
 def _checked_feed(event: Event) -> Event:
     within("flour_g", "The flour", event.flour_g, 1, 20_000, " g")
-    within("water_g", "The water", event.water_g, 0.3 * event.flour_g, 3 * event.flour_g, " g")
     if event.kind == "begun":
-        return replace(event, seed_g=0.0)
-    within("seed_g", "The seed" if event.kind == "fed" else "The dried flakes", event.seed_g, 0.5, 20_000, " g")
+        event = replace(event, seed_g=0.0)
+    else:
+        within("seed_g", "The seed" if event.kind == "fed" else "The dried flakes", event.seed_g, 0.5, 20_000, " g")
     if event.kind == "fed" and event.flour_g < 0.999 * event.seed_g:
         raise CraftError(
             "flour_g",
             f"{event.flour_g:g} g of flour is less than the {event.seed_g:g} g of culture that it feeds.",
             "Give it at least as much flour as culture; take some culture away first.",
         )
+    within("water_g", "The water", event.water_g, 0.3 * event.flour_g, 3 * event.flour_g, " g")
     return event
 
 

@@ -1,7 +1,7 @@
 """Standing feeds, by the kitchen's own clock: a feed at eight stays at eight when the clocks change."""
 
 from dataclasses import dataclass
-from datetime import datetime, timedelta
+from datetime import UTC, datetime, timedelta
 from typing import Literal
 from zoneinfo import ZoneInfo
 
@@ -39,7 +39,8 @@ def check_schedule(schedule: Schedule) -> None:
 def _on(day: datetime, hour: float, zone: ZoneInfo) -> datetime:
     """That hour of a local day; if spring's change of clocks leaves it out, the hour after."""
     minutes = round(hour * 60)
-    return day.replace(hour=minutes // 60, minute=minutes % 60, second=0, microsecond=0, tzinfo=zone, fold=0)
+    local = day.replace(hour=minutes // 60, minute=minutes % 60, second=0, microsecond=0, tzinfo=zone, fold=0)
+    return local.astimezone(UTC)
 
 
 def next_feeds(

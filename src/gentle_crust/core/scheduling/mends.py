@@ -37,11 +37,10 @@ def mends(wish: Wish, kitchen: Kitchen, vessels: tuple[Vessel, ...], now: dateti
         return ()
     found: list[Mend] = []
     for mend, changed in _candidates(wish, vessels):
-        if len(found) < MOST and _works(changed, kitchen, now):
+        if len(found) < MOST - 1 and _works(changed, kitchen, now):
             found.append(mend)
-    if len(found) < MOST and (later := _later(wish, kitchen, plan, now)):
-        found.insert(0, later)
-    return tuple(found[:MOST])
+    later = _later(wish, kitchen, plan, now)
+    return tuple(found) if later is None else (later, *found)
 
 
 def _works(wish: Wish, kitchen: Kitchen, now: datetime) -> bool:
