@@ -773,7 +773,7 @@ export const words = {
     lives: { counter: 'on the counter', fridge: 'in the fridge' },
     standing: 'Standing feeds',
     standings: { none: 'None', daily: 'Daily', weekly: 'Weekly', days: 'Every few days' },
-    onDay: 'On',
+    onDay: 'Day of the week',
     everyDays: 'Days between',
     weekdays: ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'],
     save: 'Save the culture',

@@ -11,7 +11,7 @@ from gentle_crust.core.culture.build import jar_of, preferment_ripe_hours, spent
 from gentle_crust.core.culture.events import Place
 from gentle_crust.core.culture.life import carry
 from gentle_crust.core.errors import CraftError, within
-from gentle_crust.core.fermentation.dough import Makeup
+from gentle_crust.core.fermentation.dough import Makeup, flour_kinds
 from gentle_crust.core.fermentation.engine import Trace, begin
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.uncertainty import ONE, Span, activities, span
@@ -103,6 +103,8 @@ def check(wish: DoseWish) -> None:
     """Raise CraftError for a preferment that nobody makes."""
     if wish.kind not in get_args(DoseKind):
         raise CraftError("kind", f"'{wish.kind}' is none I know.", f"Choose one of {', '.join(get_args(DoseKind))}.")
+    if wish.flour_kind not in flour_kinds():
+        raise CraftError("flour_kind", f"'{wish.flour_kind}' is not a flour I know.", f"Choose one of {flour_kinds()}.")
     within("needed_g", "The preferment", wish.needed_g, 20, 100_000, " g")
     within("ripe", "The time until it is ripe", round(wish.ripe_h - wish.start_h, 2), 1.5, LONGEST_H, " h")
     within("mix_c", "The mix", wish.mix_c, 5, 35, " C")

@@ -217,6 +217,7 @@ h3 {
 }
 .answer {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 12px;
 }
 .stale {

@@ -48,6 +48,9 @@ export function usePlan() {
   let asking = false
   let waiting = false
   let epoch = 0
+  /** Whoever is on the way to another room is not called back by an answer that comes late. */
+  let leaving = false
+  onScopeDispose(router.beforeEach((to) => void (leaving = !to.path.startsWith('/plan'))))
 
   function keep() {
     if (asked.value) localStorage.setItem(DRAFT, JSON.stringify({ asked: asked.value, id: id.value }))
@@ -149,6 +152,7 @@ export function usePlan() {
         ask(api.GET('/api/formulas')),
       ])
       const coming = plans.filter((plan) => plan.next_step).sort((a, b) => a.ready.localeCompare(b.ready))[0]
+      if (leaving) return
       if (coming) return void router.replace(`/plan/${coming.id}`)
       if (formulas[0]) return start(about(formulas[0].id))
       refused.value = new Refused(words.plan.noFormulas, [])

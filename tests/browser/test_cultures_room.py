@@ -1,0 +1,210 @@
+"""The Cultures room as a baker meets it: feeding with wet hands, looking, history, a new culture, the phone."""
+
+import re
+
+import pytest
+from axe_playwright_python.sync_playwright import Axe
+from live import SATURDAY, serving
+from playwright.sync_api import expect
+
+from tests.browser.conftest import DESK, PHONE
+
+pytestmark = pytest.mark.browser
+
+
+@pytest.fixture
+def own(browser):
+    """A demo of its own, to change at will: opens pages on it."""
+    with serving(now=SATURDAY) as address:
+        contexts = []
+
+        def opened(path="/cultures", viewport=DESK, **more):
+            contexts.append(browser.new_context(viewport=viewport, **more))
+            page = contexts[-1].new_page()
+            page.goto(address + path)
+            page.wait_for_load_state("networkidle")
+            return page
+
+        yield opened
+        for context in contexts:
+            context.close()
+
+
+def state(page):
+    return page.locator("p.state")
+
+
+def test_one_tap_logs_the_usual_feed_and_one_takes_it_back(own):
+    page = own()
+    expect(state(page)).to_have_text(re.compile("Ripe until 08:0"))
+    page.get_by_role("button", name="Feed", exact=True).click()
+    expect(page.get_by_role("heading", name="Feed Gull")).to_be_focused()
+    page.get_by_role("button", name="Log the feed").click()
+    expect(state(page)).to_have_text(re.compile("Ripe from"))
+    expect(page.get_by_role("status").filter(has_text="Fed, and written down.")).to_be_visible()
+    page.reload()
+    expect(state(page)).to_have_text(re.compile("Ripe from"))
+    page.get_by_role("button", name=re.compile("^Remove: 06:30 Fed")).click()
+    expect(state(page)).to_have_text(re.compile("Ripe until 08:0"))
+    page.get_by_text("Taken back in the last 30 days: 1").click()
+    page.get_by_role("button", name="Bring it back").click()
+    expect(state(page)).to_have_text(re.compile("Ripe from"))
+
+
+def test_levain_for_tomorrow_is_offered_in_ways_and_weighed_as_chosen(own):
+    page = own("/cultures/gull?do=feed")
+    ways = page.get_by_role("radiogroup", name="Ways to feed").get_by_role("radio")
+    expect(ways.first).to_contain_text("1 : ")
+    before = page.locator(".over").inner_text()
+    ways.nth(2).click()
+    expect(ways.nth(2)).to_have_attribute("aria-checked", "true")
+    expect(page.locator(".over")).not_to_have_text(before)
+    page.get_by_label("I need").fill("400")
+    expect(page.locator(".step").last).to_contain_text(re.compile(r"(19|2[01])\d\sg flour"))
+    page.get_by_role("button", name="Weigh it so").click()
+    expect(page.get_by_label("Flour", exact=True)).to_have_value(re.compile(r"^(19|2[01])\d$"))
+    page.get_by_label("Day").select_option(label="Today")
+    page.get_by_label("Ripe at").fill("9")
+    page.keyboard.press("Enter")
+    expect(page.get_by_text(re.compile("The time is too short by"))).to_be_visible()
+    expect(page.get_by_text(re.compile("At the soonest"))).to_be_visible()
+
+
+def test_a_height_moves_the_ripe_window_and_a_bad_one_is_refused_without_losing_it(own):
+    page = own("/cultures/gull?do=feed")
+    page.get_by_role("button", name="Log the feed").click()
+    expect(page.get_by_text(re.compile("Fed 06:30"))).to_be_visible()
+    page.get_by_role("button", name="Look at it").click()
+    page.get_by_label("Height now").fill("400")
+    page.get_by_role("button", name="domed", exact=True).click()
+    page.get_by_role("button", name="Log what it shows").click()
+    expect(page.get_by_role("alert")).to_contain_text("beyond the jar")
+    expect(page.get_by_label("Height now")).to_have_value("400")
+    page.get_by_label("Height now").fill("31")
+    page.get_by_role("button", name="Log what it shows").click()
+    expect(page.get_by_text("31 mm, domed")).to_be_visible()
+
+
+def test_into_the_fridge_and_back_again_changes_what_is_foretold(own):
+    page = own()
+    page.get_by_role("button", name="Into the fridge").click()
+    expect(page.get_by_role("button", name="Onto the counter")).to_be_visible()
+    expect(page.get_by_text("180 g in the fridge")).to_be_visible()
+    page.get_by_role("button", name="Take it back").click()
+    expect(page.get_by_role("button", name="Into the fridge")).to_be_visible()
+
+
+def test_fuzzy_growth_says_discard_with_its_caution(own):
+    page = own("/cultures/gull?do=look")
+    page.get_by_role("button", name="fuzzy").click()
+    page.get_by_role("button", name="Log what it shows").click()
+    expect(state(page)).to_have_text("Discard it")
+    expect(page.get_by_text("Pink, orange or fuzzy: throw all of it away")).to_be_visible()
+
+
+def test_a_new_culture_from_its_jar_to_its_first_forecast(own):
+    page = own("/cultures?do=new")
+    page.get_by_role("button", name="Save the culture").click()
+    expect(page.get_by_role("alert")).to_contain_text("name is empty")
+    page.get_by_label("Name").fill("Ebb")
+    page.get_by_label("Fed with").select_option(label="Fine rye")
+    page.get_by_label("Weekly").check(force=True)
+    page.get_by_label("Day of the week").select_option(label="Thursday")
+    page.get_by_role("button", name="Save the culture").click()
+    expect(state(page)).to_have_text("Not fed yet")
+    page.get_by_role("button", name="Feed", exact=True).click()
+    page.get_by_role("button", name="Log the feed").click()
+    expect(state(page)).to_have_text(re.compile("Ripe from"))
+    expect(page.get_by_role("link", name=re.compile("Ebb"))).to_be_visible()
+    page.get_by_role("button", name="Put Ebb away").click()
+    expect(page.get_by_text(re.compile("Ebb, until"))).to_be_visible()
+    page.get_by_role("button", name="Bring it back").click()
+    expect(state(page)).to_have_text(re.compile("Ripe from"))
+
+
+def test_begun_from_nothing_it_is_guided_day_by_day(own):
+    page = own("/cultures?do=new")
+    page.get_by_label("Begin one from flour and water").check(force=True)
+    expect(page.get_by_text("whatever the first bubbles promise")).to_be_visible()
+    page.get_by_label("Name").fill("Spring")
+    page.get_by_role("button", name="Save the culture").click()
+    expect(state(page)).to_have_text("Day 1: waiting")
+    page.goto(page.url.replace(page.url.rsplit("/", 1)[-1], "pip"))
+    expect(state(page)).to_have_text("Day 4: quiet")
+    expect(page.get_by_text("Yours: +83 %")).to_be_visible()
+
+
+def test_the_plan_takes_another_culture_and_feeds_it_first(own):
+    page = own("/plan")
+    page.get_by_role("button", name="Begin another plan").click()
+    line = page.locator("button.say", has_text="Dough")
+    expect(line).to_contain_text("Gull")
+    line.click()
+    page.get_by_label("Brack").check(force=True)
+    expect(page.locator("button.say", has_text="Dough")).to_contain_text("Brack")
+    expect(page.get_by_text("Feed Brack").first).to_be_visible()
+    page.get_by_label("Another, lively").check(force=True)
+    expect(page.locator("button.say", has_text="Dough")).to_contain_text("culture lively")
+
+
+def test_a_preferment_for_the_night_and_a_rye_sour(visit):
+    page = visit("/cultures?do=preferment")
+    dose = page.locator(".huge")
+    first = float(dose.inner_text())
+    page.get_by_label("Part of it in the fridge").check()
+    expect(dose).not_to_have_text(f"{first:.2f}")
+    page.get_by_label("Biga").check(force=True)
+    expect(page.get_by_text(re.compile("it has about tripled"))).to_be_visible()
+    page.get_by_role("button", name="collapsed").click()
+    expect(page.get_by_role("status")).to_be_visible()
+    page.get_by_label("Ripe at").fill("20:30")
+    page.get_by_label("Ripe on").select_option(label="Today")
+    expect(page.get_by_role("alert")).to_be_visible()
+    page.get_by_role("link", name="A rye sour in stages").click()
+    expect(page.get_by_text("Basic sour").first).to_be_visible()
+    page.get_by_label("Two", exact=True).check(force=True)
+    expect(page.get_by_text("Freshening")).to_have_count(0)
+
+
+@pytest.mark.parametrize("viewport", [DESK, PHONE])
+@pytest.mark.parametrize(
+    "path",
+    [
+        "/cultures/gull", "/cultures/brack", "/cultures/pip", "/cultures/gull?do=feed", "/cultures/gull?do=look",
+        "/cultures/gull?do=take", "/cultures/gull?do=away", "/cultures/gull?do=compare", "/cultures?do=new",
+        "/cultures?do=preferment", "/cultures?do=sour",
+    ],
+)  # fmt: skip
+def test_nothing_for_axe_to_find_and_nothing_cut_off(visit, viewport, path):
+    page = visit(path, viewport)
+    page.wait_for_timeout(300)
+    found = Axe().run(page).response["violations"]
+    assert [(each["id"], [node["html"][:120] for node in each["nodes"]]) for each in found] == []
+    assert page.evaluate("document.documentElement.scrollWidth") <= viewport["width"]
+
+
+def test_before_dawn_too(visit):
+    page = visit("/cultures/brack", color_scheme="dark")
+    assert [each["id"] for each in Axe().run(page).response["violations"]] == []
+
+
+def test_on_the_phone_a_feed_is_two_taps_at_48_pixels(own):
+    page = own("/cultures/gull", PHONE, has_touch=True)
+    feed = page.get_by_role("button", name="Feed", exact=True)
+    assert feed.bounding_box()["height"] >= 48
+    feed.tap()
+    log = page.get_by_role("button", name="Log the feed")
+    assert log.bounding_box()["height"] >= 48
+    log.tap()
+    expect(state(page)).to_have_text(re.compile("Ripe from"))
+
+
+def test_a_feed_that_is_due_stands_in_the_shelf_and_opens_the_jar(browser):
+    with serving(now="2026-11-28T22:00:00+00:00") as address:
+        page = browser.new_context(viewport=DESK).new_page()
+        page.goto(f"{address}/plan")
+        due = page.get_by_role("banner").get_by_role("link", name=re.compile("Feed Gull"))
+        expect(due).to_contain_text("late")
+        due.click()
+        expect(page.get_by_role("heading", name="Feed Gull")).to_be_visible()
+        page.context.close()
