@@ -5,16 +5,25 @@ import json
 import platform
 import statistics
 import sys
+import tempfile
 import time
 import urllib.request
+from datetime import UTC, datetime, timedelta
 from pathlib import Path
 
 import numpy as np
 from live import CHROMIUM, QUIET, serving
 from playwright.sync_api import sync_playwright
 
+from gentle_crust.api.app import create_app
+from gentle_crust.core.culture.culture import Culture
+from gentle_crust.core.culture.events import Event
+from gentle_crust.core.culture.jar import Jar
+from gentle_crust.core.culture.life import _lived
 from gentle_crust.core.fermentation.dough import Dough, FlourPart
 from gentle_crust.core.fermentation.forecast import Stretch, forecast
+from gentle_crust.kitchen.cultures import CultureBook
+from gentle_crust.store.database import open_store
 
 FLOURS = ("strong_white", "very_strong_white", "plain_white", "whole_wheat", "rye", "whole_rye", "spelt", "durum")
 ROOT = Path(__file__).parents[2]
@@ -58,9 +67,9 @@ def forecasts() -> tuple[float, float]:
     return timed(60, lambda turn: forecast(dough, 24 + turn % 3, path, (0.5, 0.75)))
 
 
-def _post(address: str, asked: dict) -> None:
+def _post(address: str, asked: dict, path: str = "/api/plan") -> None:
     request = urllib.request.Request(  # noqa: S310 - our own loopback address
-        f"{address}/api/plan", json.dumps(asked).encode(), {"Content-Type": "application/json"}
+        f"{address}{path}", json.dumps(asked).encode(), {"Content-Type": "application/json"}
     )
     with urllib.request.urlopen(request) as answer:  # noqa: S310
         answer.read()
@@ -170,6 +179,38 @@ def slider(address: str) -> tuple[float, float]:
     return spread(times[2:])
 
 
+def thousand_feeds() -> tuple[float, float]:
+    """A culture of a thousand feeds, each with a height and a note, opened over the API with nothing remembered."""
+    now = datetime(2026, 11, 28, 6, 30, tzinfo=UTC)
+    with tempfile.TemporaryDirectory() as scratch:
+        sessions = open_store(Path(scratch) / "data")
+        book = CultureBook(sessions, lambda: now)
+        book.save("old", Culture("Old", "strong_white", 100, Jar(300, 82, 150)))
+        noted = {}
+        for turn in range(1000):
+            at = now - timedelta(hours=10 + 18 * turn)
+            noted[f"f{turn}"] = (at, Event("", 0, "fed", 20, 60, 60, note="the usual"))
+            noted[f"s{turn}"] = (at + timedelta(hours=7), Event("", 0, "seen", height_mm=55 + turn % 9, smell="mild"))
+        book.add("old", noted)
+        client = create_app(sessions, lambda: now).test_client()
+
+        def opened(_: int) -> None:
+            _lived.cache_clear()
+            if client.get("/api/cultures/old").json["culture"]["events_in_all"] != 2000:
+                raise RuntimeError("events are missing")
+
+        took = timed(20, opened)
+        sessions.kw["bind"].dispose()
+    return took
+
+
+def feeding(address: str) -> tuple[float, float]:
+    """A wish for ripe levain answered over HTTP: on the counter, from tonight to the day after tomorrow."""
+    hours = ("28T18:30", "29T08:30", "29T14:00", "29T19:30", "30T07:00")
+    wishes = [{"needed_g": 80 + 40 * step, "at": f"2026-11-{hour}"} for hour in hours for step in range(6)]
+    return timed(len(wishes), lambda turn: _post(address, wishes[turn], "/api/cultures/gull/feed"))
+
+
 def first_load() -> float:
     """Script and style that the first page asks for, kB compressed."""
     page = (WEB / "index.html").read_text()
@@ -184,6 +225,8 @@ def main() -> None:
         rows.append(("plan answer over HTTP", *plans(address), "60 ms"))
         rows.append(("key to redraw, formula of 40 ingredients", *editor(address), "100 ms"))
         rows.append(("slider key to ribbon redrawn", *slider(address), "150 ms"))
+        rows.append(("feeds for a wish over HTTP", *feeding(address), "500 ms"))
+    rows.append(("culture of 1,000 feeds opened", *thousand_feeds(), "150 ms"))
     lines = ["| what | median | 95th percentile | wanted |", "|---|---|---|---|"]
     lines += [f"| {name} | {middle:.1f} ms | {high:.1f} ms | under {limit} |" for name, middle, high, limit in rows]
     lines.append(f"| first page, script and style compressed | {first_load():.0f} kB | | under 350 kB |")

@@ -111,11 +111,22 @@ def summer(page: Page) -> None:
     page.evaluate("window.scrollTo(0, 0)")
 
 
-def winter(page: Page) -> None:
-    """A cold kitchen: more from the hot tap than from the cold."""
-    for name, warm in (("Flour", 11), ("Room", 15), ("Levain or preferment", 18), ("Cold tap", 7)):
-        _slide(page, name, warm)
-    page.evaluate("document.activeElement.blur(); window.scrollTo(0, 0)")
+def feeding(page: Page) -> None:
+    """Ways to feed over the night, so that there is levain tomorrow."""
+    page.get_by_role("radio", name="1 : ").first.wait_for()
+    page.evaluate("document.activeElement.blur(); window.scrollTo(0, document.querySelector('.desk').offsetTop - 24)")
+
+
+def history(page: Page) -> None:
+    """What happened to a culture, day by day."""
+    page.get_by_role("button", name="Show").click()
+    page.evaluate("window.scrollTo(0, document.querySelector('.history').offsetTop - 330)")
+
+
+def feeding_by_phone(page: Page) -> None:
+    """The phone at the counter: log the feed, or ask for levain."""
+    page.get_by_role("radio", name="1 : ").first.wait_for()
+    page.evaluate("document.activeElement.blur(); window.scrollTo(0, document.querySelector('.desk').offsetTop - 8)")
 
 
 def pasting(page: Page) -> None:
@@ -144,7 +155,10 @@ PICTURES: list[Picture] = [
     ("formula-phone", "/formulas", PHONE, "light", editing),
     ("versions", "/formulas", DESK, "light", comparing),
     ("water-summer", "/water", DESK, "light", summer),
-    ("water-winter", "/water", DESK, "dark", winter),
+    ("cultures", "/cultures", DESK, "light", None),
+    ("culture-feed", "/cultures/gull?do=feed", DESK, "light", feeding),
+    ("culture-history", "/cultures/gull", DESK, "dark", history),
+    ("culture-phone", "/cultures/gull?do=feed", PHONE, "light", feeding_by_phone),
     ("kitchen", "/kitchen", DESK, "light", None),
 ]
 

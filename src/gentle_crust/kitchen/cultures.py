@@ -2,6 +2,7 @@
 
 from dataclasses import dataclass, fields
 from datetime import datetime, timedelta
+from functools import cached_property
 from typing import Any
 from uuid import NAMESPACE_URL, uuid5
 
@@ -16,7 +17,7 @@ from gentle_crust.core.culture.discard import discard
 from gentle_crust.core.culture.doublings import in_a_row, risen
 from gentle_crust.core.culture.events import Event, checked, in_order
 from gentle_crust.core.culture.feeding import FeedWish, feed_for
-from gentle_crust.core.culture.life import Course, Life, courses_of, live
+from gentle_crust.core.culture.life import REMEMBERED, Course, Life, courses_of, live
 from gentle_crust.core.culture.plain_feed import PlainFeed, plain_feed
 from gentle_crust.core.culture.schedule import next_feeds
 from gentle_crust.core.culture.verdict import Health, health, spoilt
@@ -33,7 +34,10 @@ from gentle_crust.store.repositories import Cultures, Events
 KINDS = ("begun", "fed", "seen", "moved", "taken", "weighed", "dried", "woken")
 WITHDRAWN, REINSTATED = "culture_withdrawn", "culture_reinstated"
 RECOVERABLE = timedelta(days=30)
+FEEDS = ("begun", "fed", "woken")
 SHOWN_EVENTS = 60
+LATEST = 400
+"""Events that are read to know how a culture lives; a file of its history holds them all."""
 AHEAD = timedelta(days=21)
 PHOTO_TYPES = {b"\xff\xd8\xff": "image/jpeg", b"\x89PNG\r\n\x1a\n": "image/png"}
 LARGEST_PHOTO = 900_000
@@ -71,10 +75,14 @@ class _Known:
     withdrawn: tuple[tuple[datetime, Event], ...]
     clock: Clock
 
-    @property
+    @cached_property
     def courses(self) -> tuple[Course, ...]:
         """One a feed."""
         return courses_of(self.events, 0.0)
+
+
+def _event(clock: Clock, key: str, kind: str, at: datetime, body: dict[str, Any]) -> Event:
+    return Event(id=key, at_h=clock.hours(at), kind=kind, **body)  # type: ignore[arg-type]
 
 
 def body_of(event: Event) -> dict[str, Any]:
@@ -87,6 +95,22 @@ def _can_raise(known: _Known) -> bool:
     """Whether a dough may be raised by it: fed at least once, past its beginnings, and clean."""
     courses = known.courses
     return bool(courses) and guide(known.culture, courses, known.clock) is None and not spoilt(courses[-1].looks)
+
+
+def _starter(known: _Known, life: Life) -> Starter:
+    seed, hungry = life.forecast.seed_from, life.forecast.hungry_from
+    return Starter(
+        id=known.row.id,
+        name=known.culture.name,
+        flour_kind=known.culture.flour_kind,
+        hydration_percent=known.culture.hydration_percent,
+        grams=life.grams,
+        seed_from=None if seed is None else known.clock.at(seed),
+        hungry_from=None if hungry is None else known.clock.at(hungry),
+        wake_feeds=life.wake_feeds,
+        strength=life.seed.strength,
+        vigour=life.vigour,
+    )
 
 
 class CultureBook:
@@ -161,10 +185,11 @@ class CultureBook:
             self._add(session, self._row(session, key), noted)
 
     def _add(self, session: Session, row: CultureRow, noted: dict[str, tuple[datetime, Event]]) -> None:
-        known = self._known(session, row, self.clock())
+        known = self._known(session, row, self.clock(), whole=True)
         taken = {(known.clock.at(each.at_h), each.kind) for each in known.events}
+        there = Events(session).keys(tuple(noted))
         for event_key, (at, event) in noted.items():
-            if Events(session).get(event_key) is not None:
+            if event_key in there:
                 continue
             kept = checked(event, known.culture.jar)
             when = at.replace(microsecond=0)
@@ -176,7 +201,7 @@ class CultureBook:
                 )
             taken.add((when, kept.kind))
             body = body_of(kept)
-            Events(session).add(EventRow(id=event_key, kind=kept.kind, subject=row.id, at=when, body=body))
+            session.add(EventRow(id=event_key, kind=kept.kind, subject=row.id, at=when, body=body))
 
     def withdraw(self, key: str, event_key: str, withdrawn: bool = True) -> None:
         """Take an event back, or bring it in again; it stays on record either way."""
@@ -198,29 +223,27 @@ class CultureBook:
             )
             Events(session).add(mark)
 
-    def _known(self, session: Session, row: CultureRow, clock: Clock) -> _Known:
-        living: list[Event] = []
+    def _known(self, session: Session, row: CultureRow, clock: Clock, whole: bool = False) -> _Known:
+        """A culture with its latest events, or all of them: what lies further back tells nothing of today."""
+        events = Events(session)
         away_: dict[str, datetime] = {}
-        rows = Events(session).plain(*KINDS, WITHDRAWN, REINSTATED, subject=row.id)
-        for _, kind, at, body in rows:
+        for _, kind, at, body in events.plain(WITHDRAWN, REINSTATED, subject=row.id):
             if kind == WITHDRAWN:
                 away_[body["event"]] = at
-            elif kind == REINSTATED:
+            else:
                 away_.pop(body["event"], None)
-        taken_back: list[tuple[datetime, Event]] = []
-        for key, kind, at, body in rows:
-            if kind in KINDS:
-                event = Event(id=key, at_h=clock.hours(at), kind=kind, **body)  # type: ignore[arg-type]
-                if key in away_:
-                    taken_back.append((away_[key], event))
-                else:
-                    living.append(event)
-        return _Known(row, CULTURE.validate_python(row.body), in_order(tuple(living)), tuple(taken_back), clock)
+        rows = events.plain(*KINDS, subject=row.id, last=None if whole else LATEST)
+        if not whole and len(rows) == LATEST and not any(kind in FEEDS for _, kind, _, _ in rows):
+            return self._known(session, row, clock, whole=True)
+        living = tuple(_event(clock, *each) for each in rows if each[0] not in away_)
+        gone = events.of_keys(tuple(away_))
+        taken_back = tuple((away_[each[0]], _event(clock, *each)) for each in gone)
+        return _Known(row, CULTURE.validate_python(row.body), in_order(living), taken_back, clock)
 
     def known(self, key: str) -> tuple[Culture, tuple[Event, ...], Clock]:
         """A culture, all its events in order, and the clock that their hours are counted on."""
         with self.sessions() as session:
-            found = self._known(session, self._row(session, key), self.clock())
+            found = self._known(session, self._row(session, key), self.clock(), whole=True)
         return found.culture, found.events, found.clock
 
     # -- looking ---------------------------------------------------------------------------------------------
@@ -289,6 +312,7 @@ class CultureBook:
         with self.sessions() as session:
             row = self._row(session, key)
             known = self._known(session, row, self.clock())
+            in_all = Events(session).count(*KINDS, subject=key) - len(known.withdrawn)
             has_photo = key in Cultures(session).with_photo()
         life, found, beginning = self._living(known)
         clock = known.clock
@@ -301,11 +325,11 @@ class CultureBook:
             health=found,
             guide=beginning,
             guide_next=None if beginning is None else clock.at(beginning.next_h),
-            doublings=in_a_row(risen(known.culture, known.courses)),
+            doublings=in_a_row(risen(known.culture, known.courses[-REMEMBERED:])),
             next_feeds=self._feeds(known, beginning),
             discard=discard(known.culture, known.events),
             events=tuple(view.at_instant(event, clock) for event in reversed(known.events[-shown:])),
-            events_in_all=len(known.events),
+            events_in_all=in_all,
             withdrawn=tuple(
                 view.Withdrawn(at + RECOVERABLE, view.at_instant(event, clock))
                 for at, event in known.withdrawn
@@ -357,34 +381,25 @@ class CultureBook:
         known, life = self._life(key)
         if known.row.deleted_at is not None:
             raise CraftError("culture_id", f"{known.culture.name} was put away.", "Bring it back, or choose another.")
-        if health(life, known.courses[-1].looks).code == "contaminated":
+        if spoilt(known.courses[-1].looks):
             raise CraftError(
                 "culture_id",
                 f"{known.culture.name} is spoilt: nothing may be built from it.",
                 "Discard it, and choose another culture.",
             )
-        seed, hungry = life.forecast.seed_from, life.forecast.hungry_from
-        return Starter(
-            key,
-            known.culture.name,
-            known.culture.flour_kind,
-            known.culture.hydration_percent,
-            life.grams,
-            None if seed is None else known.clock.at(seed),
-            None if hungry is None else known.clock.at(hungry),
-            life.wake_feeds,
-            life.seed.strength,
-            life.vigour,
-        )
+        return _starter(known, life)
 
-    def best_for(self, flour_kind: str) -> str | None:
+    def best_starter(self, flour_kind: str) -> Starter | None:
         """The culture that a levain of that flour is best built from; None if there is none that could be."""
         clock = self.clock()
         with self.sessions() as session:
             rows = [row for row in Cultures(session).all() if row.deleted_at is None]
-            able = [each for each in (self._known(session, row, clock) for row in rows) if _can_raise(each)]
-        same = [each for each in able if each.culture.flour_kind == flour_kind]
-        return next((each.row.id for each in (*same, *able)), None)
+            rows.sort(key=lambda row: row.body["flour_kind"] != flour_kind)
+            known = next(
+                (each for each in (self._known(session, row, clock) for row in rows) if _can_raise(each)), None
+            )
+        life = None if known is None else live(known.culture, known.events, clock)
+        return None if known is None or life is None else _starter(known, life)
 
     # -- files -----------------------------------------------------------------------------------------------
 

@@ -208,10 +208,10 @@ class PlanBook:
         """The plan for a question, not kept. Without ``ready``, for the first good time that works."""
         settings = self.settings.get()
         formula, about = self._formula(asked)
-        whole = self._complete(asked, settings, formula)
+        whole, starter = self._complete(asked, settings, formula)
         if whole.ready is None:
-            return self._first_good(whole, settings, formula, about)
-        wish, kitchen = self._wish(whole, settings, formula)
+            return self._first_good(whole, settings, formula, starter, about)
+        wish, kitchen = self._wish(whole, settings, formula, starter)
         made = make_plan(wish, kitchen, self.now())
         return Answer(whole, formula, *about, made, marks_of(made, settings))
 
@@ -219,12 +219,12 @@ class PlanBook:
         """The core's question for a plan that has a time."""
         settings = self.settings.get()
         formula, _ = self._formula(asked)
-        return self._wish(self._complete(asked, settings, formula), settings, formula)
+        whole, starter = self._complete(asked, settings, formula)
+        return self._wish(whole, settings, formula, starter)
 
     def question(self, answer: Answer) -> tuple[Wish, Kitchen]:
         """The core's question behind a saved answer, its formula and culture as they were then."""
-        wish, kitchen = self._wish(replace(answer.asked, culture_id=""), self.settings.get(), answer.formula)
-        return replace(wish, starter=answer.plan.starter), kitchen
+        return self._wish(answer.asked, self.settings.get(), answer.formula, answer.plan.starter)
 
     def _formula(self, asked: Asked) -> tuple[Formula, tuple[bool, int]]:
         """The formula of the version that is asked for; whether it was put away, and its newest version's number."""
@@ -235,11 +235,11 @@ class PlanBook:
             formula = self.formulas.version(asked.formula_id, asked.version, "version").formula
         return formula, (kept.put_away, newest)
 
-    def _wish(self, asked: Asked, settings: Settings, formula: Formula) -> tuple[Wish, Kitchen]:
+    def _wish(
+        self, asked: Asked, settings: Settings, formula: Formula, starter: Starter | None
+    ) -> tuple[Wish, Kitchen]:
         wish, kitchen = _wish(asked, settings, formula)
-        if asked.culture_id and wish.formula.leaven == "levain":
-            wish = replace(wish, starter=self._starter(asked.culture_id))
-        return wish, replace(kitchen, learnt_k=self.mixes.learnt_k())
+        return replace(wish, starter=starter), replace(kitchen, learnt_k=self.mixes.learnt_k())
 
     def _starter(self, culture_id: str) -> Starter:
         try:
@@ -247,17 +247,21 @@ class PlanBook:
         except CraftError as error:
             raise CraftError("culture_id", error.sentence, error.remedy) from error
 
-    def _complete(self, asked: Asked, settings: Settings, formula: Formula) -> Asked:
-        """The question with all that was left out filled in, but for the time; a levain has a culture, if there is."""
+    def _complete(self, asked: Asked, settings: Settings, formula: Formula) -> tuple[Asked, Starter | None]:
+        """The question with all that was left out filled in, but for the time; and the culture of its levain."""
         whole = _complete(asked, settings, formula)
-        if whole.culture_id is not None:
-            return whole
         levain = next((one for one in formula.preferments if one.kind == "levain"), None)
         share = None if levain is None else formula.flour(levain.flour_kind)
-        found = None if share is None else self.cultures.best_for(share.kind)
-        return replace(whole, culture_id=found or "")
+        if share is None:
+            return replace(whole, culture_id=""), None
+        if whole.culture_id is not None:
+            return whole, self._starter(whole.culture_id) if whole.culture_id else None
+        best = self.cultures.best_starter(share.kind)
+        return replace(whole, culture_id=best.id if best else ""), best
 
-    def _first_good(self, whole: Asked, settings: Settings, formula: Formula, about: tuple[bool, int]) -> Answer:
+    def _first_good(
+        self, whole: Asked, settings: Settings, formula: Formula, starter: Starter | None, about: tuple[bool, int]
+    ) -> Answer:
         """For breakfast tomorrow, else for noon, the afternoon or the evening; else the same on the days after."""
         zone = zone_of(whole.zone or settings.zone)
         today = self.now().astimezone(zone).replace(hour=0, minute=0, second=0, microsecond=0, tzinfo=None)
@@ -267,7 +271,7 @@ class PlanBook:
             ready = today + timedelta(days=day, minutes=15 * round(hour * 4))
             tried = replace(whole, ready=ready.strftime(LOCAL))
             try:
-                wish, kitchen = self._wish(tried, settings, formula)
+                wish, kitchen = self._wish(tried, settings, formula, starter)
             except CraftError as error:
                 if error.field != "ready":
                     raise
@@ -284,7 +288,8 @@ class PlanBook:
         """Single changes that would rid a plan of its problems; ready as the kitchen's wall clock."""
         settings = self.settings.get()
         formula, _ = self._formula(asked)
-        wish, kitchen = self._wish(self._complete(asked, settings, formula), settings, formula)
+        whole, starter = self._complete(asked, settings, formula)
+        wish, kitchen = self._wish(whole, settings, formula, starter)
         zone = zone_of(kitchen.zone)
         found = mends(wish, kitchen, settings.vessels, self.now())
         return tuple(

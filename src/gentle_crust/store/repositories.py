@@ -4,7 +4,7 @@ from collections.abc import Sequence
 from datetime import datetime
 from typing import Any
 
-from sqlalchemy import select, text
+from sqlalchemy import Row, func, select, text
 from sqlalchemy.orm import Session
 
 from gentle_crust.store.models import (
@@ -51,6 +51,15 @@ class Pantries:
         self.session.merge(PantryRow(id=1, body=body, updated_at=now))
 
 
+PlainEvent = tuple[str, str, datetime, dict[str, Any]]
+"""Key, kind, instant and body of an event."""
+_PLAIN = (EventRow.id, EventRow.kind, EventRow.at, EventRow.body)
+
+
+def _plain(row: Row[PlainEvent]) -> PlainEvent:
+    return row[0], row[1], row[2], row[3]
+
+
 class Events:
     """What happened, only ever added to."""
 
@@ -66,11 +75,29 @@ class Events:
         """One event."""
         return self.session.get(EventRow, key)
 
-    def plain(self, *kinds: str, subject: str) -> Sequence[tuple[str, str, datetime, dict[str, Any]]]:
-        """The same as :meth:`of` without the weight of whole rows: key, kind, instant, body."""
-        columns = (EventRow.id, EventRow.kind, EventRow.at, EventRow.body)
-        wanted = select(*columns).where(EventRow.subject == subject, EventRow.kind.in_(kinds))
-        return [tuple(row) for row in self.session.execute(wanted.order_by(EventRow.at, text("event.rowid")))]
+    def keys(self, wanted: tuple[str, ...]) -> set[str]:
+        """Which of these keys are taken."""
+        found: set[str] = set()
+        for start in range(0, len(wanted), 500):
+            part = wanted[start : start + 500]
+            found |= set(self.session.scalars(select(EventRow.id).where(EventRow.id.in_(part))))
+        return found
+
+    def plain(self, *kinds: str, subject: str, last: int | None = None) -> list[PlainEvent]:
+        """The same as :meth:`of` without the weight of whole rows; only the ``last`` so many if that is given."""
+        wanted = select(*_PLAIN).where(EventRow.subject == subject, EventRow.kind.in_(kinds))
+        newest_first = wanted.order_by(EventRow.at.desc(), text("event.rowid DESC")).limit(last)
+        return [_plain(row) for row in self.session.execute(newest_first)][::-1]
+
+    def of_keys(self, keys: tuple[str, ...]) -> list[PlainEvent]:
+        """Events by their keys, the oldest first."""
+        wanted = select(*_PLAIN).where(EventRow.id.in_(keys)).order_by(EventRow.at, text("event.rowid"))
+        return [_plain(row) for row in self.session.execute(wanted)] if keys else []
+
+    def count(self, *kinds: str, subject: str) -> int:
+        """How many events of some kinds there are about one subject."""
+        wanted = select(func.count()).where(EventRow.subject == subject, EventRow.kind.in_(kinds))
+        return self.session.scalar(wanted) or 0
 
     def of(self, *kinds: str, subject: str = "") -> Sequence[EventRow]:
         """Events of some kinds about one subject, the oldest first; of one instant, as they came in."""

@@ -23,7 +23,7 @@ from gentle_crust.core.fermentation.readings import Reading, grid, update
 from gentle_crust.core.fermentation.uncertainty import ONE, Span, Vigour, activities, band, span, unknown
 from gentle_crust.core.scheduling.clock import Clock
 
-REMEMBERED = 10
+REMEMBERED = 8
 """Feeds that are looked back upon: older ones tell nothing that these do not."""
 DRIFT_SIGMA = 0.06
 """How much a culture's vigour may wander from one feed to the next, in its logarithm (practice)."""
