@@ -577,6 +577,7 @@ export const words = {
     now: 'now',
     places: { counter: 'counter', fridge: 'fridge' } as Record<string, string>,
     onThe: { counter: 'on the counter', fridge: 'in the fridge' } as Record<string, string>,
+    forDaysCold: ' for {days} days',
     states: {
       contaminated: 'Discard it',
       guide: 'Day {day}: {stage}',

@@ -4,6 +4,7 @@ import { computed, ref, useId } from 'vue'
 import type { Schemas } from '../api/client'
 import { useUnits } from '../shell/units'
 import { words } from '../words'
+import ClockAxis from './ClockAxis.vue'
 import { clockScale } from './clockScale'
 import { doughColour } from './temperature'
 import { useWidth } from './useSize'
@@ -16,7 +17,7 @@ const props = defineProps<{
   moves: { at: string; place: string }[]
 }>()
 const t = words.cultures
-const { clock, weekday, degree, dayClock } = useUnits()
+const { clock, degree, dayClock } = useUnits()
 const host = ref<HTMLElement | null>(null)
 const width = useWidth(host, 700)
 const id = useId()
@@ -104,8 +105,6 @@ const summary = computed(() => {
   const past = spent.likely ? `, ${t.pastBy} ${dayClock(spent.likely)}` : ''
   return `${t.ribbon}: ${ready}${past}, ${degree(props.life.culture_c)}`
 })
-const tickWord = (at: number, midnight: boolean) =>
-  midnight ? weekday(at).slice(0, 3) : clock(at).replace(/:00$/, '')
 </script>
 
 <template>
@@ -200,12 +199,7 @@ const tickWord = (at: number, midnight: boolean) =>
         >
           {{ t.now }}
         </text>
-        <g v-for="tick in time.ticks" :key="tick.at" :transform="`translate(${tick.x} ${STRIP + 6})`">
-          <line class="tick" y1="0" y2="5" />
-          <text :class="['note', { strong: tick.midnight }]" y="19" text-anchor="middle">
-            {{ tickWord(tick.at, tick.midnight) }}
-          </text>
-        </g>
+        <ClockAxis :ticks="time.ticks" :transform="`translate(0 ${STRIP + 6})`" />
       </g>
     </svg>
   </figure>
@@ -285,8 +279,5 @@ svg {
   stroke: var(--flour);
   stroke-width: 5px;
   stroke-linejoin: round;
-}
-.tick {
-  stroke: var(--quiet);
 }
 </style>

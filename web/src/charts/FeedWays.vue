@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import type { Schemas } from '../api/client'
 import { useUnits } from '../shell/units'
 import { fill, words } from '../words'
+import ClockAxis from './ClockAxis.vue'
 import { clockScale } from './clockScale'
 import { useWidth } from './useSize'
 
@@ -10,7 +11,7 @@ import { useWidth } from './useSize'
 const props = defineProps<{ answer: Schemas['FeedAnswerShown']; chosen: number; now: number }>()
 const emit = defineEmits<{ choose: [number] }>()
 const t = words.cultures
-const { clock, weekday } = useUnits()
+const { clock } = useUnits()
 const host = ref<HTMLElement | null>(null)
 const width = useWidth(host, 800)
 const HIGH = 44
@@ -59,8 +60,6 @@ const parts = (way: Schemas['WayShown']) => {
 const plain = (value: number) => String(Math.round(value * 10) / 10)
 const when = (way: Schemas['WayShown']) =>
   way.feeds.length > 1 ? fill(t.feedsFrom, { count: way.feeds.length }) : ''
-const tickWord = (at: number, midnight: boolean) =>
-  midnight ? weekday(at).slice(0, 3) : clock(at).replace(/:00$/, '')
 </script>
 
 <template>
@@ -119,12 +118,7 @@ const tickWord = (at: number, midnight: boolean) =>
       <span class="out-of-sight">{{ t.ripe }} {{ row.ripe }}</span>
     </button>
     <svg class="axis" :class="{ narrow }" :width="length + 2" height="42" aria-hidden="true">
-      <g v-for="tick in time.ticks" :key="tick.at" :transform="`translate(${tick.x} 0)`">
-        <line class="tick" y1="0" y2="5" />
-        <text :class="['note', { strong: tick.midnight }]" y="19" text-anchor="middle">
-          {{ tickWord(tick.at, tick.midnight) }}
-        </text>
-      </g>
+      <ClockAxis :ticks="time.ticks" />
       <text class="says" :x="wantedX" y="38" :text-anchor="wantedX > length - 60 ? 'end' : 'middle'">
         {{ t.wantedAt }} {{ clock(answer.wanted) }}
       </text>
@@ -204,9 +198,6 @@ svg {
   stroke: var(--ink);
   stroke-width: 2;
   stroke-dasharray: 3 3;
-}
-.tick {
-  stroke: var(--quiet);
 }
 .note {
   font: 400 13px var(--read);

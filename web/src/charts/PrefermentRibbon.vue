@@ -4,6 +4,7 @@ import { computed, ref, useId } from 'vue'
 import type { Schemas } from '../api/client'
 import { useUnits } from '../shell/units'
 import { words } from '../words'
+import ClockAxis from './ClockAxis.vue'
 import { clockScale } from './clockScale'
 import { doughColour } from './temperature'
 import { useWidth } from './useSize'
@@ -11,7 +12,7 @@ import { useWidth } from './useSize'
 /** A yeasted preferment through its night: rise with its band, temperature as colour, and when it is ripe. */
 const props = defineProps<{ found: Schemas['DoseAnswer']; now: number }>()
 const t = words.cultures
-const { clock, weekday, dayClock } = useUnits()
+const { clock, dayClock } = useUnits()
 const host = ref<HTMLElement | null>(null)
 const width = useWidth(host, 800)
 const id = useId()
@@ -63,8 +64,6 @@ const ripe = computed(() => {
   }
 })
 const name = computed(() => `${t.ripe} ${dayClock(instant(props.found.dose.ripe.likely ?? 0))}`)
-const tickWord = (at: number, midnight: boolean) =>
-  midnight ? weekday(at).slice(0, 3) : clock(at).replace(/:00$/, '')
 </script>
 
 <template>
@@ -108,12 +107,7 @@ const tickWord = (at: number, midnight: boolean) =>
         />
         <text class="says" :x="Math.min(ripe.likely, length - 60)" :y="-HIGH - 18">{{ t.ripe }}</text>
         <line class="base" x1="0" :x2="length" y1="0" y2="0" />
-        <g v-for="tick in time.ticks" :key="tick.at" :transform="`translate(${tick.x} 0)`">
-          <line class="tick" y1="0" y2="5" />
-          <text :class="['note', { strong: tick.midnight }]" y="19" text-anchor="middle">
-            {{ tickWord(tick.at, tick.midnight) }}
-          </text>
-        </g>
+        <ClockAxis :ticks="time.ticks" />
       </g>
     </svg>
   </figure>
@@ -151,9 +145,6 @@ svg {
 .base {
   stroke: var(--ink);
   stroke-width: 2;
-}
-.tick {
-  stroke: var(--quiet);
 }
 .note {
   font: 400 13px var(--read);

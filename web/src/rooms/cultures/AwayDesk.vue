@@ -6,6 +6,7 @@ import NumberField from '../../forms/NumberField.vue'
 import PickField from '../../forms/PickField.vue'
 import { useUnits } from '../../shell/units'
 import { fill, words } from '../../words'
+import DeskFrame from './DeskFrame.vue'
 import { said } from './useCulture'
 
 /** An absence: what to do before, how hungry it is on return, and how it is woken. */
@@ -55,12 +56,8 @@ const hungry = computed(() => {
 </script>
 
 <template>
-  <section class="desk">
-    <header>
-      <h2 tabindex="-1">{{ t.awayTitle }}</h2>
-      <button type="button" class="link" @click="emit('close')">{{ t.close }}</button>
-    </header>
-    <div class="row">
+  <DeskFrame :title="t.awayTitle" @close="emit('close')">
+    <div class="line">
       <PickField v-model="trip.leave" :label="t.leave" :options="days" />
       <ClockField v-model="trip.at" class="at" :label="t.at" />
       <NumberField v-model="trip.days" :label="t.forDays" :unit="words.ways.days" :digits="1" />
@@ -84,44 +81,15 @@ const hungry = computed(() => {
         </li>
       </ol>
     </template>
-  </section>
+  </DeskFrame>
 </template>
 
 <style scoped>
-.desk {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: 12px;
-  padding: 14px 0 18px;
-  border-top: 1.5px solid var(--ink);
-  border-bottom: 1.5px solid var(--ink);
-}
-header {
-  display: flex;
-  justify-content: space-between;
-  align-items: baseline;
-}
-h2:focus {
-  outline: none;
-}
-.row {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px 14px;
-  align-items: end;
-}
-.at {
-  width: 92px;
-}
 li {
   display: grid;
   grid-template-columns: 124px minmax(0, 1fr);
   gap: 14px;
   padding: 8px 0;
   border-top: 1px solid var(--hairline);
-}
-.error {
-  padding: 10px 14px;
-  border-radius: var(--corner);
 }
 </style>

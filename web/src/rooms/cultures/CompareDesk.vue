@@ -7,6 +7,7 @@ import { useWidth } from '../../charts/useSize'
 import PickField from '../../forms/PickField.vue'
 import { useUnits } from '../../shell/units'
 import { fill, words } from '../../words'
+import DeskFrame from './DeskFrame.vue'
 import { said, type CultureView } from './useCulture'
 
 /** Two cultures side by side: what each would do with the same feed, and how sure that is. */
@@ -84,80 +85,63 @@ const says = computed(() =>
 </script>
 
 <template>
-  <section ref="host" class="desk">
-    <header>
-      <h2 tabindex="-1">{{ t.compare }}</h2>
-      <button type="button" class="link" @click="emit('close')">{{ t.close }}</button>
-    </header>
-    <PickField
-      v-model="second"
-      class="pick"
-      :label="t.beside"
-      :options="rest.map((each) => ({ value: each.id, label: each.culture.name }))"
-    />
-    <p v-if="problem" class="inverted error" role="alert">{{ problem }}</p>
-    <p v-else class="quiet">{{ say(t.compareLead) }}</p>
-    <svg v-if="drawn.length" :width="width" :height="HIGH + 36" role="img" :aria-label="t.compareDrawing">
-      <g :transform="`translate(${LEFT} 4)`">
-        <template v-for="times in [1, 2]" :key="times">
-          <line class="scale" x1="0" :x2="length" :y1="y(times - 1)" :y2="y(times - 1)" />
-          <text class="note" x="-6" :y="y(times - 1) + 4" text-anchor="end">×{{ times }}</text>
-        </template>
-        <g v-for="(each, index) in drawn" :key="each.name">
-          <path class="band" :d="each.band" />
-          <path class="curve" :class="{ second: index === 1 }" :d="each.curve" />
+  <DeskFrame :title="t.compare" @close="emit('close')">
+    <div ref="host">
+      <PickField
+        v-model="second"
+        class="pick"
+        :label="t.beside"
+        :options="rest.map((each) => ({ value: each.id, label: each.culture.name }))"
+      />
+      <p v-if="problem" class="inverted error" role="alert">{{ problem }}</p>
+      <p v-else class="quiet">{{ say(t.compareLead) }}</p>
+      <svg v-if="drawn.length" :width="width" :height="HIGH + 36" role="img" :aria-label="t.compareDrawing">
+        <g :transform="`translate(${LEFT} 4)`">
+          <template v-for="times in [1, 2]" :key="times">
+            <line class="scale" x1="0" :x2="length" :y1="y(times - 1)" :y2="y(times - 1)" />
+            <text class="note" x="-6" :y="y(times - 1) + 4" text-anchor="end">×{{ times }}</text>
+          </template>
+          <g v-for="(each, index) in drawn" :key="each.name">
+            <path class="band" :d="each.band" />
+            <path class="curve" :class="{ second: index === 1 }" :d="each.curve" />
+          </g>
+          <text
+            v-for="(each, index) in drawn"
+            :key="each.name"
+            class="note strong"
+            :x="each.x + (index ? 12 : -12)"
+            :y="each.y + (index ? 16 : -4)"
+            :text-anchor="index ? 'start' : 'end'"
+          >
+            {{ each.name }}
+          </text>
+          <line class="base" x1="0" :x2="length" :y1="HIGH" :y2="HIGH" />
+          <text
+            v-for="hours in [0, 4, 8, 12, 16]"
+            :key="hours"
+            class="note"
+            :x="x(hours)"
+            :y="HIGH + 18"
+            :text-anchor="hours === 16 ? 'end' : 'middle'"
+          >
+            {{ hours }} h
+          </text>
         </g>
-        <text
-          v-for="(each, index) in drawn"
-          :key="each.name"
-          class="note strong"
-          :x="each.x + (index ? 12 : -12)"
-          :y="each.y + (index ? 16 : -4)"
-          :text-anchor="index ? 'start' : 'end'"
-        >
-          {{ each.name }}
-        </text>
-        <line class="base" x1="0" :x2="length" :y1="HIGH" :y2="HIGH" />
-        <text
-          v-for="hours in [0, 4, 8, 12, 16]"
-          :key="hours"
-          class="note"
-          :x="x(hours)"
-          :y="HIGH + 18"
-          :text-anchor="hours === 16 ? 'end' : 'middle'"
-        >
-          {{ hours }} h
-        </text>
-      </g>
-    </svg>
-    <dl>
-      <div v-for="each in says" :key="each.name">
-        <dt>{{ each.name }}</dt>
-        <dd>
-          <strong class="clock">{{ each.vigour }}</strong> {{ t.ofUsual }}, {{ each.sure }}. {{ each.ripe }}.
-        </dd>
-      </div>
-    </dl>
-  </section>
+      </svg>
+      <dl>
+        <div v-for="each in says" :key="each.name">
+          <dt>{{ each.name }}</dt>
+          <dd>
+            <strong class="clock">{{ each.vigour }}</strong> {{ t.ofUsual }}, {{ each.sure }}.
+            {{ each.ripe }}.
+          </dd>
+        </div>
+      </dl>
+    </div>
+  </DeskFrame>
 </template>
 
 <style scoped>
-.desk {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: 10px;
-  padding: 14px 0 18px;
-  border-top: 1.5px solid var(--ink);
-  border-bottom: 1.5px solid var(--ink);
-}
-header {
-  display: flex;
-  justify-content: space-between;
-  align-items: baseline;
-}
-h2:focus {
-  outline: none;
-}
 .pick {
   width: 220px;
 }
@@ -179,10 +163,6 @@ svg {
 }
 .band {
   fill: var(--band);
-}
-.error {
-  padding: 10px 14px;
-  border-radius: var(--corner);
 }
 .curve.second {
   stroke-dasharray: 6 5;

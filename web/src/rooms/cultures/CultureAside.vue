@@ -69,6 +69,9 @@ const reasons = computed(() => {
       <p class="small quiet">
         {{ fill(life.readings ? t.vigourFrom : t.vigourUnread, { span: sure, count: life.readings }) }}
       </p>
+      <p v-if="life.strength < 0.9 || life.wake_feeds" class="small">
+        {{ fill(t.guideDoublings, { count: culture.doublings }) }}
+      </p>
       <p v-if="life.wake_feeds" class="small">
         {{ life.wake_feeds === 1 ? t.wakesOne : fill(t.wakes, { count: life.wake_feeds }) }}
       </p>

@@ -68,6 +68,13 @@ const fedWords = computed(() => {
   const parts = [seed_g, flour_g, water_g].map(massNumber).join(' : ')
   return `${t.fedAt} ${when(life.value.fed_at, now.value)}, ${parts}`
 })
+/** How long it has been cold, once that is days. */
+const cold = computed(() => {
+  const last = culture.value?.events.find((each) => each.event.kind === 'moved')
+  if (life.value?.place !== 'fridge' || !last) return ''
+  const days = Math.floor((now.value - Date.parse(last.at)) / 86_400_000)
+  return days > 1 ? fill(t.forDaysCold, { days }) : ''
+})
 const other = computed(() => (life.value?.place === 'fridge' ? 'counter' : 'fridge'))
 const logged = computed(() => (last.value ? (t.logged[last.value.kind] ?? t.loggedIt) : ''))
 async function did(body: Parameters<typeof log>[0]) {
@@ -101,7 +108,7 @@ async function saved() {
           </p>
           <p class="state">{{ stateOf(culture, units, now) }}</p>
           <p v-if="life" class="quiet">
-            {{ mass(life.grams) }} {{ t.onThe[life.place] }}. {{ fedWords }}.
+            {{ mass(life.grams) }} {{ t.onThe[life.place] }}{{ cold }}. {{ fedWords }}.
             <template v-if="!culture.guide">{{ life.vigour_words }}</template>
           </p>
           <p v-else>{{ t.feedFirst }}</p>

@@ -10,6 +10,7 @@ import PickField from '../../forms/PickField.vue'
 import WarmthSlider from '../../forms/WarmthSlider.vue'
 import { useUnits } from '../../shell/units'
 import { fill, words } from '../../words'
+import DeskFrame from './DeskFrame.vue'
 import { said, type CultureView, type EventBody } from './useCulture'
 
 /** Feed a culture: log what went in, or ask for so much ripe levain at a time and feed as that wants it. */
@@ -110,19 +111,15 @@ const over = computed(() =>
 </script>
 
 <template>
-  <section class="desk">
-    <header>
-      <h2 tabindex="-1">{{ fill(t.feedTitle, { name: culture.culture.name }) }}</h2>
-      <button type="button" class="link" @click="emit('close')">{{ t.close }}</button>
-    </header>
-    <form id="put-in" class="put" novalidate @submit.prevent="feed">
+  <DeskFrame :title="fill(t.feedTitle, { name: culture.culture.name })" @close="emit('close')">
+    <form id="put-in" class="line put" novalidate @submit.prevent="feed">
       <MassField v-model="put.seed_g" :label="t.labels.seed" />
       <MassField v-model="put.flour_g" :label="t.labels.flour" />
       <MassField v-model="put.water_g" :label="t.labels.water" />
       <button type="submit" class="action">{{ t.logFeed }}</button>
       <details>
         <summary class="small">{{ t.moreOfFeed }}</summary>
-        <div class="wish">
+        <div class="line">
           <ClockField v-model="at" class="at" :label="t.at" />
           <MaybeField
             v-model="warm"
@@ -136,7 +133,7 @@ const over = computed(() =>
     </form>
     <template v-if="culture.life && !culture.guide">
       <h3>{{ t.wishTitle }}</h3>
-      <div class="wish">
+      <div class="line">
         <MassField v-model="wish.needed_g" :label="t.needed" />
         <MassField v-model="wish.kept_g" :label="t.kept" />
         <PickField v-model="wish.day" :label="t.day" :options="days" />
@@ -188,56 +185,15 @@ const over = computed(() =>
         </div>
       </template>
     </template>
-  </section>
+  </DeskFrame>
 </template>
 
 <style scoped>
-.desk {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: 14px;
-  padding: 14px 0 18px;
-  border-top: 1.5px solid var(--ink);
-  border-bottom: 1.5px solid var(--ink);
-}
-header {
-  display: flex;
-  justify-content: space-between;
-  align-items: baseline;
-}
-h2:focus {
-  outline: none;
-}
-h3 {
-  font-size: 17px;
-  font-weight: 650;
-}
-.put,
-.wish {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px 18px;
-  align-items: end;
-}
-.at {
-  width: 92px;
-}
 details {
   width: 100%;
 }
-summary {
-  display: flex;
-  align-items: center;
-  min-height: 44px;
-  text-decoration: underline;
-  cursor: pointer;
-}
 .warm {
   width: 220px;
-}
-.error {
-  padding: 10px 14px;
-  border-radius: var(--corner);
 }
 .mind {
   padding-left: 10px;
@@ -245,7 +201,7 @@ summary {
 }
 .chosen {
   display: grid;
-  grid-template-columns: minmax(0, 1.4fr) minmax(0, 1fr);
+  grid-template-columns: minmax(0, 2fr) minmax(0, 1fr);
   gap: 24px;
 }
 .over {
@@ -255,7 +211,7 @@ summary {
 .step {
   display: flex;
   flex-wrap: wrap;
-  gap: 2px 18px;
+  gap: 2px 14px;
   padding: 6px 0;
   border-top: 1px solid var(--hairline);
 }

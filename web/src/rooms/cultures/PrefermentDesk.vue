@@ -2,7 +2,6 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, reactive, ref, shallowRef, watch } from 'vue'
 import { api, ask, type Schemas } from '../../api/client'
-import CueDrawing from '../../charts/CueDrawing.vue'
 import PrefermentRibbon from '../../charts/PrefermentRibbon.vue'
 import ChoiceRow from '../../forms/ChoiceRow.vue'
 import ClockField from '../../forms/ClockField.vue'
@@ -14,6 +13,7 @@ import { useNow } from '../../shell/kitchen'
 import { useFlours } from '../../shell/flours'
 import { useUnits } from '../../shell/units'
 import { fill, words } from '../../words'
+import CueRow from './CueRow.vue'
 import { said } from './useCulture'
 
 /** Poolish, biga, sponge or old dough: yeast for the hours that it really has, and whether it is ripe. */
@@ -87,8 +87,8 @@ function setKind(kind: Kind) {
   wish.kind = kind
   wish.hydration = null
 }
-async function judge(cue: string, value: string) {
-  cues[cue] = cues[cue] === value ? null : value
+async function judge(cue: string, value: string | null) {
+  cues[cue] = value
   try {
     const look = cues as Pick<Schemas['LookBody'], 'surface' | 'bubbles' | 'smell'>
     const answer = await ask(api.POST('/api/preferments/ripeness', { body: { ...body.value, ...look } }))
@@ -105,7 +105,7 @@ const span = computed(() => {
   if (!ripe) return ''
   return fill(t.doseSpan, { low: instant(ripe.low), likely: instant(ripe.likely), high: instant(ripe.high) })
 })
-const rows = [
+const rows: { cue: 'surface' | 'bubbles' | 'smell'; values: Record<string, string>; drawn: boolean }[] = [
   { cue: 'surface', values: t.preferment.surface, drawn: true },
   { cue: 'bubbles', values: t.preferment.bubbles, drawn: false },
   { cue: 'smell', values: t.preferment.smell, drawn: false },
@@ -165,21 +165,15 @@ const places = (g: number) => (g < 10 ? g.toFixed(2) : massNumber(g))
       <section class="judge">
         <h3>{{ t.isItRipe }}</h3>
         <div class="cues">
-          <fieldset v-for="row in rows" :key="row.cue">
-            <legend class="small quiet">{{ t.cueNames[row.cue as 'surface'] }}</legend>
-            <button
-              v-for="[value, label] in Object.entries(row.values)"
-              :key="value"
-              type="button"
-              class="cue"
-              :class="{ on: cues[row.cue] === value }"
-              :aria-pressed="cues[row.cue] === value"
-              @click="judge(row.cue, value)"
-            >
-              <CueDrawing v-if="row.drawn" :of="value" />
-              {{ label }}
-            </button>
-          </fieldset>
+          <CueRow
+            v-for="row in rows"
+            :key="row.cue"
+            :model-value="cues[row.cue] ?? null"
+            :legend="t.cueNames[row.cue]"
+            :values="row.values"
+            :drawn="row.drawn"
+            @update:model-value="(value) => judge(row.cue, value)"
+          />
         </div>
         <p v-if="verdict" role="status">
           <strong>{{ t.preferment.verdicts[verdict.verdict] }}</strong> {{ verdict.do }}
@@ -251,28 +245,6 @@ h3 {
   flex-wrap: wrap;
   gap: 12px 28px;
   margin-bottom: 10px;
-}
-fieldset {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
-}
-.cue {
-  display: inline-flex;
-  gap: 8px;
-  align-items: center;
-  min-height: 48px;
-  padding: 0 12px;
-  border: 1.5px solid var(--quiet);
-  border-radius: var(--corner);
-  background: var(--paper);
-  color: var(--ink);
-  cursor: pointer;
-}
-.cue.on {
-  background: var(--ink);
-  border-color: var(--ink);
-  color: var(--flour);
 }
 @media (max-width: 720px) {
   .desk {

@@ -3,6 +3,7 @@ import { ref } from 'vue'
 import MassField from '../../forms/MassField.vue'
 import { useUnits } from '../../shell/units'
 import { fill, words } from '../../words'
+import DeskFrame from './DeskFrame.vue'
 import type { CultureView, EventBody } from './useCulture'
 
 /** Some of a culture taken for a dough, or dried as a backup; and dried flakes woken. */
@@ -16,12 +17,8 @@ const flakes = ref(10)
 </script>
 
 <template>
-  <section class="desk">
-    <header>
-      <h2 tabindex="-1">{{ t.takeTitle }}</h2>
-      <button type="button" class="link" @click="emit('close')">{{ t.close }}</button>
-    </header>
-    <form novalidate @submit.prevent="emit('log', { kind: 'taken', g: taken })">
+  <DeskFrame :title="t.takeTitle" @close="emit('close')">
+    <form class="line" novalidate @submit.prevent="emit('log', { kind: 'taken', g: taken })">
       <MassField v-model="taken" :label="t.takenG" />
       <button type="submit" class="action">{{ t.logTaken }}</button>
       <span class="quiet">{{ fill(t.holds, { mass: mass(culture.life?.grams ?? 0) }) }}</span>
@@ -30,7 +27,7 @@ const flakes = ref(10)
     <ol class="steps">
       <li v-for="step in t.backupSteps" :key="step">{{ say(step) }}</li>
     </ol>
-    <form novalidate @submit.prevent="emit('log', { kind: 'dried', g: dried })">
+    <form class="line" novalidate @submit.prevent="emit('log', { kind: 'dried', g: dried })">
       <MassField v-model="dried" :label="t.driedG" />
       <button type="submit" class="plain">{{ t.logDried }}</button>
     </form>
@@ -39,6 +36,7 @@ const flakes = ref(10)
       <li v-for="step in t.wakeSteps" :key="step">{{ say(step) }}</li>
     </ol>
     <form
+      class="line"
       novalidate
       @submit.prevent="
         emit('log', {
@@ -56,37 +54,10 @@ const flakes = ref(10)
         fill(t.wokenWith, { flour: mass(flakes * 2), water: mass(flakes * 2.5) })
       }}</span>
     </form>
-  </section>
+  </DeskFrame>
 </template>
 
 <style scoped>
-.desk {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: 12px;
-  padding: 14px 0 18px;
-  border-top: 1.5px solid var(--ink);
-  border-bottom: 1.5px solid var(--ink);
-}
-header {
-  display: flex;
-  justify-content: space-between;
-  align-items: baseline;
-}
-h2:focus {
-  outline: none;
-}
-h3 {
-  font-size: 17px;
-  font-weight: 650;
-  margin-top: 6px;
-}
-form {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px 18px;
-  align-items: end;
-}
 form span {
   align-self: center;
 }
