@@ -90,6 +90,13 @@ def test_what_was_taken_back_can_be_brought_in_for_thirty_days(book, sessions):
         later(sessions, days=61).withdraw("gull", "mine", False)
 
 
+def test_one_that_lives_in_the_fridge_is_told_to_go_back_there_after_its_feed(book):
+    book.log("brack", "mine", fed(water_g=51), None)
+    assert "then into the fridge" in book.open("brack").health.do
+    book.log("gull", "other", fed(), None)
+    assert "fridge" not in book.open("gull").health.do
+
+
 def test_a_culture_put_away_comes_back_with_its_past(book, sessions):
     before = book.open("gull")
     book.put_away("gull")
@@ -159,6 +166,8 @@ def test_the_calendar_holds_standing_feeds_and_those_of_plans_at_the_same_instan
     events = {str(event["summary"]): event for event in reversed(list(made.walk("VEVENT")))}
     assert events["Feed Gull"]["dtstart"].dt == datetime(2026, 11, 28, 21, 15, tzinfo=UTC)
     assert "Tidewater" in "".join(events) and "{" not in str(made.to_ical())
+    brack = next(entry for entry in ahead.calendar("brack") if entry.id.startswith("feed"))
+    assert "into the fridge" in brack.detail
     uids = [str(event["uid"]) for event in made.walk("VEVENT")]
     assert len(set(uids)) == len(uids) == len(entries)
 

@@ -15,6 +15,8 @@ from gentle_crust.kitchen.plans import ASKED, PLAN, PlanBook
 from gentle_crust.store.models import PlanRow
 from gentle_crust.store.repositories import Plans
 
+STANDING = "Standing feed. Log it when it is done, and the next ones follow from it."
+THEN_COLD = " Once it has begun to rise, in an hour or two, into the fridge."
 NEAR = timedelta(hours=1)
 REMINDED = timedelta(hours=36)
 """A missed feed is reminded of for so long; after that it is told in its own room."""
@@ -91,7 +93,7 @@ class Ahead:
             Entry(
                 f"feed-{each.id}-{at:%Y%m%dT%H%M}",
                 f"Feed {each.name}",
-                "Standing feed. Log it when it is done, and the next ones follow from it.",
+                STANDING + (THEN_COLD if each.then == "fridge" else ""),
                 at,
                 each.id,
             )

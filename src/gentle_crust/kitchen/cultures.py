@@ -15,7 +15,7 @@ from gentle_crust.core.culture.beginning import Guide, guide
 from gentle_crust.core.culture.culture import Culture, check_culture
 from gentle_crust.core.culture.discard import discard
 from gentle_crust.core.culture.doublings import in_a_row, risen
-from gentle_crust.core.culture.events import Event, checked, in_order
+from gentle_crust.core.culture.events import Event, Place, checked, in_order
 from gentle_crust.core.culture.feeding import FeedWish, feed_for
 from gentle_crust.core.culture.life import REMEMBERED, Course, Life, courses_of, live
 from gentle_crust.core.culture.plain_feed import PlainFeed, plain_feed
@@ -63,6 +63,8 @@ class DueFeed:
     name: str
     at: datetime
     ahead: tuple[datetime, ...]
+    then: Place
+    """Where it goes once it has begun to rise."""
 
 
 @dataclass(frozen=True)
@@ -279,7 +281,7 @@ class CultureBook:
         life = live(known.culture, known.events, known.clock)
         if life is None:
             return None, None, beginning
-        found = health(life, courses[-1].looks)
+        found = health(life, courses[-1].looks, lives=known.culture.place)
         return life, found if beginning is None or found.code == "contaminated" else None, beginning
 
     def _feeds(self, known: _Known, beginning: Guide | None) -> tuple[datetime, ...]:
@@ -304,7 +306,8 @@ class CultureBook:
             feeds = self._feeds(each, guide(each.culture, each.courses, clock))
             if feeds:
                 ahead = feeds if all_ahead else feeds[:1]
-                found.append(DueFeed(each.row.id, each.culture.name, feeds[0], ahead))
+                then = each.culture.schedule.then if each.culture.schedule else "counter"
+                found.append(DueFeed(each.row.id, each.culture.name, feeds[0], ahead, then))
         return tuple(found)
 
     def open(self, key: str, shown: int = SHOWN_EVENTS) -> view.CultureView:

@@ -6,7 +6,7 @@ from statistics import NormalDist
 from typing import Literal
 
 from gentle_crust.core.cautions import Caution, caution
-from gentle_crust.core.culture.events import Event
+from gentle_crust.core.culture.events import Event, Place
 from gentle_crust.core.culture.life import Life, Phases
 from gentle_crust.core.fermentation.uncertainty import Vigour
 from gentle_crust.core.tables import rows
@@ -72,8 +72,8 @@ def sluggish(vigour: Vigour, strength: float) -> bool:
     return NormalDist(log(vigour.likely * strength), vigour.sigma).cdf(log(SLOW)) > SURE_OF_SLOW
 
 
-def health(life: Life, looks: tuple[Event, ...], now_h: float = 0.0) -> Health:
-    """The verdict on a living culture at ``now_h``; ``looks`` are those since its last feed."""
+def health(life: Life, looks: tuple[Event, ...], now_h: float = 0.0, lives: Place = "counter") -> Health:
+    """The verdict on a culture at ``now_h``; ``looks`` are those since its last feed, ``lives`` where it rests."""
     cues = fresh_cues(looks, now_h)
     phases = weigh_cues(life.phases, cues)
     if spoilt(looks):
@@ -87,7 +87,7 @@ def health(life: Life, looks: tuple[Event, ...], now_h: float = 0.0) -> Health:
     if slow and code == "thriving":
         code = "sluggish"
     why = (*_cue_reasons(cues, likeliest), _by_the_clock(life, likeliest), *_of_vigour(life, slow))
-    return Health(code, phases, why, _do(code, likeliest, life), (caution("jar"),))
+    return Health(code, phases, why, _do(code, likeliest, life, lives), (caution("jar"),))
 
 
 def _cue_reasons(cues: dict[str, str], phase: str) -> tuple[Reason, ...]:
@@ -116,7 +116,7 @@ def _of_vigour(life: Life, slow: bool) -> tuple[Reason, ...]:
     return ()
 
 
-def _do(code: HealthCode, phase: str, life: Life) -> str:
+def _do(code: HealthCode, phase: str, life: Life, lives: Place) -> str:
     if code == "hungry":
         feeds = max(life.wake_feeds, 1)
         times = "once" if feeds == 1 else f"{feeds} times, back to back,"
@@ -127,4 +127,6 @@ def _do(code: HealthCode, phase: str, life: Life) -> str:
         return "Keep it at {26|c} and feed it at its peak, twice; a little rye enlivens it."
     if phase == "ripe":
         return "Use it now, feed it, or put it in the fridge."
+    if lives == "fridge" and life.place == "counter":
+        return "Leave it until it has begun to rise, an hour or two; then into the fridge."
     return "Leave it be."
