@@ -1,33 +1,39 @@
 """The Cultures room as a baker meets it: feeding with wet hands, looking, history, a new culture, the phone."""
 
 import re
+from threading import Thread
 
 import pytest
 from axe_playwright_python.sync_playwright import Axe
-from live import SATURDAY, serving
+from live import serving
 from playwright.sync_api import expect
+from waitress import create_server
 
+from gentle_crust.api.app import create_app
 from tests.browser.conftest import DESK, PHONE
+from tests.conftest import SATURDAY
 
 pytestmark = pytest.mark.browser
 
 
 @pytest.fixture
-def own(browser):
+def own(browser, sessions):
     """A demo of its own, to change at will: opens pages on it."""
-    with serving(now=SATURDAY) as address:
-        contexts = []
+    server = create_server(create_app(sessions, lambda: SATURDAY), host="127.0.0.1", port=0, threads=4)
+    Thread(target=server.run, daemon=True).start()
+    contexts = []
 
-        def opened(path="/cultures", viewport=DESK, **more):
-            contexts.append(browser.new_context(viewport=viewport, **more))
-            page = contexts[-1].new_page()
-            page.goto(address + path)
-            page.wait_for_load_state("networkidle")
-            return page
+    def opened(path="/cultures", viewport=DESK, **more):
+        contexts.append(browser.new_context(viewport=viewport, **more))
+        page = contexts[-1].new_page()
+        page.goto(f"http://127.0.0.1:{server.effective_port}{path}")
+        page.wait_for_load_state("networkidle")
+        return page
 
-        yield opened
-        for context in contexts:
-            context.close()
+    yield opened
+    for context in contexts:
+        context.close()
+    server.close()
 
 
 def state(page):

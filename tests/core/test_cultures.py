@@ -89,6 +89,13 @@ def test_a_day_on_the_counter_is_well_and_three_are_not():
     assert one.wake_feeds == 0 and three.wake_feeds >= 1 and three.seed.strength < 0.7
 
 
+@pytest.mark.parametrize("place", ["counter", "fridge"])
+def test_a_culture_forgotten_for_a_year_is_hungry_and_still_reckoned(place):
+    life = live(WHITE, (replace(FED, at_h=-24 * 365), Event("m", -24 * 364, "moved", place=place)), HOME)
+    assert life.wake_feeds >= 2 and life.seed.strength == pytest.approx(0.15) and life.seed.yeast > 0.9
+    assert all(np.isfinite([point.rise, point.low, point.high]).all() for point in life.points)
+
+
 def test_feeds_bring_a_weak_culture_back():
     weak = weakened(1.0, 80)
     assert weak < 0.4 and 2 <= feeds_to_wake(weak) <= 3

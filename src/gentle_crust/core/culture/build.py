@@ -80,7 +80,7 @@ def jar_capacity(jar: Makeup) -> float:
 
 def ripe_hours(trace: Trace) -> Floats:
     """Hours at which each column of a levain's trace is ripe: near its greatest rise, its yeast grown."""
-    risen = crossings(trace.hours, trace.rise / trace.rise.max(axis=0), RIPE_SHARE_OF_PEAK)
+    risen = crossings(trace.hours, trace.rise / np.maximum(trace.rise.max(axis=0), 1e-9), RIPE_SHARE_OF_PEAK)
     grown = crossings(trace.hours, trace.states[0], RIPE_YEAST)
     later: Floats = np.maximum(risen, grown)
     return later

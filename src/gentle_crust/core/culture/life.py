@@ -32,6 +32,8 @@ MIX_C = 24.0
 AHEAD_H = {"counter": 30.0, "fridge": 12 * 24.0}
 """How far a culture is foretold, from its last feed on at least, by where it stands; longer in a cool room."""
 SLOWEST = 0.35
+MOST_STEPS = 500
+"""Of one stay: weeks in one place need no hour by hour."""
 LOOK_BACK_H = 36.0
 POINTS = 160
 
@@ -195,7 +197,7 @@ def carry(
         hours = end - start
         if hours < 1e-4:
             continue
-        steps = max(int(np.ceil(hours / 0.25)), 2) if hours <= 24 else max(int(np.ceil(hours)), 96)
+        steps = max(int(np.ceil(hours / 0.25)), 2) if hours <= 24 else min(max(int(np.ceil(hours)), 96), MOST_STEPS)
         middles = start + (np.arange(steps) + 0.5) * hours / steps
         ambient = clock.room_c(middles) if place == "counter" else np.full(steps, clock.room.fridge_c)
         leg = Leg(hours, ambient + warmer_k, "covered_bowl", max(course.grams, 20.0), jar_capacity(jar))

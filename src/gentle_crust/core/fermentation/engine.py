@@ -21,6 +21,8 @@ STEP_H = 1 / 4
 ROOM_K = 298.15
 NOT_YET_FULL = 0.25
 """Share of capacity below which a dough keeps all the gas that it makes: a fourth power of it is 0.4 %."""
+FULLY_GROWN = 60.0
+"""Growth beyond e to this changes nothing more; weeks unattended would overflow."""
 ABSENT = 1e-9
 """Stands for a leaven that is not in the dough."""
 
@@ -167,7 +169,7 @@ def _integral(rate: Floats, step_h: float, part: Floats | float = 1.0) -> Floats
 
 def _logistic(start: Floats, exponent: Floats, ceiling: float) -> Floats:
     """Closed form of logistic growth from ``start`` over the integral of its rate; shape (time, factor)."""
-    growth = start / ceiling * np.exp(exponent)
+    growth = start / ceiling * np.exp(np.minimum(exponent, FULLY_GROWN))
     result: Floats = ceiling * growth / (1 - start / ceiling + growth)
     return result
 

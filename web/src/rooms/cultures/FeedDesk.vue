@@ -29,8 +29,10 @@ const put = reactive({
 const at = ref(clock(props.now))
 const warm = ref<number | null>(null)
 const mark = ref<number | null>(null)
+/** A time that is still to come today is yesterday's: a feed before midnight is often logged after it. */
 function feed() {
-  const time = at.value === clock(props.now) ? null : `${dayKey(props.now)}T${at.value}`
+  const ago = at.value > clock(props.now) ? 86_400_000 : 0
+  const time = at.value === clock(props.now) ? null : `${dayKey(props.now - ago)}T${at.value}`
   emit('log', {
     kind: 'fed',
     ...put,
