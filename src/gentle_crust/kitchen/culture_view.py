@@ -15,7 +15,7 @@ from gentle_crust.core.culture.jar import level_mm
 from gentle_crust.core.culture.life import Life, Phases
 from gentle_crust.core.culture.verdict import Health
 from gentle_crust.core.fermentation.readings import in_words
-from gentle_crust.core.fermentation.uncertainty import Vigour
+from gentle_crust.core.fermentation.uncertainty import Span, Vigour, activities, span
 from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.scheduling.result import Night, TimeSpan, dated
 
@@ -69,6 +69,8 @@ class LifeView:
     spent: TimeSpan
     phases: Phases
     vigour: Vigour
+    vigour_span: Span
+    """Low, likely and high of its speed; 1 is usual."""
     vigour_words: str
     readings: int
     strength: float
@@ -204,6 +206,7 @@ def life_view(culture: Culture, life: Life, clock: Clock, now_h: float = 0.0) ->
         spent=dated(life.spent, clock),
         phases=life.phases,
         vigour=life.vigour,
+        vigour_span=span(activities(life.vigour)),
         vigour_words=in_words(life.vigour).replace("Your dough", culture.name),
         readings=life.readings,
         strength=life.seed.strength,

@@ -2585,6 +2585,7 @@ export interface components {
             /** Strength */
             strength: number;
             vigour: components["schemas"]["Vigour"];
+            vigour_span: components["schemas"]["Span"];
             /** Vigour Words */
             vigour_words: string;
             /** Wake Feeds */

@@ -11,7 +11,7 @@ from typing import Protocol
 import numpy as np
 import numpy.typing as npt
 
-from gentle_crust.core.culture.build import SEED_YEAST, jar_capacity, ripe_hours, spent_hours
+from gentle_crust.core.culture.build import RIPE_YEAST, SEED_YEAST, jar_capacity, ripe_hours, spent_hours
 from gentle_crust.core.culture.culture import Culture, jar_makeup_of
 from gentle_crust.core.culture.events import Event, Place, grams_at_end, in_order, place_at_end
 from gentle_crust.core.culture.hunger import DRIED, HUNGRY_H, feeds_to_wake, pace_of, recovered, weakened
@@ -276,15 +276,19 @@ def _after(culture: Culture, course: Course, before: _Carried, clock: Clock, hyd
     jar = jar_makeup_of(culture, 100 * hydration)
     state = start_of(jar, course, before.seed, culture.hydration_percent / 100, 1)
     warmer = _warmer_k(jar, state, course, clock)
-    drifted = replace(before.vigour, sigma=float(np.hypot(before.vigour.sigma, DRIFT_SIGMA)))
-    vigour, read = _believed(culture, course, before.seed, drifted, clock, hydration, warmer)
+    vigour, read = _believed(culture, course, before.seed, _drifted(before.vigour), clock, hydration, warmer)
     ends = max(course.until_h, course.fed.at_h + 0.5)
     trace = carry(jar, state, course, ends, clock, np.array([vigour.likely * before.seed.strength]), warmer)
-    ripe = float(ripe_hours(trace)[0]) if trace.states[0][-1, 0] >= 0.7 else float("nan")
+    ripe = float(ripe_hours(trace)[0]) if trace.states[0][-1, 0] >= RIPE_YEAST else float("nan")
     eaten = min(float(trace.states[0][-1, 0]), 1.0)
     strength = weakened(recovered(before.seed.strength, eaten), float(hunger_of(trace, ripe)[-1]))
     seed = Seed(float(trace.states[0][-1, 0]), float(trace.states[1][-1, 0]), strength)
     return _Carried(seed, vigour, before.readings + read)
+
+
+def _drifted(vigour: Vigour) -> Vigour:
+    """What is believed at the next feed: as likely, a little less sure."""
+    return replace(vigour, sigma=float(np.hypot(vigour.sigma, DRIFT_SIGMA)))
 
 
 def _believed(
@@ -340,8 +344,7 @@ def _foretold(culture: Culture, course: Course, before: _Carried, clock: Clock, 
     jar = jar_makeup_of(culture, 100 * hydration)
     one = start_of(jar, course, before.seed, culture.hydration_percent / 100, 1)
     warmer = _warmer_k(jar, one, course, clock)
-    prior = replace(before.vigour, sigma=float(np.hypot(before.vigour.sigma, DRIFT_SIGMA)))
-    vigour, read = _believed(culture, course, before.seed, prior, clock, hydration, warmer)
+    vigour, read = _believed(culture, course, before.seed, _drifted(before.vigour), clock, hydration, warmer)
     start, strength = course.fed.at_h, before.seed.strength
     ahead = AHEAD_H[place] if place == "fridge" else room_hours(clock, start, AHEAD_H[place])
     ends = max(now_h + AHEAD_H[place] / 2, start + ahead)

@@ -15,10 +15,8 @@ const life = computed(() => props.culture.life ?? null)
 const cautions = computed(() => props.culture.guide?.cautions ?? props.culture.health?.cautions ?? [])
 const sure = computed(() => {
   if (!life.value) return ''
-  const { likely, sigma } = life.value.vigour
-  const low = Math.round(100 * likely * Math.exp(-1.28 * sigma))
-  const high = Math.round(100 * likely * Math.exp(1.28 * sigma))
-  return `${low}–${high} %`
+  const { low, high } = life.value.vigour_span
+  return `${Math.round(100 * (low ?? 0))}–${Math.round(100 * (high ?? 0))} %`
 })
 const photoAt = computed(
   () => `/api/cultures/${props.culture.id}/photo?v=${props.now - (props.now % 60_000)}`,
@@ -69,7 +67,7 @@ const reasons = computed(() => {
       <p class="small quiet">
         {{ fill(life.readings ? t.vigourFrom : t.vigourUnread, { span: sure, count: life.readings }) }}
       </p>
-      <p v-if="life.strength < 0.9 || life.wake_feeds" class="small">
+      <p v-if="life.wake_feeds" class="small">
         {{ fill(t.guideDoublings, { count: culture.doublings }) }}
       </p>
       <p v-if="life.wake_feeds" class="small">
