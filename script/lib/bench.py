@@ -10,11 +10,14 @@ import time
 import urllib.request
 from datetime import UTC, datetime, timedelta
 from pathlib import Path
+from threading import Thread
 
 import numpy as np
 from live import CHROMIUM, QUIET, serving
 from playwright.sync_api import sync_playwright
+from waitress import create_server
 
+from gentle_crust import demo
 from gentle_crust.api.app import create_app
 from gentle_crust.core.culture.culture import Culture
 from gentle_crust.core.culture.events import Event
@@ -211,6 +214,91 @@ def feeding(address: str) -> tuple[float, float]:
     return timed(len(wishes), lambda turn: _post(address, wishes[turn], "/api/cultures/gull/feed"))
 
 
+PRESSED = """name => new Promise(done => {
+  const shown = () => document.querySelector('.rows').innerHTML
+  const seen = shown()
+  const button = [...document.querySelectorAll('button.press')].find((one) => one.textContent.trim() === name)
+  const begun = performance.now()
+  button.click()
+  const look = () => {
+    const took = performance.now() - begun
+    if (shown() !== seen) done(took)
+    else if (took > 3000) done(-1)
+    else requestAnimationFrame(look)
+  }
+  look()
+})"""
+"""Presses a button of the Bench and resolves with the milliseconds until its ribbons are others."""
+SATURDAY_AT = datetime(2026, 11, 28, 16, 0, tzinfo=UTC)
+
+
+def _three_doughs(folder: Path):
+    """A bench of three live doughs, one of them with ten thousand figures of its probe."""
+    sessions = open_store(folder)
+    demo.fill(sessions, lambda: SATURDAY_AT.replace(hour=6, minute=30))
+    app = create_app(sessions, lambda: SATURDAY_AT)
+    client = app.test_client()
+    begun = {"formula_id": "lamplighters-tin", "pieces": 2, "proof": "room"}
+    for number, (formula, minutes) in enumerate(
+        (("tidewater-country", 95), ("two-tides", 80), ("lamplighters-tin", 40))
+    ):
+        mixed_at = (SATURDAY_AT - timedelta(minutes=minutes)).isoformat()
+        body = begun | {"formula_id": formula, "event": f"e{number}", "mixed_at": mixed_at}
+        client.post(f"/api/bench/mixed/dough{number}", json=body)
+    start = SATURDAY_AT - timedelta(minutes=94)
+    _press(client, "probe", "bake_probe", {"device": "probe"}, start)
+    samples = [
+        {"device": "probe", "quantity": "dough_c", "value": 25 - turn / 5000,
+         "at": (start + timedelta(seconds=turn * 0.56)).isoformat()}
+        for turn in range(10_000)
+    ]  # fmt: skip
+    for half in (samples[:5000], samples[5000:]):
+        client.post("/api/samples", json={"sent_at": SATURDAY_AT.isoformat(), "samples": half})
+    return app, client
+
+
+def _press(client, key: str, kind: str, body: dict, at: datetime = SATURDAY_AT) -> None:
+    press = {"id": key, "dough": "dough0", "kind": kind, "at": at.isoformat(), "body": body}
+    answer = client.post("/api/bench/presses", json={"sent_at": SATURDAY_AT.isoformat(), "presses": [press]})
+    if answer.json["taken"] != [key]:
+        raise RuntimeError(answer.json["refused"])
+
+
+def presses() -> tuple[float, float]:
+    """A press on one of three doughs, ten thousand figures behind it, until the whole bench is answered anew."""
+    with tempfile.TemporaryDirectory() as scratch:
+        _, client = _three_doughs(Path(scratch) / "data")
+
+        def once(turn: int) -> None:
+            _press(
+                client, f"fold{turn}{time.monotonic_ns()}", "bake_step", {"key": f"extra_fold-{time.monotonic_ns()}"}
+            )
+
+        return timed(30, once)
+
+
+def pressed_in_browser() -> tuple[float, float]:
+    """From a press on the Bench with three doughs to its ribbons drawn anew, in the browser."""
+    with tempfile.TemporaryDirectory() as scratch, sync_playwright() as playwright:
+        app, _ = _three_doughs(Path(scratch) / "data")
+        server = create_server(app, host="127.0.0.1", port=0, threads=4)
+        Thread(target=server.run, daemon=True).start()
+        browser = playwright.chromium.launch(executable_path=CHROMIUM, args=QUIET)
+        page = browser.new_page(viewport={"width": 1280, "height": 800})
+        page.goto(f"http://127.0.0.1:{server.effective_port}/bench/dough0")
+        page.locator("section.next h1").wait_for()
+        times = []
+        for _ in range(20):
+            page.wait_for_timeout(300)
+            took = page.evaluate(PRESSED, "One more fold")
+            if took < 0:
+                raise RuntimeError("nothing changed on the Bench")
+            times.append(took)
+        browser.close()
+        server.close()
+    return spread(times[2:])
+
+
 def first_load() -> float:
     """Script and style that the first page asks for, kB compressed."""
     page = (WEB / "index.html").read_text()
@@ -227,6 +315,8 @@ def main() -> None:
         rows.append(("slider key to ribbon redrawn", *slider(address), "150 ms"))
         rows.append(("feeds for a wish over HTTP", *feeding(address), "500 ms"))
     rows.append(("culture of 1,000 feeds opened", *thousand_feeds(), "150 ms"))
+    rows.append(("press on the Bench, server, three doughs, 10,000 figures", *presses(), "60 ms"))
+    rows.append(("press on the Bench to ribbons redrawn, three doughs", *pressed_in_browser(), "100 ms"))
     lines = ["| what | median | 95th percentile | wanted |", "|---|---|---|---|"]
     lines += [f"| {name} | {middle:.1f} ms | {high:.1f} ms | under {limit} |" for name, middle, high, limit in rows]
     lines.append(f"| first page, script and style compressed | {first_load():.0f} kB | | under 350 kB |")

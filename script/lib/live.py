@@ -25,18 +25,28 @@ QUIET = [
 
 
 @contextmanager
-def serving(*arguments: str, now: str | None = SATURDAY, folder: Path | None = None) -> Iterator[str]:
-    """Serve with ``gentle-crust`` and yield the address; the clock stands at ``now`` unless that is None."""
+def serving(
+    *arguments: str,
+    now: str | None = SATURDAY,
+    folder: Path | None = None,
+    rate: float = 0.0,
+    prefix: tuple[str, ...] = (),
+) -> Iterator[str]:
+    """Serve with ``gentle-crust`` and yield the address.
+
+    The clock stands at ``now`` unless that is None, or runs from there at ``rate``; ``prefix`` goes before the command.
+    """
     with tempfile.TemporaryDirectory() as scratch:
         environment = {**os.environ, "GENTLE_CRUST_DATA": str((folder or Path(scratch)) / "data")}
         environment.pop("GENTLE_CRUST_NOW", None)
         if now:
             environment["GENTLE_CRUST_NOW"] = now
-        command = [sys.executable, "-m", "gentle_crust.cli", *(arguments or ("demo",)), "--port", "0"]
+            environment["GENTLE_CRUST_RATE"] = str(rate)
+        command = [*prefix, sys.executable, "-m", "gentle_crust.cli", *(arguments or ("demo",)), "--port", "0"]
         process = subprocess.Popen(command, env=environment, stdout=subprocess.PIPE, text=True)  # noqa: S603
         try:
             line = process.stdout.readline() if process.stdout else ""
-            found = re.search(r"http://\S+", line)
+            found = re.search(r"https?://\S+", line)
             if not found:
                 raise RuntimeError(f"not serving: {line!r}")
             yield found[0].rstrip("/")

@@ -1,11 +1,16 @@
 """Takes the pictures of each room, made from the demo data on a clock that stands still."""
 
+import json
+import tempfile
+import urllib.request
 from collections.abc import Callable
 from pathlib import Path
 from typing import Literal
 
 from live import CHROMIUM, QUIET, SATURDAY, serving
 from playwright.sync_api import Browser, Page, sync_playwright
+
+from gentle_crust.demo import TOMORROW_PLAN
 
 FOLDER = Path(__file__).parents[2] / "docs" / "screenshots"
 DESK, PHONE = (1280, 800), (390, 844)
@@ -46,25 +51,6 @@ def ways(page: Page) -> None:
     page.locator("path.shade").first.wait_for()
 
 
-def explained(page: Page) -> None:
-    """What drives the forecast."""
-    page.get_by_role("button", name="Why these times").click()
-    page.get_by_text("A plain white dough").wait_for()
-    page.get_by_label("What must be so").select_option(label="How much levain")
-    page.get_by_role("button", name="Reckon").click()
-    page.locator("strong.said").wait_for()
-    page.evaluate("window.scrollTo(0, document.querySelector('section.why').offsetTop - 120)")
-
-
-def read(page: Page) -> None:
-    """A dough on the box's two-litre line, higher than foretold."""
-    page.get_by_label("Line on the box").check(force=True)
-    page.get_by_label("It stands at").fill("2.0")
-    page.get_by_role("button", name="Log it", exact=True).click()
-    page.get_by_text("faster than usual").wait_for()
-    page.evaluate("window.scrollTo(0, 340)")
-
-
 def printed(page: Page) -> None:
     """The card as it is printed."""
     page.get_by_role("button", name="Print the card").wait_for()
@@ -82,15 +68,6 @@ def editing(page: Page) -> None:
     page.get_by_role("button", name="Two tides wholemeal").click()
     page.get_by_role("button", name="Change it").click()
     page.get_by_role("table").last.wait_for()
-
-
-def comparing(page: Page) -> None:
-    """The first version of a formula beside today's."""
-    page.get_by_role("button", name="Tidewater country loaf").click()
-    page.get_by_role("button", name="Compare two").click()
-    page.get_by_label("Before").select_option(label="Version 1, first try")
-    page.get_by_role("row", name="≠ Fine rye").scroll_into_view_if_needed()
-    page.evaluate("window.scrollTo(0, 9999)")
 
 
 def _slide(page: Page, name: str, to: float) -> None:
@@ -123,12 +100,6 @@ def history(page: Page) -> None:
     page.evaluate("window.scrollTo(0, document.querySelector('.history').offsetTop - 330)")
 
 
-def feeding_by_phone(page: Page) -> None:
-    """The phone at the counter: log the feed, or ask for levain."""
-    page.get_by_role("radio", name="1 : ").first.wait_for()
-    page.evaluate("document.activeElement.blur(); window.scrollTo(0, document.querySelector('.desk').offsetTop - 8)")
-
-
 def pasting(page: Page) -> None:
     """A cup recipe with its uncertainty."""
     page.get_by_role("button", name="Paste a recipe").click()
@@ -143,28 +114,102 @@ def pasting(page: Page) -> None:
 Picture = tuple[str, str, tuple[int, int], Literal["light", "dark"], Callable[[Page], None] | None]
 PICTURES: list[Picture] = [
     ("plan", "/plan", DESK, "light", None),
-    ("plan-today", "/plan", DESK, "light", today_in_the_room),
     ("plan-ways", "/plan", DESK, "light", ways),
-    ("plan-why", "/plan", DESK, "light", explained),
     ("card", "/plan", (794, 1123), "light", printed),
     ("plan-cannot-be-met", "/plan", DESK, "dark", cannot_be_met),
     ("plan-phone", "/plan", PHONE, "light", down_to_the_ribbon),
     ("formulas", "/formulas", DESK, "light", None),
     ("formula-editor", "/formulas", DESK, "light", editing),
     ("written-recipe", "/formulas", DESK, "light", pasting),
-    ("formula-phone", "/formulas", PHONE, "light", editing),
-    ("versions", "/formulas", DESK, "light", comparing),
     ("water-summer", "/water", DESK, "light", summer),
     ("cultures", "/cultures", DESK, "light", None),
     ("culture-feed", "/cultures/gull?do=feed", DESK, "light", feeding),
     ("culture-history", "/cultures/gull", DESK, "dark", history),
-    ("culture-phone", "/cultures/gull?do=feed", PHONE, "light", feeding_by_phone),
     ("kitchen", "/kitchen", DESK, "light", None),
 ]
 
-EVENING: list[Picture] = [("plan-reading", "/plan", DESK, "light", read)]
-IN_BULK = "2026-11-28T17:10:00+00:00"
-"""Twenty past seven that evening, the dough well into bulk."""
+AFTERNOON = "2026-11-28T16:08:00+00:00"
+BEGUN = (("tidewater-country", "", ()), ("lamplighters-tin", "13:05", ("divide-1 14:43", "shape-1 15:10")),
+         ("two-tides", "14:02", ("fold-1 14:36", "fold-2 15:08", "fold-3 15:38")))  # fmt: skip
+OF_THE_PLAN = ("levain-1 08:37", "autolyse-1 13:40", "mix-1 14:18", "fold-1 14:50", "fold-2 15:21", "fold-3 15:52")
+
+
+def _instant(hour: str) -> str:
+    return f"2026-11-28T{hour}:00+00:00"
+
+
+def _send(address: str, path: str, body: dict[str, object]) -> None:
+    asked = urllib.request.Request(  # noqa: S310 - our own loopback address
+        address + path, json.dumps(body).encode(), {"Content-Type": "application/json"}
+    )
+    with urllib.request.urlopen(asked) as answer:  # noqa: S310
+        answer.read()
+
+
+def _press(address: str, dough: str, kind: str, at: str, body: dict[str, object], key: str) -> None:
+    press = {"id": key, "dough": dough, "kind": kind, "at": at, "body": body}
+    _send(address, "/api/bench/presses", {"sent_at": AFTERNOON, "presses": [press]})
+
+
+def three_doughs(address: str) -> None:
+    """An afternoon at the bench: a planned loaf, a tin loaf and a wholemeal that were just mixed."""
+    for number, (formula, mixed, done) in enumerate(BEGUN):
+        dough = f"dough{number}" if mixed else TOMORROW_PLAN
+        if mixed:
+            body = {"event": f"begun{number}", "formula_id": formula, "pieces": 2, "proof": "room"}
+            _send(address, f"/api/bench/mixed/{dough}", body | {"mixed_at": _instant(mixed)})
+        else:
+            _press(address, dough, "bake_started", AFTERNOON, {}, "begun")
+        for line in done or OF_THE_PLAN:
+            key, hour = line.split()
+            _press(address, dough, "bake_step", _instant(hour), {"key": key}, f"{number}-{key}")
+    _press(address, TOMORROW_PLAN, "bake_note", _instant("14:20"), {"text": "Sticky; held back 20 g of water."}, "note")
+
+
+def proofing(page: Page) -> None:
+    """Is it proofed? Two things pressed, the verdict beside them."""
+    page.get_by_role("button", name="Lamplighter's tin loaf").click()
+    page.get_by_role("button", name="Is it ready?").click()
+    page.get_by_role("group", name="The dent").get_by_role("button", name="slowly, partly").click()
+    page.get_by_role("group", name="Shaken a little").get_by_role("button", name="some").click()
+    page.get_by_text("it jiggles a little").wait_for()
+
+
+def gone_over(page: Page) -> None:
+    """The dough against its forecast, gone over, with what can be made of it."""
+    page.get_by_role("button", name="Lamplighter's tin loaf").click()
+    page.get_by_role("button", name="Is it ready?").click()
+    for group, value in (("The dent", "stays"), ("Its edge", "sunken"), ("In the hand", "slack")):
+        page.get_by_role("group", name=group).get_by_role("button", name=value).click()
+    page.get_by_text("Bake it flat").or_(page.get_by_text("bake it flat")).first.wait_for()
+
+
+def away(page: Page) -> None:
+    """The afternoon out of the house, and two ways round it."""
+    page.get_by_role("button", name="I am away").click()
+    page.get_by_label("From", exact=True).fill("17:45")
+    page.get_by_label("To", exact=True).fill("19:30")
+    page.keyboard.press("Tab")
+    page.get_by_role("button", name="Write it down").click()
+    page.locator("button.way").first.wait_for(timeout=10_000)
+    page.evaluate("document.activeElement.blur(); window.scrollTo(0, 0)")
+
+
+def without_connection(page: Page) -> None:
+    """The phone with no connection, a press kept."""
+    page.context.set_offline(True)
+    page.get_by_role("button", name="Done", exact=True).click()
+    page.get_by_text("No connection").wait_for()
+
+
+BENCH: list[Picture] = [
+    ("bench", "/bench", DESK, "light", None),
+    ("bench-judge", "/bench", DESK, "light", proofing),
+    ("bench-verdict", "/bench", DESK, "light", gone_over),
+    ("bench-phone", "/bench", PHONE, "dark", None),
+    ("bench-offline", "/bench", PHONE, "light", without_connection),
+    ("bench-clash", "/bench", DESK, "light", away),
+]
 
 
 def main() -> None:
@@ -172,9 +217,15 @@ def main() -> None:
     FOLDER.mkdir(parents=True, exist_ok=True)
     with sync_playwright() as playwright:
         browser = playwright.chromium.launch(executable_path=CHROMIUM, args=QUIET)
-        for now, pictures in ((SATURDAY, PICTURES), (IN_BULK, EVENING)):
-            with serving(now=now) as address:
-                for picture in pictures:
+        with serving(now=SATURDAY) as address:
+            for picture in PICTURES:
+                _take(browser, address, *picture)
+        with tempfile.TemporaryDirectory() as scratch:
+            with serving(now=SATURDAY, folder=Path(scratch)):
+                pass
+            with serving(now=AFTERNOON, folder=Path(scratch)) as address:
+                three_doughs(address)
+                for picture in BENCH:
                     _take(browser, address, *picture)
         browser.close()
 

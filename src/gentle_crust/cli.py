@@ -19,6 +19,11 @@ from gentle_crust.core.fermentation.forecast import Stretch, forecast
 from gentle_crust.core.formula.checks import Equipment, checks
 from gentle_crust.core.formula.measures import Habits
 from gentle_crust.core.formula.scaling import totals, weigh
+from gentle_crust.core.readiness.advice import Pace
+from gentle_crust.core.readiness.cues import STAGES, Stage, cues_of
+from gentle_crust.core.readiness.cues import Dough as JudgedDough
+from gentle_crust.core.readiness.judge import Question, judge
+from gentle_crust.core.readiness.prior import ShareBand
 from gentle_crust.core.scheduling.weigh_list import by_feel
 from gentle_crust.core.water.balance import Mixing
 from gentle_crust.core.water.plan import Bowl, Pour, dough_from_waters, friction_of, mix_of_dough, plan_water
@@ -187,7 +192,56 @@ def _formula(text: str) -> dict[str, Any]:
     }
 
 
+class ShareInput(_Strict):
+    """Share of the greatest volume: low (10 %), likely and high (90 %)."""
+
+    low: Number
+    likely: Number
+    high: Number
+
+
+class JudgeInput(_Strict):
+    """Question of `gentle-crust judge`. Without a forecast the cues alone decide; `judge --cues` lists them."""
+
+    stage: Stage
+    dough_c: Number = 24.0
+    forecast_share_of_greatest: ShareInput | None = None
+    past_peak: bool | None = None
+    vessel: str | None = Field(None, description="What it is baked in; default: a stone")
+    rye_percent: Number = 0.0
+    target: Number | None = Field(None, description="The rise wanted, percent, in bulk; the core wanted, C, when baked")
+    minutes_to_ready: Number | None = Field(None, description="Until it is ready, by its own forecast")
+    minutes_to_over: Number | None = Field(None, description="Until it is too far, by its own forecast")
+    cues: Annotated[dict[str, str | Number], Field(max_length=20)] = {}
+
+
+def _judge(text: str) -> dict[str, Any]:
+    asked = JudgeInput.model_validate_json(text)
+    share = asked.forecast_share_of_greatest
+    found = judge(
+        Question(
+            stage=asked.stage,
+            dough=JudgedDough(asked.dough_c, asked.rye_percent),
+            share=None if share is None else ShareBand(share.low, share.likely, share.high),
+            vessel=asked.vessel,
+            past_peak=asked.past_peak,
+            cues=asked.cues,
+            target=asked.target,
+            pace=Pace(asked.minutes_to_ready, asked.minutes_to_over),
+        )
+    )
+    return {**asdict(found), "ask_next": found.ask_next.cue if found.ask_next else None,
+            "how_to_look": found.ask_next.look if found.ask_next else None}  # fmt: skip
+
+
+def _list_cues() -> int:
+    """All stages with their cues and each cue's values."""
+    print(json.dumps({stage: [asdict(cue) for cue in cues_of(stage)] for stage in STAGES}, indent=2))
+    return 0
+
+
 QUESTIONS = {
+    "judge": (JudgeInput, _judge),
     "forecast": (ForecastInput, _forecast),
     "water": (WaterInput, _water),
     "weigh": (WeighInput, _weigh),
@@ -219,21 +273,25 @@ def data_folder(given: str | None) -> Path:
     return Path(given or os.environ.get("GENTLE_CRUST_DATA") or platformdirs.user_data_dir("gentle-crust", False))
 
 
-def _serve(folder: Path, host: str, port: int, demo: bool) -> int:
+def _serve(
+    folder: Path, host: str, port: int, demo: bool, over_lan: bool = False, instruments: list[str] | None = None
+) -> int:
     from waitress import create_server
 
     from gentle_crust import demo as bakery
+    from gentle_crust import lan
     from gentle_crust.api.app import create_app
     from gentle_crust.api.guard import is_loopback
     from gentle_crust.interchange.recipe_text import warm_up
     from gentle_crust.kitchen.now import now_from_environment
     from gentle_crust.store.database import open_store
 
-    passcode = os.environ.get("GENTLE_CRUST_PASSCODE") or None
+    passcode = os.environ.get("GENTLE_CRUST_PASSCODE") or (lan.passcode_of(folder) if over_lan else None)
     if not is_loopback(host) and (passcode is None or len(passcode) < 8):
         print(
             f"Not served: {host} can be reached by others, and there is no passcode.\n"
-            "Set GENTLE_CRUST_PASSCODE to eight characters or more, or serve at 127.0.0.1.",
+            "Serve with --lan, which makes a passcode and a certificate; or set GENTLE_CRUST_PASSCODE to eight\n"
+            "characters or more, or serve at 127.0.0.1.",
             file=sys.stderr,
         )
         return 2
@@ -243,6 +301,9 @@ def _serve(folder: Path, host: str, port: int, demo: bool) -> int:
         bakery.fill(sessions, now)
     else:
         bakery.start_formulas(sessions, now)
+    _listen(instruments or [], sessions, now)
+    if over_lan:
+        return _serve_lan(create_app(sessions, now, host, passcode), folder, host, port, passcode or "")
     try:
         server = create_server(create_app(sessions, now, host, passcode), host=host, port=port, threads=8)
     except OSError as error:
@@ -253,6 +314,73 @@ def _serve(folder: Path, host: str, port: int, demo: bool) -> int:
     Thread(target=warm_up, daemon=True).start()
     print(f"Data: {folder}. Stop with Ctrl-C.", flush=True)
     server.run()
+    return 0
+
+
+def _listen(addresses: list[str], sessions: Any, now: Any) -> None:
+    """Listen to instruments in the background."""
+    from gentle_crust.devices.listener import Listener
+    from gentle_crust.kitchen.instruments import Instruments
+
+    for address in addresses:
+        if not address.startswith(("http://", "https://")):
+            raise SystemExit(f"{address} is not an address of instruments; write it as http://127.0.0.1:8418.")
+        Listener(address, Instruments(sessions, now)).start()
+
+
+def _devices(host: str, port: int) -> int:
+    """Play a kitchen's instruments."""
+    from waitress import create_server
+
+    from gentle_crust.devices.server import Instruments, create_devices
+    from gentle_crust.devices.simulation import SimKitchen
+    from gentle_crust.kitchen.now import now_from_environment
+
+    instruments = Instruments(SimKitchen(), now_from_environment())
+    try:
+        server = create_server(create_devices(instruments), host=host, port=port, threads=8)
+    except OSError as error:
+        print(f"Port {port} cannot be used ({error.strerror}). Give another with --port.", file=sys.stderr)
+        return 2
+    Thread(target=instruments.go, daemon=True).start()
+    print(f"Played instruments are at http://{host}:{server.effective_port}/", flush=True)
+    server.run()
+    return 0
+
+
+def _serve_lan(app: Any, folder: Path, host: str, port: int, passcode: str) -> int:
+    """Serve over HTTPS to whoever is on the network and has the passcode."""
+    from cheroot.ssl.builtin import BuiltinSSLAdapter
+    from cheroot.wsgi import Server
+
+    from gentle_crust import lan
+
+    reached = lan.addresses() if host == "0.0.0.0" else (host,)  # noqa: S104 - the baker asked for it
+    if not reached:
+        print("Not served: this machine has no address on a network. Join one, then start again.", file=sys.stderr)
+        return 2
+    made = lan.certificate_for(folder, reached)
+    server = Server((host, port), app, numthreads=10, request_queue_size=32)
+    server.ssl_adapter = BuiltinSSLAdapter(str(made.certificate), str(made.key))
+    try:
+        server.prepare()
+    except OSError as error:
+        print(f"Port {port} cannot be used ({error.strerror or error}). Give another with --port.", file=sys.stderr)
+        return 2
+    address = f"https://{reached[0]}:{server.bind_addr[1]}/"
+    app.extensions["gentle_crust_lan"] = address
+    print(f"Gentle Crust is at {address}", flush=True)
+    if sys.stdout.isatty():
+        print(lan.qr_in_terminal(address))
+        print(f"Passcode: {passcode}   (any name will do)")
+    print(f"The passcode is in {folder / lan.PASSCODE}, unless GENTLE_CRUST_PASSCODE gives one.")
+    print("The phone will say that it does not know the certificate: it was made here. Compare, then go on:")
+    print(f"  {made.fingerprint}")
+    print(f"Data: {folder}. Stop with Ctrl-C.", flush=True)
+    try:
+        server.serve()
+    finally:
+        server.stop()
     return 0
 
 
@@ -271,24 +399,47 @@ def _parser() -> argparse.ArgumentParser:
         command.add_argument(
             "--data", metavar="FOLDER", help="data folder (default: the platform's, or GENTLE_CRUST_DATA)"
         )
+        command.add_argument(
+            "--lan", action="store_true", help="serve to the phone on this network: HTTPS, passcode, QR code"
+        )
+        command.add_argument(
+            "--devices",
+            action="append",
+            metavar="ADDRESS",
+            default=[],
+            help="instruments to listen to; may be repeated",
+        )
         if name == "demo":
             command.add_argument("--reset", action="store_true", help="begin with fresh demo data")
+    command = commands.add_parser("devices", help="play a kitchen's instruments", description="Play instruments.")
+    command.add_argument("--host", default="127.0.0.1", help="address to listen on (default 127.0.0.1)")
+    command.add_argument("--port", type=int, default=8418, help="port (default 8418)")
     for name, words in (
         ("forecast", "how a dough rises along a path of temperatures"),
         ("water", "how warm the water, and how much from tap, kettle and ice"),
         ("weigh", "a written recipe's lines in grams, low to high"),
         ("formula", "a formula in percent as a scaled weigh list"),
+        ("judge", "whether a dough, a culture or a loaf is ready, and what to do"),
     ):
         command = commands.add_parser(name, help=words, description=words.capitalize() + ".")
         command.add_argument("--schema", action="store_true", help="print the JSON Schema of the question")
+        if name == "judge":
+            command.add_argument("--cues", action="store_true", help="list the cues of every stage and their values")
     return parser
 
 
 def main(arguments: list[str] | None = None) -> int:
     """Entry of the console command; returns the exit status."""
     options = _parser().parse_args(arguments)
+    if options.command == "judge" and options.cues:
+        return _list_cues()
     if options.command in QUESTIONS:
         return _ask(options.command, options.schema)
+    if options.command == "devices":
+        try:
+            return _devices(options.host, options.port)
+        except KeyboardInterrupt:
+            return 0
     folder = data_folder(options.data)
     demo = options.command == "demo"
     if demo:
@@ -299,7 +450,8 @@ def main(arguments: list[str] | None = None) -> int:
             bakery.reset(folder)
         bakery.mark(folder)
     try:
-        return _serve(folder, options.host, options.port, demo)
+        host = "0.0.0.0" if options.lan and options.host == "127.0.0.1" else options.host  # noqa: S104 - asked for
+        return _serve(folder, host, options.port, demo, options.lan, options.devices)
     except KeyboardInterrupt:
         return 0
 

@@ -83,15 +83,33 @@ def test_public_address_without_passcode_is_refused(tmp_path):
 def test_saved_plan_survives_a_real_restart(tmp_path):
     def call(address, path, method="GET", body=None):
         data = None if body is None else json.dumps(body).encode()
-        request = urllib.request.Request(  # noqa: S310
-            address + path, data, {"Content-Type": "application/json"}, method=method
-        )
-        return json.load(urllib.request.urlopen(request))  # noqa: S310
+        request = urllib.request.Request(address + path, data, {"Content-Type": "application/json"}, method=method)
+        return json.load(urllib.request.urlopen(request))
 
     with serving("serve", folder=tmp_path) as address:
         saved = call(address, "/api/plans/k1", "PUT", {"formula_id": "lamplighters-tin"})
     with serving("serve", folder=tmp_path) as address:
         assert call(address, "/api/plans/k1") == saved
+
+
+def test_judge_of_the_contract():
+    question = {
+        "stage": "final_proof", "dough_c": 22, "forecast_share_of_greatest": {"low": 0.6, "likely": 0.7, "high": 0.8},
+        "vessel": "lidded_cast_iron", "cues": {"poke": "slow_partial", "jiggle": "some"},
+    }  # fmt: skip
+    answer = json.loads(ask("judge", question).stdout)
+    assert set(answer["states"]) == {"early", "nearly", "ready", "late", "over"}
+    assert sum(answer["states"].values()) == pytest.approx(1)
+    assert answer["verdict"] == "nearly" and {"cue", "weight"} <= set(answer["why"][0])
+    assert isinstance(answer["ask_next"], str) and {"do", "within_min"} <= set(answer["action"])
+    refused = ask("judge", question | {"cues": {"poke": "soft"}})
+    assert refused.returncode == 2 and json.loads(refused.stderr)["errors"][0]["field"] == "cues.poke"
+    assert ask("judge", question | {"mood": "good"}).returncode == 2
+    listed = json.loads(ask("judge", None, "--cues").stdout)
+    assert {"springs_back", "slow_partial", "stays"} == {
+        value["value"] for cue in listed["final_proof"] if cue["cue"] == "poke" for value in cue["values"]
+    }
+    assert set(listed) == {"gluten", "culture", "preferment", "bulk", "final_proof", "baked"}
 
 
 def test_weigh_and_formula_of_the_contract():

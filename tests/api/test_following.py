@@ -102,6 +102,7 @@ def test_a_plan_saved_by_an_older_program_still_opens_and_asks_to_be_saved_befor
         newer = ("times", "costs", "fold_plan", "later", "told")
         row.shown = {name: value for name, value in row.shown.items() if name not in newer}
         row.asked = {name: value for name, value in row.asked.items() if name in ("formula_id", "ready", "pieces")}
+        row.updated_at += timedelta(seconds=1)
     opened = evening.get(PLAN)
     assert opened.status_code == 200 and opened.json["plan"]["times"] is None and opened.json["followed"] is None
     refused = read(evening, "r1", measure="percent", value=20)

@@ -2,8 +2,10 @@
 
 import pytest
 from live import CHROMIUM, QUIET, serving
-from playwright.sync_api import sync_playwright
+from playwright.sync_api import expect, sync_playwright
 
+expect.set_options(timeout=15_000)
+"""A cold start on a busy machine is no fault; what never comes is."""
 DESK, PHONE = {"width": 1280, "height": 800}, {"width": 390, "height": 844}
 
 

@@ -36,8 +36,8 @@ def test_the_whole_plan_by_keyboard(visit):
     save = page.get_by_role("button", name="Save this plan")
     save.focus()
     page.keyboard.press("Enter")
-    expect(page.get_by_role("button", name="Saved", exact=True)).to_be_visible()
-    assert re.search(r"/plan/[0-9a-f]{32}$", page.url)
+    expect(page.get_by_text("Saved", exact=True)).to_be_visible()
+    expect(page).to_have_url(re.compile(r"/plan/[0-9a-f]{32}$"))
 
 
 @pytest.mark.parametrize(

@@ -33,7 +33,7 @@ def test_a_plan_is_made_saved_and_opened_again(visit):
     page.keyboard.press("Enter")
     expect(page.get_by_role("region", name="Step by step")).to_contain_text("2 pieces of 870 g")
     page.get_by_role("button", name="Save this plan").click()
-    expect(page.get_by_role("button", name="Saved", exact=True)).to_be_disabled()
+    expect(page.get_by_role("button", name="Start this bake")).to_be_enabled()
     steps = page.get_by_role("region", name="Step by step").inner_text()
     page.reload()
     expect(page.get_by_role("region", name="Step by step")).to_be_visible()

@@ -70,7 +70,7 @@ def test_a_formula_that_cannot_be_made_is_not_saved(sessions):
 def test_an_older_file_is_copied_first_and_its_formulas_become_first_versions(folder, sessions):
     sessions.kw["bind"].dispose()
     with sqlite3.connect(folder / FILE) as file:
-        for table in ("formula_version", "pantry", "event", "culture_photo", "culture"):
+        for table in ("formula_version", "pantry", "event", "culture_photo", "culture", "sample", "instrument"):
             file.execute(f"DROP TABLE {table}")
         body = json.loads(file.execute("SELECT body FROM formula WHERE id = 'night-ferry-rye'").fetchone()[0])
         body["preferment"], body["instant_yeast_percent"] = body.pop("preferments")[0], body.pop("yeast_percent")

@@ -1,16 +1,22 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { computed } from 'vue'
+import { computed, provide, watch } from 'vue'
 import { RouterLink, RouterView, useRoute } from 'vue-router'
 import { api, ask } from './api/client'
 import CountsTip from './shell/CountsTip.vue'
-import { useNow } from './shell/kitchen'
+import { useBench } from './shell/bench'
+import { useKitchen, useNow } from './shell/kitchen'
+import { REMINDERS, useReminders } from './shell/reminders'
 import { useUnits } from './shell/units'
 import { fill, words } from './words'
 
 const route = useRoute()
 const now = useNow()
 const { clock } = useUnits()
+const { query: kitchen } = useKitchen()
+const { doughs, follow } = useBench()
+watch(kitchen.data, (found) => found && follow(Date.parse(found.now), found.rate), { immediate: true })
+provide(REMINDERS, useReminders(doughs, now))
 const due = useQuery({
   queryKey: ['plans', 'next'],
   queryFn: () => ask(api.GET('/api/next')),
@@ -18,6 +24,7 @@ const due = useQuery({
 })
 
 const rooms = [
+  { to: '/bench', name: words.rooms.bench },
   { to: '/plan', name: words.rooms.plan },
   { to: '/formulas', name: words.rooms.formulas },
   { to: '/cultures', name: words.rooms.cultures },
@@ -32,7 +39,10 @@ const next = computed(() => {
   const size = Math.abs(minutes)
   const span = size >= 60 ? `${Math.floor(size / 60)} h ${size % 60} min` : `${size} min`
   const away = size === 0 ? words.shell.now : minutes < 0 ? fill(words.shell.late, { span }) : span
-  const to = coming.kind === 'culture' ? `/cultures/${coming.whose}?do=feed` : `/plan/${coming.whose}`
+  const to =
+    coming.kind === 'culture'
+      ? `/cultures/${coming.whose}?do=feed`
+      : `/${coming.kind === 'bench' ? 'bench' : 'plan'}/${coming.whose}`
   return { title: coming.title, away, to }
 })
 </script>
@@ -51,7 +61,7 @@ const next = computed(() => {
         >{{ room.name }}</RouterLink
       >
     </nav>
-    <RouterLink v-if="next" class="next inverted" :to="next.to">
+    <RouterLink v-if="next && !route.path.startsWith('/bench')" class="next inverted" :to="next.to">
       <span class="next-title">{{ next.title }}</span> <span class="next-away">{{ next.away }}</span>
     </RouterLink>
     <time class="clock time">{{ clock(now) }}</time>

@@ -14,6 +14,8 @@ const router = createRouter({
   scrollBehavior: () => ({ top: 0 }),
   routes: [
     { path: '/', redirect: '/plan' },
+    { path: '/bench', name: 'bench', component: () => import('./rooms/bench/BenchRoom.vue') },
+    { path: '/bench/:id', name: 'bench-dough', component: () => import('./rooms/bench/BenchRoom.vue') },
     { path: '/plan', name: 'plan', component: PlanRoom },
     { path: '/plan/:id', name: 'saved', component: PlanRoom },
     { path: '/formulas', name: 'formulas', component: () => import('./rooms/formulas/FormulasRoom.vue') },

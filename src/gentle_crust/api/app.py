@@ -1,15 +1,18 @@
 """The Flask application."""
 
+import errno
 from importlib.resources import files
 from pathlib import Path
 
 from flask import Response, send_from_directory
 from flask_openapi import Info, OpenAPI
+from sqlalchemy.exc import OperationalError
 from sqlalchemy.orm import Session, sessionmaker
 from werkzeug.exceptions import HTTPException
 
 from gentle_crust import __version__, problem
 from gentle_crust.api import guard, refusals
+from gentle_crust.api.bench_room import bench
 from gentle_crust.api.culture_room import cultures
 from gentle_crust.api.formula_room import formulas
 from gentle_crust.api.kitchen_room import kitchen
@@ -17,6 +20,8 @@ from gentle_crust.api.plan_room import plans
 from gentle_crust.api.water_room import water
 from gentle_crust.core.errors import CraftError
 from gentle_crust.kitchen.now import Now
+from gentle_crust.kitchen.photos import PhotoShelf
+from gentle_crust.store.database import folder_of
 
 LARGEST_REQUEST = 1_000_000
 PAGES = Path(str(files("gentle_crust") / "web"))
@@ -37,8 +42,9 @@ def create_app(
     app.config["MAX_CONTENT_LENGTH"] = LARGEST_REQUEST
     app.extensions["gentle_crust_store"] = sessions
     app.extensions["gentle_crust_now"] = now
+    app.extensions["gentle_crust_photos"] = PhotoShelf(folder_of(sessions))
     guard.protect(app, listening, passcode)
-    for blueprint in (kitchen, formulas, plans, water, cultures):
+    for blueprint in (kitchen, formulas, plans, water, cultures, bench):
         app.register_api(blueprint)
     _answer_refusals(app)
     _serve_pages(app)
@@ -51,9 +57,26 @@ def _answer_refusals(app: OpenAPI) -> None:
         status = 404 if error.field in ("id",) else 422
         return refusals.respond(status, "That cannot be baked", problem.of_craft(error))
 
+    @app.errorhandler(OperationalError)
+    def store(error: OperationalError) -> Response:
+        said = str(error.orig).lower()
+        full = "full" in said or "disk" in said
+        detail = (
+            "The disk is full: nothing was saved. Make room, then press again."
+            if full
+            else "The data file is held by another program: nothing was saved. Try again in a moment."
+        )
+        return refusals.respond(507 if full else 503, "Not saved", [], detail)
+
+    @app.errorhandler(OSError)
+    def disk(error: OSError) -> Response:
+        if error.errno not in (errno.ENOSPC, errno.EDQUOT):
+            return unforeseen(error)
+        return refusals.respond(507, "Not saved", [], "The disk is full: nothing was saved. Make room, then try again.")
+
     @app.errorhandler(HTTPException)
     def http(error: HTTPException) -> Response:
-        too_large = "That is more than a megabyte: too much for this program."
+        too_large = "That is too much for this program: a megabyte at most, a photo 12."
         detail = too_large if error.code == 413 else (error.description or error.name)
         return refusals.respond(error.code or 500, error.name, [], detail)
 

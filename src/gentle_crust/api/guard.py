@@ -2,12 +2,15 @@
 
 import hmac
 import ipaddress
+import time
+from collections import deque
 from urllib.parse import urlsplit
 
 from flask import Flask, Response, request
 
 from gentle_crust.api.refusals import respond
 
+MOST_FAILURES, FAILURES_S = 12, 60.0
 HEADERS = {
     "Content-Security-Policy": "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; "
     "frame-ancestors 'none'; base-uri 'none'; form-action 'self'",
@@ -41,8 +44,25 @@ def _known_host(header: str, listening: str) -> bool:
     return True
 
 
+class _Failures:
+    """Wrong passcodes of the last minute: guessing is slow."""
+
+    def __init__(self) -> None:
+        self.times: deque[float] = deque(maxlen=MOST_FAILURES)
+
+    def add(self, failed: bool) -> None:
+        """Count one, if something was given at all."""
+        if failed:
+            self.times.append(time.monotonic())
+
+    def too_many(self) -> bool:
+        """Whether so many failed lately that nobody is let in for now."""
+        return len(self.times) == MOST_FAILURES and time.monotonic() - self.times[0] < FAILURES_S
+
+
 def protect(app: Flask, listening: str, passcode: str | None) -> None:
     """Check every request before it reaches a room, and set headers on every answer."""
+    failures = _Failures()
 
     @app.before_request
     def check() -> Response | None:
@@ -53,7 +73,10 @@ def protect(app: Flask, listening: str, passcode: str | None) -> None:
             return respond(403, "Another origin", [], "Changes are taken from the program's own pages only.")
         if passcode is not None:
             given = request.authorization.password if request.authorization else None
+            if given and failures.too_many():
+                return respond(429, "Too many tries", [], "Wait a minute, then give the passcode.")
             if not given or not hmac.compare_digest(given.encode(), passcode.encode()):
+                failures.add(bool(given))
                 refused = respond(401, "Passcode wanted", [], "Give the passcode as the password; any name will do.")
                 refused.headers["WWW-Authenticate"] = 'Basic realm="Gentle Crust", charset="UTF-8"'
                 return refused

@@ -1,6 +1,6 @@
 """The kitchen's habits and its pantry."""
 
-from flask import Response
+from flask import Response, current_app
 from flask_openapi import APIBlueprint, Tag
 
 from gentle_crust.api import schemas
@@ -8,10 +8,11 @@ from gentle_crust.api.common import answer, now, sessions
 from gentle_crust.core.formula.scaling import sum_by_name, weigh
 from gentle_crust.core.tables import rows
 from gentle_crust.kitchen.formulas import FormulaBook
-from gentle_crust.kitchen.now import system_now
+from gentle_crust.kitchen.now import rate_of
 from gentle_crust.kitchen.pantry import ADAPTER as PANTRY
 from gentle_crust.kitchen.pantry import PantryBook
 from gentle_crust.kitchen.settings import KitchenSettings
+from gentle_crust.lan import qr_svg
 
 kitchen = APIBlueprint("kitchen", __name__, url_prefix="/api", abp_tags=[Tag(name="kitchen")])
 
@@ -33,10 +34,15 @@ def put_kitchen(body: schemas.KitchenBody) -> Response:
 def _kitchen_answer(book: KitchenSettings) -> Response:
     kinds = {row["kind"]: row["name"] for row in rows("vessels")}
     return answer(
-        schemas.KitchenAnswer(
-            settings=book.get(), now=book.now(), frozen=book.now is not system_now, vessel_kinds=kinds
-        )
+        schemas.KitchenAnswer(settings=book.get(), now=book.now(), rate=rate_of(book.now), vessel_kinds=kinds)
     )
+
+
+@kitchen.get("/phone", responses={200: schemas.PhoneAnswer})
+def phone() -> Response:
+    """Where the phone finds this program, with a QR code; nothing if it is not served to the network."""
+    address = current_app.extensions.get("gentle_crust_lan", "")
+    return answer(schemas.PhoneAnswer(address=address, qr=qr_svg(address) if address else ""))
 
 
 @kitchen.get("/pantry", responses={200: schemas.PantryAnswer})

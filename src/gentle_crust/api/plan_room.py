@@ -46,6 +46,7 @@ def _saved(found: Followed) -> Response:
             saved_at=saved.saved_at,
             readings=list(found.readings),
             followed=found.plan,
+            started=found.started,
             shared=Ahead(sessions(), now()).shared_with(saved.id),
             **_plan(saved.answer),
         )

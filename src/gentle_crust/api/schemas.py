@@ -28,11 +28,12 @@ from gentle_crust.core.scheduling.what_if import WhatIf
 from gentle_crust.core.scheduling.why import Why
 from gentle_crust.interchange.formula_json import FormulaBody, MyFlourBody
 from gentle_crust.interchange.recipe_text import ReadLine, ReadWarning
-from gentle_crust.kitchen.follow import Measure, TakenReading
+from gentle_crust.kitchen.follow import Measure
 from gentle_crust.kitchen.formulas import Version
 from gentle_crust.kitchen.pantry import Pantry
 from gentle_crust.kitchen.plans import Asked, NextStep
 from gentle_crust.kitchen.settings import Settings
+from gentle_crust.kitchen.story import TakenReading
 from gentle_crust.kitchen.turn import Question
 
 Number = Annotated[float, AllowInfNan(False)]
@@ -137,12 +138,20 @@ class KeyPath(BaseModel):
     key: Annotated[str, StringConstraints(pattern=r"^[A-Za-z0-9-]{1,60}$")]
 
 
+class PhoneAnswer(BaseModel):
+    """The address on the kitchen's network and its QR code as a picture; empty if it is not served there."""
+
+    address: str
+    qr: str
+
+
 class KitchenAnswer(BaseModel):
     """The kitchen and what time it is there."""
 
     settings: Settings
     now: datetime
-    frozen: bool
+    rate: float
+    """How fast the program's clock runs: 1, or 0 if it stands still."""
     vessel_kinds: dict[str, str]
 
 
@@ -361,6 +370,8 @@ class SavedPlanAnswer(PlanAnswer):
     saved_at: datetime
     readings: list[TakenReading]
     followed: Plan | None
+    started: datetime | None
+    """When it came to the bench."""
     shared: SharedBuild | None
     """The levain build that it shares with other saved plans."""
 

@@ -9,6 +9,7 @@ from sqlalchemy.orm import Session, sessionmaker
 
 from gentle_crust.core.culture.shared import Demand, SharedBuild, share_builds
 from gentle_crust.core.scheduling.result import LevainBuild, Plan
+from gentle_crust.kitchen.bench import BenchBook
 from gentle_crust.kitchen.cultures import CultureBook
 from gentle_crust.kitchen.now import Now
 from gentle_crust.kitchen.plans import ASKED, PLAN, PlanBook
@@ -28,7 +29,7 @@ class Due:
 
     title: str
     at: datetime
-    kind: Literal["plan", "culture"]
+    kind: Literal["plan", "culture", "bench"]
     whose: str
 
 
@@ -49,6 +50,7 @@ class Ahead:
     def __init__(self, sessions: sessionmaker[Session], now: Now) -> None:
         self.sessions, self.now = sessions, now
         self.plans, self.cultures = PlanBook(sessions, now), CultureBook(sessions, now)
+        self.bench = BenchBook(sessions, now)
 
     def builds(self) -> tuple[SharedBuild, ...]:
         """Levains of saved plans that are still to be built, one build where several can share it."""
@@ -75,10 +77,16 @@ class Ahead:
 
     def next(self) -> Due | None:
         """The next thing to do: a plan's step that is near, else a feed that was missed, else the earliest of all."""
+        begun = self.bench.begun()
         steps = [
             Due(line.next_step.title, line.next_step.at, "plan", line.id)
             for line in self.plans.all()
-            if line.next_step is not None
+            if line.next_step is not None and line.id not in begun
+        ]
+        steps += [
+            Due(dough.live.next.title, dough.live.next.at, "bench", dough.id)
+            for dough in self.bench.view().doughs
+            if dough.live.next is not None
         ]
         feeds = [Due(f"Feed {each.name}", each.at, "culture", each.id) for each in self.cultures.due()]
         now = self.now()

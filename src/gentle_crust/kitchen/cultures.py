@@ -181,6 +181,12 @@ class CultureBook:
             raise CraftError("at", "That time is still to come.", "Give the time at which it happened.")
         self.add(key, {event_key: (when, event)})
 
+    def is_away(self, key: str) -> bool:
+        """Whether a culture was put away, or never was."""
+        with self.sessions() as session:
+            row = Cultures(session).get(key)
+            return row is None or row.deleted_at is not None
+
     def add(self, key: str, noted: dict[str, tuple[datetime, Event]]) -> None:
         """Keep several events, all or none of them."""
         with self.sessions.begin() as session:

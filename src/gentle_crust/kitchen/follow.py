@@ -1,7 +1,7 @@
-"""A saved plan that is being baked: its readings, kept as events, and the plan as they move it."""
+"""A saved plan that is being baked: what was done and read, kept as events, and the plan as they move it."""
 
 from dataclasses import dataclass, replace
-from datetime import datetime
+from datetime import datetime, timedelta
 from typing import Literal
 
 from sqlalchemy.orm import Session, sessionmaker
@@ -21,28 +21,16 @@ from gentle_crust.core.scheduling.result import Plan
 from gentle_crust.kitchen.local_time import instant_of
 from gentle_crust.kitchen.now import Now
 from gentle_crust.kitchen.plans import PlanBook, SavedPlan
+from gentle_crust.kitchen.story import ALL, READ, READ_WITHDRAWN, Story, TakenReading, story_of
 from gentle_crust.store.models import EventRow
 from gentle_crust.store.repositories import Events
 
-READ, WITHDRAWN = "reading", "reading_withdrawn"
 Measure = Literal["percent", "line_ml", "heights_mm", "celsius", "ready"]
 
 
 @dataclass(frozen=True)
-class TakenReading:
-    """A reading as it was taken: a rise or a temperature in ``value``; ``doubt`` says why it is hard to believe."""
-
-    id: str
-    at: datetime
-    kind: ReadingKind
-    value: float
-    sure: bool
-    doubt: str
-
-
-@dataclass(frozen=True)
 class Followed:
-    """A saved plan, its readings in order of time, and the plan as they move it.
+    """A saved plan, its readings in order of time, and the plan as what was done and read moves it.
 
     None without any, or if the kitchen has changed so that it cannot be reckoned again; the readings then say why.
     """
@@ -50,6 +38,7 @@ class Followed:
     saved: SavedPlan
     readings: tuple[TakenReading, ...]
     plan: Plan | None
+    started: datetime | None = None
 
 
 @dataclass(frozen=True)
@@ -63,6 +52,41 @@ class Taken:
     sure: bool = False
 
 
+def mixed_of(plan: Plan, story: Story) -> datetime | None:
+    """When a plan's dough was mixed, or is to be; None of a plan of an older kind."""
+    if plan.times is None:
+        return None
+    done = story.happened.done("mix-1")
+    if done is None:
+        return plan.times.mix
+    return done - timedelta(minutes=next((step.minutes for step in plan.steps if step.kind == "mix"), 0))
+
+
+def readings_of(story: Story, mixed: datetime) -> tuple[TakenReading, ...]:
+    """Readings of this dough: those from before it was mixed are not of it."""
+    return tuple(each for each in story.readings if each.at >= mixed)
+
+
+def as_read(readings: tuple[TakenReading, ...], mixed: datetime) -> tuple[Reading, ...]:
+    """Readings as the core counts them."""
+    return tuple(Reading((each.at - mixed) / timedelta(hours=1), each.kind, each.value, each.sure) for each in readings)
+
+
+def value_of(taken: Taken, plan: Plan) -> tuple[ReadingKind, float]:
+    """The rise or temperature that a reading comes to."""
+    if taken.measure == "celsius":
+        return "dough_c", taken.value
+    if taken.measure == "ready":
+        return "ready", plan.proof.bulk_rise
+    if taken.measure == "line_ml":
+        return "rise_box", rise_from_line(taken.value, plan.totals.dough_g)
+    if taken.measure == "heights_mm":
+        if taken.start is None:
+            raise CraftError("start", "The height at first is missing.", "Give it in mm.")
+        return "rise_jar", rise_from_heights(taken.start, taken.value)
+    return "rise_eye", taken.value / 100
+
+
 class FollowBook:
     """Readings of saved plans."""
 
@@ -71,40 +95,45 @@ class FollowBook:
         self.plans = PlanBook(sessions, now)
 
     def open(self, key: str) -> Followed:
-        """A saved plan and what was read of its dough; readings from before a plan's newer mixing are not of it."""
+        """A saved plan and what was done and read of its dough."""
         saved = self.plans.open(key)
-        taken = self._readings(key)
-        times = saved.answer.plan.times
-        if times is not None:
-            taken = tuple(each for each in taken if each.at >= times.mix)
-        if not taken or times is None:
-            return Followed(saved, taken, None)
-        readings = tuple(
-            Reading((each.at - times.mix).total_seconds() / 3600, each.kind, each.value, each.sure) for each in taken
+        story = self.story(key)
+        times, mixed = saved.answer.plan.times, mixed_of(saved.answer.plan, story)
+        if times is None or mixed is None:
+            return Followed(saved, story.readings, None, story.started)
+        taken = readings_of(story, mixed)
+        if not taken and not story.happened.deeds:
+            return Followed(saved, taken, None, story.started)
+        following = Following(
+            times, saved.answer.plan.proof.bulk_rise, as_read(taken, mixed), story.looked(mixed), story.happened
         )
-        following = Following(times, saved.answer.plan.proof.bulk_rise, readings)
         try:
             wish, kitchen = self.plans.question(saved.answer)
             plan = make_plan(wish, kitchen, saved.saved_at, following)
         except CraftError as error:
             why = f"{error.sentence} {error.remedy}"
-            return Followed(saved, tuple(replace(each, doubt=why) for each in taken), None)
+            return Followed(saved, tuple(replace(each, doubt=why) for each in taken), None, story.started)
         doubted = {doubt.index: doubt.sentence for doubt in plan.told.doubts} if plan.told else {}
         taken = tuple(replace(each, doubt=doubted.get(index, "")) for index, each in enumerate(taken))
-        return Followed(saved, taken, plan)
+        return Followed(saved, taken, plan, story.started)
+
+    def story(self, key: str) -> Story:
+        """What happened to a plan's dough."""
+        with self.sessions() as session:
+            return story_of(Events(session).plain(*ALL, subject=key))
 
     def take(self, key: str, reading_key: str, taken: Taken) -> Followed:
         """Keep a reading under the client's own key, so that a retry adds nothing. CraftError if it cannot be."""
         saved = self.plans.open(key)
-        times = saved.answer.plan.times
-        if times is None:
+        mixed = mixed_of(saved.answer.plan, self.story(key))
+        if mixed is None:
             raise CraftError("plan", "This plan is of an older kind.", "Save it once more, then read its dough.")
         zone = zone_of(saved.answer.asked.zone or "UTC")
         at = self.now() if taken.at is None else instant_of(taken.at, zone, "at")
         if at > self.now():
             raise CraftError("at", "That time is still to come.", "Give the time at which it was read.")
-        kind, value = self._value(taken, saved.answer.plan)
-        check(Reading((at - times.mix).total_seconds() / 3600, kind, value, taken.sure))
+        kind, value = value_of(taken, saved.answer.plan)
+        check(Reading((at - mixed) / timedelta(hours=1), kind, value, taken.sure))
         body = {"kind": kind, "value": value, "sure": taken.sure}
         with self.sessions.begin() as session:
             Events(session).add(EventRow(id=reading_key, kind=READ, subject=key, at=at, body=body))
@@ -113,31 +142,8 @@ class FollowBook:
     def withdraw(self, key: str, reading_key: str) -> Followed:
         """A reading that was a mistake; it stays on record and no longer counts."""
         withdrawal = EventRow(
-            id=f"{reading_key}-w"[:60], kind=WITHDRAWN, subject=key, at=self.now(), body={"reading": reading_key}
+            id=f"{reading_key}-w"[:60], kind=READ_WITHDRAWN, subject=key, at=self.now(), body={"reading": reading_key}
         )
         with self.sessions.begin() as session:
             Events(session).add(withdrawal)
         return self.open(key)
-
-    def _value(self, taken: Taken, plan: Plan) -> tuple[ReadingKind, float]:
-        if taken.measure == "celsius":
-            return "dough_c", taken.value
-        if taken.measure == "ready":
-            return "ready", plan.proof.bulk_rise
-        if taken.measure == "line_ml":
-            return "rise_box", rise_from_line(taken.value, plan.totals.dough_g)
-        if taken.measure == "heights_mm":
-            if taken.start is None:
-                raise CraftError("start", "The height at first is missing.", "Give it in mm.")
-            return "rise_jar", rise_from_heights(taken.start, taken.value)
-        return "rise_eye", taken.value / 100
-
-    def _readings(self, key: str) -> tuple[TakenReading, ...]:
-        with self.sessions() as session:
-            rows = Events(session).of(READ, WITHDRAWN, subject=key)
-        gone = {row.body["reading"] for row in rows if row.kind == WITHDRAWN}
-        return tuple(
-            TakenReading(row.id, row.at, row.body["kind"], float(row.body["value"]), bool(row.body["sure"]), "")
-            for row in rows
-            if row.kind == READ and row.id not in gone
-        )

@@ -1,7 +1,9 @@
 """Plans: asked for, mended, saved and opened again."""
 
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass, replace
 from datetime import datetime, timedelta
+from functools import lru_cache
 from itertools import product
 from typing import Any, Literal
 
@@ -25,9 +27,10 @@ from gentle_crust.kitchen.formulas import FormulaBook
 from gentle_crust.kitchen.local_time import LOCAL, instant_of
 from gentle_crust.kitchen.mixes import MixBook
 from gentle_crust.kitchen.now import Now
+from gentle_crust.kitchen.once import Known
 from gentle_crust.kitchen.settings import KitchenSettings, Settings, hour_of, nights
 from gentle_crust.store.models import PlanRow
-from gentle_crust.store.repositories import Plans
+from gentle_crust.store.repositories import Events, Plans
 
 
 @dataclass(frozen=True)
@@ -88,6 +91,8 @@ class SavedPlan:
     id: str
     saved_at: datetime
     answer: Answer
+    mark: str = ""
+    """Names this state of it wholly, if it was looked up for the bench."""
 
 
 @dataclass(frozen=True)
@@ -111,6 +116,7 @@ class PlanLine:
     next_step: NextStep | None
 
 
+BEFORE_MIX_H = 18.0
 ASKED = TypeAdapter(Asked)
 PLAN = TypeAdapter(Plan)
 
@@ -224,7 +230,29 @@ class PlanBook:
 
     def question(self, answer: Answer) -> tuple[Wish, Kitchen]:
         """The core's question behind a saved answer, its formula and culture as they were then."""
-        return self._wish(answer.asked, self.settings.get(), answer.formula, answer.plan.starter)
+        return self.questions([answer])[0]
+
+    def questions(self, answers: Sequence[Answer]) -> list[tuple[Wish, Kitchen]]:
+        """The same for several, in one kitchen that is looked up once."""
+        settings, learnt = self.settings.get(), self.mixes.learnt_k()
+        found = []
+        for answer in answers:
+            wish, kitchen = _wish(answer.asked, settings, answer.formula)
+            found.append((replace(wish, starter=answer.plan.starter), replace(kitchen, learnt_k=learnt)))
+        return found
+
+    def some(self, keys: Sequence[str]) -> tuple[SavedPlan, ...]:
+        """Some saved plans as they were kept, the soonest wanted first, without what became of their formulas."""
+        with self.sessions() as session:
+            plans = Plans(session)
+            kept = [
+                (key, at, mark, _kept(Known(mark, lambda key=key: plans.get(key))))
+                for key, at, mark in plans.marks_of(keys)
+            ]
+        return tuple(
+            SavedPlan(key, at, Answer(asked, formula, False, asked.version or 1, plan), mark)
+            for key, at, mark, (asked, formula, plan) in kept
+        )
 
     def _formula(self, asked: Asked) -> tuple[Formula, tuple[bool, int]]:
         """The formula of the version that is asked for; whether it was put away, and its newest version's number."""
@@ -303,9 +331,34 @@ class PlanBook:
         """Plan and keep under the client's own key; saving the same key again replaces what was asked."""
         if asked.version is None:
             asked = replace(asked, version=self.formulas.newest(self.formulas.get(asked.formula_id).id))
-        answer = self.preview(asked)
+        return self._keep(key, asked, self.preview(asked))
+
+    def save_mixed(self, key: str, asked: Asked, mixed_at: datetime) -> SavedPlan:
+        """A plan for a dough that is mixed already: it is ready as long after that as its own course takes."""
+        book = PlanBook(self.sessions, lambda: mixed_at - timedelta(hours=BEFORE_MIX_H))
+        if asked.version is None:
+            asked = replace(asked, version=self.formulas.newest(self.formulas.get(asked.formula_id).id))
+        zone = zone_of(asked.zone or self.settings.get().zone)
+        lasts = timedelta(hours=BEFORE_MIX_H)
+        answer: Answer | None = None
+        for _ in range(3):
+            ready = _minute(mixed_at + lasts).astimezone(zone)
+            answer = book.preview(replace(asked, ready=ready.strftime(LOCAL)))
+            times = answer.plan.times
+            if times is None or abs(times.mix - mixed_at) < timedelta(minutes=2):
+                break
+            lasts = answer.plan.ready - times.mix
+        if answer is None:
+            raise AssertionError("no plan was tried")
+        return self._keep(key, asked, answer)
+
+    def _keep(self, key: str, asked: Asked, answer: Answer) -> SavedPlan:
         now = self.now()
         with self.sessions.begin() as session:
+            if any(Events(session).plain("bake_started", subject=key)):
+                raise CraftError(
+                    "plan", "This plan is on the bench: changed now, its record would not hold.", "Plan another one."
+                )
             row = Plans(session).get(key)
             if row is None:
                 row = PlanRow(id=key, created_at=now)
@@ -323,16 +376,11 @@ class PlanBook:
             row = Plans(session).get(key)
             if row is None:
                 raise CraftError("id", "That plan is not here.", "Choose one from the list of saved plans.")
-            away = self.formulas.get(row.formula_id).put_away
-            answer = Answer(
-                ASKED.validate_python(row.asked),
-                FORMULA.validate_python(row.formula),
-                away,
-                self.formulas.newest(row.formula_id),
-                PLAN.validate_python(row.shown),
-                marks_of(PLAN.validate_python(row.shown), self.settings.get()),
-            )
-            return SavedPlan(row.id, row.updated_at, answer)
+            asked, formula, plan = _read(row)
+        away = self.formulas.get(row.formula_id).put_away
+        newest = self.formulas.newest(row.formula_id)
+        answer = Answer(asked, formula, away, newest, plan, marks_of(plan, self.settings.get()))
+        return SavedPlan(row.id, row.updated_at, answer)
 
     def all(self) -> tuple[PlanLine, ...]:
         """Saved plans, the latest wanted first."""
@@ -347,6 +395,28 @@ class PlanBook:
                 raise CraftError("id", "That plan is not here.", "Choose one from the list of saved plans.")
             row.deleted_at = self.now() if away else None
         return _line(row, self.now())
+
+
+def _read(row: PlanRow) -> tuple[Asked, Formula, Plan]:
+    """A saved plan as it was kept."""
+    return (
+        ASKED.validate_python(row.asked),
+        FORMULA.validate_python(row.formula),
+        PLAN.validate_python(row.shown),
+    )
+
+
+@lru_cache(maxsize=32)
+def _kept(row: Known[Callable[[], PlanRow | None]]) -> tuple[Asked, Formula, Plan]:
+    """The same, read once: it is large, and never changes under its mark."""
+    found = row.value()
+    if found is None:
+        raise CraftError("id", "That plan is not here.", "Choose one from the list of saved plans.")
+    return _read(found)
+
+
+def _minute(at: datetime) -> datetime:
+    return at.replace(second=0, microsecond=0)
 
 
 def _line(row: PlanRow, now: datetime) -> PlanLine:

@@ -50,6 +50,11 @@ def upgrade(engine: Engine, folder: Path) -> None:
     command.upgrade(config, "head")
 
 
+def folder_of(sessions: sessionmaker[Session]) -> Path:
+    """The folder in which an open store's data file lies."""
+    return Path(str(sessions.kw["bind"].url.database)).parent
+
+
 def open_store(folder: Path) -> sessionmaker[Session]:
     """Sessions on the up-to-date data file of ``folder``."""
     engine = engine_for(folder)

@@ -86,6 +86,30 @@ class EventRow(Base):
     body: Mapped[dict[str, Any]]
 
 
+class SampleRow(Base):
+    """A figure that an instrument sent: its device, what it measures, and when by the kitchen's clock."""
+
+    __tablename__ = "sample"
+
+    device: Mapped[str] = mapped_column(String(60), primary_key=True)
+    quantity: Mapped[str] = mapped_column(String(20), primary_key=True)
+    at: Mapped[datetime] = mapped_column(primary_key=True)
+    value: Mapped[float]
+
+    __table_args__ = {"sqlite_with_rowid": False}
+
+
+class InstrumentRow(Base):
+    """What each instrument said last."""
+
+    __tablename__ = "instrument"
+
+    device: Mapped[str] = mapped_column(String(60), primary_key=True)
+    quantity: Mapped[str] = mapped_column(String(20), primary_key=True)
+    at: Mapped[datetime]
+    value: Mapped[float]
+
+
 class CultureRow(Base):
     """A culture that is kept. ``deleted_at`` set means put away: it can be brought back."""
 

@@ -4,17 +4,21 @@ from collections.abc import Sequence
 from datetime import datetime
 from typing import Any
 
-from sqlalchemy import Row, func, select, text
+from sqlalchemy import Float, Row, String, bindparam, cast, func, select, text
+from sqlalchemy.dialects.sqlite import insert
 from sqlalchemy.orm import Session
 
 from gentle_crust.store.models import (
     CultureRow,
     EventRow,
     FormulaRow,
+    Instant,
+    InstrumentRow,
     KitchenRow,
     PantryRow,
     PhotoRow,
     PlanRow,
+    SampleRow,
     VersionRow,
 )
 
@@ -99,10 +103,77 @@ class Events:
         wanted = select(func.count()).where(EventRow.subject == subject, EventRow.kind.in_(kinds))
         return self.session.scalar(wanted) or 0
 
+    def newest(self) -> int:
+        """A number that grows with every event."""
+        return int(self.session.execute(text("SELECT COALESCE(MAX(rowid), 0) FROM event")).scalar_one())
+
+    def newest_of(self, subjects: Sequence[str]) -> dict[str, int]:
+        """The same for each of some subjects."""
+        wanted = select(EventRow.subject, func.max(text("event.rowid"))).where(EventRow.subject.in_(subjects))
+        return {row[0]: int(row[1]) for row in self.session.execute(wanted.group_by(EventRow.subject))}
+
+    def subjects(self, kind: str) -> list[str]:
+        """Whatever has an event of this kind, the one that had it first first."""
+        wanted = select(EventRow.subject).where(EventRow.kind == kind).group_by(EventRow.subject)
+        return list(self.session.scalars(wanted.order_by(func.min(EventRow.at))))
+
     def of(self, *kinds: str, subject: str = "") -> Sequence[EventRow]:
         """Events of some kinds about one subject, the oldest first; of one instant, as they came in."""
         wanted = select(EventRow).where(EventRow.kind.in_(kinds), EventRow.subject == subject)
         return self.session.scalars(wanted.order_by(EventRow.at, text("event.rowid"))).all()
+
+
+class Samples:
+    """Figures of instruments."""
+
+    def __init__(self, session: Session) -> None:
+        self.session = session
+
+    def add(self, rows: Sequence[tuple[str, str, datetime, float]]) -> None:
+        """Add figures; those already there (same device, quantity and instant) are left as they are."""
+        if rows:
+            names = ("device", "quantity", "at", "value")
+            figures = [dict(zip(names, row, strict=True)) for row in rows]
+            self.session.execute(insert(SampleRow).on_conflict_do_nothing(), figures)
+            newest = {(one["device"], one["quantity"]): one for one in sorted(figures, key=lambda one: one["at"])}
+            added = insert(InstrumentRow)
+            later = {"at": added.excluded.at, "value": added.excluded.value}
+            newer = added.on_conflict_do_update(
+                index_elements=["device", "quantity"], set_=later, where=InstrumentRow.at < added.excluded.at
+            )
+            self.session.execute(newer, list(newest.values()))
+
+    def since(self, device: str, quantity: str, since: datetime, until: datetime) -> list[tuple[datetime, float]]:
+        """Figures of one instrument between two instants, about one a minute, the oldest first."""
+        names = {"device": device, "quantity": quantity, "since": since, "until": until}
+        return [(row[0], row[1]) for row in self.session.execute(_BY_THE_MINUTE, names)]
+
+    def heard(self, device: str, quantity: str) -> datetime | None:
+        """When an instrument was last heard of."""
+        found = self.session.get(InstrumentRow, (device, quantity))
+        return None if found is None else found.at
+
+    def latest(self) -> list[tuple[str, str, datetime, float]]:
+        """The last figure of each device and quantity."""
+        rows = self.session.scalars(select(InstrumentRow).order_by(InstrumentRow.device, InstrumentRow.quantity))
+        return [(row.device, row.quantity, row.at, row.value) for row in rows]
+
+
+_BY_THE_MINUTE = (
+    text(
+        """WITH RECURSIVE hop(at) AS (
+             SELECT MIN(at) FROM sample WHERE device = :device AND quantity = :quantity AND at >= :since
+             UNION ALL
+             SELECT (SELECT MIN(at) FROM sample WHERE device = :device AND quantity = :quantity
+                     AND at >= datetime(hop.at, '+60 seconds')) FROM hop WHERE hop.at IS NOT NULL)
+           SELECT sample.at, sample.value FROM hop JOIN sample
+             ON sample.device = :device AND sample.quantity = :quantity AND sample.at = hop.at
+           WHERE hop.at <= :until ORDER BY hop.at"""
+    )
+    .bindparams(bindparam("since", type_=Instant), bindparam("until", type_=Instant))
+    .columns(at=Instant, value=Float)
+)
+"""Hops from minute to minute along the key: ten thousand figures are not all read."""
 
 
 class Cultures:
@@ -185,6 +256,17 @@ class Plans:
         """Plans, the soonest wanted last."""
         living = select(PlanRow).where(PlanRow.deleted_at.is_(None))
         return self.session.scalars(living.order_by(PlanRow.ready.desc(), PlanRow.id)).all()
+
+    def marks_of(self, keys: Sequence[str]) -> list[tuple[str, datetime, str]]:
+        """Some plans that were not put away, by key, when each was saved, and a text that names its state wholly.
+
+        The soonest wanted first.
+        """
+        asked = cast(PlanRow.asked, String)
+        living = select(PlanRow.id, PlanRow.updated_at, asked).where(PlanRow.id.in_(keys), PlanRow.deleted_at.is_(None))
+        store = str(self.session.get_bind().engine.url)
+        rows = self.session.execute(living.order_by(PlanRow.ready, PlanRow.id))
+        return [(row[0], row[1], f"{store} {row[0]} {row[1].isoformat()} {row[2]}") for row in rows]
 
     def get(self, key: str) -> PlanRow | None:
         """One plan, put away or not."""

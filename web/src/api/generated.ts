@@ -4,6 +4,159 @@
  */
 
 export interface paths {
+    "/api/bench": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Everything at the bench, if it is not as the browser has it. */
+        get: operations["bench_look_bench_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/mixed/{key}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A dough that was mixed without a plan comes to the bench. */
+        post: operations["bench_just_mixed_bench_mixed__key__post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/presses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keep presses, each exactly once: a known key adds nothing more. One that is refused does not hold up others. */
+        post: operations["bench_press_bench_presses_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/score": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How often judged proofs came out as judged. */
+        get: operations["bench_score_bench_score_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/{key}/cues": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What can be looked at now. */
+        get: operations["bench_cues_bench__key__cues_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/{key}/judge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A verdict from the forecast and what is seen; not kept. */
+        post: operations["bench_judge_dough_bench__key__judge_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/{key}/photos/{photo}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keep a photo of a dough: the body is a JPEG, PNG or WebP, the header Taken-At its time. */
+        put: operations["bench_take_photo_bench__key__photos__photo__put"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/{key}/record": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Everything that happened to a dough. */
+        get: operations["bench_record_bench__key__record_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/{key}/remedies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Changes after which a dough runs into nothing any more, each tried. */
+        get: operations["bench_ways_out_bench__key__remedies_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calendar.ics": {
         parameters: {
             query?: never;
@@ -522,6 +675,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/phone": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Where the phone finds this program, with a QR code; nothing if it is not served to the network. */
+        get: operations["kitchen_phone_phone_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/photos/{key}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A photo. */
+        get: operations["bench_photo_photos__key__get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plan": {
         parameters: {
             query?: never;
@@ -747,6 +934,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/samples": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Figures of instruments; those that are known already add nothing. */
+        post: operations["bench_take_samples_samples_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/samples/log": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A logger's CSV file as the body: a column of times, one of temperatures. */
+        post: operations["bench_take_log_samples_log_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sour": {
         parameters: {
             query?: never;
@@ -854,6 +1075,23 @@ export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
         /**
+         * Action
+         * @description What to do (a ``code`` for programs, ``do`` for people) within so many minutes, and what vessel or cold add.
+         */
+        Action: {
+            /** Code */
+            code: string;
+            /** Do */
+            do: string;
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+            /** Within Min */
+            within_min: number;
+        };
+        /**
          * Amount
          * @description Grams of something, or of the levain that goes into a dough.
          */
@@ -862,6 +1100,18 @@ export interface components {
             g: number;
             /** Name */
             name: string;
+        };
+        /**
+         * Ask
+         * @description What would settle it best: the cue, how to look, and the bits that it is expected to bring.
+         */
+        Ask: {
+            /** Bits */
+            bits: number;
+            /** Cue */
+            cue: string;
+            /** Look */
+            look: string;
         };
         /**
          * Asked
@@ -1052,6 +1302,24 @@ export interface components {
             leave: string;
         };
         /**
+         * AwayNote
+         * @description An absence, by its key.
+         */
+        AwayNote: {
+            /**
+             * End
+             * Format: date-time
+             */
+            end: string;
+            /** Id */
+            id: string;
+            /**
+             * Start
+             * Format: date-time
+             */
+            start: string;
+        };
+        /**
          * AwayShown
          * @description Before and after an absence.
          */
@@ -1109,6 +1377,46 @@ export interface components {
             name: string;
             /** Setpoint C */
             setpoint_c: number;
+        };
+        /**
+         * BenchAnswer
+         * @description Everything at the bench; ``unchanged`` with nothing else if the browser has it already.
+         */
+        BenchAnswer: {
+            /**
+             * Absences
+             * @default []
+             */
+            absences: components["schemas"]["AwayNote"][];
+            /**
+             * Clock Back
+             * @default false
+             */
+            clock_back: boolean;
+            /** Cursor */
+            cursor: string;
+            /**
+             * Doughs
+             * @default []
+             */
+            doughs: components["schemas"]["DoughAnswer"][];
+            /**
+             * Heard
+             * @default {}
+             */
+            heard: {
+                [key: string]: string;
+            };
+            /**
+             * Now
+             * Format: date-time
+             */
+            now: string;
+            /**
+             * Unchanged
+             * @default false
+             */
+            unchanged: boolean;
         };
         /**
          * BowlBody
@@ -1203,6 +1511,36 @@ export interface components {
             text: string;
         };
         /**
+         * Change
+         * @description One change of a dough's course: stand it elsewhere, turn its proof cold, load it at another time, rescue it.
+         *
+         *     ``key``: the step that waits ``until`` then, for the code wait. A dough that stands elsewhere and has a
+         *     ``load_at`` is proofed in the fridge after that.
+         */
+        Change: {
+            /** Ambient C */
+            ambient_c?: number | null;
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /**
+             * Code
+             * @enum {string}
+             */
+            code: "chill" | "chill_bowl" | "warm" | "cool" | "load_at" | "hold_cold" | "wait" | "reshape" | "flatbread";
+            /**
+             * Key
+             * @default
+             */
+            key: string;
+            /** Load At */
+            load_at?: string | null;
+            /** Until */
+            until?: string | null;
+        };
+        /**
          * ChangeBody
          * @description One line of the formula set by grams in the whole batch, or by its share (0-1) of the dough.
          */
@@ -1229,12 +1567,48 @@ export interface components {
             sentence: string;
         };
         /**
+         * Clash
+         * @description Something that will not do: a sentence, and when it comes to that.
+         */
+        Clash: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /**
+             * Code
+             * @enum {string}
+             */
+            code: "asleep" | "away" | "hands" | "oven" | "over_proofed" | "under_proofed" | "last_load";
+            /** Sentence */
+            sentence: string;
+        };
+        /**
          * ComparedAnswer
          * @description Two versions side by side.
          */
         ComparedAnswer: {
             /** Lines */
             lines: components["schemas"]["Difference"][];
+        };
+        /**
+         * Conflict
+         * @description The forecast says one thing, the dough another: both explanations, and how to tell them apart.
+         */
+        Conflict: {
+            /**
+             * Dough
+             * @enum {string}
+             */
+            dough: "early" | "nearly" | "ready" | "late" | "over";
+            /**
+             * Forecast
+             * @enum {string}
+             */
+            forecast: "early" | "nearly" | "ready" | "late" | "over";
+            /** Sentence */
+            sentence: string;
         };
         /**
          * CorePoint
@@ -1282,6 +1656,64 @@ export interface components {
             spread_min: number;
             /** Taste */
             taste: string;
+        };
+        /**
+         * Counted
+         * @description What one cue says, and its weight for the verdict in bits (negative: against it).
+         */
+        Counted: {
+            /** Cue */
+            cue: string;
+            /** Says */
+            says: string;
+            /** Weight */
+            weight: number;
+        };
+        /**
+         * Cue
+         * @description Something to look at: how to look, and what may be seen. A measured cue has a unit and no values.
+         */
+        Cue: {
+            /** Cue */
+            cue: string;
+            /**
+             * High
+             * @default 0
+             */
+            high: number;
+            /** Look */
+            look: string;
+            /**
+             * Low
+             * @default 0
+             */
+            low: number;
+            /**
+             * Unit
+             * @default
+             */
+            unit: string;
+            /** Values */
+            values: components["schemas"]["CueValue"][];
+        };
+        /**
+         * CueValue
+         * @description One thing that may be seen: its value, and what is said of it.
+         */
+        CueValue: {
+            /** Says */
+            says: string;
+            /** Value */
+            value: string;
+        };
+        /**
+         * CuesAnswer
+         * @description How it stands, and what can be looked at.
+         */
+        CuesAnswer: {
+            /** Cues */
+            cues: components["schemas"]["Cue"][];
+            standing: components["schemas"]["Standing"];
         };
         /**
          * Culture
@@ -1655,6 +2087,71 @@ export interface components {
             sentence: string;
         };
         /**
+         * DoughAnswer
+         * @description A dough at the bench.
+         */
+        DoughAnswer: {
+            /** Clashes */
+            clashes: components["schemas"]["Clash"][];
+            /** Doubts */
+            doubts: string[];
+            /** Each G */
+            each_g: number;
+            /** Events In All */
+            events_in_all: number;
+            /** History */
+            history: components["schemas"]["ToldAnswer"][];
+            /** Id */
+            id: string;
+            /** Judged Bulk Rise */
+            judged_bulk_rise: number;
+            /**
+             * Load
+             * Format: date-time
+             */
+            load: string;
+            /**
+             * Mixed
+             * Format: date-time
+             */
+            mixed: string;
+            /** Name */
+            name: string;
+            /** Next */
+            next: string | null;
+            /**
+             * Out
+             * Format: date-time
+             */
+            out: string;
+            /** Over */
+            over: boolean;
+            /** Pieces */
+            pieces: number;
+            probe: components["schemas"]["Probe"] | null;
+            ribbon: components["schemas"]["Ribbon"];
+            /** Rye Percent */
+            rye_percent: number;
+            /** Snoozed */
+            snoozed: {
+                [key: string]: string;
+            };
+            standing: components["schemas"]["Standing"];
+            /**
+             * Started
+             * Format: date-time
+             */
+            started: string;
+            /** Steps */
+            steps: components["schemas"]["LiveStep"][];
+            /** Told */
+            told: string;
+            /** Vessel */
+            vessel: string;
+            /** Vessel Kind */
+            vessel_kind: string;
+        };
+        /**
          * Driver
          * @description One driver: ``factor`` is what it does to the time of bulk (1.2: a fifth longer than with a plain one).
          */
@@ -1680,11 +2177,42 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "plan" | "culture";
+            kind: "plan" | "culture" | "bench";
             /** Title */
             title: string;
             /** Whose */
             whose: string;
+        };
+        /**
+         * Dues
+         * @description When the stages of a dough that is being baked are or were due, whatever the time is now.
+         */
+        Dues: {
+            /**
+             * Bulk End
+             * Format: date-time
+             */
+            bulk_end: string;
+            /**
+             * Chill
+             * Format: date-time
+             */
+            chill: string;
+            /**
+             * Load
+             * Format: date-time
+             */
+            load: string;
+            /**
+             * Mix
+             * Format: date-time
+             */
+            mix: string;
+            /**
+             * Shaped
+             * Format: date-time
+             */
+            shaped: string;
         };
         /**
          * Event
@@ -1950,6 +2478,18 @@ export interface components {
             handling: string;
             /** Word */
             word: string;
+        };
+        /**
+         * FiguresAnswer
+         * @description What was taken of an instrument's figures.
+         */
+        FiguresAnswer: {
+            /** First */
+            first: string | null;
+            /** Last */
+            last: string | null;
+            /** Taken */
+            taken: number;
         };
         /**
          * FlourShare
@@ -2344,6 +2884,16 @@ export interface components {
             why: components["schemas"]["Reason"][];
         };
         /**
+         * Holds
+         * @description The greatest rise of this dough in bulk and once it is shaped, fractions.
+         */
+        Holds: {
+            /** Bulk */
+            bulk: number;
+            /** Shaped */
+            shaped: number;
+        };
+        /**
          * Jar
          * @description A straight jar: what it weighs empty, without its lid, and its inner width and height; or what it holds.
          */
@@ -2372,17 +2922,32 @@ export interface components {
             volume_ml?: number | null;
         };
         /**
+         * JudgeBody
+         * @description What is seen, and at which stage if not the one that the dough is at.
+         */
+        JudgeBody: {
+            /**
+             * Cues
+             * @default {}
+             */
+            cues: {
+                [key: string]: string | number;
+            };
+            /** Stage */
+            stage?: ("gluten" | "culture" | "preferment" | "bulk" | "final_proof" | "baked") | null;
+        };
+        /**
          * KitchenAnswer
          * @description The kitchen and what time it is there.
          */
         KitchenAnswer: {
-            /** Frozen */
-            frozen: boolean;
             /**
              * Now
              * Format: date-time
              */
             now: string;
+            /** Rate */
+            rate: number;
             settings: components["schemas"]["Settings"];
             /** Vessel Kinds */
             vessel_kinds: {
@@ -2590,6 +3155,37 @@ export interface components {
             vigour_words: string;
             /** Wake Feeds */
             wake_feeds: number;
+        };
+        /**
+         * LiveStep
+         * @description One step at the bench. ``at``: done at, or due at by the latest forecast; ``say`` is what would be called out.
+         */
+        LiveStep: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Cautions */
+            cautions: components["schemas"]["Caution"][];
+            /** Detail */
+            detail: string;
+            /** Key */
+            key: string;
+            /** Kind */
+            kind: string;
+            /** Minutes */
+            minutes: number;
+            /** Say */
+            say: string;
+            span: components["schemas"]["TimeSpan"] | null;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "done" | "skipped" | "due" | "coming";
+            /** Title */
+            title: string;
         };
         /**
          * LockBody
@@ -2808,6 +3404,29 @@ export interface components {
             mends: components["schemas"]["Mend"][];
         };
         /**
+         * MixedBody
+         * @description A dough that was mixed without a plan.
+         */
+        MixedBody: {
+            /** Dough C */
+            dough_c?: number | null;
+            /** Event */
+            event: string;
+            /** Formula Id */
+            formula_id: string;
+            /**
+             * Mixed At
+             * Format: date-time
+             */
+            mixed_at: string;
+            /** Pieces */
+            pieces?: number | null;
+            /** Proof */
+            proof?: ("room" | "cold") | null;
+            /** Scaling Weight G */
+            scaling_weight_g?: number | null;
+        };
+        /**
          * MyFlour
          * @description A flour of the baker's own: of a ``kind`` of the flours table, with what differs from it. Unknown is None.
          *
@@ -2930,6 +3549,16 @@ export interface components {
             top_c: number;
         };
         /**
+         * Pace
+         * @description Minutes until this dough is ready by its own forecast, and until it is too far; None if not foretold.
+         */
+        Pace: {
+            /** Over Min */
+            over_min: number | null;
+            /** Ready Min */
+            ready_min: number | null;
+        };
+        /**
          * Pantry
          * @description Own flours, and prices of whatever else is bought.
          */
@@ -2987,6 +3616,16 @@ export interface components {
             rising: number;
         };
         /**
+         * PhoneAnswer
+         * @description The address on the kitchen's network and its QR code as a picture; empty if it is not served there.
+         */
+        PhoneAnswer: {
+            /** Address */
+            address: string;
+            /** Qr */
+            qr: string;
+        };
+        /**
          * PlainFeed
          * @description The course of a plain feed: hours to ripe and past it, low to high, and the rise along it.
          */
@@ -3030,10 +3669,12 @@ export interface components {
             begins: string;
             by_feel?: components["schemas"]["ByFeel"] | null;
             costs?: components["schemas"]["Costs"] | null;
+            dues?: components["schemas"]["Dues"] | null;
             /** Engine */
             engine: string;
             feel: components["schemas"]["Feeling"];
             fold_plan?: components["schemas"]["FoldPlan"] | null;
+            holds?: components["schemas"]["Holds"] | null;
             /** Kettle C */
             kettle_c: number;
             later?: components["schemas"]["LaterPart"] | null;
@@ -3290,6 +3931,60 @@ export interface components {
             yeast_percent: number;
         };
         /**
+         * PressBody
+         * @description Something pressed, under the client's own key, at its true time.
+         */
+        PressBody: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /**
+             * Body
+             * @default {}
+             */
+            body: {
+                [key: string]: unknown;
+            };
+            /**
+             * Dough
+             * @default
+             */
+            dough: string;
+            /** Id */
+            id: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "bake_started" | "bake_step" | "bake_not_yet" | "bake_snoozed" | "bake_note" | "bake_changed" | "bake_judged" | "bake_outcome" | "bake_finished" | "bake_stopped" | "bake_probe" | "reading" | "bake_withdrawn" | "bake_corrected" | "absence" | "absence_withdrawn";
+        };
+        /**
+         * PressedAnswer
+         * @description What became of presses, and the bench after them.
+         */
+        PressedAnswer: {
+            bench: components["schemas"]["BenchAnswer"];
+            /** Refused */
+            refused: components["schemas"]["RefusedPress"][];
+            /** Taken */
+            taken: string[];
+        };
+        /**
+         * PressesBody
+         * @description Presses in their order, and what the sender's clock says: a clock that is wrong is put right.
+         */
+        PressesBody: {
+            /** Presses */
+            presses: components["schemas"]["PressBody"][];
+            /**
+             * Sent At
+             * Format: date-time
+             */
+            sent_at: string;
+        };
+        /**
          * Price
          * @description What a kilo of something costs, in the kitchen's currency.
          */
@@ -3308,6 +4003,35 @@ export interface components {
             name: string;
             /** Price Per Kg */
             price_per_kg: number;
+        };
+        /**
+         * Probe
+         * @description The thermometer in a dough, its last word, and a question if it is hard to believe.
+         */
+        Probe: {
+            /** At */
+            at: string | null;
+            /** Device */
+            device: string;
+            says: components["schemas"]["ProbeSays"];
+        };
+        /**
+         * ProbeSays
+         * @description A probe's word on the dough: the temperature now with its noise taken out, and a question if there is doubt.
+         *
+         *     ``trusted``: samples that tell of the dough, one in a quarter of an hour.
+         */
+        ProbeSays: {
+            /** At H */
+            at_h: number | null;
+            /** Celsius */
+            celsius: number | null;
+            /** Doubt */
+            doubt: ("lost" | "open" | "jump") | null;
+            /** Sentence */
+            sentence: string;
+            /** Trusted */
+            trusted: components["schemas"]["Sample"][];
         };
         /**
          * Problem
@@ -3499,6 +4223,60 @@ export interface components {
             text: string;
         };
         /**
+         * RecordAnswer
+         * @description A bake's whole record: what counts, and what was taken back.
+         */
+        RecordAnswer: {
+            /** Complete */
+            complete: boolean;
+            /** Events */
+            events: components["schemas"]["ToldAnswer"][];
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Withdrawn */
+            withdrawn: components["schemas"]["ToldAnswer"][];
+        };
+        /**
+         * RefusedPress
+         * @description A press that could not be kept, and why.
+         */
+        RefusedPress: {
+            /** Field */
+            field: string;
+            /** Id */
+            id: string;
+            /** Remedy */
+            remedy: string;
+            /** Sentence */
+            sentence: string;
+        };
+        /**
+         * RemediesAnswer
+         * @description Ways out, and rescues.
+         */
+        RemediesAnswer: {
+            /** Remedies */
+            remedies: components["schemas"]["Remedy"][];
+            /** Rescues */
+            rescues: components["schemas"]["Remedy"][];
+        };
+        /**
+         * Remedy
+         * @description A change with what it comes to, in a sentence.
+         */
+        Remedy: {
+            change: components["schemas"]["Change"];
+            /**
+             * Out
+             * Format: date-time
+             */
+            out: string;
+            /** Sentence */
+            sentence: string;
+        };
+        /**
          * Ribbon
          * @description Everything the drawing needs.
          */
@@ -3602,6 +4380,49 @@ export interface components {
             ripeness: components["schemas"]["Ripeness"];
         };
         /**
+         * Sample
+         * @description One figure of a probe: hours after mixing, C.
+         */
+        Sample: {
+            /** At H */
+            at_h: number;
+            /** Celsius */
+            celsius: number;
+        };
+        /**
+         * SampleBody
+         * @description One figure of an instrument.
+         */
+        SampleBody: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Device */
+            device: string;
+            /**
+             * Quantity
+             * @enum {string}
+             */
+            quantity: "dough_c" | "room_c" | "fridge_c" | "oven_c" | "scale_g" | "level_mm";
+            /** Value */
+            value: number;
+        };
+        /**
+         * SamplesBody
+         * @description Figures, and what the sender's clock says.
+         */
+        SamplesBody: {
+            /** Samples */
+            samples: components["schemas"]["SampleBody"][];
+            /**
+             * Sent At
+             * Format: date-time
+             */
+            sent_at: string;
+        };
+        /**
          * SavedPlanAnswer
          * @description A plan as it was saved.
          */
@@ -3626,6 +4447,8 @@ export interface components {
              */
             saved_at: string;
             shared: components["schemas"]["SharedBuild"] | null;
+            /** Started */
+            started: string | null;
         };
         /**
          * Schedule
@@ -3664,6 +4487,23 @@ export interface components {
             then: "counter" | "fridge";
             /** Weekday */
             weekday?: number | null;
+        };
+        /**
+         * Score
+         * @description How often a judged proof came out as it was judged.
+         */
+        Score: {
+            /** Judged */
+            judged: number;
+            /** Right */
+            right: number;
+        };
+        /**
+         * ScoreAnswer
+         * @description How often judged proofs came out as judged.
+         */
+        ScoreAnswer: {
+            score: components["schemas"]["Score"];
         };
         /**
          * Settings
@@ -3778,6 +4618,28 @@ export interface components {
              * @default UTC
              */
             zone: string;
+        };
+        /**
+         * ShareBand
+         * @description Share of greatest volume, low (10 %), likely and high (90 %).
+         */
+        ShareBand: {
+            /** High */
+            high: number;
+            /** Likely */
+            likely: number;
+            /** Low */
+            low: number;
+        };
+        /**
+         * ShareTarget
+         * @description Share of the dough's greatest volume at which it should meet the oven.
+         */
+        ShareTarget: {
+            /** High */
+            high: number;
+            /** Low */
+            low: number;
         };
         /**
          * SharedBuild
@@ -3982,6 +4844,26 @@ export interface components {
             title: string;
         };
         /**
+         * Standing
+         * @description How a dough stands at one moment: the stage that it is judged at, its rise and temperature, and its forecast.
+         */
+        Standing: {
+            /** Dough C */
+            dough_c: number | null;
+            pace: components["schemas"]["Pace"] | null;
+            /** Past Peak */
+            past_peak: boolean;
+            /** Rise */
+            rise: number | null;
+            share: components["schemas"]["ShareBand"] | null;
+            share_target: components["schemas"]["ShareTarget"] | null;
+            /**
+             * Stage
+             * @enum {string}
+             */
+            stage: "gluten" | "culture" | "preferment" | "bulk" | "final_proof" | "baked";
+        };
+        /**
          * Starter
          * @description The baker's own culture that a levain is built from, as it lives now.
          *
@@ -4009,6 +4891,22 @@ export interface components {
             vigour: components["schemas"]["Vigour"];
             /** Wake Feeds */
             wake_feeds: number;
+        };
+        /**
+         * States
+         * @description Probability of each state.
+         */
+        States: {
+            /** Early */
+            early: number;
+            /** Late */
+            late: number;
+            /** Nearly */
+            nearly: number;
+            /** Over */
+            over: number;
+            /** Ready */
+            ready: number;
         };
         /**
          * Step
@@ -4146,6 +5044,25 @@ export interface components {
             vigour: components["schemas"]["Vigour"];
         };
         /**
+         * ToldAnswer
+         * @description One event.
+         */
+        ToldAnswer: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Body */
+            body: {
+                [key: string]: unknown;
+            };
+            /** Id */
+            id: string;
+            /** Kind */
+            kind: string;
+        };
+        /**
          * Total
          * @description One ingredient of the whole formula, all stages together. ``line`` is its place in the formula.
          */
@@ -4245,6 +5162,38 @@ export interface components {
             name: string;
             /** Protein Percent */
             protein_percent: number;
+        };
+        /**
+         * Verdict
+         * @description The answer to a question of readiness.
+         */
+        Verdict: {
+            action: components["schemas"]["Action"];
+            ask_next: components["schemas"]["Ask"] | null;
+            conflict: components["schemas"]["Conflict"] | null;
+            /** Engine */
+            engine: string;
+            prior: components["schemas"]["States"];
+            /**
+             * Stage
+             * @enum {string}
+             */
+            stage: "gluten" | "culture" | "preferment" | "bulk" | "final_proof" | "baked";
+            states: components["schemas"]["States"];
+            /**
+             * Verdict
+             * @enum {string}
+             */
+            verdict: "early" | "nearly" | "ready" | "late" | "over";
+            /** Why */
+            why: components["schemas"]["Counted"][];
+        };
+        /**
+         * VerdictAnswer
+         * @description A verdict.
+         */
+        VerdictAnswer: {
+            verdict: components["schemas"]["Verdict"];
         };
         /**
          * Version
@@ -4703,6 +5652,296 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    bench_look_bench_get: {
+        parameters: {
+            query?: {
+                cursor?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    bench_just_mixed_bench_mixed__key__post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MixedBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    bench_press_bench_presses_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PressesBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PressedAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    bench_score_bench_score_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScoreAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    bench_cues_bench__key__cues_get: {
+        parameters: {
+            query?: {
+                stage?: ("gluten" | "culture" | "preferment" | "bulk" | "final_proof" | "baked") | null;
+            };
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CuesAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    bench_judge_dough_bench__key__judge_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JudgeBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VerdictAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    bench_take_photo_bench__key__photos__photo__put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+                photo: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    bench_record_bench__key__record_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    bench_ways_out_bench__key__remedies_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RemediesAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
     cultures_calendar_calendar_ics_get: {
         parameters: {
             query?: never;
@@ -5873,6 +7112,59 @@ export interface operations {
             };
         };
     };
+    kitchen_phone_phone_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PhoneAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    bench_photo_photos__key__get: {
+        parameters: {
+            query?: {
+                small?: boolean;
+            };
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
     plans_preview_plan_plan_post: {
         parameters: {
             query?: never;
@@ -6411,6 +7703,72 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RecipeAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    bench_take_samples_samples_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SamplesBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FiguresAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    bench_take_log_samples_log_post: {
+        parameters: {
+            query?: {
+                device?: string;
+                quantity?: "dough_c" | "room_c" | "fridge_c" | "oven_c";
+                fahrenheit?: boolean | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FiguresAnswer"];
                 };
             };
             /** @description Unprocessable Entity */

@@ -66,12 +66,12 @@ export function useUnits() {
   const dayClock = (at: number | string | Date) => `${format(at, { weekday: 'short' })} ${clock(at)}`
 
   /** Put the baker's units where the craft's sentences hold {value|unit}. */
-  const say = (text: string) =>
+  const say = (text: string, now?: number) =>
     text.replace(/\{([^|{}]+)\|(\w+)\}/g, (_, value: string, unit: string) => {
       if (unit === 'c') return warmth(Number(value))
       if (unit === 'dc') return difference(Number(value))
       if (unit === 'g') return mass(Number(value))
-      return dayClock(value)
+      return now === undefined ? dayClock(value) : when(value, now)
     })
 
   return {

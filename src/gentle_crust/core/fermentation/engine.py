@@ -96,6 +96,21 @@ class Trace:
         )
 
 
+def joined(first: Trace, second: Trace) -> Trace:
+    """Two traces of one dough, the second beginning where the first ends, as one."""
+    return Trace(
+        hours=np.concatenate([first.hours, second.hours + first.hours[-1]]),
+        dough_c=np.concatenate([first.dough_c, second.dough_c]),
+        core_c=np.concatenate([first.core_c, second.core_c]),
+        rise=np.concatenate([first.rise, second.rise]),
+        gas_rate=np.concatenate([first.gas_rate, second.gas_rate]),
+        ph=np.concatenate([first.ph, second.ph]),
+        states=tuple(np.concatenate(pair) for pair in zip(first.states, second.states, strict=True)),  # type: ignore[arg-type]
+        nodes_c=np.concatenate([first.nodes_c, second.nodes_c]),
+        start_age_h=first.start_age_h,
+    )
+
+
 def crossings(hours: Floats, values: Floats, target: float) -> Floats:
     """First time at which each column of ``values`` reaches ``target``, by straight line; nan where never."""
     reached = values >= target

@@ -20,6 +20,8 @@ OUTLIER = 0.02
 THIN_H = 0.25
 """Readings nearer than this say hardly more than one."""
 SUREST_SIGMA = 0.05
+LOOKED_SOFT = 0.06
+"""How softly one state of readiness passes into the next, as a rise (practice)."""
 HARD_TO_BELIEVE_RISE = 0.12
 """A dough that is not touched does not fall by this much between two readings."""
 HARD_TO_BELIEVE_K_PER_H = 12.0
@@ -83,12 +85,13 @@ def check(reading: Reading, field: str = "reading") -> None:
 def doubts(readings: tuple[Reading, ...]) -> tuple[Doubt, ...]:
     """Readings that cannot well be, each against the one of its sort before it."""
     found = []
-    for index, reading in enumerate(readings):
+    latest: dict[bool, Reading] = {}
+    for index, reading in sorted(enumerate(readings), key=lambda pair: pair[1].at_h):
         warm = reading.kind == "dough_c"
-        before = [each for each in readings[:index] if (each.kind == "dough_c") == warm and each.at_h <= reading.at_h]
-        if not before or reading.sure:
+        last = latest.get(warm)
+        latest[warm] = reading
+        if last is None or reading.sure:
             continue
-        last = before[-1]
         if warm:
             most = 2 + HARD_TO_BELIEVE_K_PER_H * (reading.at_h - last.at_h)
             if abs(reading.value - last.value) > most:
@@ -97,7 +100,7 @@ def doubts(readings: tuple[Reading, ...]) -> tuple[Doubt, ...]:
             found.append(
                 Doubt(index, "It stood higher before: was it folded or divided, or is one of the two misread?")
             )
-    return tuple(found)
+    return tuple(sorted(found, key=lambda doubt: doubt.index))
 
 
 def believed(readings: tuple[Reading, ...]) -> tuple[Reading, ...]:
@@ -118,14 +121,43 @@ def grid(prior: Vigour) -> Floats:
     return factors
 
 
-def update(readings: tuple[Reading, ...], rise_at: Callable[[float], Floats], prior: Vigour | None = None) -> Vigour:
-    """The belief after ``readings``. ``rise_at(hours)`` gives the rise that each factor of :func:`grid` foretells."""
+@dataclass(frozen=True)
+class Looked:
+    """A dough that was looked at, ``at_h`` after mixing: what each of its states, early to over, is to show that.
+
+    ``rises``: the rises between the five states.
+    """
+
+    at_h: float
+    rises: tuple[float, float, float, float]
+    shows: tuple[float, float, float, float, float]
+
+    def likelihood(self, rise: Floats) -> Floats:
+        """How likely doughs of these rises are to look like that."""
+        bounds, shows = np.array(self.rises), np.array(self.shows)
+        beyond = 1 / (1 + np.exp(np.clip((bounds - rise[:, None]) / LOOKED_SOFT, -50, 50)))
+        result: Floats = np.maximum(shows[0] + beyond @ np.diff(shows), 1e-6 * shows.max())
+        return result
+
+
+def update(
+    readings: tuple[Reading, ...],
+    rise_at: Callable[[float], Floats],
+    prior: Vigour | None = None,
+    looked: tuple[Looked, ...] = (),
+) -> Vigour:
+    """The belief after ``readings`` and looks.
+
+    ``rise_at(hours)`` gives the rise that each factor of :func:`grid` foretells.
+    """
     belief = unknown() if prior is None else prior
     logs = np.log(grid(belief))
     weight = -(((logs - np.log(belief.likely)) / belief.sigma) ** 2) / 2
     for reading in believed(readings):
         off = (reading.value - rise_at(reading.at_h)) / error_of(reading.kind)
         weight = weight + np.log((1 - OUTLIER) * np.exp(-(off**2) / 2) + OUTLIER * np.exp(-4.5))
+    for look in looked:
+        weight = weight + np.log(look.likelihood(rise_at(look.at_h)))
     share = np.exp(weight - weight.max())
     share /= share.sum()
     mean = float(share @ logs)

@@ -63,6 +63,15 @@ class Room:
 
 
 @dataclass(frozen=True)
+class Stand:
+    """Somewhere warmer or cooler than the room that the dough is put: from ``start`` to ``end`` (None: until told)."""
+
+    start: datetime
+    end: datetime | None
+    ambient_c: float
+
+
+@dataclass(frozen=True)
 class Clock:
     """Hours before and after an origin (UTC) in a kitchen's zone; its nights and its room."""
 
@@ -70,6 +79,8 @@ class Clock:
     zone: ZoneInfo
     nights: Nights
     room: Room
+    stands: tuple[Stand, ...] = ()
+    """Where else the dough stood or will stand; the later of two that overlap holds."""
 
     def at(self, hours: float) -> datetime:
         """The instant at ``hours`` from the origin, to the second."""
@@ -106,6 +117,9 @@ class Clock:
         away = np.where(asleep, self.room.day_c, self.room.night_c)
         since = np.where(asleep, asleep_for, awake_for)
         result: Floats = toward + (away - toward) * np.exp(-since / NIGHT_COOLS_H)
+        for stand in self.stands:
+            end = np.inf if stand.end is None else self.hours(stand.end)
+            result = np.where((hours >= self.hours(stand.start)) & (hours < end), stand.ambient_c, result)
         return result
 
     def room_at(self, hours: float) -> float:

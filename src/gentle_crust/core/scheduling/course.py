@@ -18,6 +18,7 @@ from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.scheduling.wish import Kitchen, Wish
 
 MIX_MIN = 15
+SHORTEST_HANDLING_H = 0.05
 SEARCH_STEP_H = 1 / 2
 """Step while times are still being looked for: moves a crossing by less than 1 %."""
 SHOWN_STEP_H = 1 / 4
@@ -40,6 +41,13 @@ class Recipe:
     divide_min: int
     rest_min: int
     shape_min: int
+    folds_at_h: tuple[float, ...] | None = None
+    """When it was and will be folded, hours after mixing, once that is known better than by the plan."""
+
+    @property
+    def mix_min(self) -> int:
+        """From flour and water to a dough, min."""
+        return MIX_MIN + (5 if self.feel.knead else 0)
 
     @property
     def handling_h(self) -> float:
@@ -70,6 +78,8 @@ class Recipe:
     @property
     def fold_times_h(self) -> tuple[float, ...]:
         """When each fold falls, hours after mixing began."""
+        if self.folds_at_h is not None:
+            return self.folds_at_h
         return tuple((MIX_MIN + self.feel.fold_every_min * (n + 1)) / 60 for n in range(self.folds))
 
 
@@ -152,10 +162,13 @@ class Shaped:
     state: State
 
 
-def shape(made: Recipe, clock: Clock, bulk_end: float, state: State, activity: Floats) -> Shaped:
-    """Divide, rest and shape the dough; time passes in the room all the while."""
+def shape(
+    made: Recipe, clock: Clock, bulk_end: float, state: State, activity: Floats, hours: float | None = None
+) -> Shaped:
+    """Divide, rest and shape the dough; time passes in the room all the while, ``hours`` of it if other than usual."""
     divided = handled(made.makeup, state, "divide")
-    leg = room_leg(clock, bulk_end, made.handling_h, "tray", made.piece_g, made.holds_bulk, step_h(activity))
+    took = made.handling_h if hours is None else max(hours, SHORTEST_HANDLING_H)
+    leg = room_leg(clock, bulk_end, took, "tray", made.piece_g, made.holds_bulk, step_h(activity))
     rest = run(made.makeup, divided, leg, activity)
     return Shaped(divided, rest, handled(made.makeup, rest.end(), made.shaping))
 

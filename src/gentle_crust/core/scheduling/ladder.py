@@ -5,7 +5,7 @@ from gentle_crust.core.fermentation.uncertainty import Span
 from gentle_crust.core.formula.scaling import Ingredient
 from gentle_crust.core.oven.profile import RECOVERY_MIN
 from gentle_crust.core.scheduling.clock import Clock
-from gentle_crust.core.scheduling.course import MIX_MIN, Recipe
+from gentle_crust.core.scheduling.course import Recipe
 from gentle_crust.core.scheduling.leaven import HANDS_MIN, Ripening
 from gentle_crust.core.scheduling.mixing_water import build_water_c
 from gentle_crust.core.scheduling.result import FoldPlan, Step, dated
@@ -119,9 +119,8 @@ def _mixing_steps(ladder: _Ladder, water: WaterAnswer) -> None:
         begin = f"Everything together, water at {c(water.drawn_c)}: {sources}."
     knead = " Knead 10 to 15 min, until a membrane stretches." if made.feel.knead else ""
     knead += "" if course.folds else late.replace(" Work", " Last, work")
-    minutes = MIX_MIN + (5 if made.feel.knead else 0)
     ladder.add(
-        "mix", course.times.mix, minutes, "Mix", f"{begin}{knead} The dough leaves the bowl at {c(water.dough_c)}."
+        "mix", course.times.mix, made.mix_min, "Mix", f"{begin}{knead} The dough leaves the bowl at {c(water.dough_c)}."
     )
     for number, fold in enumerate(course.folds, 1):
         how = (

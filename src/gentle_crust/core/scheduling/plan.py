@@ -4,13 +4,16 @@ The plan is built backwards from the oven. Whatever ferments takes as long as it
 temperatures of that hour; if the wish cannot be met, the plan is still drawn, and says what is wrong.
 """
 
+from dataclasses import replace
 from datetime import datetime, timedelta
+from functools import lru_cache
 
 import numpy as np
 
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.fermentation.rates import Floats
-from gentle_crust.core.fermentation.uncertainty import ONE, activities, band
+from gentle_crust.core.fermentation.uncertainty import ONE, Vigour, activities, band
+from gentle_crust.core.oven.profile import BakeProfile, Vessel, profile
 from gentle_crust.core.scheduling import ladder, problems, ribbon, weigh_list
 from gentle_crust.core.scheduling.carry import carry
 from gentle_crust.core.scheduling.clock import Clock, zone_of
@@ -19,9 +22,9 @@ from gentle_crust.core.scheduling.course import Recipe, recipe, with_preferment
 from gentle_crust.core.scheduling.feeds import feeds_first, levain_builds, ripenings_for
 from gentle_crust.core.scheduling.follow import Following, follow, plan_times
 from gentle_crust.core.scheduling.later import later_part
-from gentle_crust.core.scheduling.leaven import quickest_h, yeasted
+from gentle_crust.core.scheduling.leaven import Ripening, quickest_h, yeasted
 from gentle_crust.core.scheduling.mixing_water import water_for_mix
-from gentle_crust.core.scheduling.result import Plan, Proof, Told
+from gentle_crust.core.scheduling.result import Dues, Holds, Plan, Proof, Told
 from gentle_crust.core.scheduling.solve import Times, cold_times, fridge_hours, room_times
 from gentle_crust.core.scheduling.whole import Course
 from gentle_crust.core.scheduling.wish import Kitchen, Wish, check_wish
@@ -47,10 +50,11 @@ def make_plan(wish: Wish, kitchen: Kitchen, now: datetime, following: Following 
             "Choose a time within the next two weeks.",
         )
     told: Told | None = None
+    dues: Dues | None = None
     if following is None:
         course, clock = plan_course(wish, kitchen, now)
     else:
-        course, clock, told = _followed(wish, kitchen, now, following)
+        course, clock, told, dues = _followed(wish, kitchen, now, following)
     made = course.recipe
     out = course.times.load + made.bake.all_loads_min / 60
     cooling = _cooling_h(made)
@@ -81,6 +85,8 @@ def make_plan(wish: Wish, kitchen: Kitchen, now: datetime, following: Following 
         told=told,
         levains=levain_builds(course, clock),
         starter=wish.starter,
+        dues=dues,
+        holds=Holds(made.holds_bulk, made.holds_shaped),
     )
 
 
@@ -95,12 +101,26 @@ def plan_course(wish: Wish, kitchen: Kitchen, now: datetime) -> tuple[Course, Cl
     return carry(made, clock, times, ripenings, factors), clock
 
 
-def _followed(wish: Wish, kitchen: Kitchen, now: datetime, following: Following) -> tuple[Course, Clock, Told]:
-    """The course of a plan that is being baked, as its readings move it."""
+def _followed(wish: Wish, kitchen: Kitchen, now: datetime, following: Following) -> tuple[Course, Clock, Told, Dues]:
+    """The course of a plan that is being baked, as what was done and read moves it."""
     made, clock = recipe(wish, kitchen), _clock(wish, kitchen)
+    if following.happened.flat:
+        made = replace(made, bake=_flat(wish, kitchen))
     mix = clock.hours(following.times.mix)
-    ripenings = ripenings_for(made, clock, mix, clock.hours(now), activities(wish.belief))
+    ripenings = _ripenings_once(made, clock, mix, clock.hours(now), wish.belief)
     return follow(_with_ripe(made, clock, mix)[0], clock, following, ripenings)
+
+
+@lru_cache(maxsize=16)
+def _ripenings_once(made: Recipe, clock: Clock, mix: float, now: float, belief: Vigour) -> tuple[Ripening, ...]:
+    """What ripens before a dough that is being baked: the same whatever happens to the dough, so looked for once."""
+    return ripenings_for(made, clock, mix, now, activities(belief))
+
+
+def _flat(wish: Wish, kitchen: Kitchen) -> BakeProfile:
+    """The bake of a dough that becomes a flatbread on a tray."""
+    tray = Vessel("flat", "tray", "Tray")
+    return profile(tray, kitchen.oven, "flat_round", wish.scaling_weight_g, wish.pieces, 0.0, wish.proof == "cold")
 
 
 def _clock(wish: Wish, kitchen: Kitchen) -> Clock:

@@ -200,6 +200,25 @@ class PlanTimes:
 
 
 @dataclass(frozen=True)
+class Dues:
+    """When the stages of a dough that is being baked are or were due, whatever the time is now."""
+
+    mix: datetime
+    bulk_end: datetime
+    shaped: datetime
+    chill: datetime
+    load: datetime
+
+
+@dataclass(frozen=True)
+class Holds:
+    """The greatest rise of this dough in bulk and once it is shaped, fractions."""
+
+    bulk: float
+    shaped: float
+
+
+@dataclass(frozen=True)
 class Told:
     """What readings told: how lively the dough is, in a sentence too, and which of them are hard to believe."""
 
@@ -304,3 +323,6 @@ class Plan:
     levains: tuple[LevainBuild, ...] = ()
     starter: Starter | None = None
     """The baker's own culture that they are built from, as it was when the plan was made."""
+    dues: Dues | None = None
+    """What is due when, of a plan that is being baked."""
+    holds: Holds | None = None

@@ -37,7 +37,7 @@ def draw(course: Course, clock: Clock, now: float) -> Ribbon:
         parts=tuple(parts),
         bake=_bake(course, clock),
         folds=tuple(clock.at(fold) for fold in course.folds),
-        nights=_nights(clock, min(now, *(each.start for each in course.ripenings), times.mix) - 1, 1.0),
+        nights=nights_between(clock, min(now, *(each.start for each in course.ripenings), times.mix) - 1, 1.0),
         core=tuple(
             CorePoint(clock.at(times.load + minutes / 60), round(core_c, 1))
             for minutes, core_c in core_course(made.bake, parts[-1].points[-1].dough_c)
@@ -112,7 +112,7 @@ def _bake(course: Course, clock: Clock) -> tuple[RibbonBake, ...]:
     return tuple(stages)
 
 
-def _nights(clock: Clock, start: float, end: float) -> tuple[Night, ...]:
+def nights_between(clock: Clock, start: float, end: float) -> tuple[Night, ...]:
     """Nights that touch start..end, by the kitchen's wall clock."""
     found: list[Night] = []
     day = clock.at(start).astimezone(clock.zone).date() - timedelta(days=1)

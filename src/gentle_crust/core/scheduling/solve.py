@@ -7,7 +7,7 @@ from dataclasses import dataclass, replace
 
 import numpy as np
 
-from gentle_crust.core.fermentation.engine import State, first_crossing, rise_of
+from gentle_crust.core.fermentation.engine import State, Trace, first_crossing, rise_of
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.targets import bulk_bounds, bulk_rise, share_of_greatest
 from gentle_crust.core.fermentation.uncertainty import ONE
@@ -34,6 +34,8 @@ class Times:
     load: float
     chill: float | None = None
     """When the shaped dough goes into the fridge, if not at once when it is shaped."""
+    reshape: float | None = None
+    """When an over-proofed dough was folded gently and shaped again."""
 
     @property
     def into_fridge(self) -> float:
@@ -92,6 +94,27 @@ def room_times(made: Recipe, clock: Clock, load: float) -> Times | None:
     return Times(load - proof_h - made.handling_h - bulk_h, load - proof_h - made.handling_h, load - proof_h, load)
 
 
+def cold_shares(
+    made: Recipe,
+    clock: Clock,
+    bulk: Trace,
+    stops: Floats,
+    proof_start: float,
+    proof_h: float,
+    wait_h: float = 0.0,
+    activity: float = 1.0,
+) -> tuple[Floats, State]:
+    """Shares of greatest volume at the oven if bulk were stopped at each of ``stops`` (hours), and the shaped doughs.
+
+    All are set to proof at ``proof_start`` for ``proof_h``, ``wait_h`` of it in the room.
+    """
+    states = _columns([bulk.at(float(stop)) for stop in stops])
+    many = np.full(len(stops), activity)
+    shaped = shape(made, clock, proof_start - made.handling_h, states, many)
+    proof = run_proof(made, clock, proof_start, proof_h, shaped.state, many, wait_h)
+    return share_of_greatest(proof.rise[-1], made.holds_shaped), shaped.state
+
+
 def _columns(states: list[State]) -> State:
     """Several states as the columns of one, at the temperature of the middle one."""
     middle = states[len(states) // 2]
@@ -123,16 +146,12 @@ def cold_times(made: Recipe, clock: Clock, load: float, fridge_h: float, bulk_h:
         latest = bulk.hours[-1] if np.isnan(latest) else latest
         stops = np.linspace(earliest, max(latest, earliest + 0.1), 7)
         stops = np.minimum(stops, bulk.hours[-1])
-        states = _columns([bulk.at(float(stop)) for stop in stops])
-        many = np.ones(len(stops))
-        shaped = shape(made, clock, bulk_end, states, many)
         start = load - fridge_h - wait_h
-        proof = run_proof(made, clock, start, fridge_h + wait_h, shaped.state, many, wait_h)
-        shares = share_of_greatest(proof.rise[-1], made.holds_shaped)
+        shares, shaped = cold_shares(made, clock, bulk, stops, start, fridge_h + wait_h, wait_h)
         found = float(np.interp(made.target.aim, np.maximum.accumulate(shares), stops))
         moved, bulk_h = abs(found - bulk_h), found
         if shares.max() < made.target.low and not wait_h:
-            wait_h = _wait_in_room(made, clock, load - fridge_h, fridge_h, shaped.state)
+            wait_h = _wait_in_room(made, clock, load - fridge_h, fridge_h, shaped)
             if wait_h:
                 continue
         if moved < NEAR_ENOUGH_H:

@@ -5,6 +5,8 @@ import { api, ask, type Asked, type Mend, type Schemas } from '../../api/client'
 import DoughRibbon from '../../charts/DoughRibbon.vue'
 import DoughRibbonDown from '../../charts/DoughRibbonDown.vue'
 import { useMedia } from '../../charts/useSize'
+import { useRouter } from 'vue-router'
+import { useBench } from '../../shell/bench'
 import { useKitchen, useNow } from '../../shell/kitchen'
 import { useUnits } from '../../shell/units'
 import { fill, words } from '../../words'
@@ -80,6 +82,14 @@ async function print() {
   called.value = false
 }
 
+const router = useRouter()
+const { press } = useBench()
+async function startBake() {
+  const key = id.value
+  if (!key) return
+  await press(key, 'bake_started', {}, words.bench.kinds.bake_started!)
+  await router.push(`/bench/${key}`)
+}
 const saveWord = computed(() => {
   if (saving.value) return t.saving
   if (!dirty.value && id.value) return t.saved
@@ -116,7 +126,14 @@ function mend(found: Mend) {
         @formula="takeFormula"
       />
       <div v-if="asked" class="actions no-print">
+        <RouterLink v-if="kept?.started && id" :to="`/bench/${id}`" class="action as-link">{{
+          words.bench.toBench
+        }}</RouterLink>
+        <button v-else-if="kept && id" type="button" class="action" @click="startBake">
+          {{ words.bench.startPlan }}
+        </button>
         <button
+          v-else
           type="button"
           class="action"
           :disabled="saving || refused !== null || (!dirty && id !== null)"
@@ -124,6 +141,7 @@ function mend(found: Mend) {
         >
           {{ saveWord }}
         </button>
+        <p v-if="kept && id" class="small quiet saved" role="status">{{ t.saved }}</p>
         <button v-if="id" type="button" class="link" @click="another">{{ t.fresh }}</button>
       </div>
       <SavedPlans :current="id" class="wide-only" @gone="(key) => key === id && another()" />
@@ -240,6 +258,14 @@ function mend(found: Mend) {
 .left {
   padding: 12px 24px 32px 28px;
   border-right: 1px solid var(--hairline);
+}
+.saved {
+  text-align: center;
+}
+a.action.as-link {
+  display: grid;
+  place-items: center;
+  text-decoration: none;
 }
 .actions {
   display: grid;

@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query'
-import { computed, ref } from 'vue'
+import { ref } from 'vue'
 import { api, ask, Refused, type SavedPlan, type Schemas } from '../../api/client'
-import ChoiceRow from '../../forms/ChoiceRow.vue'
 import ClockField from '../../forms/ClockField.vue'
-import NumberField from '../../forms/NumberField.vue'
+import ReadingFields from '../../forms/ReadingFields.vue'
 import RemoveButton from '../../forms/RemoveButton.vue'
 import { newKey } from '../../shell/keys'
 import { useUnits } from '../../shell/units'
@@ -16,25 +15,19 @@ const emit = defineEmits<{ read: [SavedPlan] }>()
 const t = words.read
 type Measure = Schemas['ReadingBody']['measure']
 const client = useQueryClient()
-const { clock, dayKey, warmth, fahrenheit, fromDegrees, say } = useUnits()
+const { clock, dayKey, warmth, say } = useUnits()
 
-const measure = ref<Measure>('percent')
-const percent = ref(Math.round(100 * props.saved.plan.proof.bulk_rise))
 const marked = (unit: string) => props.saved.marks.find((mark) => mark.unit === unit)
-const line = ref(Math.round((marked('ml')?.target ?? 2000) / 10) / 100)
-const first = ref(Math.round(marked('mm')?.start ?? 30))
-const height = ref(Math.round(marked('mm')?.target ?? 40))
-const warm = ref(fahrenheit.value ? 75 : 24)
+const start = {
+  percent: Math.round(100 * props.saved.plan.proof.bulk_rise),
+  line: Math.round((marked('ml')?.target ?? 2000) / 10) / 100,
+  first: Math.round(marked('mm')?.start ?? 30),
+  height: Math.round(marked('mm')?.target ?? 40),
+}
+const measures = Object.keys(t.measures) as Measure[]
+const fields = ref<{ read: () => { measure: Measure; value: number; start: number | null } } | null>(null)
 const at = ref(clock(props.now))
 const problem = ref('')
-const measures = Object.entries(t.measures).map(([value, label]) => ({ value: value as Measure, label }))
-
-const value = computed(() => {
-  if (measure.value === 'percent') return percent.value
-  if (measure.value === 'line_ml') return line.value * 1000
-  if (measure.value === 'heights_mm') return height.value
-  return measure.value === 'celsius' ? fromDegrees(warm.value) : 0
-})
 async function take(call: Promise<{ data?: SavedPlan; error?: unknown }>) {
   try {
     emit('read', await ask(call))
@@ -46,10 +39,9 @@ async function take(call: Promise<{ data?: SavedPlan; error?: unknown }>) {
 }
 function log(sure = false) {
   const path = { key: props.saved.id, reading: newKey() }
+  if (!fields.value) return
   const body = {
-    measure: measure.value,
-    value: value.value,
-    start: measure.value === 'heights_mm' ? first.value : null,
+    ...fields.value.read(),
     at: `${dayKey(props.now)}T${at.value}`,
     sure,
   }
@@ -82,25 +74,11 @@ const shown = (reading: SavedPlan['readings'][number]) => {
       </li>
     </ul>
     <form novalidate @submit.prevent="log()">
-      <ChoiceRow v-model="measure" :legend="t.how" :options="measures" />
-      <div class="pair">
-        <NumberField v-if="measure === 'percent'" v-model="percent" :label="t.rise" unit="%" />
-        <NumberField v-if="measure === 'line_ml'" v-model="line" :label="t.line" unit="l" />
-        <template v-if="measure === 'heights_mm'">
-          <NumberField v-model="first" :label="t.first" unit="mm" />
-          <NumberField v-model="height" :label="t.height" unit="mm" />
-        </template>
-        <NumberField
-          v-if="measure === 'celsius'"
-          v-model="warm"
-          :label="t.warm"
-          :unit="fahrenheit ? '°F' : '°C'"
-          :digits="1"
-        />
+      <ReadingFields ref="fields" :measures="measures" :start="start">
         <ClockField v-model="at" class="at" :label="t.at" />
         <button type="submit" class="plain">{{ t.log }}</button>
         <button type="button" class="link" @click="log(true)">{{ t.sure }}</button>
-      </div>
+      </ReadingFields>
       <p v-if="problem" class="inverted error" role="alert">{{ problem }}</p>
     </form>
   </section>
@@ -134,12 +112,6 @@ li {
 .doubt {
   width: 100%;
   padding-bottom: 6px;
-}
-.pair {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px 14px;
-  align-items: end;
 }
 .at {
   width: 96px;

@@ -1,0 +1,430 @@
+"""The bench: doughs that are being baked, whatever is pressed about them, judgements, remedies, photos, instruments."""
+
+from datetime import datetime, timedelta
+from typing import Annotated, Any, Literal
+
+from flask import Response, current_app, request
+from flask_openapi import APIBlueprint, Tag
+from pydantic import AwareDatetime, BaseModel, Field, StringConstraints, ValidationError
+
+from gentle_crust.api.common import answer, now, sessions
+from gentle_crust.api.schemas import KeyPath, Number, Short, Strict
+from gentle_crust.core.errors import CraftError
+from gentle_crust.core.readiness.cues import Cue, Stage
+from gentle_crust.core.readiness.judge import Verdict
+from gentle_crust.core.scheduling.clashes import Clash
+from gentle_crust.core.scheduling.live import LiveStep
+from gentle_crust.core.scheduling.remedies import Remedy
+from gentle_crust.core.scheduling.result import Ribbon
+from gentle_crust.core.scheduling.standing import Standing
+from gentle_crust.interchange.logger_csv import Figure, read_log
+from gentle_crust.kitchen import story as tale
+from gentle_crust.kitchen.bench import AwayNote, BenchBook, BenchView, OnBench, Probe, Score
+from gentle_crust.kitchen.instruments import Instruments
+from gentle_crust.kitchen.photos import LARGEST_BYTES, PhotoShelf
+from gentle_crust.kitchen.plans import Asked
+from gentle_crust.kitchen.presses import Press, Presses
+
+bench = APIBlueprint("bench", __name__, url_prefix="/api", abp_tags=[Tag(name="bench")])
+
+Key = Annotated[str, StringConstraints(pattern=r"^[A-Za-z0-9-]{1,50}$")]
+Body = Annotated[dict[str, Any], Field(max_length=12)]
+PressKind = Literal[
+    "bake_started", "bake_step", "bake_not_yet", "bake_snoozed", "bake_note", "bake_changed", "bake_judged",
+    "bake_outcome", "bake_finished", "bake_stopped", "bake_probe", "reading", "bake_withdrawn", "bake_corrected",
+    "absence", "absence_withdrawn",
+]  # fmt: skip
+MOST_PRESSES = 500
+SHOWN_EVENTS = 150
+
+
+class CursorQuery(BaseModel):
+    """What the browser has already."""
+
+    cursor: Short = ""
+
+
+class SmallQuery(BaseModel):
+    """Whether a small picture will do."""
+
+    small: bool = False
+
+
+class StageQuery(BaseModel):
+    """A stage other than the one that the dough is at."""
+
+    stage: Stage | None = None
+
+
+class PhotoPath(KeyPath):
+    """A dough and one of its photos."""
+
+    photo: Key
+
+
+class PressBody(Strict):
+    """Something pressed, under the client's own key, at its true time."""
+
+    id: Key
+    dough: Annotated[str, StringConstraints(pattern=r"^[A-Za-z0-9-]{0,50}$")] = ""
+    kind: PressKind
+    at: AwareDatetime
+    body: Body = {}
+
+
+class PressesBody(Strict):
+    """Presses in their order, and what the sender's clock says: a clock that is wrong is put right."""
+
+    sent_at: AwareDatetime
+    presses: Annotated[list[PressBody], Field(max_length=MOST_PRESSES)]
+
+
+class MixedBody(Strict):
+    """A dough that was mixed without a plan."""
+
+    event: Key
+    formula_id: Short
+    pieces: int | None = None
+    scaling_weight_g: Number | None = None
+    proof: Literal["room", "cold"] | None = None
+    dough_c: Number | None = None
+    mixed_at: AwareDatetime
+
+
+class JudgeBody(Strict):
+    """What is seen, and at which stage if not the one that the dough is at."""
+
+    stage: Stage | None = None
+    cues: Annotated[dict[str, str | Number], Field(max_length=20)] = {}
+
+
+class SampleBody(Strict):
+    """One figure of an instrument."""
+
+    device: Short
+    quantity: Literal["dough_c", "room_c", "fridge_c", "oven_c", "scale_g", "level_mm"]
+    at: AwareDatetime
+    value: Number
+
+
+class SamplesBody(Strict):
+    """Figures, and what the sender's clock says."""
+
+    sent_at: AwareDatetime
+    samples: Annotated[list[SampleBody], Field(max_length=5000)]
+
+
+class LogQuery(BaseModel):
+    """Whose log a CSV file is, what it measures, and the unit where the file does not say."""
+
+    device: Short = "logger"
+    quantity: Literal["dough_c", "room_c", "fridge_c", "oven_c"] = "dough_c"
+    fahrenheit: bool | None = None
+
+
+class ToldAnswer(BaseModel):
+    """One event."""
+
+    id: str
+    kind: str
+    at: datetime
+    body: dict[str, Any]
+
+
+class DoughAnswer(BaseModel):
+    """A dough at the bench."""
+
+    id: str
+    name: str
+    pieces: int
+    each_g: float
+    vessel: str
+    vessel_kind: str
+    rye_percent: float
+    started: datetime
+    mixed: datetime
+    out: datetime
+    load: datetime
+    steps: list[LiveStep]
+    next: str | None
+    over: bool
+    standing: Standing
+    ribbon: Ribbon
+    told: str
+    doubts: list[str]
+    clashes: list[Clash]
+    snoozed: dict[str, datetime]
+    history: list[ToldAnswer]
+    """The latest of what happened; the record has all of it."""
+    events_in_all: int
+    probe: Probe | None
+    judged_bulk_rise: float
+
+
+class BenchAnswer(BaseModel):
+    """Everything at the bench; ``unchanged`` with nothing else if the browser has it already."""
+
+    cursor: str
+    unchanged: bool = False
+    now: datetime
+    clock_back: bool = False
+    doughs: list[DoughAnswer] = []
+    absences: list[AwayNote] = []
+    heard: dict[str, datetime] = {}
+
+
+class RefusedPress(BaseModel):
+    """A press that could not be kept, and why."""
+
+    id: str
+    field: str
+    sentence: str
+    remedy: str
+
+
+class PressedAnswer(BaseModel):
+    """What became of presses, and the bench after them."""
+
+    taken: list[str]
+    refused: list[RefusedPress]
+    bench: BenchAnswer
+
+
+class RemediesAnswer(BaseModel):
+    """Ways out, and rescues."""
+
+    remedies: list[Remedy]
+    rescues: list[Remedy]
+
+
+class CuesAnswer(BaseModel):
+    """How it stands, and what can be looked at."""
+
+    standing: Standing
+    cues: list[Cue]
+
+
+class VerdictAnswer(BaseModel):
+    """A verdict."""
+
+    verdict: Verdict
+
+
+class RecordAnswer(BaseModel):
+    """A bake's whole record: what counts, and what was taken back."""
+
+    id: str
+    name: str
+    events: list[ToldAnswer]
+    withdrawn: list[ToldAnswer]
+    complete: bool
+
+
+class ScoreAnswer(BaseModel):
+    """How often judged proofs came out as judged."""
+
+    score: Score
+
+
+class FiguresAnswer(BaseModel):
+    """What was taken of an instrument's figures."""
+
+    taken: int
+    first: datetime | None
+    last: datetime | None
+
+
+def _book() -> BenchBook:
+    return BenchBook(sessions(), now())
+
+
+def _presses() -> Presses:
+    return Presses(sessions(), now())
+
+
+def shelf() -> PhotoShelf:
+    """The application's photos."""
+    found: PhotoShelf = current_app.extensions["gentle_crust_photos"]
+    return found
+
+
+def _dough(found: OnBench) -> DoughAnswer:
+    plan, step = found.live.plan, found.live.next
+    times = plan.times
+    return DoughAnswer(
+        id=found.id,
+        name=found.name,
+        pieces=found.pieces,
+        each_g=found.each_g,
+        vessel=found.vessel,
+        vessel_kind=found.vessel_kind,
+        rye_percent=found.rye_percent,
+        started=found.started,
+        mixed=found.mixed,
+        out=plan.out,
+        load=times.load if times else plan.out,
+        steps=list(found.live.steps),
+        next=step.key if step else None,
+        over=found.live.over,
+        standing=found.live.standing,
+        ribbon=plan.ribbon,
+        told=plan.told.sentence if plan.told else "",
+        doubts=[each.sentence for each in plan.told.doubts] if plan.told else [],
+        clashes=list(found.clashes),
+        snoozed=found.story.snoozed,
+        history=[ToldAnswer(**tale.as_dict(each)) for each in found.story.told[-SHOWN_EVENTS:]],
+        events_in_all=len(found.story.told),
+        probe=found.probe,
+        judged_bulk_rise=plan.proof.bulk_rise,
+    )
+
+
+def _bench(view: BenchView) -> BenchAnswer:
+    return BenchAnswer(
+        cursor=view.cursor,
+        now=view.now,
+        clock_back=view.clock_back,
+        doughs=[_dough(each) for each in view.doughs],
+        absences=list(view.absences),
+        heard=view.last,
+    )
+
+
+@bench.get("/bench", responses={200: BenchAnswer})
+def look(query: CursorQuery) -> Response:
+    """Everything at the bench, if it is not as the browser has it."""
+    book = _book()
+    if query.cursor and query.cursor == book.cursor():
+        return answer(BenchAnswer(cursor=query.cursor, unchanged=True, now=book.now()))
+    return answer(_bench(book.view()))
+
+
+@bench.post("/bench/presses", responses={200: PressedAnswer})
+def press(body: PressesBody) -> Response:
+    """Keep presses, each exactly once: a known key adds nothing more. One that is refused does not hold up others."""
+    book, presses = _book(), _presses()
+    ahead = body.sent_at - book.now()
+    off = ahead if abs(ahead) > tale.FAR_AHEAD else timedelta(0)
+    taken, refused = [], []
+    for each in body.presses:
+        try:
+            _keep(presses, each, each.at - off)
+            taken.append(each.id)
+        except CraftError as error:
+            refused.append(RefusedPress(id=each.id, field=error.field, sentence=error.sentence, remedy=error.remedy))
+        except (ValidationError, KeyError, TypeError) as error:
+            sentence = f"What was pressed cannot be read ({type(error).__name__})."
+            refused.append(RefusedPress(id=each.id, field="body", sentence=sentence, remedy="Load the page anew."))
+    return answer(PressedAnswer(taken=taken, refused=refused, bench=_bench(book.view())))
+
+
+def _keep(presses: Presses, each: PressBody, at: datetime) -> None:
+    if each.kind == "bake_withdrawn":
+        return presses.withdraw(each.dough, str(each.body["event"]), each.id)
+    if each.kind == "bake_corrected":
+        return presses.correct(each.dough, str(each.body["event"]), each.id, presses.when(str(each.body["at"])))
+    if each.kind == "absence":
+        if "from" in each.body:
+            hours = presses.hours_away(at, str(each.body["from"]), str(each.body["to"]))
+        else:
+            hours = presses.when(str(each.body["start"])), presses.when(str(each.body["end"]))
+        return presses.be_away(each.id, *hours)
+    if each.kind == "absence_withdrawn":
+        return presses.be_back(str(each.body["event"]))
+    if each.kind == "bake_started":
+        return presses.start(each.dough, each.id)
+    return presses.press(each.dough, (Press(each.id, each.kind, at, dict(each.body)),))
+
+
+@bench.post("/bench/mixed/<key>", responses={200: BenchAnswer})
+def just_mixed(path: KeyPath, body: MixedBody) -> Response:
+    """A dough that was mixed without a plan comes to the bench."""
+    asked = Asked(body.formula_id, pieces=body.pieces, scaling_weight_g=body.scaling_weight_g, proof=body.proof,
+                  dough_c=body.dough_c)  # fmt: skip
+    _presses().mixed(path.key, body.event, asked, body.mixed_at)
+    return answer(_bench(_book().view()))
+
+
+@bench.get("/bench/<key>/remedies", responses={200: RemediesAnswer})
+def ways_out(path: KeyPath) -> Response:
+    """Changes after which a dough runs into nothing any more, each tried."""
+    ways, saves = _book().remedies(path.key)
+    return answer(RemediesAnswer(remedies=list(ways), rescues=list(saves)))
+
+
+@bench.get("/bench/<key>/cues", responses={200: CuesAnswer})
+def cues(path: KeyPath, query: StageQuery) -> Response:
+    """What can be looked at now."""
+    standing, found = _book().cues(path.key, query.stage)
+    return answer(CuesAnswer(standing=standing, cues=list(found)))
+
+
+@bench.post("/bench/<key>/judge", responses={200: VerdictAnswer})
+def judge_dough(path: KeyPath, body: JudgeBody) -> Response:
+    """A verdict from the forecast and what is seen; not kept."""
+    return answer(VerdictAnswer(verdict=_book().judge(path.key, body.cues, body.stage)))
+
+
+@bench.get("/bench/<key>/record", responses={200: RecordAnswer})
+def record(path: KeyPath) -> Response:
+    """Everything that happened to a dough."""
+    saved, found = _book().record(path.key)
+    return answer(
+        RecordAnswer(
+            id=saved.id,
+            name=saved.answer.formula.name,
+            events=[ToldAnswer(**tale.as_dict(each)) for each in found.told],
+            withdrawn=[ToldAnswer(**tale.as_dict(each)) for each in found.withdrawn],
+            complete=found.happened.done("cut-1") is not None,
+        )
+    )
+
+
+@bench.get("/bench/score", responses={200: ScoreAnswer})
+def score() -> Response:
+    """How often judged proofs came out as judged."""
+    return answer(ScoreAnswer(score=_book().score()))
+
+
+@bench.put("/bench/<key>/photos/<photo>", responses={200: BenchAnswer})
+def take_photo(path: PhotoPath) -> Response:
+    """Keep a photo of a dough: the body is a JPEG, PNG or WebP, the header Taken-At its time."""
+    request.max_content_length = LARGEST_BYTES
+    book, presses = _book(), _presses()
+    presses.must_be_there(path.key)
+    kept = shelf().keep(path.photo, request.get_data())
+    at = presses.when(request.headers.get("Taken-At") or book.now().isoformat())
+    body = {"width": kept.width, "height": kept.height}
+    presses.press(path.key, (Press(path.photo, tale.PHOTO, min(at, book.now()), body),))
+    return answer(_bench(book.view()))
+
+
+@bench.get("/photos/<key>")
+def photo(path: KeyPath, query: SmallQuery) -> Response:
+    """A photo."""
+    found = shelf().get(path.key, query.small)
+    if found is None:
+        return Response(status=404)
+    return Response(found, content_type="image/jpeg")
+
+
+@bench.post("/samples", responses={200: FiguresAnswer})
+def take_samples(body: SamplesBody) -> Response:
+    """Figures of instruments; those that are known already add nothing."""
+    off = body.sent_at - now()()
+    off = off if abs(off) > tale.FAR_AHEAD else timedelta(0)
+    figures = [(each.device, each.quantity, each.at - off, each.value) for each in body.samples]
+    return _figures(Instruments(sessions(), now()).take(figures))
+
+
+@bench.post("/samples/log", responses={200: FiguresAnswer})
+def take_log(query: LogQuery) -> Response:
+    """A logger's CSV file as the body: a column of times, one of temperatures."""
+    instruments = Instruments(sessions(), now())
+    figures: tuple[Figure, ...] = read_log(request.get_data(), instruments.zone(), query.fahrenheit)
+    rows = [(query.device, query.quantity, each.at, each.value) for each in figures]
+    return _figures(instruments.take(rows))
+
+
+def _figures(kept: list[datetime]) -> Response:
+    return answer(FiguresAnswer(taken=len(kept), first=min(kept, default=None), last=max(kept, default=None)))

@@ -1,0 +1,186 @@
+"""What a baker can see, feel, hear or measure at each stage, and how likely each state is to show it."""
+
+from dataclasses import dataclass
+from math import exp
+from typing import Literal, get_args
+
+from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core.tables import rows
+
+Stage = Literal["gluten", "culture", "preferment", "bulk", "final_proof", "baked"]
+State = Literal["early", "nearly", "ready", "late", "over"]
+STAGES: tuple[Stage, ...] = get_args(Stage)
+STATES: tuple[State, ...] = get_args(State)
+COLD_C = 10.0
+"""Below this a dough is judged as a cold one."""
+RYE_PERCENT = 50.0
+"""From this share of rye on, cracks are looked for and the poke says nothing."""
+Likelihood = tuple[float, float, float, float, float]
+"""How likely each state, early to over, is to show a cue; only their ratios count."""
+
+
+@dataclass(frozen=True)
+class Dough:
+    """What decides how a cue is to be read: the dough's temperature, C, and rye's share of the flour, percent."""
+
+    dough_c: float = 24.0
+    rye_percent: float = 0.0
+
+    @property
+    def cold(self) -> bool:
+        """Whether it is judged as a cold dough."""
+        return self.dough_c < COLD_C
+
+    @property
+    def rye(self) -> bool:
+        """Whether rye decides how it shows its readiness."""
+        return self.rye_percent >= RYE_PERCENT
+
+
+@dataclass(frozen=True)
+class CueValue:
+    """One thing that may be seen: its value, and what is said of it."""
+
+    value: str
+    says: str
+
+
+@dataclass(frozen=True)
+class Cue:
+    """Something to look at: how to look, and what may be seen. A measured cue has a unit and no values."""
+
+    cue: str
+    look: str
+    values: tuple[CueValue, ...]
+    unit: str = ""
+    low: float = 0.0
+    high: float = 0.0
+
+
+@dataclass(frozen=True)
+class Measured:
+    """A figure as a cue: the bounds between the five states, how far a reading is off, and its limits."""
+
+    look: str
+    unit: str
+    low: float
+    high: float
+    bounds: tuple[float, float, float, float]
+    error: float
+    says: str
+
+
+MEASURED: dict[tuple[Stage, str], Measured] = {
+    ("culture", "height_ratio"): Measured(
+        "read its height on the glass, against the start", "times", 0.5, 6.0, (1.5, 1.85, 9, 9), 0.12,
+        "it stands at {value:.1f} times its start",
+    ),
+    ("preferment", "height_ratio"): Measured(
+        "read its height on the glass, against the start", "times", 0.5, 6.0, (1.6, 2.1, 9, 9), 0.15,
+        "it stands at {value:.1f} times its start",
+    ),
+    ("baked", "loss_percent"): Measured(
+        "weigh a loaf out of the oven, against its dough", "%", 0.0, 45.0, (7.0, 9.5, 15.0, 20.0), 1.0,
+        "it has lost {value:.0f} % of its weight",
+    ),
+}  # fmt: skip
+"""Bounds between early, nearly, ready, late and over (practice). A height tells nothing of late and over."""
+
+
+def applies(row: dict[str, str], dough: Dough) -> bool:
+    """Whether a row of the table of cues counts for this dough."""
+    when = row["when"]
+    if row["cue"] == "poke" and dough.rye and row["stage"] in ("bulk", "final_proof"):
+        return False
+    return when == "any" or (when == "rye" and dough.rye) or when == ("cold" if dough.cold else "warm")
+
+
+def rise_bounds(target_percent: float) -> tuple[float, float, float, float]:
+    """Rises (percent) between the states of a bulk that is to end at ``target_percent`` (practice)."""
+    return (0.6 * target_percent, 0.88 * target_percent, 1.25 * target_percent, 1.75 * target_percent)
+
+
+def core_bounds(done_c: float) -> tuple[float, float, float, float]:
+    """Core temperatures, C, between not nearly, nearly and baked; past that the core says nothing (practice)."""
+    return (done_c - 8, done_c - 1.5, 999, 999)
+
+
+def measured(stage: Stage, cue: str, target: float) -> Measured | None:
+    """A cue that is a figure; ``target`` is the rise wanted (percent) in bulk and the core wanted (C) in the oven."""
+    if stage == "bulk" and cue == "rise_percent":
+        look, says = "read its rise in a straight vessel", "it has risen by {value:.0f} %"
+        return Measured(look, "%", -10, 400, rise_bounds(target), 8, says)
+    if stage == "baked" and cue == "core_c":
+        look, says = "put a probe into the middle", "its middle has {{{value:.1f}|c}}"
+        return Measured(look, "C", 20, 105, core_bounds(target), 0.8, says)
+    return MEASURED.get((stage, cue))
+
+
+def of_figure(found: Measured, value: float) -> Likelihood:
+    """How likely each state is to show a figure: soft steps as wide as a reading is uncertain."""
+    below = [1.0, *(1 / (1 + exp(max(min((bound - value) / (found.error / 1.7), 60), -60))) for bound in found.bounds)]
+    shares = [max(upper - lower, 0.0) + 0.02 for upper, lower in zip(below, [*below[1:], 0.0], strict=True)]
+    return (shares[0], shares[1], shares[2], shares[3], shares[4])
+
+
+def figures_of(stage: Stage) -> tuple[str, ...]:
+    """The measured cues of a stage."""
+    own = {"bulk": ("rise_percent",), "baked": ("core_c",)}.get(stage, ())
+    return (*own, *(cue for where, cue in MEASURED if where == stage))
+
+
+def cues_of(stage: Stage, dough: Dough | None = None, target: float = 60.0) -> tuple[Cue, ...]:
+    """Everything that can be looked at in a stage; of one ``dough``, what it can show."""
+    if stage not in STAGES:
+        raise CraftError("stage", f"'{stage}' is not a stage I know.", f"Choose one of {', '.join(STAGES)}.")
+    found: dict[str, list[dict[str, str]]] = {}
+    for row in rows("readiness_cues"):
+        told = found.setdefault(row["cue"], []) if row["stage"] == stage and _shows(row, dough) else None
+        if told is not None and row["value"] not in {each["value"] for each in told}:
+            told.append(row)
+    seen = tuple(
+        Cue(cue, told[0]["look"], tuple(CueValue(each["value"], each["says"]) for each in told))
+        for cue, told in found.items()
+    )
+    read = []
+    for cue in figures_of(stage):
+        figure = measured(stage, cue, target)
+        if figure is not None:
+            read.append(Cue(cue, figure.look, (), figure.unit, figure.low, figure.high))
+    return (*seen, *read)
+
+
+def _shows(row: dict[str, str], dough: Dough | None) -> bool:
+    return dough is None or applies(row, dough)
+
+
+def check_cues(stage: Stage, cues: dict[str, str | float]) -> None:
+    """Raise CraftError, naming the cue, for one that this stage does not have or a value that it cannot take."""
+    known = {each.cue: each for each in cues_of(stage)}
+    for cue, value in cues.items():
+        if cue not in known:
+            raise CraftError(
+                f"cues.{cue}", f"'{cue}' is not a cue of the stage {stage}.", f"Choose one of {', '.join(known)}."
+            )
+        found = known[cue]
+        values = [each.value for each in found.values]
+        if not values:
+            if isinstance(value, str):
+                raise CraftError(f"cues.{cue}", f"'{value}' is not a figure.", f"Give a number in {found.unit}.")
+            within(f"cues.{cue}", f"The cue {cue}", value, found.low, found.high, f" {found.unit}")
+        elif value not in values:
+            raise CraftError(f"cues.{cue}", f"{cue} cannot be '{value}'.", f"Choose one of {', '.join(values)}.")
+
+
+def likelihood(
+    stage: Stage, cue: str, value: str | float, dough: Dough, target: float
+) -> tuple[Likelihood, str] | None:
+    """How likely each state is to show this, and what is said of it; None if it tells nothing of this dough."""
+    figure = measured(stage, cue, target)
+    if figure is not None:
+        return of_figure(figure, float(value)), figure.says.format(value=float(value))
+    for row in rows("readiness_cues"):
+        if (row["stage"], row["cue"], row["value"]) == (stage, cue, value) and applies(row, dough):
+            early, nearly, ready, late, over = (max(float(row[state]), 0.003) for state in STATES)
+            return (early, nearly, ready, late, over), row["says"]
+    return None

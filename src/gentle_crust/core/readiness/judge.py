@@ -1,0 +1,259 @@
+"""The verdict: the forecast's expectation weighed with the cues, by Bayes, with what each counted and what to ask next.
+
+Cues are taken as independent of one another, but tempered, since they repeat each other.
+"""
+
+from dataclasses import dataclass, field
+from math import log2
+
+from gentle_crust.core.errors import within
+from gentle_crust.core.fermentation.targets import ShareTarget
+from gentle_crust.core.readiness.advice import Action, Pace, action_for, conflict_words
+from gentle_crust.core.readiness.cues import (
+    STATES,
+    Dough,
+    Likelihood,
+    Stage,
+    State,
+    check_cues,
+    cues_of,
+    likelihood,
+)
+from gentle_crust.core.readiness.prior import ANY, ShareBand, check_band, prior, target_of
+
+ENGINE = "1"
+"""Version of the rules and the table of cues; raised whenever a verdict would change."""
+TEMPER = 0.7
+COLD_POKE = 0.35
+"""A cold dough answers the poke sluggishly at every stage."""
+SURE = 0.9
+"""So sure, nothing more need be asked."""
+LEAST_BITS = 0.03
+APART = 2
+DOUGH_SURE = 0.6
+"""Forecast and dough contradict each other if the dough alone is so sure of being so many states from the forecast."""
+DEFAULT_RISE_PERCENT, LEAN_CORE_C, TIN_CORE_C = 60.0, 95.0, 92.0
+
+
+@dataclass(frozen=True)
+class Question:
+    """A dough to be judged.
+
+    ``target``: the rise wanted (percent) in bulk, the core wanted (C) in the oven. ``pace``: how fast it nears that.
+    """
+
+    stage: Stage
+    dough: Dough = field(default_factory=Dough)
+    share: ShareBand | None = None
+    vessel: str | None = None
+    past_peak: bool | None = None
+    cues: dict[str, str | float] = field(default_factory=dict)
+    target: float | None = None
+    share_target: ShareTarget | None = None
+    pace: Pace | None = None
+
+    @property
+    def wanted(self) -> float:
+        """The rise or the core that is wanted."""
+        if self.target is not None:
+            return self.target
+        if self.stage == "baked":
+            return TIN_CORE_C if self.vessel == "tin" else LEAN_CORE_C
+        return DEFAULT_RISE_PERCENT
+
+
+@dataclass(frozen=True)
+class States:
+    """Probability of each state."""
+
+    early: float
+    nearly: float
+    ready: float
+    late: float
+    over: float
+
+    @property
+    def likeliest(self) -> State:
+        """The most probable one."""
+        return max(STATES, key=lambda state: getattr(self, state))
+
+
+@dataclass(frozen=True)
+class Counted:
+    """What one cue says, and its weight for the verdict in bits (negative: against it)."""
+
+    cue: str
+    says: str
+    weight: float
+
+
+@dataclass(frozen=True)
+class Ask:
+    """What would settle it best: the cue, how to look, and the bits that it is expected to bring."""
+
+    cue: str
+    look: str
+    bits: float
+
+
+@dataclass(frozen=True)
+class Conflict:
+    """The forecast says one thing, the dough another: both explanations, and how to tell them apart."""
+
+    forecast: State
+    dough: State
+    sentence: str
+
+
+@dataclass(frozen=True)
+class Verdict:
+    """The answer to a question of readiness."""
+
+    engine: str
+    stage: Stage
+    states: States
+    verdict: State
+    why: tuple[Counted, ...]
+    ask_next: Ask | None
+    action: Action
+    conflict: Conflict | None
+    prior: States
+
+
+def _weight_of(question: Question, cue: str) -> float:
+    cold_poke = cue == "poke" and question.dough.cold and question.stage in ("bulk", "final_proof")
+    return COLD_POKE if cold_poke else TEMPER
+
+
+def _told(question: Question) -> list[tuple[str, str, Likelihood]]:
+    """Each given cue that says something of this dough: its name, its words, its tempered likelihood."""
+    found = []
+    for cue, value in question.cues.items():
+        told = likelihood(question.stage, cue, value, question.dough, question.wanted)
+        if told is not None:
+            power = _weight_of(question, cue)
+            found.append((cue, told[1], _tuple([each**power for each in told[0]])))
+    return found
+
+
+def _tuple(values: list[float]) -> Likelihood:
+    return (values[0], values[1], values[2], values[3], values[4])
+
+
+def _weighed(before: Likelihood, seen: Likelihood) -> Likelihood:
+    product = [one * other for one, other in zip(before, seen, strict=True)]
+    total = sum(product)
+    return _tuple([each / total for each in product])
+
+
+def seen_likelihood(question: Question) -> Likelihood:
+    """How likely each state is to show all the cues together."""
+    seen: Likelihood = (1.0, 1.0, 1.0, 1.0, 1.0)
+    for _, _, each in _told(question):
+        seen = _tuple([one * other for one, other in zip(seen, each, strict=True)])
+    return seen
+
+
+def judge(question: Question) -> Verdict:
+    """Judge a dough. Raises CraftError, naming the field, for what cannot be."""
+    _check(question)
+    target = question.share_target or target_of(question.stage, question.vessel, question.dough.cold)
+    before = prior(question.stage, question.share, target, question.past_peak)
+    told = _told(question)
+    after = before
+    for _, _, seen in told:
+        after = _weighed(after, seen)
+    states = States(*after)
+    verdict = states.likeliest
+    why = [Counted(cue, says, _bits(seen, after, verdict)) for cue, says, seen in told]
+    if question.share is not None or question.past_peak:
+        why.append(Counted("forecast", _forecast_words(question, States(*before)), _bits(before, ANY, verdict)))
+    return Verdict(
+        engine=ENGINE,
+        stage=question.stage,
+        states=states,
+        verdict=verdict,
+        why=tuple(sorted(why, key=lambda each: -abs(each.weight))),
+        ask_next=_ask_next(question, after),
+        action=action_for(question.stage, verdict, question.dough, question.vessel, question.pace),
+        conflict=_conflict(question, States(*before), seen_likelihood(question)),
+        prior=States(*before),
+    )
+
+
+def _check(question: Question) -> None:
+    within("dough_c", "Dough temperature", question.dough.dough_c, -2, 110 if question.stage == "baked" else 45, " C")
+    within("rye_percent", "Rye", question.dough.rye_percent, 0, 100, " %")
+    if question.share is not None:
+        check_band(question.share)
+    if question.target is not None:
+        low, high, unit = (60, 100, " C") if question.stage == "baked" else (5, 400, " %")
+        within("target", "What is wanted", question.target, low, high, unit)
+    check_cues(question.stage, question.cues)
+
+
+def _bits(seen: Likelihood, weights: Likelihood, verdict: State) -> float:
+    """How much evidence favours the verdict over the other states, these taken as likely as ``weights``."""
+    place = STATES.index(verdict)
+    others = [(weight, each) for i, (weight, each) in enumerate(zip(weights, seen, strict=True)) if i != place]
+    total = sum(weight for weight, _ in others) or 1.0
+    against = sum(weight * each for weight, each in others) / total
+    return log2(max(seen[place], 1e-6) / max(against, 1e-6))
+
+
+def _forecast_words(question: Question, before: States) -> str:
+    if question.past_peak:
+        return "it stood higher before: it is past its peak"
+    words = {
+        "early": "by the forecast it is early",
+        "nearly": "by the forecast it is nearly there",
+        "ready": "by the forecast it is ready",
+        "late": "by the forecast it is late",
+        "over": "by the forecast it has gone over",
+    }
+    return words[before.likeliest]
+
+
+def _entropy(shares: Likelihood) -> float:
+    return -sum(share * log2(share) for share in shares if share > 1e-12)
+
+
+def _ask_next(question: Question, after: Likelihood) -> Ask | None:
+    """The cue, not yet given, from which most is expected; None if it is settled or none would tell."""
+    if max(after) > SURE:
+        return None
+    best: Ask | None = None
+    for cue in cues_of(question.stage, question.dough, question.wanted):
+        if cue.cue in question.cues or not cue.values:
+            continue
+        bits = _expected_bits(question, cue.cue, tuple(each.value for each in cue.values), after)
+        if bits > (best.bits if best else LEAST_BITS):
+            best = Ask(cue.cue, cue.look, bits)
+    return best
+
+
+def _expected_bits(question: Question, cue: str, values: tuple[str, ...], after: Likelihood) -> float:
+    """Uncertainty that looking at a cue is expected to take away."""
+    power = _weight_of(question, cue)
+    expected, total = 0.0, 0.0
+    for value in values:
+        told = likelihood(question.stage, cue, value, question.dough, question.wanted)
+        if told is None:
+            return 0.0
+        chance = sum(share * each for share, each in zip(after, told[0], strict=True))
+        expected += chance * _entropy(_weighed(after, _tuple([each**power for each in told[0]])))
+        total += chance
+    return _entropy(after) - expected / total
+
+
+def _conflict(question: Question, before: States, seen: Likelihood) -> Conflict | None:
+    """Where forecast and cues, each taken alone, lie far apart."""
+    if not question.cues or (question.share is None and not question.past_peak):
+        return None
+    alone = _weighed(ANY, seen)
+    by_clock, by_hand = before.likeliest, States(*alone).likeliest
+    place = STATES.index(by_clock)
+    ahead, behind = sum(alone[place + APART :]), sum(alone[: max(place - APART + 1, 0)])
+    if max(ahead, behind) < DOUGH_SURE:
+        return None
+    return Conflict(by_clock, by_hand, conflict_words(question.stage, ahead > behind, question.dough))

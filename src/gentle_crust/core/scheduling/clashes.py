@@ -1,0 +1,137 @@
+"""What the coming hours of a dough run into: sleep, an absence, another dough's hands or oven, its own proof."""
+
+from dataclasses import dataclass
+from datetime import datetime, timedelta
+from typing import Literal
+
+from gentle_crust.core.scheduling.clock import Clock
+from gentle_crust.core.scheduling.live import Live, LiveStep, shifted, still_to_do
+from gentle_crust.core.scheduling.say import clock as say_clock
+from gentle_crust.core.scheduling.say import duration, lower
+
+ClashCode = Literal["asleep", "away", "hands", "oven", "over_proofed", "under_proofed", "last_load"]
+LEAST_MIN = 4
+"""Hands wanted in two places for no longer than this are no clash: a fold or a switch can slip (practice)."""
+OWN = ("over_proofed", "under_proofed", "last_load")
+
+
+@dataclass(frozen=True)
+class Absence:
+    """From when to when the baker is away."""
+
+    start: datetime
+    end: datetime
+
+
+@dataclass(frozen=True)
+class Hands:
+    """Hands wanted by a dough, from ``start`` for some minutes."""
+
+    title: str
+    start: datetime
+    end: datetime
+
+
+@dataclass(frozen=True)
+class Taken:
+    """What another dough takes: hands, and the oven from its preheating to its last loaf."""
+
+    name: str
+    hands: tuple[Hands, ...]
+    oven: tuple[datetime, datetime] | None
+
+
+@dataclass(frozen=True)
+class Clash:
+    """Something that will not do: a sentence, and when it comes to that."""
+
+    code: ClashCode
+    sentence: str
+    at: datetime
+
+
+def taken_by(name: str, found: Live, now: datetime) -> Taken:
+    """What a dough takes from now on, for the others to heed."""
+    hands = tuple(_hands(shifted(step, now)) for step in still_to_do(found))
+    return Taken(name, hands, oven_of(found, now))
+
+
+def _hands(step: LiveStep) -> Hands:
+    return Hands(step.title, step.at, step.at + timedelta(minutes=max(step.minutes, 1)))
+
+
+def oven_of(found: Live, now: datetime) -> tuple[datetime, datetime] | None:
+    """From the loading to the last loaf out; None if that is over."""
+    times = {step.key: step for step in found.steps}
+    outs = [step for key, step in times.items() if key.startswith("out-") and step.state in ("due", "coming")]
+    if "load-1" not in times or not outs:
+        return None
+    return times["load-1"].at, max(max(step.at for step in outs), now)
+
+
+def clashes(
+    found: Live, clock: Clock, absences: tuple[Absence, ...], others: tuple[Taken, ...], now: datetime
+) -> tuple[Clash, ...]:
+    """All that a dough runs into from now on, the soonest first."""
+    steps = [shifted(step, now) for step in still_to_do(found)]
+    hit = [*_asleep(steps, clock), *_away(steps, absences), *_hands_twice(steps, others)]
+    hit += _oven_twice(found, others, now)
+    if not any(step.key == "load-1" and step.state in ("done", "skipped") for step in found.steps):
+        at = found.plan.times.load if found.plan.times else now
+        hit += [
+            Clash(problem.code, problem.sentence, at)  # type: ignore[arg-type]
+            for problem in found.plan.problems
+            if problem.code in OWN
+        ]
+    return tuple(sorted(hit, key=lambda clash: clash.at))
+
+
+def _list(steps: list[LiveStep]) -> str:
+    named = [f"{lower(step.title)} at {say_clock(step.at.isoformat())}" for step in steps[:3]]
+    more = f" and {len(steps) - 3} more" if len(steps) > 3 else ""
+    return ", ".join(named) + more
+
+
+def _asleep(steps: list[LiveStep], clock: Clock) -> list[Clash]:
+    hit = []
+    for step in steps:
+        start = clock.hours(step.at)
+        if clock.asleep_min(start, start + max(step.minutes, 1) / 60) >= 1:
+            hit.append(step)
+    return [Clash("asleep", f"While you sleep: {_list(hit)}.", hit[0].at)] if hit else []
+
+
+def _away(steps: list[LiveStep], absences: tuple[Absence, ...]) -> list[Clash]:
+    hit = [step for step in steps if any(each.start <= step.at < each.end for each in absences)]
+    return [Clash("away", f"While you are away: {_list(hit)}.", hit[0].at)] if hit else []
+
+
+def _hands_twice(steps: list[LiveStep], others: tuple[Taken, ...]) -> list[Clash]:
+    found = []
+    for step in steps:
+        own = _hands(step)
+        for other in others:
+            for theirs in other.hands:
+                shared = (min(own.end, theirs.end) - max(own.start, theirs.start)) / timedelta(minutes=1)
+                if shared > LEAST_MIN:
+                    sentence = (
+                        f"Two things at once, for {duration(shared)}: {lower(step.title)} at"
+                        f" {say_clock(step.at.isoformat())}, and {other.name}: {lower(theirs.title)}."
+                    )
+                    found.append(Clash("hands", sentence, step.at))
+    return found[:1]
+
+
+def _oven_twice(found: Live, others: tuple[Taken, ...], now: datetime) -> list[Clash]:
+    own = oven_of(found, now)
+    if own is None:
+        return []
+    for other in others:
+        if other.oven is not None and own[0] < other.oven[1] and other.oven[0] < own[1]:
+            until = say_clock(other.oven[1].isoformat())
+            sentence = (
+                f"The oven is taken: {other.name} is in it until {until}, this one is wanted in it at"
+                f" {say_clock(own[0].isoformat())}."
+            )
+            return [Clash("oven", sentence, own[0])]
+    return []

@@ -1,0 +1,107 @@
+"""What was really done with a dough, and what the baker changed about its course on the way."""
+
+from collections import Counter
+from collections.abc import Iterable
+from dataclasses import dataclass
+from datetime import datetime, timedelta
+from typing import Protocol
+
+from gentle_crust.core.errors import CraftError
+from gentle_crust.core.scheduling.clock import Stand
+
+EXTRA_FOLD = "extra_fold"
+"""Keys of folds that no plan asked for begin so."""
+SLACK_H = 0.05
+
+
+@dataclass(frozen=True)
+class Deed:
+    """A step, by its key, that was finished at an instant, or left out then; the latest word on a key holds."""
+
+    key: str
+    at: datetime
+    skipped: bool = False
+
+
+@dataclass(frozen=True)
+class Held:
+    """A step that was judged not to be due yet: look again ``until``."""
+
+    key: str
+    at: datetime
+    until: datetime
+
+
+@dataclass(frozen=True)
+class Happened:
+    """Everything that was done at the bench with one dough.
+
+    ``cold_from``: a proof that was to be in the room turns cold then. ``load_at``: the loading that was chosen since.
+    ``reshaped``: when an over-proofed dough was folded and shaped again.
+    """
+
+    deeds: tuple[Deed, ...] = ()
+    held: tuple[Held, ...] = ()
+    stands: tuple[Stand, ...] = ()
+    cold_from: datetime | None = None
+    load_at: datetime | None = None
+    reshaped: datetime | None = None
+    flat: bool = False
+    """It is baked as a flatbread after all."""
+
+    def done(self, key: str) -> datetime | None:
+        """When a step was finished; None if it was not, or left out."""
+        return next((deed.at for deed in self.deeds if deed.key == key and not deed.skipped), None)
+
+    def skipped(self, key: str) -> bool:
+        """Whether a step was left out."""
+        return any(deed.key == key and deed.skipped for deed in self.deeds)
+
+    def settled(self, key: str) -> bool:
+        """Whether nothing more is to be done about a step."""
+        return any(deed.key == key for deed in self.deeds)
+
+    def until(self, key: str) -> datetime | None:
+        """Before when a step is not due, as it was looked at and found not ready."""
+        return max((held.until for held in self.held if held.key == key), default=None)
+
+    @property
+    def extra_folds(self) -> tuple[datetime, ...]:
+        """Folds that no plan asked for."""
+        return tuple(deed.at for deed in self.deeds if deed.key.startswith(EXTRA_FOLD) and not deed.skipped)
+
+
+class _Kinded(Protocol):
+    @property
+    def kind(self) -> str: ...
+
+
+def keys(steps: Iterable[_Kinded]) -> tuple[str, ...]:
+    """A key for each step of a plan that stays the same however the plan moves: fold-2 is the second fold."""
+    count: Counter[str] = Counter()
+    found = []
+    for step in steps:
+        count[step.kind] += 1
+        found.append(f"{step.kind}-{count[step.kind]}")
+    return tuple(found)
+
+
+def check_order(happened: Happened, now: datetime) -> None:
+    """Raise CraftError if something was done before what must come first, or is still to come."""
+    order = ("mix-1", "divide-1", "shape-1", "chill-1", "load-1", "out-1")
+    last: tuple[str, datetime] | None = None
+    for deed in happened.deeds:
+        if deed.at > now + timedelta(minutes=1):
+            raise CraftError("at", "That time is still to come.", "Give the time at which it was done.")
+    for key in order:
+        at = happened.done(key)
+        if at is None:
+            continue
+        if last is not None and at < last[1]:
+            before, after = (name.split("-")[0] for name in (last[0], key))
+            raise CraftError(
+                "at",
+                f"That puts {after} before {before}.",
+                "Give the time at which it was done, or take the other back.",
+            )
+        last = (key, at)

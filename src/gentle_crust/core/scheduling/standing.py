@@ -1,0 +1,130 @@
+"""How a dough at the bench stands at one moment, and the question of its readiness that follows from it."""
+
+from dataclasses import dataclass
+from datetime import datetime, timedelta
+
+from gentle_crust.core.fermentation.targets import ShareTarget
+from gentle_crust.core.readiness.advice import Pace
+from gentle_crust.core.readiness.cues import Dough, Stage
+from gentle_crust.core.readiness.judge import Question
+from gentle_crust.core.readiness.prior import ShareBand
+from gentle_crust.core.scheduling.happened import Happened
+from gentle_crust.core.scheduling.result import Plan, RibbonPart
+
+NARROW, WIDE = 0.9, 1.15
+"""A bulk's own target: rises from this part of the plan's to that one (practice)."""
+STILL_GLUTEN_H = 1.0
+"""So long after mixing it is the gluten that is looked at (practice)."""
+USUAL_C = 24.0
+FALLEN = 0.05
+
+
+@dataclass(frozen=True)
+class Standing:
+    """How a dough stands at one moment: the stage that it is judged at, its rise and temperature, and its forecast."""
+
+    stage: Stage
+    rise: float | None
+    dough_c: float | None
+    share: ShareBand | None
+    share_target: ShareTarget | None
+    pace: Pace | None
+    past_peak: bool
+
+
+def standing(plan: Plan, happened: Happened, now: datetime) -> Standing:
+    """How a dough stands at ``now``, for whoever judges it."""
+    times, holds = plan.times, plan.holds
+    if times is None or holds is None:
+        raise ValueError("a plan that is being baked has its times")
+    if happened.done("load-1") is not None:
+        return unforeseen("baked")
+    if happened.done("mix-1") is None:
+        builds = [part for part in plan.ribbon.parts if part.kind not in ("bulk", "rest", "proof")]
+        begun = [part for part in builds if part.points[0].at <= now]
+        return _of_build(begun[-1], now) if begun else unforeseen("gluten")
+    shaped = happened.done("shape-1") is not None
+    part = next(each for each in plan.ribbon.parts if each.kind == ("proof" if shaped else "bulk"))
+    rise, low, high, dough_c = _at(part, now)
+    greatest = holds.shaped if shaped else holds.bulk
+    share = ShareBand(*((1 + each) / (1 + greatest) for each in (min(low, rise), rise, max(high, rise))))
+    ready = plan.dues.load if shaped and plan.dues else times.load if shaped else times.bulk_end
+    pace = Pace(max((ready - now) / timedelta(minutes=1), 0.0) or None, None)
+    if shaped:
+        past = _past_peak(part, now)
+        return Standing("final_proof", rise, dough_c, share, None, pace, past)
+    if now - times.mix < timedelta(hours=STILL_GLUTEN_H):
+        return Standing("gluten", rise, dough_c, None, None, None, False)
+    aim = plan.proof.bulk_rise
+    target = ShareTarget(*((1 + part_ * aim) / (1 + greatest) for part_ in (NARROW, WIDE)))
+    return Standing("bulk", rise, dough_c, share, target, pace, False)
+
+
+def _of_build(part: RibbonPart, now: datetime) -> Standing:
+    """A culture or preferment that is ripening: it is ripe when it is wanted."""
+    rise, low, high, dough_c = _at(part, now)
+    top = max(point.rise for point in part.points)
+    share = ShareBand(*((1 + each) / (1 + top) for each in (min(low, rise), rise, max(high, rise))))
+    stage: Stage = "culture" if part.kind in ("feed", "levain") else "preferment"
+    wanted = max((part.points[-1].at - now) / timedelta(minutes=1), 0.0)
+    return Standing(stage, rise, dough_c, share, None, Pace(wanted or None, None), _past_peak(part, now))
+
+
+def _at(part: RibbonPart, now: datetime) -> tuple[float, float, float, float]:
+    """Rise with its band and temperature of a stretch of dough at an instant, between its points by straight line."""
+    before = part.points[0]
+    for point in part.points:
+        if point.at > now:
+            gap = (point.at - before.at) / timedelta(seconds=1)
+            share = 0.0 if gap <= 0 else max((now - before.at) / timedelta(seconds=1) / gap, 0.0)
+            pairs = [(getattr(before, n), getattr(point, n)) for n in ("rise", "rise_low", "rise_high", "dough_c")]
+            rise, low, high, dough_c = (one + share * (other - one) for one, other in pairs)
+            return rise, low, high, dough_c
+        before = point
+    return before.rise, before.rise_low, before.rise_high, before.dough_c
+
+
+def _past_peak(part: RibbonPart, now: datetime) -> bool:
+    """Whether the likely dough stood clearly higher before."""
+    before = [point.rise for point in part.points if point.at <= now]
+    return bool(before) and max(before) - before[-1] > FALLEN * (1 + max(before))
+
+
+def unforeseen(stage: Stage) -> Standing:
+    """A stage that the forecast says nothing of."""
+    return Standing(stage, None, None, None, None, None, False)
+
+
+def foretold_c(plan: Plan, at: datetime) -> float:
+    """The dough's temperature by its forecast at an instant, C."""
+    points = [point for part in plan.ribbon.parts if part.kind in ("bulk", "rest", "proof") for point in part.points]
+    before = [point for point in points if point.at <= at]
+    return (before[-1] if before else points[0]).dough_c
+
+
+def question_of(
+    saved: Plan,
+    stands: Standing,
+    vessel: str,
+    rye_percent: float,
+    measured_c: float | None,
+    cues: dict[str, str | float],
+) -> Question:
+    """The question of readiness of a dough: against its own plan, in what it is baked in, as warm as it is measured."""
+    warm = stands.dough_c if measured_c is None else measured_c
+    target = None
+    if stands.stage == "bulk":
+        target = 100 * saved.proof.bulk_rise
+    elif stands.stage == "baked":
+        target = saved.bake.core_done_c
+    return Question(
+        stage=stands.stage,
+        dough=Dough(USUAL_C if warm is None else warm, rye_percent),
+        share=stands.share,
+        vessel=vessel,
+        past_peak=True if stands.past_peak else None,
+        cues=cues,
+        target=target,
+        share_target=stands.share_target,
+        pace=stands.pace,
+    )

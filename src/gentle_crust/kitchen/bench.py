@@ -1,0 +1,344 @@
+"""The bench: doughs that are being baked, as their plans and all that happened to them make them stand now."""
+
+from dataclasses import dataclass, replace
+from datetime import datetime, timedelta
+from functools import lru_cache
+
+from sqlalchemy.orm import Session, sessionmaker
+
+from gentle_crust.core.errors import CraftError
+from gentle_crust.core.fermentation.probe import ProbeSays, Sample, listen
+from gentle_crust.core.fermentation.readings import Reading
+from gentle_crust.core.readiness.cues import Cue, Stage, cues_of
+from gentle_crust.core.readiness.judge import Question, Verdict, judge
+from gentle_crust.core.readiness.outcome import came_out_as_judged
+from gentle_crust.core.scheduling.clashes import Absence, Clash, Taken, clashes, taken_by
+from gentle_crust.core.scheduling.clock import Clock, zone_of
+from gentle_crust.core.scheduling.course import recipe
+from gentle_crust.core.scheduling.follow import Following, bulk_warmth
+from gentle_crust.core.scheduling.live import Live, live
+from gentle_crust.core.scheduling.plan import make_plan
+from gentle_crust.core.scheduling.remedies import Change, Remedy, changed, remedies, rescues
+from gentle_crust.core.scheduling.result import Plan
+from gentle_crust.core.scheduling.standing import Standing, foretold_c, question_of, unforeseen
+from gentle_crust.core.scheduling.wish import Kitchen, Wish
+from gentle_crust.kitchen import story as tale
+from gentle_crust.kitchen.follow import as_read, mixed_of, readings_of
+from gentle_crust.kitchen.now import Now
+from gentle_crust.kitchen.once import Known
+from gentle_crust.kitchen.plans import PlanBook, SavedPlan
+from gentle_crust.kitchen.settings import KitchenSettings
+from gentle_crust.kitchen.story import Story, story_of
+from gentle_crust.store.repositories import Events, Samples
+
+ABSENT, PRESENT = "absence", "absence_withdrawn"
+RESTS = timedelta(hours=12)
+"""A loaf that is cut stays on the bench for so long, if nobody puts it away."""
+HEARD_BACK = timedelta(hours=2)
+"""So far back from its last figure a probe is weighed."""
+MOST_BACK = timedelta(hours=26)
+"""A clock that says so much less than it did is set back, not wrong by a day or more."""
+
+
+@dataclass(frozen=True)
+class Probe:
+    """The thermometer in a dough, its last word, and a question if it is hard to believe."""
+
+    device: str
+    says: ProbeSays
+    at: datetime | None
+
+
+@dataclass(frozen=True)
+class OnBench:
+    """One dough at the bench."""
+
+    id: str
+    name: str
+    pieces: int
+    each_g: float
+    vessel: str
+    vessel_kind: str
+    rye_percent: float
+    started: datetime
+    mixed: datetime
+    live: Live
+    story: Story
+    clashes: tuple[Clash, ...]
+    probe: Probe | None
+
+
+@dataclass(frozen=True)
+class AwayNote:
+    """An absence, by its key."""
+
+    id: str
+    start: datetime
+    end: datetime
+
+
+@dataclass(frozen=True)
+class BenchView:
+    """Everything at the bench. ``cursor`` changes whenever any of it does."""
+
+    cursor: str
+    now: datetime
+    clock_back: bool
+    """The clock says an earlier time than something that was done already: it was set back."""
+    doughs: tuple[OnBench, ...]
+    absences: tuple[AwayNote, ...]
+    last: dict[str, datetime]
+    """When each instrument was last heard of."""
+
+
+@dataclass(frozen=True)
+class Score:
+    """How often a judged proof came out as it was judged."""
+
+    right: int
+    judged: int
+
+
+@lru_cache(maxsize=64)
+def _carried(saved: Known[Plan], wish: Wish, kitchen: Kitchen, made_at: datetime, following: Following) -> Live:
+    """A dough carried on to a moment. All that it depends on is given, so it is reckoned once."""
+    now = following.now or made_at
+    clock = Clock(wish.ready, zone_of(kitchen.zone), kitchen.nights, kitchen.room)
+    return live(saved.value, make_plan(wish, kitchen, made_at, following), following.happened, clock, now)
+
+
+@dataclass(frozen=True)
+class Dough:
+    """One dough with what is needed to carry it on."""
+
+    key: str
+    saved: SavedPlan
+    story: Story
+    wish: Wish
+    kitchen: Kitchen
+    following: Following
+    mixed: datetime
+    now: datetime
+    probe: Probe | None
+
+    @property
+    def clock(self) -> Clock:
+        return Clock(self.wish.ready, zone_of(self.kitchen.zone), self.kitchen.nights, self.kitchen.room)
+
+    def carried(self, following: Following | None = None) -> Live:
+        """As it stands now, or as it would with another past."""
+        saved = Known(self.saved.mark, self.saved.answer.plan)
+        return _carried(saved, self.wish, self.kitchen, self.saved.saved_at, following or self.following)
+
+
+class BenchBook:
+    """All doughs that are being baked."""
+
+    def __init__(self, sessions: sessionmaker[Session], now: Now) -> None:
+        self.sessions, self.now = sessions, now
+        self.plans = PlanBook(sessions, now)
+        self.settings = KitchenSettings(sessions, now)
+
+    # -- how it stands ---------------------------------------------------------------------------------------
+
+    def cursor(self) -> str:
+        """A text that changes whenever something at the bench may have: an event, a figure, or the minute."""
+        with self.sessions() as session:
+            newest, heard = Events(session).newest(), Samples(session).latest()
+        return self._cursor(newest, max((at for _, _, at, _ in heard), default=None))
+
+    def _cursor(self, newest: int, heard: datetime | None) -> str:
+        return f"{newest}-{heard:%H%M%S}-{self.now():%d%H%M}" if heard else f"{newest}-{self.now():%d%H%M}"
+
+    def begun(self) -> frozenset[str]:
+        """Plans that ever came to the bench: their steps are told by it, if at all."""
+        with self.sessions() as session:
+            return frozenset(Events(session).subjects(tale.STARTED))
+
+    def view(self) -> BenchView:
+        """Every dough at the bench, and what they run into together."""
+        with self.sessions() as session:
+            newest, heard = Events(session).newest(), Samples(session).latest()
+            keys = Events(session).subjects(tale.STARTED)
+            plans = self.plans.some(keys)
+            stories = {plan.id: story_of(Events(session).plain(*tale.ALL, subject=plan.id)) for plan in plans}
+        last = {device: at for device, _, at, _ in heard}
+        cursor = self._cursor(newest, max(last.values(), default=None))
+        minute = self._minute()
+        alive = [plan for plan in plans if _on_bench(stories[plan.id], minute)]
+        asked = self.plans.questions([plan.answer for plan in alive])
+        doughs = [
+            self._dough(plan, question, stories[plan.id], minute) for plan, question in zip(alive, asked, strict=True)
+        ]
+        lives = {dough.key: dough.carried() for dough in doughs}
+        taken = {dough.key: taken_by(_name(dough), lives[dough.key], dough.now) for dough in doughs}
+        away = self.absences()
+        found = tuple(self._shown(dough, lives[dough.key], taken, away) for dough in doughs)
+        back = any(dough.now > self.now() + timedelta(minutes=1) for dough in doughs)
+        return BenchView(cursor, self.now(), back, found, away, last)
+
+    def _minute(self) -> datetime:
+        return self.now().replace(second=0, microsecond=0)
+
+    def _shown(self, dough: Dough, found: Live, taken: dict[str, Taken], away: tuple[AwayNote, ...]) -> OnBench:
+        others = tuple(each for key, each in taken.items() if key != dough.key)
+        absences = tuple(Absence(each.start, each.end) for each in away)
+        asked, formula = dough.saved.answer.asked, dough.saved.answer.formula
+        return OnBench(
+            id=dough.key,
+            name=_name(dough),
+            pieces=int(asked.pieces or 1),
+            each_g=float(asked.scaling_weight_g or 0),
+            vessel=dough.wish.vessel.name,
+            vessel_kind=dough.wish.vessel.kind,
+            rye_percent=100 * formula.blend("rye_fraction"),
+            started=dough.story.started or dough.now,
+            mixed=dough.mixed,
+            live=found,
+            story=dough.story,
+            clashes=() if found.over else clashes(found, dough.clock, absences, others, dough.now),
+            probe=dough.probe,
+        )
+
+    def _dough(self, saved: SavedPlan, question: tuple[Wish, Kitchen], story: Story, now: datetime) -> Dough:
+        """A dough as of ``now``, or of its last press, should the clock have been set back since."""
+        plan = saved.answer.plan
+        mixed = mixed_of(plan, story)
+        if mixed is None or plan.times is None:
+            raise CraftError("id", "This plan is of an older kind.", "Save it once more, then start it.")
+        latest = story.told[-1].at if story.told else now
+        now = max(now, min(latest, now + MOST_BACK))
+        readings = as_read(readings_of(story, mixed), mixed)
+        following = Following(plan.times, plan.proof.bulk_rise, readings, story.looked(mixed), story.happened, now)
+        dough = Dough(saved.id, saved, story, *question, following, mixed, now, None)
+        device = story.last(tale.PROBE)
+        if device is None or not device.body.get("device") or story.happened.done("load-1") is not None:
+            return dough
+        return self._with_probe(dough, str(device.body["device"]), max(device.at, mixed))
+
+    def _with_probe(self, dough: Dough, device: str, since: datetime) -> Dough:
+        """The dough with its thermometer heard, and its path corrected if that is to be believed."""
+        with self.sessions() as session:
+            heard = Samples(session).heard(device, "dough_c")
+            last = dough.now if heard is None else min(heard, dough.now)
+            rows = Samples(session).since(device, "dough_c", max(since, last - HEARD_BACK), dough.now)
+        samples = tuple(Sample((at - dough.mixed) / timedelta(hours=1), value) for at, value in rows)
+        before = (dough.now, dough.now - timedelta(minutes=30))
+        if dough.story.happened.done("divide-1") is None:
+            foretold = bulk_warmth(recipe(dough.wish, dough.kitchen), dough.clock, dough.following, before)
+        else:
+            carried = dough.carried()
+            foretold = tuple(foretold_c(carried.plan, at) for at in before)
+        now_h = (dough.now - dough.mixed) / timedelta(hours=1)
+        says = listen(samples, foretold[0], foretold[1], now_h)
+        told = tuple(Reading(max(each.at_h, 0.0), "dough_c", each.celsius, True) for each in says.trusted[-1:])
+        following = dough.following
+        if told and dough.story.happened.done("divide-1") is None and dough.story.happened.done("mix-1") is not None:
+            merged = sorted((*following.readings, *told), key=lambda each: each.at_h)
+            following = replace(following, readings=tuple(merged))
+        return replace(dough, following=following, probe=Probe(device, says, rows[-1][0] if rows else None))
+
+    # -- one dough -------------------------------------------------------------------------------------------
+
+    def one(self, key: str, story: Story | None = None) -> Dough:
+        """One dough as it stands now; with ``story``, as it would if that were all that happened."""
+        saved = self.plans.some([key])
+        if story is None:
+            with self.sessions() as session:
+                story = story_of(Events(session).plain(*tale.ALL, subject=key))
+        if not saved or story.started is None:
+            raise CraftError("id", "That dough is not on the bench.", "Start its plan first.")
+        return self._dough(saved[0], self.plans.question(saved[0].answer), story, self._minute())
+
+    def remedies(self, key: str) -> tuple[tuple[Remedy, ...], tuple[Remedy, ...]]:
+        """Ways out of what a dough runs into, and rescues for one that has gone over."""
+        view = self.view()
+        shown = next((each for each in view.doughs if each.id == key), None)
+        if shown is None:
+            raise CraftError("id", "That dough is not on the bench.", "Start its plan first.")
+        dough = self.one(key, shown.story)
+        others = tuple(taken_by(each.name, each.live, dough.now) for each in view.doughs if each.id != key)
+        away = tuple(Absence(each.start, each.end) for each in view.absences)
+
+        def attempt(change: Change) -> tuple[Live, tuple[Clash, ...]]:
+            happened = changed(dough.following.happened, change)
+            found = dough.carried(replace(dough.following, happened=happened))
+            return found, clashes(found, dough.clock, away, others, dough.now)
+
+        ways: tuple[Remedy, ...] = ()
+        if shown.clashes:
+            ways = remedies(shown.live, dough.clock, dough.kitchen.room.fridge_c, dough.now, attempt, away)
+        return ways, rescues(shown.live, dough.now, attempt)
+
+    def cues(self, key: str, stage: Stage | None = None) -> tuple[Standing, tuple[Cue, ...]]:
+        """How a dough stands, and what can be looked at now."""
+        question = self.question(key, {}, stage)
+        stands = self.one(key).carried().standing
+        found = stands if stands.stage == question.stage else unforeseen(question.stage)
+        return found, cues_of(question.stage, question.dough)
+
+    def judge(self, key: str, cues: dict[str, str | float], stage: Stage | None = None) -> Verdict:
+        """Judge a dough by its forecast and what is seen; nothing is kept."""
+        return judge(self.question(key, cues, stage))
+
+    def question(
+        self, key: str, cues: dict[str, str | float], stage: Stage | None = None, story: Story | None = None
+    ) -> Question:
+        """What is asked of a dough: at ``stage`` in place of the one that it is at, if that is given."""
+        dough = self.one(key, story)
+        stands = dough.carried().standing
+        if stage is not None and stage != stands.stage:
+            stands = unforeseen(stage)
+        measured = dough.probe.says.celsius if dough.probe and dough.probe.says.doubt is None else None
+        rye = 100 * dough.saved.answer.formula.blend("rye_fraction")
+        return question_of(dough.saved.answer.plan, stands, dough.wish.vessel.kind, rye, measured, cues)
+
+    # -- absences, record, score -----------------------------------------------------------------------------
+
+    def absences(self) -> tuple[AwayNote, ...]:
+        """Times at which the baker is away, from now on."""
+        with self.sessions() as session:
+            rows = Events(session).of(ABSENT, PRESENT)
+        gone = {row.body["event"] for row in rows if row.kind == PRESENT}
+        found = [
+            AwayNote(row.id, row.at, datetime.fromisoformat(row.body["end"]))
+            for row in rows
+            if row.kind == ABSENT and row.id not in gone
+        ]
+        return tuple(each for each in found if each.end > self.now())
+
+    def record(self, key: str) -> tuple[SavedPlan, Story]:
+        """A bake from its first press to its last, whatever became of it."""
+        saved = self.plans.open(key)
+        with self.sessions() as session:
+            return saved, story_of(Events(session).plain(*tale.ALL, subject=key))
+
+    def score(self) -> Score:
+        """Of the final proofs that were judged before loading and tasted after, how many came out as judged."""
+        right = judged = 0
+        with self.sessions() as session:
+            stories = [
+                story_of(Events(session).plain(*tale.ALL, subject=key))
+                for key in Events(session).subjects(tale.OUTCOME)
+            ]
+        for story in stories:
+            outcome = story.last(tale.OUTCOME)
+            proofs = [each for each in story.of(tale.JUDGED) if each.body["stage"] == "final_proof"]
+            if outcome is not None and proofs:
+                judged += 1
+                right += came_out_as_judged(proofs[-1].body["verdict"]["verdict"], outcome.body["how"])
+        return Score(right, judged)
+
+
+def _name(dough: Dough) -> str:
+    return _name_of(dough.saved)
+
+
+def _name_of(saved: SavedPlan) -> str:
+    return saved.answer.formula.name
+
+
+def _on_bench(story: Story, now: datetime) -> bool:
+    """Whether a dough is at the bench: started, not put away, and not cut so long ago that it leaves by itself."""
+    cut = story.happened.done("cut-1")
+    return story.started is not None and not story.closed and (cut is None or now - cut <= RESTS)

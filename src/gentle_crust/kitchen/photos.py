@@ -1,0 +1,82 @@
+"""Photographs of a dough: made small, stripped of where and with what they were taken, kept beside the data file."""
+
+import io
+import os
+from dataclasses import dataclass
+from pathlib import Path
+
+from PIL import Image, ImageOps, UnidentifiedImageError
+
+from gentle_crust.core.errors import CraftError
+
+LONGEST, THUMB = 1600, 240
+LARGEST_BYTES = 12_000_000
+MOST_PIXELS = 60_000_000
+QUALITY = 82
+KINDS = ("JPEG", "PNG", "WEBP")
+
+
+@dataclass(frozen=True)
+class Kept:
+    """A photograph as it was kept: its size in px."""
+
+    width: int
+    height: int
+
+
+class PhotoShelf:
+    """A folder of photographs, each under its own key."""
+
+    def __init__(self, folder: Path) -> None:
+        self.folder = folder / "photos"
+
+    def keep(self, key: str, data: bytes) -> Kept:
+        """Make it small, turn it upright, drop everything but the picture, and keep it. CraftError if it is none."""
+        _check_key(key)
+        if not data or len(data) > LARGEST_BYTES:
+            raise CraftError("photo", "The photo is empty or larger than 12 MB.", "Take it again, or a smaller one.")
+        picture = _upright(data)
+        picture.thumbnail((LONGEST, LONGEST))
+        self.folder.mkdir(parents=True, exist_ok=True)
+        small = picture.copy()
+        small.thumbnail((THUMB, THUMB))
+        _write(self.folder / f"{key}.small.jpg", small)
+        _write(self.folder / f"{key}.jpg", picture)
+        return Kept(picture.width, picture.height)
+
+    def get(self, key: str, small: bool = False) -> bytes | None:
+        """A photograph's bytes as JPEG; None if there is none."""
+        _check_key(key)
+        path = self.folder / (f"{key}.small.jpg" if small else f"{key}.jpg")
+        return path.read_bytes() if path.is_file() else None
+
+
+def _check_key(key: str) -> None:
+    if not key.replace("-", "").isalnum():
+        raise CraftError("id", "That is not the key of a photo.", "Load the page anew.")
+
+
+def _upright(data: bytes) -> Image.Image:
+    """The picture alone, as it is meant to be seen."""
+    try:
+        with Image.open(io.BytesIO(data), formats=KINDS) as found:
+            if found.width * found.height > MOST_PIXELS:
+                raise CraftError("photo", "The photo has more than 60 million pixels.", "Take a smaller one.")
+            turned = ImageOps.exif_transpose(found).convert("RGB")
+    except (UnidentifiedImageError, OSError, ValueError, Image.DecompressionBombError) as error:
+        if isinstance(error, CraftError):
+            raise
+        raise CraftError("photo", "That is no photo that can be read.", "Give a JPEG, PNG or WebP.") from error
+    plain = Image.new("RGB", turned.size)
+    plain.paste(turned)
+    return plain
+
+
+def _write(path: Path, picture: Image.Image) -> None:
+    """Wholly or not at all."""
+    half = path.with_suffix(".half")
+    with half.open("wb") as file:
+        picture.save(file, "JPEG", quality=QUALITY, optimize=True)
+        file.flush()
+        os.fsync(file.fileno())
+    half.replace(path)

@@ -1,0 +1,300 @@
+"""Pressing at the bench: each press is checked, kept once, put right or taken back; all that is kept is events."""
+
+from collections.abc import Callable
+from contextlib import suppress
+from dataclasses import dataclass
+from datetime import date, datetime, timedelta
+from typing import Any
+from zoneinfo import ZoneInfo
+
+from pydantic import TypeAdapter
+from sqlalchemy.orm import Session, sessionmaker
+
+from gentle_crust.core.culture.events import Event
+from gentle_crust.core.errors import CraftError
+from gentle_crust.core.fermentation.readings import Reading, check
+from gentle_crust.core.readiness.judge import Question, Verdict, judge
+from gentle_crust.core.readiness.outcome import looked
+from gentle_crust.core.scheduling.clock import zone_of
+from gentle_crust.core.scheduling.happened import check_order
+from gentle_crust.core.scheduling.remedies import changed
+from gentle_crust.kitchen import story as tale
+from gentle_crust.kitchen.bench import ABSENT, PRESENT, BenchBook
+from gentle_crust.kitchen.follow import Taken, mixed_of, value_of
+from gentle_crust.kitchen.local_time import instant_of
+from gentle_crust.kitchen.now import Now
+from gentle_crust.kitchen.plans import Asked, PlanBook, SavedPlan
+from gentle_crust.kitchen.settings import hour_of
+from gentle_crust.kitchen.story import CHANGE, Story, story_of
+from gentle_crust.store.models import EventRow
+from gentle_crust.store.repositories import Events
+
+LOOK_AGAIN = timedelta(minutes=15)
+"""When a step that was not due yet is looked at again, if nobody says (practice)."""
+LONG_GONE = timedelta(hours=6)
+"""An hour that passed so long ago is meant for tomorrow."""
+READING = TypeAdapter(Taken)
+VERDICT = TypeAdapter(Verdict)
+QUESTION = TypeAdapter(Question)
+
+
+@dataclass(frozen=True)
+class Press:
+    """Something that a baker pressed, under the client's own key: ``kind`` is one of :data:`story.PRESSES`."""
+
+    id: str
+    kind: str
+    at: datetime
+    body: dict[str, Any]
+
+
+class _Once:
+    """A saved plan that is looked up if it is needed at all, and then once."""
+
+    def __init__(self, look_up: Callable[[], SavedPlan]) -> None:
+        self.look_up = look_up
+        self.found: SavedPlan | None = None
+
+    def __call__(self) -> SavedPlan:
+        """The plan."""
+        if self.found is None:
+            self.found = self.look_up()
+        return self.found
+
+
+class Presses:
+    """Whatever is pressed at the bench."""
+
+    def __init__(self, sessions: sessionmaker[Session], now: Now) -> None:
+        self.sessions, self.now = sessions, now
+        self.plans, self.bench = PlanBook(sessions, now), BenchBook(sessions, now)
+
+    def start(self, key: str, event: str) -> None:
+        """Bring a plan to the bench; pressed twice it is there once."""
+        saved = self.plans.open(key)
+        if saved.answer.plan.times is None:
+            raise CraftError("id", "This plan is of an older kind.", "Save it once more, then start it.")
+        self.press(key, (Press(event, tale.STARTED, self.now(), {}),))
+
+    def mixed(self, key: str, event: str, asked: Asked, mixed_at: datetime) -> None:
+        """A dough that was mixed without a plan: it gets one that begins with it, and is on the bench."""
+        if mixed_at > self.now() + timedelta(minutes=1):
+            raise CraftError("mixed_at", "That time is still to come.", "Give the time at which it was mixed.")
+        if self.now() - mixed_at > timedelta(hours=24):
+            raise CraftError("mixed_at", "That was more than a day ago.", "Give a time within the last day.")
+        with self.sessions() as session:
+            there = Events(session).plain(tale.STARTED, subject=key)
+        if there:
+            return
+        self.plans.save_mixed(key, asked, mixed_at)
+        mixed = Press(f"{event}-mix"[:60], tale.STEP, mixed_at, {"key": "mix-1"})
+        self.press(key, (Press(event, tale.STARTED, mixed_at, {}), mixed))
+
+    def _saved(self, key: str) -> SavedPlan:
+        kept = self.plans.some([key])
+        if not kept:
+            raise CraftError("id", "That plan is not here.", "Choose one from the list of saved plans.")
+        return kept[0]
+
+    def must_be_there(self, key: str) -> None:
+        """Raise CraftError if that dough is not on the bench."""
+        with self.sessions() as session:
+            if not Events(session).plain(tale.STARTED, subject=key):
+                raise CraftError("id", "That dough is not on the bench.", "Start its plan first.")
+
+    def press(self, key: str, presses: tuple[Press, ...]) -> None:
+        """Keep what was pressed; keys that are known already add nothing. All or nothing."""
+        saved = _Once(lambda: self._saved(key))
+        with self.sessions.begin() as session:
+            events = Events(session)
+            known = events.keys(tuple(press.id for press in presses))
+            story = story_of(events.plain(*tale.ALL, subject=key))
+            for press in presses:
+                if press.id in known:
+                    continue
+                body = self._checked(press, story, saved)
+                events.add(EventRow(id=press.id, kind=press.kind, subject=key, at=press.at, body=body))
+                told = (press.id, press.kind, press.at, body)
+                story = story_of([*_plain_events(story), told])
+            check_order(story.happened, max(self.now(), *(each.at for each in story.told)))
+        for press in presses:
+            if press.id not in known:
+                self._took_culture(press, saved)
+
+    def _took_culture(self, press: Press, saved: _Once) -> None:
+        """Write into the culture's history what a levain took of it; one that will not have it holds up nothing."""
+        key = str(press.body.get("key", ""))
+        if press.kind != tale.STEP or press.body.get("skipped") or not key.startswith("levain-"):
+            return
+        starter, builds = saved().answer.plan.starter, saved().answer.plan.levains
+        number = int(key.removeprefix("levain-")) - 1
+        if starter is None or number >= len(builds) or self.plans.cultures.is_away(starter.id):
+            return
+        event = Event(
+            id=f"{press.id}-t"[:60], at_h=0.0, kind="taken", g=builds[number].seed_g, note=saved().answer.formula.name
+        )
+        with suppress(CraftError):
+            self.plans.cultures.add(starter.id, {event.id: (press.at, event)})
+
+    def _checked(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
+        """The body of a press as it is kept. Raises CraftError for one that cannot be."""
+        if press.at > self.now() + timedelta(seconds=90) and story.told and press.at > story.told[-1].at:
+            raise CraftError("at", "That time is still to come.", "Give the time at which it was done.")
+        if press.kind not in tale.PRESSES:
+            raise CraftError("kind", f"'{press.kind}' is nothing that can be pressed.", "Load the page anew.")
+        if press.kind != tale.STARTED and story.started is None:
+            raise CraftError("id", "That dough is not on the bench.", "Start its plan first.")
+        if press.kind == tale.STARTED and story.started is not None:
+            return dict(press.body)
+        keep = {
+            tale.STEP: self._step, tale.NOT_YET: self._until, tale.SNOOZED: self._until, tale.READ: self._reading,
+            tale.CHANGED: self._change, tale.JUDGED: self._judged, tale.NOTE: self._note, tale.OUTCOME: self._outcome,
+            tale.PROBE: self._probe,
+        }.get(press.kind)  # fmt: skip
+        return dict(press.body) if keep is None else keep(press, story, saved)
+
+    def _step(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
+        key = str(press.body.get("key", ""))
+        if not tale.is_step_key(key):
+            raise CraftError("key", f"'{key}' is not a step.", "Load the page anew.")
+        return {"key": key, "skipped": bool(press.body.get("skipped"))}
+
+    def _until(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
+        key = str(press.body.get("key", ""))
+        minutes = press.body.get("minutes", LOOK_AGAIN / timedelta(minutes=1))
+        if not tale.is_step_key(key):
+            raise CraftError("key", f"'{key}' is not a step.", "Load the page anew.")
+        if not isinstance(minutes, int | float) or not 1 <= minutes <= 720:
+            raise CraftError("minutes", "The wait is not between 1 min and 12 h.", "Give minutes from 1 to 720.")
+        return {"key": key, "until": (press.at + timedelta(minutes=float(minutes))).isoformat()}
+
+    def _reading(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
+        plan = saved().answer.plan
+        mixed = mixed_of(plan, story)
+        taken = READING.validate_python(press.body)
+        kind, value = value_of(taken, plan)
+        check(Reading((press.at - (mixed or press.at)) / timedelta(hours=1), kind, value, taken.sure))
+        return {"kind": kind, "value": value, "sure": taken.sure}
+
+    def _change(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
+        change = CHANGE.validate_python(press.body["change"])
+        if change.code in ("reshape", "flatbread") and story.happened.done("shape-1") is None:
+            raise CraftError("change.code", "There is no shaped dough yet.", "Shape it first.")
+        if story.happened.done("load-1") is not None:
+            raise CraftError("change.code", "It is in the oven already.", "Take the loading back if it is not.")
+        changed(story.happened, change)
+        return {
+            "change": CHANGE.dump_python(change, mode="json"),
+            "sentence": str(press.body.get("sentence", ""))[:300],
+        }
+
+    def _judged(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
+        """A judgement as it was shown: what was asked, what was answered, and what it tells of the dough."""
+        key = saved().id
+        question = self.bench.question(key, press.body["cues"], press.body.get("stage"), story)
+        verdict = judge(question)
+        return {
+            "stage": verdict.stage,
+            "cues": press.body["cues"],
+            "asked": QUESTION.dump_python(question, mode="json"),
+            "verdict": VERDICT.dump_python(verdict, mode="json"),
+            "looked": self._looked(key, question, story),
+        }
+
+    def _looked(self, key: str, question: Question, story: Story) -> dict[str, Any] | None:
+        """What a look tells of the leaven, as it is kept."""
+        holds = self.bench.one(key, story).carried().plan.holds
+        if holds is None:
+            return None
+        found = looked(question, 0.0, holds.bulk if question.stage == "bulk" else holds.shaped)
+        return None if found is None else {"rises": list(found.rises), "shows": list(found.shows)}
+
+    def _note(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
+        text = str(press.body.get("text", "")).strip()
+        if not text:
+            raise CraftError("text", "The note is empty.", "Write a few words.")
+        if len(text) > 2000:
+            raise CraftError("text", "The note is longer than 2,000 letters.", "Shorten it.")
+        return {"text": text}
+
+    def _outcome(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
+        how = press.body.get("how")
+        if how not in ("under", "right", "over"):
+            raise CraftError("how", "How it came out is not said.", "Choose under-proofed, right or over-proofed.")
+        return {"how": how}
+
+    def _probe(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
+        return {"device": str(press.body.get("device", ""))[:60]}
+
+    def withdraw(self, key: str, event: str, withdrawal: str) -> None:
+        """Take something back; it stays on record and no longer counts. A step pressed twice is taken back whole."""
+        with self.sessions.begin() as session:
+            events = Events(session).plain(*tale.ALL, subject=key)
+            if not any(found == event for found, *_ in events):
+                raise CraftError("id", "That was never pressed here.", "Load the page anew.")
+            body = {"event": event, "with": list(tale.same_step(story_of(events).told, event))}
+            Events(session).add(EventRow(id=withdrawal, kind=tale.WITHDRAWN, subject=key, at=self.now(), body=body))
+            taken = [f"{each}-t"[:60] for each in (event, *body["with"])]
+            taken = [each for each in taken if Events(session).get(each)]
+        starter = self.plans.open(key).answer.plan.starter
+        for each in taken:
+            if starter is not None:
+                with suppress(CraftError):
+                    self.plans.cultures.withdraw(starter.id, each)
+
+    def correct(self, key: str, event: str, correction: str, at: datetime) -> None:
+        """Say when something was really done."""
+        if at > self.now() + timedelta(seconds=90):
+            raise CraftError("at", "That time is still to come.", "Give the time at which it was done.")
+        with self.sessions.begin() as session:
+            events = Events(session)
+            told = events.plain(*tale.ALL, subject=key)
+            if not any(found == event for found, *_ in told):
+                raise CraftError("id", "That was never pressed here.", "Load the page anew.")
+            body = {"event": event, "at": at.isoformat()}
+            after = story_of([*told, (correction, tale.CORRECTED, self.now(), body)])
+            check_order(after.happened, max(self.now(), *(each.at for each in after.told)))
+            events.add(EventRow(id=correction, kind=tale.CORRECTED, subject=key, at=self.now(), body=body))
+
+    def when(self, text: str, field: str = "at") -> datetime:
+        """The instant of a written time: with its offset, or by the kitchen's wall clock as 2026-11-29T07:30."""
+        try:
+            found = datetime.fromisoformat(text)
+        except ValueError as error:
+            raise CraftError(field, f"'{text}' is not a time.", "Give a day and a time.") from error
+        return found if found.tzinfo is not None else instant_of(text, self._zone(), field)
+
+    def hours_away(self, at: datetime, leave: str, back: str) -> tuple[datetime, datetime]:
+        """The next such hours of the kitchen's day, 17:45 to 19:30, as seen ``at`` an instant."""
+        zone = self._zone()
+        day = at.astimezone(zone).date()
+        start = self._on(day, leave, "from")
+        if start < at - LONG_GONE:
+            day += timedelta(days=1)
+            start = self._on(day, leave, "from")
+        end = self._on(day, back, "to")
+        return start, end if end > start else self._on(day + timedelta(days=1), back, "to")
+
+    def _on(self, day: date, hour: str, field: str) -> datetime:
+        minutes = round(60 * hour_of(hour, field))
+        return instant_of(f"{day}T{minutes // 60:02}:{minutes % 60:02}", self._zone(), field)
+
+    def _zone(self) -> ZoneInfo:
+        return zone_of(self.bench.settings.get().zone)
+
+    def be_away(self, event: str, start: datetime, end: datetime) -> None:
+        """Say that nobody is there from ``start`` to ``end``."""
+        if not start < end <= start + timedelta(days=7):
+            raise CraftError("end", "The absence ends before it begins, or lasts more than a week.", "Give its end.")
+        with self.sessions.begin() as session:
+            Events(session).add(EventRow(id=event, kind=ABSENT, subject="", at=start, body={"end": end.isoformat()}))
+
+    def be_back(self, event: str) -> None:
+        """Take an absence back."""
+        with self.sessions.begin() as session:
+            body = {"event": event}
+            Events(session).add(EventRow(id=f"{event}-w"[:60], kind=PRESENT, subject="", at=self.now(), body=body))
+
+
+def _plain_events(story: Story) -> list[tuple[str, str, datetime, dict[str, Any]]]:
+    return [(each.id, each.kind, each.at, each.body) for each in story.told]

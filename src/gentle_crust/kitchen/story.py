@@ -1,0 +1,160 @@
+"""What happened to one dough, read off its events: each of them counts once, and none that was taken back."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from datetime import datetime, timedelta
+from typing import Any
+
+from pydantic import TypeAdapter
+
+from gentle_crust.core.fermentation.readings import Looked, ReadingKind
+from gentle_crust.core.scheduling.happened import EXTRA_FOLD, Deed, Happened, Held
+from gentle_crust.core.scheduling.remedies import Change, changed
+from gentle_crust.store.repositories import PlainEvent
+
+READ, READ_WITHDRAWN = "reading", "reading_withdrawn"
+STARTED, STEP, NOT_YET, SNOOZED = "bake_started", "bake_step", "bake_not_yet", "bake_snoozed"
+NOTE, PHOTO, CHANGED, JUDGED = "bake_note", "bake_photo", "bake_changed", "bake_judged"
+OUTCOME, FINISHED, STOPPED, PROBE = "bake_outcome", "bake_finished", "bake_stopped", "bake_probe"
+WITHDRAWN, CORRECTED = "bake_withdrawn", "bake_corrected"
+PRESSES = (STARTED, STEP, NOT_YET, SNOOZED, NOTE, PHOTO, CHANGED, JUDGED, OUTCOME, FINISHED, STOPPED, PROBE, READ)
+ALL = (*PRESSES, READ_WITHDRAWN, WITHDRAWN, CORRECTED)
+CHANGE = TypeAdapter(Change)
+LOOKED = TypeAdapter(tuple[float, float, float, float])
+SHOWS = TypeAdapter(tuple[float, float, float, float, float])
+FAR_AHEAD = timedelta(seconds=90)
+"""Two looks at the clock may differ by so much."""
+
+
+@dataclass(frozen=True)
+class Told:
+    """One event that counts, at the time at which it truly was."""
+
+    id: str
+    kind: str
+    at: datetime
+    body: dict[str, Any]
+
+
+@dataclass(frozen=True)
+class TakenReading:
+    """A reading as it was taken: a rise or a temperature in ``value``; ``doubt`` says why it is hard to believe."""
+
+    id: str
+    at: datetime
+    kind: ReadingKind
+    value: float
+    sure: bool
+    doubt: str
+
+
+@dataclass(frozen=True)
+class Story:
+    """One dough's events in order of time, and what they come to."""
+
+    told: tuple[Told, ...]
+    withdrawn: tuple[Told, ...]
+    happened: Happened
+
+    def of(self, *kinds: str) -> tuple[Told, ...]:
+        """Events of some kinds."""
+        return tuple(each for each in self.told if each.kind in kinds)
+
+    def last(self, kind: str) -> Told | None:
+        """The latest of a kind."""
+        found = self.of(kind)
+        return found[-1] if found else None
+
+    @property
+    def started(self) -> datetime | None:
+        """When it came to the bench."""
+        found = self.of(STARTED)
+        return found[0].at if found else None
+
+    @property
+    def closed(self) -> bool:
+        """Whether it has left the bench."""
+        return bool(self.of(FINISHED, STOPPED))
+
+    @property
+    def readings(self) -> tuple[TakenReading, ...]:
+        """What was read."""
+        return tuple(
+            TakenReading(
+                each.id, each.at, each.body["kind"], float(each.body["value"]), bool(each.body.get("sure")), ""
+            )
+            for each in self.of(READ)
+        )
+
+    @property
+    def snoozed(self) -> dict[str, datetime]:
+        """Until when reminders of a step are silent."""
+        return {each.body["key"]: datetime.fromisoformat(each.body["until"]) for each in self.of(SNOOZED)}
+
+    def looked(self, mixed: datetime) -> tuple[Looked, ...]:
+        """What kept judgements tell of the dough's liveliness."""
+        return tuple(
+            Looked(
+                (each.at - mixed) / timedelta(hours=1),
+                LOOKED.validate_python(each.body["looked"]["rises"]),
+                SHOWS.validate_python(each.body["looked"]["shows"]),
+            )
+            for each in self.of(JUDGED)
+            if each.body.get("looked") and each.at > mixed
+        )
+
+
+def story_of(events: Sequence[PlainEvent]) -> Story:
+    """A dough's story; ``events`` in the order of their time, those of one instant as they came in."""
+    gone: set[str] = set()
+    for _, kind, _, body in events:
+        if kind in (WITHDRAWN, READ_WITHDRAWN):
+            gone.add(body["event" if kind == WITHDRAWN else "reading"])
+            gone.update(body.get("with", ()))
+    corrected = {
+        body["event"]: datetime.fromisoformat(body["at"])
+        for key, kind, _, body in events
+        if kind == CORRECTED and key not in gone
+    }
+    pressed = [Told(key, kind, corrected.get(key, at), body) for key, kind, at, body in events if kind in PRESSES]
+    pressed.sort(key=lambda each: each.at)
+    told = tuple(each for each in pressed if each.id not in gone)
+    return Story(told, tuple(each for each in pressed if each.id in gone), _happened(told))
+
+
+def same_step(told: Sequence[Told], event: str) -> tuple[str, ...]:
+    """Events that say the same step was done, pressed on two devices: taken back together."""
+    key = next((each.body["key"] for each in told if each.id == event and each.kind == STEP), None)
+    return tuple(each.id for each in told if key is not None and each.kind == STEP and each.body["key"] == key)
+
+
+def _happened(told: tuple[Told, ...]) -> Happened:
+    """Steps, of which the first word counts and done outweighs left out; what was held back; what was changed."""
+    deeds: dict[str, Deed] = {}
+    for each in told:
+        if each.kind != STEP:
+            continue
+        key, skipped = each.body["key"], bool(each.body.get("skipped"))
+        known = deeds.get(key)
+        if known is None or (known.skipped and not skipped):
+            deeds[key] = Deed(key, each.at, skipped)
+    held = tuple(
+        Held(each.body["key"], each.at, datetime.fromisoformat(each.body["until"]))
+        for each in told
+        if each.kind == NOT_YET
+    )
+    happened = Happened(tuple(sorted(deeds.values(), key=lambda deed: deed.at)), held)
+    for each in told:
+        if each.kind == CHANGED:
+            happened = changed(happened, CHANGE.validate_python(each.body["change"]))
+    return happened
+
+
+def as_dict(told: Told) -> dict[str, Any]:
+    """An event as the wire carries it."""
+    return {"id": told.id, "kind": told.kind, "at": told.at, "body": told.body}
+
+
+def is_step_key(key: str) -> bool:
+    """Whether a key may name a step."""
+    return key.startswith(EXTRA_FOLD) or (key.rpartition("-")[2].isdigit() and bool(key.rpartition("-")[0]))

@@ -1,0 +1,407 @@
+"""The Bench as a baker meets it: pressing with wet hands, undoing, judging, ways out, two devices, no connection."""
+
+import io
+import json
+import re
+import urllib.request
+from datetime import UTC, datetime, timedelta
+from threading import Thread
+
+import pytest
+from axe_playwright_python.sync_playwright import Axe
+from live import serving
+from PIL import Image
+from playwright.sync_api import expect
+from waitress import create_server
+
+from gentle_crust.api.app import create_app
+from tests.api.test_bench import PLAN, Day
+from tests.browser.conftest import DESK, PHONE
+
+pytestmark = pytest.mark.browser
+
+
+class Own:
+    """A demo of its own with a clock that the test turns; opens pages on it."""
+
+    def __init__(self, browser, sessions) -> None:
+        self.browser, self.day, self.contexts = browser, Day(sessions), []
+        app = create_app(sessions, lambda: self.day.now)
+        self.server = create_server(app, host="127.0.0.1", port=0, threads=6)
+        Thread(target=self.server.run, daemon=True).start()
+        self.address = f"http://127.0.0.1:{self.server.effective_port}"
+
+    def open(self, path="/bench", viewport=DESK, **more):
+        self.contexts.append(self.browser.new_context(viewport=viewport, **more))
+        page = self.contexts[-1].new_page()
+        page.goto(self.address + path)
+        page.wait_for_load_state("networkidle")
+        return page
+
+    def close(self):
+        for context in self.contexts:
+            context.close()
+        self.server.close()
+
+
+@pytest.fixture
+def own(browser, sessions):
+    found = Own(browser, sessions)
+    yield found
+    found.close()
+
+
+def title(page):
+    return page.locator("section.next h1")
+
+
+def sound(page):
+    found = Axe().run(page).response["violations"]
+    assert [(each["id"], [node["html"][:120] for node in each["nodes"]]) for each in found] == []
+
+
+def press(page, name):
+    page.get_by_role("button", name=name, exact=True).click()
+
+
+def test_from_the_plan_to_the_bench_and_the_first_steps(own):
+    own.day.at(8, 34)
+    page = own.open(f"/plan/{PLAN}")
+    press(page, "Start this bake")
+    expect(title(page)).to_have_text("Build the levain")
+    expect(page.locator(".away")).to_have_text(re.compile("[12] min late"))
+    press(page, "Done")
+    expect(title(page)).to_have_text("Flour and water rest")
+    expect(page.get_by_text("Build the levain: done")).to_be_visible()
+    press(page, "Take it back")
+    expect(title(page)).to_have_text("Build the levain")
+    page.goto(own.address + f"/plan/{PLAN}")
+    expect(page.get_by_role("link", name="To the bench")).to_be_visible()
+
+
+def test_wet_hands_and_keys_late_skipped_held_back_and_a_time_put_right(own):
+    own.day.mixed().at(15, 12)
+    page = own.open()
+    expect(title(page)).to_have_text("Fold 1 of 4")
+    box = page.get_by_role("button", name="Done", exact=True).bounding_box()
+    assert box["height"] >= 48 and box["width"] >= 150
+    page.keyboard.press("d")
+    expect(title(page)).to_have_text("Fold 2 of 4")
+    press(page, "Skip")
+    expect(title(page)).to_have_text("Fold 3 of 4")
+    press(page, "One more fold")
+    expect(page.get_by_text("One more fold: done")).to_be_visible()
+    page.get_by_role("button", name=re.compile("^15:12: Correct")).last.click()
+    page.get_by_label("It was at", exact=True).fill("14:50")
+    page.get_by_role("button", name="Correct", exact=True).click()
+    expect(page.get_by_role("button", name="14:50: Correct")).to_be_visible()
+    assert own.day.step("fold-1")["at"].startswith("2026-11-28T14:50")
+    own.day.at(18, 10)
+    page.reload()
+    while title(page).inner_text() != "Divide and preshape":
+        press(page, "Done")
+        page.wait_for_timeout(150)
+    press(page, "Not yet")
+    press(page, "30 min")
+    expect(page.locator(".away")).to_have_text(re.compile("in 3|in 29"))
+
+
+def test_what_is_seen_is_judged_kept_and_moves_the_time(own):
+    own.day.mixed().at(17, 30)
+    for number in (1, 2, 3, 4):
+        own.day.done(f"fold-{number}")
+    page = own.open()
+    expect(title(page)).to_have_text("Divide and preshape")
+    press(page, "Is it ready?")
+    sheet = page.get_by_role("dialog")
+    expect(sheet.locator(".word")).to_be_visible()
+    sheet.get_by_role("group", name="Shaken a little").get_by_role("button", name="none").click()
+    sheet.get_by_role("group", name="Bubbles").get_by_role("button", name="none").click()
+    expect(sheet.get_by_text("it does not jiggle")).to_be_visible()
+    sound(page)
+    sheet.get_by_role("button", name=re.compile("Not yet: look again|Write it down")).click()
+    expect(sheet).to_be_hidden()
+    expect(page.get_by_text(re.compile("Judged: "))).to_be_visible()
+    kinds = [each["kind"] for each in own.day.dough()["history"]]
+    assert "bake_judged" in kinds
+
+
+def test_a_clash_offers_ways_out_in_one_tap_and_back(own):
+    own.day.mixed().at(15, 53)
+    for number in (1, 2):
+        own.day.done(f"fold-{number}")
+    times = {"start": "2026-11-28T17:45:00+00:00", "end": "2026-11-28T19:30:00+00:00"}
+    own.day.press("absence", times, dough="")
+    page = own.open()
+    note = page.get_by_role("alert").filter(has_text="While you are away")
+    expect(note).to_be_visible()
+    ways = note.locator("button.way")
+    expect(ways).to_have_count(2)
+    sound(page)
+    ways.first.click()
+    expect(note).to_be_hidden()
+    page.get_by_role("status").get_by_role("button", name="Take it back").click()
+    expect(note).to_be_visible()
+
+
+def test_presses_without_a_connection_are_kept_through_a_reload_and_sent_once(own):
+    own.day.mixed().at(14, 52)
+    page = own.open("/bench", PHONE)
+    expect(title(page)).to_have_text("Fold 1 of 4")
+    page.context.set_offline(True)
+    press(page, "Done")
+    expect(page.get_by_text("No connection. Presses are kept here")).to_be_visible()
+    expect(title(page)).to_have_text("Fold 2 of 4")
+    sound(page)
+    own.day.at(15, 10)
+    assert own.day.step("fold-1")["state"] != "done"
+    page.context.set_offline(False)
+    page.reload()
+    expect(title(page)).to_have_text("Fold 2 of 4")
+    expect(page.get_by_text("No connection")).to_be_hidden()
+    folds = [each for each in own.day.dough()["history"] if each["body"].get("key") == "fold-1"]
+    assert len(folds) == 1 and folds[0]["at"].startswith("2026-11-28T14:52")
+
+
+def test_a_press_that_cannot_be_read_does_not_hold_up_those_behind_it(own):
+    own.day.mixed().at(14, 52)
+    page = own.open()
+    old = json.dumps(
+        [{"id": "old", "dough": PLAN, "kind": "of_an_older_page", "at": "2026-11-28T14:50:00Z", "body": {}}]
+    )
+    page.evaluate("text => localStorage.setItem('gentle-crust.presses', text)", old)
+    page.reload()
+    press(page, "Done")
+    expect(title(page)).to_have_text("Fold 2 of 4")
+    expect(page.get_by_role("button", name="14:52: Correct")).to_be_visible()
+    assert own.day.step("fold-1")["state"] == "done"
+    assert page.evaluate("() => localStorage.getItem('gentle-crust.presses')") == "[]"
+
+
+def test_an_absence_is_written_down_and_taken_back_at_once(own):
+    own.day.mixed().at(15, 53)
+    page = own.open()
+    press(page, "I am away")
+    page.get_by_label("From", exact=True).fill("17:45")
+    page.get_by_label("To", exact=True).fill("19:30")
+    page.keyboard.press("Tab")
+    press(page, "Write it down")
+    expect(page.get_by_text("Away 17:45 to 19:30")).to_be_visible()
+    page.get_by_role("status").get_by_role("button", name="Take it back").click()
+    expect(page.get_by_text("Away 17:45 to 19:30")).to_be_hidden()
+    assert own.day.bench()["absences"] == []
+
+
+def test_phone_and_laptop_see_each_other(own):
+    own.day.mixed().at(14, 50)
+    laptop, phone = own.open(), own.open("/bench", PHONE)
+    press(phone, "Done")
+    expect(title(laptop)).to_have_text("Fold 2 of 4", timeout=5000)
+    press(laptop, "Done")
+    expect(title(phone)).to_have_text("Fold 3 of 4", timeout=5000)
+
+
+def test_what_is_due_is_called_in_the_title_survives_a_reload_and_can_be_put_off(own):
+    own.day.mixed().at(14, 40)
+    page = own.open("/kitchen")
+    expect(page).to_have_title("Gentle Crust")
+    own.day.at(14, 49)
+    page.reload()
+    expect(page).to_have_title("● Fold 1 of 4: Tidewater country loaf")
+    page.reload()
+    expect(page).to_have_title("● Fold 1 of 4: Tidewater country loaf")
+    page.get_by_role("link", name="Fold 1 of 4").click()
+    press(page, "Quiet for 5 min")
+    expect(page).to_have_title("Gentle Crust")
+    expect(page.get_by_text("Quiet until 14:54", exact=True).first).to_be_visible()
+    page.get_by_text("This device").click()
+    expect(page.get_by_text(re.compile("gentle-crust serve --lan"))).to_be_visible()
+    expect(page.get_by_text(re.compile("[Nn]otifications"))).to_be_visible()
+
+
+def test_a_photo_a_note_and_a_reading(own, tmp_path):
+    own.day.mixed().at(16, 30)
+    page = own.open()
+    Image.new("RGB", (2000, 1500), (170, 120, 70)).save(tmp_path / "dough.jpg")
+    page.locator("section.next input[type=file]").set_input_files(tmp_path / "dough.jpg")
+    expect(page.get_by_role("img", name=re.compile("^Photo 16:30"))).to_be_visible()
+    press(page, "Note")
+    page.get_by_label("What do you want to remember?").fill("Sticky, held back 20 g.")
+    press(page, "Write it down")
+    expect(page.get_by_text("Note: Sticky, held back 20 g.")).to_be_visible()
+    press(page, "Reading")
+    page.get_by_label("It has risen").fill("45")
+    press(page, "Write it down")
+    expect(page.get_by_text("Read: +45 %")).to_be_visible()
+    expect(page.get_by_text(re.compile("faster than usual"))).to_be_visible()
+    photo = next(each for each in own.day.dough()["history"] if each["kind"] == "bake_photo")
+    with urllib.request.urlopen(f"{own.address}/api/photos/{photo['id']}") as kept:
+        assert max(Image.open(io.BytesIO(kept.read())).size) == 1600
+
+
+def test_taken_off_the_bench_it_can_be_put_back_and_finished_it_asks_how_it_was(own):
+    own.day.mixed()
+    for key, at in (("divide-1", (18, 5)), ("shape-1", (18, 30)), ("chill-1", (18, 40))):
+        own.day.at(*at).done(key)
+    for key, at in (
+        ("preheat-1", (5, 55)),
+        ("load-1", (6, 41)),
+        ("vent-1", (7, 6)),
+        ("out-1", (7, 31)),
+        ("cut-1", (9, 2)),
+    ):
+        own.day.at(*at, 29).done(key)
+    page = own.open()
+    press(page, "Take it off the bench")
+    expect(page.get_by_text("Nothing is on the bench.")).to_be_visible()
+    press(page, "Take it back")
+    expect(page.get_by_text("Done. Everything is written down.")).to_be_visible()
+    press(page, "over-proofed")
+    expect(page.get_by_text("Proof: over-proofed")).to_be_visible()
+    press(page, "Put it into the record")
+    expect(page.get_by_text("Nothing is on the bench.")).to_be_visible()
+    assert own.day.client.get(f"/api/bench/{PLAN}/record").json["complete"]
+
+
+def test_a_loggers_file_tells_how_warm_the_dough_was_and_nonsense_is_refused_in_words(own, tmp_path):
+    own.day.mixed().at(16, 30)
+    log, nonsense = tmp_path / "stick.csv", tmp_path / "list.csv"
+    lines = [f"28.11.2026 {14 + n // 6}:{n % 6}0;{22 - n / 10:.1f}".replace(".", ",", 0) for n in range(3, 15)]
+    log.write_text("Time;Temp (C)\n" + "\n".join(lines) + "\n")
+    nonsense.write_text("milk,eggs\n")
+    page = own.open()
+    upload = page.get_by_label(re.compile("logger.s file"))
+    upload.set_input_files(nonsense)
+    expect(page.get_by_role("alert").filter(has_text="No column of times")).to_be_visible()
+    upload.set_input_files(log)
+    expect(
+        page.get_by_text(re.compile("The thermometer in it says 20.[5-9]|The thermometer in it says 21"))
+    ).to_be_visible()
+    expect(page.get_by_role("combobox", name="Thermometer")).to_have_value("stick")
+
+
+def test_a_dough_that_was_just_mixed_without_a_plan(own):
+    own.day.at(10)
+    page = own.open("/bench", PHONE)
+    expect(page.get_by_text("Nothing is on the bench.")).to_be_visible()
+    sound(page)
+    page.get_by_role("radio", name="15 min ago").check()
+    press(page, "Put it on the bench")
+    expect(title(page)).to_be_visible()
+    assert len(own.day.bench()["doughs"]) == 1
+    refused = own.day.press("bake_note", {"text": ""}, dough=own.day.bench()["doughs"][0]["id"])
+    assert refused["refused"]
+
+
+@pytest.mark.parametrize(("size", "scheme"), [(DESK, "light"), (PHONE, "dark")])
+def test_three_doughs_are_legible_and_sound_to_axe(own, size, scheme):
+    own.day.mixed().at(15, 0)
+    body = {"event": "a", "formula_id": "lamplighters-tin", "pieces": 2, "mixed_at": "2026-11-28T13:30:00+00:00"}
+    own.day.client.post("/api/bench/mixed/tins", json=body)
+    own.day.client.post("/api/bench/mixed/wheat", json=body | {"event": "b", "formula_id": "two-tides"})
+    page = own.open("/bench", size, color_scheme=scheme)
+    rows = page.locator(".rows button.row")
+    expect(rows).to_have_count(3)
+    sound(page)
+    wide = page.evaluate("document.documentElement.scrollWidth")
+    assert wide <= size["width"]
+    page.keyboard.press("3")
+    expect(rows.nth(2)).to_have_attribute("aria-pressed", "true")
+    expect(page.locator(".whose")).to_have_text(rows.nth(2).locator("strong").inner_text())
+
+
+def _json(address, path, body=None):
+    data = None if body is None else json.dumps(body).encode()
+    asked = urllib.request.Request(address + path, data, {"Content-Type": "application/json"})
+    with urllib.request.urlopen(asked, timeout=20) as found:
+        return json.load(found)
+
+
+def test_a_whole_bake_at_six_hundred_times_from_mixing_to_the_cooled_loaf(browser, tmp_path):
+    """The dough is slower than forecast, one fold comes late; a reading, a judged proof and a photo on the way."""
+    Image.new("RGB", (900, 700), (150, 100, 60)).save(tmp_path / "loaf.jpg")
+    with (
+        serving("devices", rate=600) as devices,
+        serving("demo", "--devices", devices, rate=600) as address,
+    ):
+        context = browser.new_context(viewport=DESK)
+        page = context.new_page()
+        page.goto(address + "/bench")
+        page.get_by_text("Gentle Crust").first.wait_for()
+        begun = datetime.fromisoformat(_json(address, "/api/kitchen")["now"])
+        _json(devices, "/dough", {"do": "mix"})
+        body = {"event": "go", "formula_id": "tidewater-country", "pieces": 2, "proof": "room", "dough_c": 26,
+                "mixed_at": begun.isoformat()}  # fmt: skip
+        _json(address, "/api/bench/mixed/fast", body)
+        expect(title(page)).to_be_visible()
+        foretold = datetime.fromisoformat(_json(address, "/api/bench")["doughs"][0]["out"])
+
+        def dough():
+            return _json(address, "/api/bench")["doughs"][0]
+
+        def wait_until_due():
+            expect(page).to_have_title(re.compile("^●"), timeout=60_000)
+
+        did = {"late": False, "read": False, "judged": False, "photo": False}
+        played = {"divide-1": "divide", "preheat-1": "preheat", "load-1": "load", "out-1": "out"}
+        for _ in range(40):
+            found = dough()
+            if found["over"]:
+                break
+            wait_until_due()
+            key = dough()["next"]
+            if key == "fold-2" and not did["late"]:
+                page.wait_for_timeout(1500)
+                did["late"] = True
+            if key == "divide-1" and not did["read"]:
+                rise = _json(devices, "/truth")["rise"]
+                press(page, "Reading")
+                page.get_by_label("It has risen").fill(str(round(100 * rise)))
+                press(page, "Write it down")
+                did["read"] = True
+                page.wait_for_timeout(700)
+                if dough()["next"] != "divide-1" or not page.title().startswith("●"):
+                    continue
+            if key == "load-1" and not did["judged"]:
+                press(page, "Is it ready?")
+                sheet = page.get_by_role("dialog")
+                sheet.get_by_role("group", name="The dent").get_by_role("button", name="slowly, partly").click()
+                sheet.get_by_text("the dent comes back slowly").wait_for()
+                sheet.get_by_role("button", name=re.compile("Not yet|Write it down")).click()
+                did["judged"] = True
+                continue
+            if key == "out-1" and not did["photo"]:
+                page.locator("section.next input[type=file]").set_input_files(tmp_path / "loaf.jpg")
+                page.get_by_role("img", name=re.compile("^Photo")).wait_for()
+                did["photo"] = True
+            was = title(page).inner_text()
+            press(page, "Done")
+            if key in played:
+                _json(devices, "/dough", {"do": played[key]})
+            expect(page.locator("section.next h1, section.over h2").first).not_to_have_text(was)
+        expect(page.get_by_text("Done. Everything is written down.")).to_be_visible()
+        press(page, "right")
+        expect(page.get_by_text(re.compile("came out as said"))).to_be_visible()
+        record = _json(address, "/api/bench/fast/record")
+        context.close()
+    assert all(did.values()), did
+    kinds = [each["kind"] for each in record["events"]]
+    keys = [each["body"]["key"] for each in record["events"] if each["kind"] == "bake_step"]
+    assert record["complete"] and {"reading", "bake_judged", "bake_photo", "bake_outcome"} <= set(kinds)
+    assert {
+        "mix-1",
+        "fold-1",
+        "fold-2",
+        "divide-1",
+        "shape-1",
+        "preheat-1",
+        "load-1",
+        "vent-1",
+        "out-1",
+        "cut-1",
+    } <= set(keys)
+    times = [datetime.fromisoformat(each["at"]) for each in record["events"]]
+    assert times == sorted(times) and times[0].tzinfo is not None
+    out = next(datetime.fromisoformat(each["at"]) for each in record["events"] if each["body"].get("key") == "out-1")
+    assert out > foretold + timedelta(minutes=10)
+    assert begun.astimezone(UTC) <= times[0] + timedelta(minutes=30)

@@ -1,0 +1,198 @@
+"""Readiness: forty situations and what a good baker would say, and the rules that must hold in all of them."""
+
+import csv
+from pathlib import Path
+
+import pytest
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
+from gentle_crust.core.errors import CraftError
+from gentle_crust.core.readiness.advice import Pace
+from gentle_crust.core.readiness.cues import STAGES, STATES, Dough, cues_of
+from gentle_crust.core.readiness.judge import Question, judge
+from gentle_crust.core.readiness.prior import ShareBand
+from gentle_crust.core.tables import rows
+
+
+def _situations():
+    with Path(__file__).with_name("readiness_situations.csv").open() as file:
+        return list(csv.DictReader(file))
+
+
+def _cues(text: str) -> dict[str, str | float]:
+    found: dict[str, str | float] = {}
+    for pair in text.split():
+        cue, value = pair.split("=")
+        try:
+            found[cue] = float(value)
+        except ValueError:
+            found[cue] = value
+    return found
+
+
+def _question(row: dict[str, str]) -> Question:
+    share = ShareBand(*(float(row[name]) for name in ("low", "likely", "high"))) if row["likely"] else None
+    return Question(
+        stage=row["stage"],
+        dough=Dough(float(row["dough_c"]), float(row["rye_percent"])),
+        share=share,
+        vessel=row["vessel"] or None,
+        past_peak=True if row["past_peak"] else None,
+        cues=_cues(row["cues"]),
+    )
+
+
+def test_a_good_baker_would_agree():
+    rows = _situations()
+    assert len(rows) == 40 and sum(bool(row["against"]) for row in rows) >= 10
+    off = []
+    for row in rows:
+        found = judge(_question(row))
+        apart = abs(STATES.index(found.verdict) - STATES.index(row["verdict"]))
+        if apart:
+            off.append((int(row["number"]), row["verdict"], found.verdict, apart))
+    assert len(off) <= 4, off
+    assert all(apart < 2 for *_, apart in off), off
+
+
+def _proof(cues, *, likely=0.7, c=22.0, vessel="lidded_cast_iron", **more):
+    band = ShareBand(likely - 0.1, likely, likely + 0.1)
+    return judge(Question("final_proof", Dough(c, more.pop("rye", 0.0)), band, vessel, cues=cues, **more))
+
+
+@pytest.mark.parametrize("number", [19, 20, 22, 32, 39])
+def test_a_dough_against_its_forecast_is_taken_seriously_and_both_explanations_are_offered(number):
+    found = judge(_question(_situations()[number - 1]))
+    assert found.conflict is not None and "either" in found.conflict.sentence
+    assert found.verdict != found.conflict.forecast
+
+
+def test_the_same_finger_means_two_things():
+    kneading = judge(Question("gluten", cues={"poke": "springs_back"}))
+    proofing = judge(Question("final_proof", cues={"poke": "springs_back"}))
+    assert kneading.verdict == "ready" and proofing.verdict == "early"
+
+
+def test_cold_weakens_the_poke():
+    told = {}
+    for c in (22.0, 4.0):
+        with_poke, without = (_proof(cues, likely=0.72, c=c) for cues in ({"poke": "springs_back"}, {}))
+        before, after = (each.states.early / each.states.ready for each in (without, with_poke))
+        told[c] = after / before
+    assert told[22.0] == pytest.approx((0.75 / 0.08) ** 0.7, rel=0.01)
+    assert told[4.0] == pytest.approx((0.75 / 0.08) ** 0.35, rel=0.01)
+
+
+def test_rye_does_not_ask_for_the_poke_and_counts_cracks():
+    with_poke = _proof({"poke": "stays"}, likely=0.84, rye=90.0, vessel="tin")
+    without = _proof({}, likely=0.84, rye=90.0, vessel="tin")
+    assert with_poke.states == without.states
+    asked = {cue.cue for cue in cues_of("final_proof", Dough(25, 90))}
+    assert "cracks" in asked and "poke" not in asked
+    assert "cracks" not in {cue.cue for cue in cues_of("final_proof", Dough(25, 0))}
+
+
+def test_the_vessel_moves_the_target():
+    verdicts = [_proof({}, likely=0.82, vessel=vessel).verdict for vessel in ("lidded_enamel", "stone", "tin")]
+    assert verdicts == ["late", "ready", "nearly"] or verdicts == ["ready", "ready", "nearly"]
+    assert "rim" in _proof({}, likely=0.82, vessel="tin").action.note
+
+
+def test_probabilities_add_up_and_a_cue_moves_them_its_own_way():
+    for stage in STAGES:
+        for cue in cues_of(stage):
+            for value in cue.values:
+                found = judge(Question(stage, cues={cue.cue: value.value}))
+                shares = [getattr(found.states, state) for state in STATES]
+                assert sum(shares) == pytest.approx(1) and min(shares) >= 0
+                assert found.engine and found.action.do and found.action.within_min >= 0
+    for later in ("slow_partial", "stays"):
+        before, after = _proof({"poke": "springs_back"}), _proof({"poke": later})
+        assert after.states.early < before.states.early
+
+
+def test_what_to_look_at_next_is_the_cue_that_settles_most_and_nothing_when_it_is_settled():
+    open_ = _proof({"poke": "slow_partial"})
+    assert open_.ask_next is not None and open_.ask_next.cue != "poke" and open_.ask_next.bits > 0.03
+    sure = _proof({"poke": "springs_back", "jiggle": "none", "feel": "dense"}, likely=0.5)
+    assert sure.ask_next is None and sure.states.early > 0.9
+
+
+def test_figures_are_cues_too():
+    raw = judge(Question("baked", Dough(80), cues={"core_c": 82.0}))
+    done = judge(Question("baked", Dough(96), cues={"core_c": 96.0, "crust": "deep"}))
+    assert raw.verdict == "early" and done.verdict in ("ready", "late")
+    assert "82" in raw.why[0].says
+    low, high = (judge(Question("bulk", cues={"rise_percent": rise}, target=60)) for rise in (20.0, 62.0))
+    assert (low.verdict, high.verdict) == ("early", "ready")
+
+
+def test_its_own_forecast_sets_the_clock_of_the_action():
+    own = judge(Question("bulk", share=ShareBand(0.38, 0.41, 0.43), pace=Pace(52, 140)))
+    assert own.verdict == "nearly" and own.action.within_min == 52
+
+
+@pytest.mark.parametrize(
+    ("question", "field"),
+    [
+        (Question("final_proof", cues={"windowpane": "thin"}), "cues.windowpane"),
+        (Question("final_proof", cues={"poke": "maybe"}), "cues.poke"),
+        (Question("bulk", cues={"rise_percent": "much"}), "cues.rise_percent"),
+        (Question("bulk", cues={"rise_percent": 900.0}), "cues.rise_percent"),
+        (Question("bulk", Dough(99.0)), "dough_c"),
+        (Question("bulk", share=ShareBand(0.5, 0.4, 0.6)), "forecast_share_of_greatest"),
+        (Question("final_proof", vessel="hat"), "vessel"),
+        (Question("baking"), "stage"),
+    ],
+)
+def test_what_cannot_be_judged_is_refused_by_its_field(question, field):
+    with pytest.raises(CraftError) as error:
+        judge(question)
+    assert error.value.field == field and error.value.remedy
+
+
+@settings(max_examples=200, deadline=None)
+@given(
+    st.floats(0.3, 1.0), st.floats(0.01, 0.2), st.floats(2, 32),
+    st.sampled_from(["stone", "tin", "lidded_cast_iron", "tray", "lidded_enamel"]), st.data(),
+)  # fmt: skip
+def test_any_dough_gets_a_verdict_that_adds_up_and_without_cues_a_later_forecast_is_a_later_verdict(
+    likely, spread, c, vessel, data
+):
+    cues = {
+        cue.cue: data.draw(st.sampled_from([value.value for value in cue.values]))
+        for cue in cues_of("final_proof", Dough(c))
+        if cue.values and data.draw(st.booleans())
+    }
+    found = []
+    for share in (likely, min(likely + 0.15, 1.15)):
+        band = ShareBand(max(share - spread, 0), share, min(share + spread, 1.2))
+        verdict = judge(Question("final_proof", Dough(c), band, vessel, cues=cues))
+        shares = [getattr(verdict.states, state) for state in STATES]
+        assert sum(shares) == pytest.approx(1) and verdict.verdict == STATES[shares.index(max(shares))]
+        assert 0 <= verdict.action.within_min <= 240 and (verdict.ask_next is None or verdict.ask_next.cue not in cues)
+        alone = judge(Question("final_proof", Dough(c), band, vessel)).states
+        found.append(sum(place * getattr(alone, state) for place, state in enumerate(STATES)))
+    assert found[1] >= found[0] - 1e-6
+
+
+def test_every_row_of_the_table_speaks_for_some_state_more_than_for_others():
+    for row in rows("readiness_cues"):
+        shares = [float(row[state]) for state in STATES]
+        assert max(shares) > 1.05 * min(shares) and all(0 <= share <= 1 for share in shares), row
+        assert row["says"] and row["provenance"] == "practice"
+    by_cue: dict[tuple[str, str, str], float] = {}
+    for row in rows("readiness_cues"):
+        for state in STATES:
+            place = (row["stage"], row["cue"], state)
+            if row["when"] != "warm":
+                by_cue[place] = by_cue.get(place, 0.0) + float(row[state])
+    off = {place: total for place, total in by_cue.items() if not 0.9 <= total <= 1.12}
+    assert not off, off
+
+
+def test_forty_situations_have_ten_against_the_forecast_and_name_every_stage():
+    rows_ = _situations()
+    assert {row["stage"] for row in rows_} == set(STAGES)
+    assert sum(row["against"] == "yes" for row in rows_) == 10

@@ -1,0 +1,110 @@
+<script setup lang="ts">
+import { computed, inject } from 'vue'
+import { useBench, type BenchDough } from '../../shell/bench'
+import { REMINDERS } from '../../shell/reminders'
+import { useUnits } from '../../shell/units'
+import { fill, words } from '../../words'
+import DeviceNote from './DeviceNote.vue'
+
+/** Beside what happened: what the dough told, its thermometer, absences, another dough, and this device. */
+defineProps<{ dough: BenchDough; now: number; awake: string }>()
+const emit = defineEmits<{ probe: [string, string?]; another: []; away: [] }>()
+const t = words.bench
+const { bench, refused, press } = useBench()
+const { say, when, degree } = useUnits()
+const reminders = inject(REMINDERS)!
+const devices = computed(() => Object.keys(bench.value?.heard ?? {}))
+const absences = computed(() => bench.value?.absences ?? [])
+/** A logger's file: its figures are taken, and count from the first one on as those of this dough's thermometer. */
+async function logged(event: Event) {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  if (!file) return
+  const device = file.name.replace(/\.[^.]*$/, '').slice(0, 40) || 'logger'
+  const answer = await fetch(`/api/samples/log?device=${encodeURIComponent(device)}`, {
+    method: 'POST',
+    body: file,
+  })
+  input.value = ''
+  const found = (await answer.json()) as { first?: string; detail?: string }
+  if (!answer.ok) return void (refused.value = found.detail ?? words.failed)
+  emit('probe', device, found.first)
+}
+</script>
+
+<template>
+  <aside>
+    <p v-if="dough.told" class="told">{{ dough.told }}</p>
+    <p v-for="doubt in dough.doubts" :key="doubt" class="told">{{ say(doubt) }}</p>
+    <p v-if="dough.probe?.says.sentence" class="told" role="status">
+      {{ say(dough.probe.says.sentence) }}
+    </p>
+    <p v-if="dough.probe?.says.celsius != null && !dough.probe.says.doubt" class="told">
+      {{ fill(t.probe.says, { degree: degree(dough.probe.says.celsius) }) }}
+    </p>
+    <label v-if="devices.length" class="probe">
+      <span>{{ t.probe.choose }}</span>
+      <select
+        class="field"
+        :value="dough.probe?.device ?? ''"
+        @change="emit('probe', ($event.target as HTMLSelectElement).value)"
+      >
+        <option value="">{{ t.probe.none }}</option>
+        <option v-for="device in devices" :key="device" :value="device">{{ device }}</option>
+      </select>
+    </label>
+    <p v-for="away in absences" :key="away.id">
+      {{
+        fill(t.awayNote, {
+          from: when(away.start, now),
+          to: when(away.end, now),
+        })
+      }}
+      <button type="button" class="link" @click="press('', 'absence_withdrawn', { event: away.id }, '')">
+        {{ t.takeBack }}
+      </button>
+    </p>
+    <label class="plain file">
+      {{ t.probe.file }}
+      <input class="out-of-sight" type="file" accept=".csv,.txt,text/csv" @change="logged" />
+    </label>
+    <p class="row">
+      <button type="button" class="plain" @click="emit('another')">{{ t.another }}</button>
+      <button type="button" class="plain" @click="emit('away')">{{ t.away }}</button>
+    </p>
+    <DeviceNote :reminders="reminders" :awake="awake" />
+  </aside>
+</template>
+
+<style scoped>
+aside {
+  display: grid;
+  gap: 14px;
+  align-content: start;
+  font-size: 19px;
+}
+.told {
+  padding-left: 12px;
+  border-left: 3px solid var(--ink);
+}
+.probe {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+}
+.file {
+  position: relative;
+  display: grid;
+  place-items: center;
+  justify-self: start;
+}
+.file:focus-within {
+  outline: 3px solid var(--ink);
+  outline-offset: 2px;
+}
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+}
+</style>

@@ -1,0 +1,205 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { BenchDough, LiveStep } from '../../shell/bench'
+import { useUnits } from '../../shell/units'
+import { fill, words } from '../../words'
+
+/** The next thing to do with one dough: its name as large as the screen allows, and what can be pressed about it. */
+const props = defineProps<{ dough: BenchDough; step: LiveStep; now: number }>()
+const emit = defineEmits<{
+  done: []
+  skip: []
+  notYet: [number]
+  snooze: []
+  look: []
+  read: []
+  note: []
+  photo: [Blob]
+  extraFold: []
+}>()
+const t = words.bench
+const { clock, when, say } = useUnits()
+const file = ref<HTMLInputElement | null>(null)
+const waiting = ref(false)
+const minutes = computed(() => Math.round((Date.parse(props.step.at) - props.now) / 60_000))
+const away = computed(() => {
+  const size = Math.abs(minutes.value)
+  const span = size >= 60 ? `${Math.floor(size / 60)} h ${size % 60} min` : `${size} min`
+  if (size === 0) return t.due
+  return fill(minutes.value < 0 ? t.late : t.inSpan, { span })
+})
+const silent = computed(() => {
+  const until = props.dough.snoozed[props.step.key]
+  return until && Date.parse(until) > props.now ? until : null
+})
+const span = computed(() => {
+  const { low, high } = props.step.span ?? {}
+  return low && high ? `${clock(low)}–${clock(high)}` : ''
+})
+const canFold = computed(() => props.dough.standing.stage === 'bulk' || props.step.kind === 'fold')
+function took(event: Event) {
+  const input = event.target as HTMLInputElement
+  const photo = input.files?.[0]
+  if (photo) emit('photo', photo)
+  input.value = ''
+}
+function wait(value: string) {
+  waiting.value = false
+  emit('notYet', Number(value))
+}
+</script>
+
+<template>
+  <section class="next" :class="{ due: step.state === 'due' }" aria-live="polite">
+    <div class="head">
+      <div class="what">
+        <p class="whose">{{ dough.name }}</p>
+        <h1>{{ step.title }}</h1>
+      </div>
+      <p class="when">
+        <span class="away clock">{{ away }}</span>
+        <span class="at"
+          >{{ when(step.at, now) }}<template v-if="span"> · {{ span }}</template></span
+        >
+      </p>
+    </div>
+    <p>{{ step.detail ? say(step.detail, now) : step.say }}</p>
+    <ul v-if="step.cautions.length" class="cautions">
+      <li v-for="caution in step.cautions" :key="caution.code">{{ caution.text }}</li>
+    </ul>
+    <div v-if="waiting" class="presses" role="group" :aria-label="t.asksWait">
+      <span class="asks">{{ t.asksWait }}</span>
+      <button
+        v-for="(label, value) in t.waits"
+        :key="value"
+        type="button"
+        class="press"
+        @click="wait(String(value))"
+      >
+        {{ label }}
+      </button>
+      <button type="button" class="press" @click="waiting = false">{{ t.close }}</button>
+    </div>
+    <div v-else class="presses">
+      <button type="button" class="press main" aria-keyshortcuts="d" @click="emit('done')">
+        {{ t.done }}
+      </button>
+      <button type="button" class="press" aria-keyshortcuts="n" @click="waiting = true">
+        {{ t.notYet }}
+      </button>
+      <button type="button" class="press" aria-keyshortcuts="s" @click="emit('skip')">{{ t.skip }}</button>
+      <button type="button" class="press" aria-keyshortcuts="l" @click="emit('look')">{{ t.look }}</button>
+      <button type="button" class="press" aria-keyshortcuts="r" @click="emit('read')">{{ t.read }}</button>
+      <button type="button" class="press" @click="emit('note')">{{ t.note }}</button>
+      <button type="button" class="press" @click="file?.click()">{{ t.photo }}</button>
+      <button v-if="canFold" type="button" class="press" @click="emit('extraFold')">{{ t.extraFold }}</button>
+      <template v-if="step.state === 'due'">
+        <span v-if="silent" class="silent">{{ fill(t.snoozed, { at: clock(silent) }) }}</span>
+        <button v-else type="button" class="press quiet" @click="emit('snooze')">{{ t.snooze }}</button>
+      </template>
+      <input
+        ref="file"
+        class="out-of-sight"
+        type="file"
+        accept="image/*"
+        tabindex="-1"
+        :aria-label="t.photo"
+        @change="took"
+      />
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.next {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 6px;
+  font-size: 22px;
+  line-height: 1.3;
+}
+.head {
+  display: flex;
+  justify-content: space-between;
+  align-items: end;
+  gap: 24px;
+}
+h1 {
+  font-size: clamp(44px, 5vw, 60px);
+  line-height: 0.98;
+}
+.whose {
+  font-weight: 650;
+}
+.when {
+  display: grid;
+  justify-items: end;
+  flex: none;
+}
+.away {
+  font-size: 44px;
+  line-height: 1.05;
+}
+.due .away {
+  padding: 2px 12px;
+  background: var(--ink);
+  color: var(--flour);
+}
+.cautions {
+  font-size: 19px;
+  padding-left: 12px;
+  border-left: 3px solid var(--ink);
+}
+.presses {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 10px;
+  margin-top: 6px;
+}
+.press {
+  min-height: 60px;
+  padding: 0 16px;
+  border: 1.5px solid var(--quiet);
+  border-radius: var(--corner);
+  background: var(--paper);
+  font-size: 20px;
+  font-weight: 600;
+  cursor: pointer;
+}
+.press:hover {
+  border-color: var(--ink);
+}
+.press.main {
+  min-width: 190px;
+  background: var(--ink);
+  border-color: var(--ink);
+  color: var(--flour);
+  font-size: 28px;
+  font-weight: 750;
+}
+.asks {
+  font-weight: 650;
+}
+.silent {
+  font-size: 19px;
+}
+@media (max-width: 720px) {
+  .head {
+    display: grid;
+    gap: 4px;
+  }
+  .when {
+    justify-items: start;
+  }
+  .press {
+    flex: 1 1 30%;
+    padding: 0 8px;
+    font-size: 20px;
+  }
+  .press.main {
+    flex-basis: 100%;
+    min-height: 84px;
+  }
+}
+</style>

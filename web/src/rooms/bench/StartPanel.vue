@@ -1,0 +1,136 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
+import { api, ask, Refused } from '../../api/client'
+import ChoiceRow from '../../forms/ChoiceRow.vue'
+import NumberField from '../../forms/NumberField.vue'
+import PickField from '../../forms/PickField.vue'
+import { programNow, useBench } from '../../shell/bench'
+import { newKey } from '../../shell/keys'
+import { useUnits } from '../../shell/units'
+import { fill, words } from '../../words'
+
+/** What can come to the bench: a saved plan, or a dough that was just mixed. */
+const emit = defineEmits<{ begun: [string] }>()
+const t = words.bench
+const { dayClock } = useUnits()
+const client = useQueryClient()
+const { doughs, press, took } = useBench()
+const plans = useQuery({ queryKey: ['plans'], queryFn: () => ask(api.GET('/api/plans')) })
+const formulas = useQuery({ queryKey: ['formulas'], queryFn: () => ask(api.GET('/api/formulas')) })
+const there = computed(() => new Set(doughs.value.map((dough) => dough.id)))
+const coming = computed(() =>
+  (plans.data.value?.plans ?? []).filter(
+    (line) => !there.value.has(line.id) && Date.parse(line.ready) > programNow(),
+  ),
+)
+const formula = ref('')
+const chosen = computed(() => formula.value || formulas.data.value?.formulas[0]?.id || '')
+const pieces = ref(2)
+const ago = ref('0')
+const proof = ref<'room' | 'cold'>('room')
+const problem = ref('')
+const busy = ref(false)
+
+async function start(key: string) {
+  await press(key, 'bake_started', {}, t.kinds.bake_started!)
+  emit('begun', key)
+}
+async function mixed() {
+  busy.value = true
+  const key = newKey()
+  try {
+    const mixed_at = new Date(programNow() - Number(ago.value) * 60_000).toISOString()
+    const body = {
+      event: newKey(),
+      formula_id: chosen.value,
+      pieces: pieces.value,
+      proof: proof.value,
+      mixed_at,
+    }
+    took(await ask(api.POST('/api/bench/mixed/{key}', { params: { path: { key } }, body })))
+    problem.value = ''
+    await client.invalidateQueries({ queryKey: ['plans'] })
+    emit('begun', key)
+  } catch (error) {
+    problem.value = error instanceof Refused && error.message ? error.message : words.failed
+  } finally {
+    busy.value = false
+  }
+}
+const options = (from: Record<string, string>) =>
+  Object.entries(from).map(([value, label]) => ({ value, label }))
+</script>
+
+<template>
+  <div class="start">
+    <section v-if="coming.length">
+      <h2>{{ t.saved }}</h2>
+      <ul>
+        <li v-for="line in coming" :key="line.id">
+          <span>
+            <strong>{{ line.formula_name }}</strong>
+            <span class="quiet">{{
+              fill(words.plan.says.saved, { count: line.pieces, when: dayClock(line.ready) })
+            }}</span>
+          </span>
+          <button type="button" class="action" @click="start(line.id)">{{ t.start }}</button>
+        </li>
+      </ul>
+    </section>
+    <form class="mixed" @submit.prevent="mixed">
+      <h2>{{ t.mixedTitle }}</h2>
+      <PickField
+        v-if="formulas.data.value"
+        :model-value="chosen"
+        :label="t.mixedWhat"
+        :options="formulas.data.value.formulas.map((one) => ({ value: one.id, label: one.formula.name }))"
+        @update:model-value="(value: string) => (formula = value)"
+      />
+      <NumberField v-model="pieces" :label="t.mixedPieces" />
+      <ChoiceRow v-model="ago" :legend="t.mixedAgo" :options="options(t.mixedAgoes)" />
+      <ChoiceRow
+        v-model="proof"
+        :legend="t.mixedProof"
+        :options="[
+          { value: 'room', label: t.mixedProofs.room! },
+          { value: 'cold', label: t.mixedProofs.cold! },
+        ]"
+      />
+      <p v-if="problem" role="alert">{{ problem }}</p>
+      <button type="submit" class="action" :disabled="busy || !chosen">{{ t.mixedGo }}</button>
+    </form>
+  </div>
+</template>
+
+<style scoped>
+.start {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(320px, 1fr));
+  gap: 32px 48px;
+  font-size: 20px;
+}
+h2 {
+  margin-bottom: 10px;
+}
+li {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 16px;
+  padding: 10px 0;
+  border-bottom: 1px solid var(--hairline);
+}
+li > span {
+  display: grid;
+  line-height: 1.25;
+}
+.mixed {
+  display: grid;
+  gap: 14px;
+  align-content: start;
+}
+.action {
+  min-height: 56px;
+}
+</style>

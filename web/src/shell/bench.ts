@@ -1,0 +1,214 @@
+import { useQueryClient } from '@tanstack/vue-query'
+import { del, entries, set } from 'idb-keyval'
+import { computed, onScopeDispose, ref, shallowRef } from 'vue'
+import { api, ask, Refused, type Schemas } from '../api/client'
+import { newKey } from './keys'
+
+export type Bench = Schemas['BenchAnswer']
+export type BenchDough = Schemas['DoughAnswer']
+export type LiveStep = Schemas['LiveStep']
+export type PressKind = Schemas['PressBody']['kind']
+type Waiting = Schemas['PressBody']
+
+const QUEUE = 'gentle-crust.presses'
+const SLOWEST = 2000
+/** A page that nobody looks at still has to know what was done elsewhere: it calls for what is due. */
+const OUT_OF_SIGHT = 10_000
+const PHOTO = 'photo:'
+
+const bench = shallowRef<Bench | null>(null)
+const waiting = shallowRef<Waiting[]>(stored())
+const photosWaiting = ref(0)
+const offline = ref(false)
+const refused = ref('')
+/** The last thing pressed here, to be taken back with one tap. */
+const last = shallowRef<{ id: string; dough: string; says: string; kind: PressKind } | null>(null)
+let heard = { at: 0, says: 0, rate: 1 }
+let sending = false
+let users = 0
+let timer: ReturnType<typeof setTimeout> | undefined
+let telling: ReturnType<typeof setTimeout> | undefined
+
+function stored(): Waiting[] {
+  try {
+    const found = JSON.parse(localStorage.getItem(QUEUE) ?? '[]') as Waiting[]
+    return Array.isArray(found) ? found : []
+  } catch {
+    return []
+  }
+}
+
+/** Presses that are not with the server yet are kept in the browser, whatever happens to the page. */
+function keep(presses: Waiting[]) {
+  waiting.value = presses
+  try {
+    localStorage.setItem(QUEUE, JSON.stringify(presses))
+  } catch {
+    /* Full: they are still held by the page. */
+  }
+}
+
+function took(found: Bench) {
+  if (heard.at) heard = { ...heard, at: Date.now(), says: Date.parse(found.now) }
+  if (!found.unchanged) bench.value = found
+}
+
+/** The program's time now, also while it cannot be reached. */
+export function programNow(): number {
+  return heard.at ? heard.says + heard.rate * (Date.now() - heard.at) : Date.now()
+}
+
+async function poll() {
+  try {
+    const cursor = bench.value?.cursor ?? ''
+    took(await ask(api.GET('/api/bench', { params: { query: { cursor } } })))
+    offline.value = false
+  } catch (error) {
+    offline.value = !(error instanceof Refused) || !error.message
+  }
+  if (!offline.value && (waiting.value.length || photosWaiting.value)) await send()
+}
+
+function again() {
+  clearTimeout(timer)
+  const pause = document.hidden ? OUT_OF_SIGHT : heard.rate > 1 ? 400 : SLOWEST
+  timer = setTimeout(async () => {
+    if (users) await poll()
+    if (users) again()
+  }, pause)
+}
+
+/** Send what waits, in its order; what the server has taken or refused waits no longer. */
+async function send() {
+  if (sending || !waiting.value.length) return void (await sendPhotos())
+  sending = true
+  let more = false
+  try {
+    const presses = waiting.value.slice(0, 400)
+    const sent_at = new Date(programNow()).toISOString()
+    const answer = await ask(api.POST('/api/bench/presses', { body: { sent_at, presses } }))
+    const settled = new Set([...answer.taken, ...answer.refused.map((each) => each.id)])
+    keep(waiting.value.filter((each) => !settled.has(each.id)))
+    const first = answer.refused[0]
+    if (first) refused.value = `${first.sentence} ${first.remedy}`
+    took(answer.bench)
+    offline.value = false
+    more = waiting.value.length > 0
+  } catch (error) {
+    const said = error instanceof Refused ? error : null
+    offline.value = !said?.message
+    if (said?.message) refused.value = said.message
+    more = dropUnreadable(said)
+  } finally {
+    sending = false
+  }
+  await (more ? send() : sendPhotos())
+}
+
+/** Presses that the program cannot even read, of an older page for one, must not hold up those behind them. */
+function dropUnreadable(said: Refused | null): boolean {
+  const places = new Set((said?.errors ?? []).map((each) => /^presses\.(\d+)\b/.exec(each.field)?.[1]))
+  const left = waiting.value.filter((_, index) => !places.has(String(index)))
+  const dropped = left.length < waiting.value.length
+  if (dropped) keep(left)
+  return dropped
+}
+
+interface WaitingPhoto {
+  dough: string
+  at: string
+  photo: Blob
+}
+
+async function sendPhotos() {
+  try {
+    const kept = (await entries<string, WaitingPhoto>()).filter(([key]) => key.startsWith(PHOTO))
+    photosWaiting.value = kept.length
+    for (const [key, one] of kept) {
+      const id = key.slice(PHOTO.length)
+      const answer = await fetch(`/api/bench/${one.dough}/photos/${id}`, {
+        method: 'PUT',
+        body: one.photo,
+        headers: { 'Taken-At': one.at },
+      })
+      if (answer.ok) took((await answer.json()) as Bench)
+      else if (answer.status < 500) refused.value = ((await answer.json()) as { detail: string }).detail
+      if (answer.ok || answer.status < 500) await del(key)
+      photosWaiting.value -= 1
+    }
+  } catch {
+    /* Sent when the connection is back. */
+  }
+}
+
+/** What happens at the bench, seen by every room and pressed from any device; shared by all that ask for it. */
+export function useBench() {
+  const client = useQueryClient()
+  users += 1
+  if (users === 1) {
+    void poll()
+    again()
+  }
+  onScopeDispose(() => (users -= 1))
+
+  /** The clock that presses are timed by follows the server's. */
+  function follow(says: number, runs: number) {
+    heard = { at: Date.now(), says, rate: runs }
+  }
+
+  function press(dough: string, kind: PressKind, body: Record<string, unknown>, says: string, at?: string) {
+    const one: Waiting = { id: newKey(), dough, kind, at: at ?? new Date(programNow()).toISOString(), body }
+    keep([...waiting.value, one])
+    refused.value = ''
+    if (says) last.value = { id: one.id, dough, says, kind }
+    return send().then(() => {
+      tellOthers()
+      return one.id
+    })
+  }
+  /** Other rooms hear of it once the hands rest: a press must never wait for them. */
+  function tellOthers() {
+    clearTimeout(telling)
+    telling = setTimeout(() => {
+      void client.invalidateQueries({ queryKey: ['plans'] })
+      void client.invalidateQueries({ queryKey: ['cultures'] })
+    }, 1500)
+  }
+
+  /** Take something back; what was not sent yet is simply not sent. */
+  async function takeBack(dough: string, event: string) {
+    const absence = last.value?.id === event && last.value.kind === 'absence'
+    last.value = null
+    if (waiting.value.some((each) => each.id === event)) {
+      return keep(waiting.value.filter((each) => each.id !== event))
+    }
+    await press(dough, absence ? 'absence_withdrawn' : 'bake_withdrawn', { event }, '')
+  }
+
+  async function photograph(dough: string, photo: Blob) {
+    const id = newKey()
+    await set(`${PHOTO}${id}`, { dough, at: new Date(programNow()).toISOString(), photo })
+    photosWaiting.value += 1
+    await sendPhotos()
+  }
+
+  /** The bench with what was pressed here and is still on its way. */
+  const doughs = computed<BenchDough[]>(() => (bench.value?.doughs ?? []).map(withWaiting))
+  const waits = computed(() => waiting.value.length + photosWaiting.value)
+  return { bench, doughs, offline, waits, refused, last, press, takeBack, photograph, follow, poll, took }
+}
+
+function withWaiting(dough: BenchDough): BenchDough {
+  const mine = waiting.value.filter((each) => each.dough === dough.id)
+  if (!mine.length) return dough
+  const done = new Map(mine.filter((each) => each.kind === 'bake_step').map((each) => [each.body?.key, each]))
+  if (!done.size) return dough
+  const steps = dough.steps.map((step) => {
+    const pressed = done.get(step.key)
+    if (!pressed) return step
+    return { ...step, state: pressed.body?.skipped ? 'skipped' : 'done', at: pressed.at } as LiveStep
+  })
+  const left = steps.filter((step) => step.state === 'due' || step.state === 'coming')
+  const next = left.sort((a, b) => a.at.localeCompare(b.at))[0]
+  return { ...dough, steps, next: next?.key ?? null }
+}
