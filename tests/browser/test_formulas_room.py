@@ -222,6 +222,26 @@ def test_a_wrong_turn_does_not_lose_what_was_being_written(visit):
     expect(page.get_by_text("are not saved")).to_have_count(0)
 
 
+def test_going_on_before_the_formulas_have_come_waits_for_them(visit):
+    page = visit("/plan")
+    page.evaluate(
+        """async () => {
+            const all = await (await fetch('/api/formulas')).json()
+            const body = { ...all.formulas[0].formula, name: 'Halyard rye' }
+            localStorage.setItem('gentle-crust.formula', JSON.stringify({ id: 'x', body }))
+        }"""
+    )
+    held = []
+    page.route("**/api/formulas", lambda route: held.append(route))
+    page.evaluate("location.assign('/formulas')")
+    page.get_by_role("button", name="Go on with them").click()
+    expect(page.get_by_text("are not saved")).to_have_count(0)
+    assert held
+    for each in held:
+        each.continue_()
+    expect(page.get_by_label("Salt %", exact=True)).to_be_visible()
+
+
 def test_a_lock_that_cannot_be_kept_is_said_and_nothing_is_lost(visit):
     page = visit("/formulas")
     page.get_by_role("button", name=re.compile("^Night ferry")).click()

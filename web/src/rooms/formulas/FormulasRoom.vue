@@ -191,9 +191,10 @@ async function bringBack() {
           {{ t.bulkAt }}
         </p>
         <FormulaEditor
+          v-if="query.data.value"
           :key="editing.id"
           :start="editing.start"
-          :book="query.data.value!"
+          :book="query.data.value"
           @save="save"
           @draft="(body) => editing && keep(editing.id, body)"
           @close="leave"
