@@ -1,0 +1,270 @@
+"""A staged bake, simulated: what oven, vessel, steam and loaf do together, minute by minute.
+
+Core temperature, loss and soak are estimates to lean on; colour (0-100: golden 40, deep 60, very dark 80),
+crust and spring are indices: they rank ways to bake, they do not measure a loaf. Sources: heat and water in
+bread after Zanoni, Peri and Pierucci (1993) and Purlis and Salvadori (2009), quoted from memory, unverified.
+"""
+
+from dataclasses import dataclass, replace
+from functools import lru_cache
+from typing import Any
+
+import numpy as np
+from numpy.typing import NDArray
+
+from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core.oven.chamber import STEAM_CODES, Oven
+from gentle_crust.core.oven.constants import numbers
+from gentle_crust.core.oven.heating import Piece
+from gentle_crust.core.oven.kit import (
+    LARGEST_SETPOINT_C,
+    InVessel,
+    OvenHeat,
+    Preheat,
+    Stage,
+    Steam,
+    oven_row,
+    steam_of,
+    vessel_heat,
+)
+from gentle_crust.core.oven.loaf import Loaf, checked, rings, shape, start_moisture
+from gentle_crust.core.oven.march import LINES, TOTALS, Course, Pot, march
+from gentle_crust.core.oven.vapour import pressure_kpa
+
+Array = NDArray[np.float64]
+
+GOLDEN, DEEP, VERY_DARK = 40.0, 60.0, 80.0
+ROOM_C = 21.0
+_MOST_MIN = 480.0
+_MASS_SHARE_M2 = 0.115
+"""A flat base answers with the part that lies under its loaves: all of it from this area on (estimated)."""
+
+
+@dataclass(frozen=True)
+class Bake:
+    """One way to bake one load: the question."""
+
+    loaf: Loaf
+    vessel: InVessel
+    oven: OvenHeat
+    preheat: Preheat
+    stages: tuple[Stage, ...]
+    steam: tuple[Steam, ...] = ()
+    altitude_m: float = 0.0
+    room_c: float = ROOM_C
+
+    @property
+    def minutes(self) -> float:
+        """From door shut to the end of the last stage."""
+        return sum(stage.minutes for stage in self.stages)
+
+    @property
+    def vent_min(self) -> float:
+        """When steam is taken out: as the first covered stage ends, else as stage one ends."""
+        at = 0.0
+        for before, after in zip(self.stages, self.stages[1:], strict=False):
+            at += before.minutes
+            if before.covered and not after.covered:
+                return at
+        return self.stages[0].minutes if not self.stages[0].covered else self.minutes
+
+
+@dataclass(frozen=True)
+class Baked:
+    """One way to bake, as it went. The lines run over ``minutes`` from loading (preheating: before 0).
+
+    Temperatures in C; ``vapour`` is the share of steam in what surrounds the loaf; ``loss`` the share of the
+    dough's weight; ``colour`` and ``base_colour`` 0-100, ``crust_mm`` and ``spring`` are indices.
+    ``skin_set_min`` is when the skin stopped giving way (None: it stayed soft). The two gaps are what the loaf's
+    balance of heat (J) and water (kg) misses.
+    """
+
+    minutes: Array
+    setpoint: Array
+    chamber: Array
+    wall: Array
+    vessel: Array
+    lid: Array
+    crust: Array
+    core: Array
+    base: Array
+    vapour: Array
+    loss: Array
+    colour: Array
+    base_colour: Array
+    crust_mm: Array
+    spring: Array
+    skin_set_min: float | None
+    moist_over_boiling_k: float
+    energy_gap_j: float
+    water_gap_kg: float
+    heater_j: float
+    lost_j: float
+
+    def minute_of(self, line: str, value: float) -> float | None:
+        """The first minute after loading at which a rising ``line`` reaches ``value``, or None."""
+        values, minutes = getattr(self, line), self.minutes
+        at = np.flatnonzero((minutes >= 0) & (values >= value))
+        if not len(at):
+            return None
+        i = int(at[0])
+        if i == 0 or minutes[i] <= 0:
+            return max(float(minutes[i]), 0.0)
+        low, high = float(values[i - 1]), float(values[i])
+        return float(minutes[i - 1] + (minutes[i] - minutes[i - 1]) * (value - low) / max(high - low, 1e-9))
+
+    def at(self, line: str, minute: float) -> float:
+        """A line's value at a minute."""
+        return float(np.interp(minute, self.minutes, getattr(self, line)))
+
+    def end(self, line: str) -> float:
+        """A line's last value."""
+        return float(getattr(self, line)[-1])
+
+
+def bake(question: Bake) -> Baked:
+    """Simulate one bake (a few milliseconds). CraftError for what cannot be."""
+    asked = _checked(question)
+    body = rings(asked.loaf.shape, asked.loaf.dough_g)
+    pot = _pot(asked.vessel, asked.loaf.pieces, float(body.base_m2), float(body.volume_m3.sum()) * 1000)
+    keep = np.zeros((int(asked.preheat.minutes + asked.minutes * 12 + 80 * len(asked.stages)) + 400, len(LINES)))
+    totals = np.zeros(len(TOTALS))
+    rows = march(_piece(asked.loaf), pot, _oven(asked.oven), _course(asked), numbers(), keep, totals)
+    lines = keep[:rows].T
+    found: dict[str, Any] = dict(zip(LINES, lines, strict=True)) | dict(zip(TOTALS, totals.tolist(), strict=True))
+    found["skin_set_min"] = found["skin_set_min"] if found["skin_set_min"] >= 0 else None
+    return Baked(**found)
+
+
+def _checked(asked: Bake) -> Bake:
+    checked(asked.loaf)
+    vessel_heat(asked.vessel.kind)
+    oven_row(asked.oven.kind)
+    within("oven.heater_w", "The heater's power", asked.oven.heater_w, 500, 12000, " W")
+    within("oven.volume_l", "The oven's volume", asked.oven.volume_l, 10, 400, " l")
+    within("oven.offset_k", "The dial's error", asked.oven.offset_k, -60, 60, " K")
+    within("preheat.minutes", "Preheating", asked.preheat.minutes, 0, 360, " min")
+    within("altitude_m", "Altitude", asked.altitude_m, 0, 5000, " m")
+    within("room_c", "The room", asked.room_c, -10, 45, " C")
+    for name, value, most in (
+        ("base_kg", asked.vessel.base_kg, 60),
+        ("lid_kg", asked.vessel.lid_kg, 30),
+        ("inside_l", asked.vessel.inside_l, 60),
+    ):
+        if value is not None:
+            within(f"vessel.{name}", "The vessel's size", value, 0.1, most, " l" if name == "inside_l" else " kg")
+    if not 1 <= len(asked.stages) <= 12:
+        raise CraftError(
+            "stages", f"A bake has 1 to 12 stages, not {len(asked.stages)}.", "Give minutes and set points."
+        )
+    _setpoint("preheat.setpoint_c", asked.preheat.setpoint_c)
+    for index, stage in enumerate(asked.stages):
+        within(f"stages[{index}].minutes", "A stage's minutes", stage.minutes, 0.5, 300, " min")
+        _setpoint(f"stages[{index}].setpoint_c", stage.setpoint_c)
+    within("stages", "The whole bake", asked.minutes, 1, _MOST_MIN, " min")
+    if asked.oven.kind == "wood" and asked.preheat.setpoint_c <= 0:
+        raise CraftError(
+            "preheat.setpoint_c", "A wood-fired oven bakes with what it was fired to.", "Give its heat at loading."
+        )
+    if len(asked.steam) > 6:
+        raise CraftError("steam", "More than six sources of steam.", "Give six at most.")
+    return replace(asked, steam=tuple(steam_of(each) for each in asked.steam))
+
+
+def _setpoint(path: str, value: float) -> None:
+    if value != 0:
+        within(path, "The set point", value, 60, LARGEST_SETPOINT_C, " C")
+
+
+@lru_cache(maxsize=256)
+def _piece(loaf: Loaf) -> Piece:
+    body, form, c = rings(loaf.shape, loaf.dough_g), shape(loaf.shape), numbers().browning
+    volume = body.volume_m3.sum()
+    moisture = start_moisture(loaf)
+    dry_kg = loaf.dough_g / 1000 / (1 + moisture)
+    return Piece(
+        dry_kg=dry_kg * body.volume_m3 / volume,
+        share=body.volume_m3 / volume,
+        width_m=body.width_m,
+        gap=body.gap,
+        top_m2=float(body.top_m2),
+        base_m2=float(body.base_m2),
+        middle=body.middle,
+        shape_factor=float(body.shape_factor),
+        dry_factor=form.dry_factor,
+        density=float(dry_kg / volume),
+        moisture_0=float(moisture),
+        pace=1.0
+        + c.sugar * loaf.sugar
+        + c.milk * loaf.milk
+        + c.malt * loaf.malt
+        + c.cold_per_h * min(loaf.cold_hours, 48),
+    )
+
+
+def _pot(vessel: InVessel, pieces: int, base_skin_m2: float, loaf_l: float) -> Pot:
+    """All vessels in use, as one."""
+    heat = vessel_heat(vessel.kind)
+    units = float(np.ceil(pieces / heat.holds))
+    each = pieces / units
+    share = min(1.0, 1.6 * each * base_skin_m2 / _MASS_SHARE_M2) if heat.flat else 1.0
+    lidded = heat.lid_kg > 0
+    lid_kg = float(vessel.lid_kg or heat.lid_kg) if lidded else 0.0
+    inside = float(vessel.inside_l or heat.inside_l)
+    return Pot(
+        base_j_k=float(vessel.base_kg or heat.base_kg) * heat.base_j_kg_k * share * units,
+        base_m2=heat.base_m2 * share * units,
+        lid_j_k=max(lid_kg * heat.base_j_kg_k * units, 1.0),
+        lid_m2=heat.lid_m2 * units,
+        emissivity=heat.emissivity,
+        lid_emissivity=heat.lid_emissivity,
+        contact=heat.contact,
+        dry_extra=heat.dry_extra,
+        inner=heat.inner_w_m2_k,
+        seen_wall=heat.wall_seen,
+        free_l=max(inside - loaf_l * each, 0.5) * units,
+        leak_s=max(heat.leak_s, 1.0),
+        has_lid=lidded,
+        base_hot=vessel.preheated == "whole",
+        lid_hot=vessel.preheated != "none",
+    )
+
+
+def _oven(oven: OvenHeat) -> Oven:
+    row, c = oven_row(oven.kind), numbers().chamber
+    size = (oven.volume_l / 55) ** (2 / 3)
+    return Oven(
+        air_j_k=c.air_j_k * oven.volume_l / 55,
+        wall_j_k=row["wall_kj_k"] * 1e3 * size,
+        wall_m2=c.wall_m2 * size,
+        loss_w_k=row["loss_w_k"] * size,
+        steam_s=row["steam_s"],
+        heater_w=0.0 if oven.kind == "wood" else float(oven.heater_w),
+        floor_k=row["floor_shift_k"],
+        offset_k=float(oven.offset_k),
+        litres=float(oven.volume_l),
+        fired=oven.kind == "wood",
+    )
+
+
+def _course(asked: Bake) -> Course:
+    stages = asked.stages
+    works = [each for each in asked.steam if each.kind not in ("none", "mist_loaf")]
+    return Course(
+        preheat_min=float(asked.preheat.minutes),
+        preheat_c=float(asked.preheat.setpoint_c),
+        preheat_fan=bool(asked.preheat.fan),
+        ends=np.cumsum([float(stage.minutes) for stage in stages]),
+        setpoints=np.array([float(stage.setpoint_c) for stage in stages]),
+        covered=np.array([float(stage.covered) for stage in stages]),
+        fans=np.array([float(stage.fan) for stage in stages]),
+        vent_min=float(asked.vent_min),
+        steam_kind=np.array([STEAM_CODES[each.kind] for each in works], dtype=np.int64),
+        steam_kg=np.array([(each.g or 0.0) / 1000 for each in works], dtype=np.float64),
+        steam_min=np.array([each.at_min or 0.0 for each in works], dtype=np.float64),
+        film_kg=float(sum(each.g or 0.0 for each in asked.steam if each.kind == "mist_loaf") / 1000),
+        start_c=float(asked.loaf.start_c),
+        pieces=float(asked.loaf.pieces),
+        room_c=float(asked.room_c),
+        kpa=pressure_kpa(asked.altitude_m),
+    )

@@ -1,0 +1,122 @@
+"""What a kitchen bakes with: ovens, vessels, steam, as the simulation takes them."""
+
+from dataclasses import dataclass
+from functools import cache
+from typing import Any, Literal
+
+from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core.tables import rows
+
+OvenKind = Literal["electric", "electric_fan", "gas", "built_in_steam", "wood"]
+Preheated = Literal["whole", "lid", "none"]
+LARGEST_SETPOINT_C = 500.0
+
+
+@dataclass(frozen=True)
+class OvenHeat:
+    """An oven to simulate: kind, heater (W), volume (l), how many K hotter than its dial it is."""
+
+    kind: OvenKind = "electric"
+    heater_w: float = 2500.0
+    volume_l: float = 55.0
+    offset_k: float = 0.0
+
+
+@dataclass(frozen=True)
+class InVessel:
+    """A vessel as used: its kind, what of it was heated with the oven, and its weight if it is known (kg)."""
+
+    kind: str
+    preheated: Preheated = "whole"
+    base_kg: float | None = None
+    lid_kg: float | None = None
+    inside_l: float | None = None
+
+
+@dataclass(frozen=True)
+class Steam:
+    """A source of steam: kind, grams of water, minutes from loading (before it: negative). None: the usual."""
+
+    kind: str = "none"
+    g: float | None = None
+    at_min: float | None = None
+
+
+@dataclass(frozen=True)
+class Stage:
+    """Minutes at a set point (C; 0 is oven off), covered or steaming, or open; fan on or off."""
+
+    minutes: float
+    setpoint_c: float
+    covered: bool = False
+    fan: bool = False
+
+
+@dataclass(frozen=True)
+class Preheat:
+    """Minutes at a set point before loading, the fan on or off."""
+
+    setpoint_c: float
+    minutes: float
+    fan: bool = False
+
+
+_OF_BASE = ("base_kg", "base_j_kg_k", "base_m2", "contact", "dry_extra", "emissivity", "inner_w_m2_k")
+_OF_LID = ("lid_kg", "lid_m2", "lid_emissivity", "inside_l", "leak_s", "wall_seen")
+
+
+@dataclass(frozen=True)
+class VesselHeat:
+    """A vessel's heat, a row of the table. A lid of 0 kg is no lid."""
+
+    kind: str
+    name: str
+    base_kg: float
+    base_j_kg_k: float
+    base_m2: float
+    contact: float
+    dry_extra: float
+    emissivity: float
+    inner_w_m2_k: float
+    lid_kg: float
+    lid_m2: float
+    lid_emissivity: float
+    inside_l: float
+    leak_s: float
+    wall_seen: float
+    flat: bool
+    holds: int
+    material: str
+
+
+def row_of(table: str, field: str, what: str, kind: str) -> dict[str, str]:
+    """The row of ``table`` for ``kind``; a CraftError that names ``field`` and the kinds there are, if unknown."""
+    for row in rows(table):
+        if row["kind"] == kind:
+            return row
+    known = ", ".join(row["kind"] for row in rows(table))
+    raise CraftError(field, f"'{kind}' is not {what} I know.", f"Choose one of {known}.")
+
+
+@cache
+def vessel_heat(kind: str) -> VesselHeat:
+    """The heat of a vessel kind; CraftError if unknown."""
+    row = row_of("vessels", "vessel.kind", "a vessel", kind)
+    values: dict[str, Any] = {name: float(row[name]) for name in _OF_BASE + _OF_LID}
+    values |= {"flat": row["flat"] == "1", "material": row["material"], "holds": max(int(row["holds_pieces"]), 1)}
+    return VesselHeat(kind=kind, name=row["name"], **values)
+
+
+@cache
+def oven_row(kind: str) -> dict[str, float]:
+    """The numbers of an oven kind; CraftError if unknown."""
+    row = row_of("ovens", "oven.kind", "an oven", kind)
+    return {key: float(value) for key, value in row.items() if key not in ("kind", "name", "provenance")}
+
+
+def steam_of(steam: Steam) -> Steam:
+    """The source with its usual grams and moment filled in; CraftError if unknown or out of range."""
+    row = row_of("steam", "steam.kind", "a way to steam", steam.kind)
+    grams = float(row["g"]) if steam.g is None else within("steam.g", "Water for steam", steam.g, 0, 3000, " g")
+    at = float(row["at_min"]) if steam.at_min is None else steam.at_min
+    return Steam(steam.kind, grams, within("steam.at_min", "Steam's moment", at, -120, 240, " min"))

@@ -1,0 +1,148 @@
+"""The loaf in the oven: its shape as a body with a skin and a middle, and the rings that heat crosses."""
+
+from dataclasses import dataclass
+from functools import lru_cache
+from math import log
+
+import numpy as np
+from numpy.typing import NDArray
+
+from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core.tables import rows
+
+Array = NDArray[np.float64]
+
+FLOUR_WATER = 0.14
+"""Water that flour brings, share of its weight (common)."""
+_FIRST_MM, _GROWTH = 1.0, 1.25
+_FEWEST = 9
+"""Rings from skin to middle at the least: thin breads get finer ones."""
+
+
+@dataclass(frozen=True)
+class Loaf:
+    """What is loaded: grams of dough a piece, its hydration (water over flour), C at loading, shape, pieces at once.
+
+    ``sugar``, ``milk`` and ``malt`` are shares of the flour; ``cold_hours`` is time spent in the fridge: all
+    of these brown a crust sooner.
+    """
+
+    dough_g: float
+    hydration: float = 0.72
+    start_c: float = 22.0
+    shape: str = "boule"
+    pieces: int = 1
+    sugar: float = 0.0
+    milk: float = 0.0
+    malt: float = 0.0
+    cold_hours: float = 0.0
+
+
+@dataclass(frozen=True)
+class Shape:
+    """A row of the table of shapes, in the terms of heat. ``bottom`` is the share of skin that stands on something.
+
+    A flat bread puffs and blisters: its skins hang over steam, so that they conduct less, dry (``dry_factor``) and
+    moist (``moist_factor``), than a loaf's.
+    """
+
+    key: str
+    name: str
+    ml_per_g: float
+    height_to_width: float
+    height_to_length: float
+    fullness: float
+    bottom: float
+    dry_factor: float
+    moist_factor: float
+
+
+@dataclass(frozen=True)
+class Rings:
+    """One piece cut into rings, skin to middle: first those under the top, then the middle, then those to the base.
+
+    ``volume_m3`` belongs to each ring, ``gap`` is area over distance (m) between neighbours, ``top_m2`` and
+    ``base_m2`` the two skins, ``shape_factor`` how a body of this form conducts beside an endless one.
+    """
+
+    volume_m3: Array
+    gap: Array
+    width_m: Array
+    top_m2: float
+    base_m2: float
+    middle: int
+    shape_factor: float
+    height_m: float
+    width_across_m: float
+    length_m: float
+
+
+def shape(key: str) -> Shape:
+    """The shape named ``key``; CraftError if unknown."""
+    for row in rows("shapes"):
+        if row["shape"] == key:
+            names = ("ml_per_g", "height_to_width", "height_to_length", "fullness", "bottom_share")
+            return Shape(
+                key,
+                row["name"],
+                *(float(row[name]) for name in names),
+                *(float(row[name]) for name in ("dry_factor", "moist_factor")),
+            )
+    known = ", ".join(row["shape"] for row in rows("shapes"))
+    raise CraftError("loaf.shape", f"'{key}' is not a shape I know.", f"Choose one of {known}.")
+
+
+def checked(loaf: Loaf) -> Loaf:
+    """The loaf, if it can be baked at all; else a CraftError that names the field."""
+    shape(loaf.shape)
+    within("loaf.dough_g", "Dough per piece", loaf.dough_g, 30, 5000, " g")
+    within("loaf.hydration", "Hydration", loaf.hydration, 0.4, 1.3, "")
+    within("loaf.start_c", "The dough's temperature at loading", loaf.start_c, -2, 45, " C")
+    within("loaf.pieces", "Pieces", loaf.pieces, 1, 60, "")
+    for name, most in (("sugar", 0.4), ("milk", 1.0), ("malt", 0.1)):
+        within(f"loaf.{name}", f"{name.capitalize()} over flour", getattr(loaf, name), 0, most, "")
+    within("loaf.cold_hours", "Hours in the fridge", loaf.cold_hours, 0, 240, " h")
+    return loaf
+
+
+def start_moisture(loaf: Loaf) -> float:
+    """Kilograms of water per kilogram of dry matter: the dough's water and what the flour holds."""
+    return (loaf.hydration + FLOUR_WATER) / (1 - FLOUR_WATER + 0.02 + loaf.sugar + 0.1 * loaf.milk)
+
+
+@lru_cache(maxsize=256)
+def rings(shape_key: str, dough_g: float) -> Rings:
+    """The rings of one piece.
+
+    The piece is a body of height H, width W and length L filled to ``fullness``; a skin at depth r of the
+    half height R has the area S (r/R)^(H/W + H/L), which is a slab, a cylinder or a ball at the ends.
+    """
+    form = shape(shape_key)
+    volume = dough_g * form.ml_per_g / 1e6
+    height = (volume * form.height_to_width * form.height_to_length / form.fullness) ** (1 / 3)
+    half = height / 2
+    power = form.height_to_width + form.height_to_length
+    skin = volume * (power + 1) / half
+    count = max(round(log(1 + (_GROWTH - 1) * half * 1000 / _FIRST_MM) / log(_GROWTH)), _FEWEST)
+    steps = half * (_GROWTH - 1) / (_GROWTH**count - 1) * _GROWTH ** np.arange(count)
+    radius = np.concatenate([half - np.concatenate([[0.0], np.cumsum(steps)[:-1]]), [0.0]])
+    faces = (radius[:-1] + radius[1:]) / 2
+    edges = np.concatenate([[half], faces, [0.0]])
+    shells = volume * ((edges[:-1] / half) ** (power + 1) - (edges[1:] / half) ** (power + 1))
+    gaps = skin * (faces / half) ** power / steps
+    top, base = 1 - form.bottom, form.bottom
+    width = -np.diff(edges)
+    hw2, hl2 = form.height_to_width**2, form.height_to_length**2
+    conduct = (1 + 0.7 * (1 - form.fullness)) * 2.467 * (1 + hw2 + hl2) / (2.467 + 3.016 * power + 0.342 * power**2)
+    return Rings(
+        volume_m3=np.concatenate([shells[:-1] * top, shells[-1:], shells[-2::-1] * base]),
+        gap=np.concatenate([gaps * top, gaps[::-1] * base]),
+        width_m=np.concatenate([width[:-1], width[-1:], width[-2::-1]]),
+        top_m2=skin * top,
+        base_m2=skin * base,
+        middle=count,
+        shape_factor=min(1.0, conduct) * form.moist_factor,
+        height_m=height,
+        width_across_m=height / form.height_to_width,
+        length_m=height / form.height_to_length,
+    )
