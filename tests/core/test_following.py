@@ -24,7 +24,7 @@ from gentle_crust.core.fermentation.readings import (
 from gentle_crust.core.fermentation.uncertainty import Vigour, unknown
 from gentle_crust.core.formula.edit import with_levain_share
 from gentle_crust.core.formula.model import Extra, FlourShare, Formula, Preferment
-from gentle_crust.core.oven.profile import Oven, Vessel
+from gentle_crust.core.oven.equipment import Oven, Vessel
 from gentle_crust.core.scheduling.clock import Nights, Room
 from gentle_crust.core.scheduling.follow import Following
 from gentle_crust.core.scheduling.mends import mends

@@ -8,7 +8,7 @@ import pytest
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.fermentation.readings import Looked, Reading
 from gentle_crust.core.formula.model import Extra, FlourShare, Formula, Preferment
-from gentle_crust.core.oven.profile import Oven, Vessel
+from gentle_crust.core.oven.equipment import Oven, Vessel
 from gentle_crust.core.scheduling.clashes import Absence, Hands, Taken, clashes
 from gentle_crust.core.scheduling.clock import Clock, Nights, Room, Stand, zone_of
 from gentle_crust.core.scheduling.follow import Following

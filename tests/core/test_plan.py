@@ -12,7 +12,8 @@ from gentle_crust.core.fermentation.dough import Dough, FlourPart
 from gentle_crust.core.fermentation.forecast import Stretch, forecast
 from gentle_crust.core.formula.edit import with_yeast_beside
 from gentle_crust.core.formula.model import FlourShare, Formula, Preferment
-from gentle_crust.core.oven.profile import Oven, Vessel, core_course, profile
+from gentle_crust.core.oven.equipment import Oven, Vessel
+from gentle_crust.core.oven.profile import core_course, profile
 from gentle_crust.core.scheduling.clock import Clock, Nights, Room, instant, zone_of
 from gentle_crust.core.scheduling.mends import mends
 from gentle_crust.core.scheduling.plan import make_plan

@@ -10,7 +10,7 @@ import pytest
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.formula.model import Extra, FlourShare, Formula, Preferment, Soaker
 from gentle_crust.core.formula.scaling import on_scale
-from gentle_crust.core.oven.profile import Oven, Vessel
+from gentle_crust.core.oven.equipment import Oven, Vessel
 from gentle_crust.core.scheduling.clock import Nights, Room
 from gentle_crust.core.scheduling.mends import mends
 from gentle_crust.core.scheduling.plan import make_plan

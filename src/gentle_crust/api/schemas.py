@@ -20,7 +20,7 @@ from gentle_crust.core.formula.measures import Grams
 from gentle_crust.core.formula.model import Formula, Preferment, Soaker, YeastKind
 from gentle_crust.core.formula.scaling import Total, Weighed
 from gentle_crust.core.formula.together import Amount, SharedLevain
-from gentle_crust.core.oven.profile import Oven, Vessel
+from gentle_crust.core.oven.equipment import Oven, Vessel
 from gentle_crust.core.scheduling.mends import Mend
 from gentle_crust.core.scheduling.result import ByFeel, Costs, Plan, Problem, Proof, Ribbon
 from gentle_crust.core.scheduling.ways import WayCode

@@ -15,7 +15,7 @@ from gentle_crust.core.fermentation.marks import Mark, in_jar, on_box
 from gentle_crust.core.fermentation.targets import School
 from gentle_crust.core.formula.edit import with_levain_share, with_yeast_beside
 from gentle_crust.core.formula.model import Formula
-from gentle_crust.core.oven.profile import Vessel, fits
+from gentle_crust.core.oven.equipment import Vessel, fits
 from gentle_crust.core.scheduling.clock import Room, zone_of
 from gentle_crust.core.scheduling.mends import Mend, mends
 from gentle_crust.core.scheduling.plan import make_plan

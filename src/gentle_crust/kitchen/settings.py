@@ -9,7 +9,7 @@ from sqlalchemy.orm import Session, sessionmaker
 
 from gentle_crust.core.errors import CraftError, within
 from gentle_crust.core.formula.checks import Equipment
-from gentle_crust.core.oven.profile import Oven, Vessel, vessel_row
+from gentle_crust.core.oven.equipment import Oven, Vessel, vessel_row
 from gentle_crust.core.scheduling.clock import Nights, zone_of
 from gentle_crust.kitchen.now import Now
 from gentle_crust.store.repositories import Kitchens

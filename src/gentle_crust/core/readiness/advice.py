@@ -5,7 +5,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from gentle_crust.core.fermentation.rates import levain_gas_per_h
-from gentle_crust.core.oven.profile import vessel_row
+from gentle_crust.core.oven.equipment import vessel_row
 from gentle_crust.core.readiness.cues import Dough, Stage, State
 
 

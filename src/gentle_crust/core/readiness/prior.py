@@ -6,7 +6,7 @@ from statistics import NormalDist
 
 from gentle_crust.core.errors import CraftError, within
 from gentle_crust.core.fermentation.targets import ShareTarget, proof_target
-from gentle_crust.core.oven.profile import vessel_row
+from gentle_crust.core.oven.equipment import vessel_row
 from gentle_crust.core.readiness.cues import STAGES, Likelihood, Stage
 
 WIDER = 3.0

@@ -21,7 +21,7 @@ from gentle_crust.core.fermentation.readings import (
 )
 from gentle_crust.core.fermentation.targets import bulk_bounds, proof_target, share_of_greatest
 from gentle_crust.core.fermentation.uncertainty import ONE, Vigour, activities
-from gentle_crust.core.oven.profile import vessel_row
+from gentle_crust.core.oven.equipment import vessel_row
 from gentle_crust.core.scheduling.carry import carry
 from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.scheduling.course import Recipe, run_bulk

@@ -3,7 +3,7 @@
 from gentle_crust.core.cautions import at_step
 from gentle_crust.core.fermentation.uncertainty import Span
 from gentle_crust.core.formula.scaling import Ingredient
-from gentle_crust.core.oven.profile import RECOVERY_MIN
+from gentle_crust.core.oven.profile import RECOVERY_MIN, BakeProfile
 from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.scheduling.course import Recipe
 from gentle_crust.core.scheduling.leaven import HANDS_MIN, Ripening
@@ -207,7 +207,6 @@ def _baking_steps(ladder: _Ladder) -> None:
     course = ladder.course
     made, load = course.recipe, course.times.load
     bake, vessel = made.bake, made.wish.vessel.name
-    steaming, drying = bake.stages
     if not bake.cold_start:
         inside = f", {vessel.lower()} inside" if course.recipe.preheats_vessel else ""
         text = f"Oven to {c(bake.preheat_c)}{inside}, {bake.preheat_min} min."
@@ -217,15 +216,32 @@ def _baking_steps(ladder: _Ladder) -> None:
         of = f" {number + 1} of {bake.loads}" if bake.loads > 1 else ""
         span = course.load_span if number == 0 and made.wish.proof == "room" else None
         ladder.add("load", start, 5, f"Score and load{of}", _load_words(made), span)
-        vent = "Lid off" if bake.lidded else "Let the steam out"
-        text = f"Down to {c(drying.setpoint_c)}, {drying.minutes} min more. Look every 2 min near the end."
-        ladder.add("vent", start + steaming.minutes / 60, 1, f"{vent}{of}", text)
-        out = f"Core {c(bake.core_done_c)} or more, a hollow knock, deep colour. Onto a rack."
+        vent = "Turn it round" if len(bake.stages) == 1 else "Lid off" if bake.lidded else "Let the steam out"
+        text = f"{_from_here(bake)}. Look every 2 min near the end."
+        ladder.add("vent", start + bake.touch_min / 60, 1, f"{vent}{of}", text)
+        out = (
+            f"Core {c(bake.core_done_c)} or more, a hollow knock, the colour you want. {_LAST[bake.last]} Onto a rack."
+        )
         ladder.add("out", start + bake.minutes / 60, 2, f"Out{of}", out)
     done = load + bake.all_loads_min / 60 + bake.cool_min / 60
     ladder.add(
         "cut", done, 0, "Cool enough to cut", f"{duration(bake.cool_min)} on the rack: the crumb is still setting."
     )
+
+
+_LAST = {
+    "core": "The core is likely to be last.",
+    "colour": "The colour is likely to be last.",
+    "loss": "Drying is likely to be last.",
+}
+
+
+def _from_here(bake: BakeProfile) -> str:
+    first, last = bake.stages[0], bake.stages[-1]
+    more = bake.minutes - bake.touch_min
+    if last.setpoint_c < first.setpoint_c:
+        return f"Down to {c(last.setpoint_c)}, {more} min more"
+    return f"Still at {c(last.setpoint_c)}, {more} min more"
 
 
 def _load_words(made: Recipe) -> str:
@@ -235,7 +251,8 @@ def _load_words(made: Recipe) -> str:
         return f"Into the cold pot, lid on, into the cold oven; then to {c(first.setpoint_c)} for {first.minutes} min."
     if bake.lidded:
         return f"Lid on, {first.minutes} min at {c(first.setpoint_c)}."
-    return f"Steam, then {first.minutes} min at {c(first.setpoint_c)}."
+    steam = "Steam, then " if first.covered else ""
+    return f"{steam}{first.minutes} min at {c(first.setpoint_c)}."
 
 
 def fold_plan(made: Recipe) -> FoldPlan:

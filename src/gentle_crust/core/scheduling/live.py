@@ -240,7 +240,7 @@ def _first_due(saved: Plan, key: str, step: Step) -> datetime:
 def _bake_dues(plan: Plan, happened: Happened, load: datetime) -> dict[str, dict[str, datetime]]:
     """When each load is due in, vented and out, one after the other, and when the last can be cut."""
     found: dict[str, dict[str, datetime]] = {"load": {}, "vent": {}, "out": {}, "cut": {}}
-    steaming = timedelta(minutes=plan.bake.stages[0].minutes)
+    steaming = timedelta(minutes=plan.bake.touch_min)
     whole = timedelta(minutes=plan.bake.minutes)
     for number in range(1, plan.bake.loads + 1):
         key = f"load-{number}"

@@ -7,7 +7,7 @@ from typing import Literal
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.formula.edit import with_levain_share, with_yeast_beside
 from gentle_crust.core.formula.model import check
-from gentle_crust.core.oven.profile import Vessel, fits
+from gentle_crust.core.oven.equipment import Vessel, fits
 from gentle_crust.core.scheduling.plan import make_plan
 from gentle_crust.core.scheduling.result import Plan
 from gentle_crust.core.scheduling.wish import Kitchen, Wish

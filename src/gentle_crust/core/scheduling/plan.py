@@ -13,7 +13,8 @@ import numpy as np
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.uncertainty import ONE, Vigour, activities, band
-from gentle_crust.core.oven.profile import BakeProfile, Vessel, profile
+from gentle_crust.core.oven.equipment import Vessel
+from gentle_crust.core.oven.profile import BakeProfile, profile
 from gentle_crust.core.scheduling import ladder, problems, ribbon, weigh_list
 from gentle_crust.core.scheduling.carry import carry
 from gentle_crust.core.scheduling.clock import Clock, zone_of

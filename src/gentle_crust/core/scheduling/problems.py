@@ -2,7 +2,7 @@
 
 from datetime import datetime
 
-from gentle_crust.core.oven.profile import TOO_COOL_K, fits
+from gentle_crust.core.oven.equipment import TOO_COOL_K, fits
 from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.scheduling.result import Problem, Step
 from gentle_crust.core.scheduling.say import c, duration, lower

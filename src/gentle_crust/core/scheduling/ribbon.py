@@ -7,7 +7,7 @@ import numpy as np
 from gentle_crust.core.fermentation.engine import Trace
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.uncertainty import band
-from gentle_crust.core.oven.profile import RECOVERY_MIN, core_course
+from gentle_crust.core.oven.profile import RECOVERY_MIN
 from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.scheduling.result import CorePoint, Night, Ribbon, RibbonBake, RibbonPart, RibbonPoint
 from gentle_crust.core.scheduling.whole import Course
@@ -39,8 +39,7 @@ def draw(course: Course, clock: Clock, now: float) -> Ribbon:
         folds=tuple(clock.at(fold) for fold in course.folds),
         nights=nights_between(clock, min(now, *(each.start for each in course.ripenings), times.mix) - 1, 1.0),
         core=tuple(
-            CorePoint(clock.at(times.load + minutes / 60), round(core_c, 1))
-            for minutes, core_c in core_course(made.bake, parts[-1].points[-1].dough_c)
+            CorePoint(clock.at(times.load + minutes / 60), round(core_c, 1)) for minutes, core_c in made.bake.core
         ),
         core_done_c=made.bake.core_done_c,
         greatest_rise=max(point.rise for part in parts for point in part.points),

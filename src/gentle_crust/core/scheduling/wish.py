@@ -8,7 +8,7 @@ from gentle_crust.core.errors import CraftError, within
 from gentle_crust.core.fermentation.targets import SCHOOLS, School
 from gentle_crust.core.fermentation.uncertainty import Vigour, of_dough, unknown
 from gentle_crust.core.formula.model import Formula
-from gentle_crust.core.oven.profile import Oven, Vessel
+from gentle_crust.core.oven.equipment import Oven, Vessel
 from gentle_crust.core.scheduling.clock import Nights, Room
 
 
@@ -25,6 +25,8 @@ class Kitchen:
     hot_tap_c: float | None = None
     scale_g: float = 1.0
     """The scale's step."""
+    steam: tuple[str, ...] = ("hot_pan", "mist_loaf")
+    """The ways to steam that the baker has."""
     learnt_k: tuple[tuple[str, float], ...] = ()
     """What ways of mixing add to a dough here, K, where it was measured."""
 

@@ -1,0 +1,107 @@
+"""Ovens and vessels as the baker has them, what fits what, and how many go in at once."""
+
+from dataclasses import dataclass
+from typing import Literal
+
+from gentle_crust.core.errors import CraftError
+from gentle_crust.core.oven.kit import OvenKind
+from gentle_crust.core.oven.loaf import Loaf, rings
+from gentle_crust.core.tables import rows
+
+FAN_LOWER_C = 20.0
+"""A fan oven is set this much lower (practice)."""
+TOO_COOL_K = 25.0
+"""An oven this much below the profile bakes another bread."""
+Side = Literal["", "left", "right", "back", "front"]
+
+
+@dataclass(frozen=True)
+class Oven:
+    """The baker's oven.
+
+    ``top_c`` is the highest temperature that its dial or a thermometer shows; ``heat_up_min`` (empty, to 225 C) or
+    ``heater_w`` say how strong it is; ``offset_k`` how much hotter than its dial it is; ``hot_side`` which side
+    browns first; ``shelf_cm2`` the room on one shelf.
+    """
+
+    kind: OvenKind = "electric"
+    top_c: float = 250.0
+    volume_l: float = 55.0
+    heater_w: float | None = None
+    heat_up_min: float | None = None
+    offset_k: float = 0.0
+    hot_side: Side = ""
+    shelves: int = 3
+    shelf_cm2: float = 1600.0
+
+
+@dataclass(frozen=True)
+class Vessel:
+    """One of the baker's vessels. ``kind`` is a row of the vessels table.
+
+    ``base_kg``, ``lid_kg`` and ``inside_l`` are the baker's own, if weighed and measured; ``rated_c`` and ``knob_c``
+    the maker's limits for vessel and lid knob; ``heats_empty`` whether the maker allows heating it empty.
+    """
+
+    id: str
+    kind: str
+    name: str
+    count: int = 1
+    base_kg: float | None = None
+    lid_kg: float | None = None
+    inside_l: float | None = None
+    rated_c: float | None = None
+    knob_c: float | None = None
+    heats_empty: bool | None = None
+
+
+def vessel_row(kind: str) -> dict[str, str]:
+    """The table's row for a vessel kind; CraftError if unknown."""
+    for row in rows("vessels"):
+        if row["kind"] == kind:
+            return row
+    known = ", ".join(row["kind"] for row in rows("vessels"))
+    raise CraftError("vessel", f"'{kind}' is not a vessel I know.", f"Choose one of {known}.")
+
+
+def shape_row(shape: str) -> dict[str, str]:
+    """The table's row for a shape; CraftError if unknown."""
+    for row in rows("shapes"):
+        if row["shape"] == shape:
+            return row
+    known = ", ".join(row["shape"] for row in rows("shapes"))
+    raise CraftError("shape", f"'{shape}' is not a shape I know.", f"Choose one of {known}.")
+
+
+def fits(vessel: Vessel, shape: str, piece_g: float) -> str:
+    """Why this loaf does not fit this vessel, in a sentence; empty if it does."""
+    row = vessel_row(vessel.kind)
+    holds = float(row["contains_g"])
+    if vessel.inside_l and row["lidded"] == "1":
+        # A lidded vessel holds a loaf of up to four fifths of its inside.
+        holds = 1000 * vessel.inside_l * 0.8 / float(shape_row(shape)["ml_per_g"])
+    if piece_g > holds:
+        return f"A piece of {{{piece_g:.0f}|g}} is more than the {vessel.name.lower()} holds ({{{holds:.0f}|g}})."
+    if row["lidded"] == "1" and shape in ("baguette", "roll", "flat_round", "slipper"):
+        return f"A {shape_row(shape)['name']} has no room under the lid of the {vessel.name.lower()}."
+    if shape == "pan_loaf" and vessel.kind != "tin":
+        return "A tin loaf needs a tin to hold it up."
+    if vessel.kind == "tin" and shape != "pan_loaf":
+        return f"A {shape_row(shape)['name']} is not baked in a tin."
+    return ""
+
+
+def per_load(vessel: Vessel, oven: Oven, loaf: Loaf, pieces: int) -> int:
+    """How many pieces go in at once: by the vessels there are, and by the room that loaves want between them."""
+    row = vessel_row(vessel.kind)
+    body, gap = rings(loaf.shape, loaf.dough_g), float(shape_row(loaf.shape)["gap_cm"]) / 100
+    if row["flat"] == "1":
+        room = (body.width_across_m + gap) * (body.length_m + gap) * 1e4
+        by_room = max(int(float(row["shelf_share"]) * oven.shelf_cm2 / room), 1)
+        units = 1 if row["proof_group"] == "stone" else min(vessel.count, max(oven.shelves - 1, 1))
+        return max(min(pieces, by_room * units), 1)
+    if row["kind"] == "tin":
+        by_room = max(int(oven.shelf_cm2 / 350), 1) * max(oven.shelves - 1, 1)
+    else:
+        by_room = max(int(oven.shelf_cm2 / 700), 1)
+    return max(min(pieces, vessel.count, by_room), 1)

@@ -1,0 +1,228 @@
+"""A staged bake drawn up for a loaf, a vessel and an oven: set points, when to uncover, and done when it is done."""
+
+from dataclasses import dataclass, replace
+from functools import lru_cache
+from math import ceil
+from typing import Literal
+
+import numpy as np
+
+from gentle_crust.core.oven.bake import VERY_DARK, Bake, Baked, bake
+from gentle_crust.core.oven.equipment import FAN_LOWER_C, Oven, Vessel, per_load, shape_row, vessel_row
+from gentle_crust.core.oven.kit import InVessel, OvenHeat, Preheat, Preheated, Stage, Steam
+from gentle_crust.core.oven.loaf import Loaf
+from gentle_crust.core.oven.vapour import boiling_c
+
+Crust = Literal["usual", "thin", "thick", "soft"]
+CRUSTS: dict[Crust, tuple[float, float, float]] = {
+    "usual": (0.0, 0.0, 0.0),
+    "thin": (8.0, 8.0, -5.0),
+    "thick": (0.0, -10.0, 15.0),
+    "soft": (-15.0, -15.0, -12.0),
+}
+"""By the crust that is wanted: K on the first and on the second set point, colour beyond the usual (practice)."""
+BEST_STEAM = ("built_in", "hot_stones_and_water", "soaked_towels", "hot_pan", "water_pan", "mist_loaf")
+"""Ways to steam an open bake, the best first."""
+SMALL_G = 300.0
+"""Pieces smaller than this stay at one temperature."""
+SOAKED_K = 10.0
+"""A vessel is soaked when it is this near the set point."""
+WALLS_MIN = 10.0
+FIRED_K = 35.0
+"""A wood-fired oven falls as it bakes: it is fired this much hotter (practice)."""
+BELOW_BOILING_K = 2.0
+_LONGEST_OPEN_MIN = 100.0
+_USUAL_W = {"electric": 2500.0, "electric_fan": 2500.0, "gas": 3200.0, "built_in_steam": 2800.0, "wood": 2500.0}
+
+
+@dataclass(frozen=True)
+class Want:
+    """What is wanted of the crust, which steam there is (or is to be used, if ``steam_given``), and how to preheat."""
+
+    crust: Crust = "usual"
+    rye: bool = False
+    steam: tuple[str, ...] = ()
+    steam_given: bool = False
+    preheated: Preheated | None = None
+
+
+@dataclass(frozen=True)
+class Done:
+    """When a loaf is done: core (C), colour (0-100) and loss (share) to reach, and the minute of each (None: never)."""
+
+    core_c: float
+    colour: float
+    loss: float
+    core_min: float | None
+    colour_min: float | None
+    loss_min: float | None
+
+    @property
+    def last(self) -> str:
+        """Which of the three comes last."""
+        minutes = {"core": self.core_min, "colour": self.colour_min, "loss": self.loss_min}
+        return max(minutes, key=lambda name: 1e9 if minutes[name] is None else float(minutes[name] or 0))
+
+    @property
+    def minute(self) -> float | None:
+        """When all three are there, or None."""
+        if self.core_min is None or self.colour_min is None or self.loss_min is None:
+            return None
+        return max(self.core_min, self.colour_min, self.loss_min)
+
+
+@dataclass(frozen=True)
+class Draft:
+    """A bake drawn up: the question that was simulated, how it went, and what it takes."""
+
+    bake: Bake
+    baked: Baked
+    done: Done
+    per_load: int
+    soak_min: int
+    cold_start: bool
+    short_k: float
+
+    @property
+    def core(self) -> tuple[tuple[float, float], ...]:
+        """Minutes and core temperature, from loading on, at 25 moments."""
+        at = np.linspace(0, self.bake.minutes, 25)
+        return tuple((float(minute), self.baked.at("core", float(minute))) for minute in at)
+
+
+def heat_of(oven: Oven) -> OvenHeat:
+    """The oven as the simulation takes it; its power from the heat-up time if that is what is known."""
+    watts = oven.heater_w
+    if watts is None and oven.heat_up_min is not None:
+        watts = power_of(oven.kind, oven.volume_l, oven.heat_up_min)
+    return OvenHeat(
+        oven.kind, watts or _USUAL_W[oven.kind] * (oven.volume_l / 55) ** (2 / 3), oven.volume_l, oven.offset_k
+    )
+
+
+@lru_cache(maxsize=64)
+def power_of(kind: str, volume_l: float, minutes: float, to_c: float = 225.0) -> float:
+    """The heater (W, 800-9,000) that brings an empty oven's air to ``to_c`` in ``minutes``; by halving."""
+    low, high = 800.0, 9000.0
+    for _ in range(12):
+        middle = (low + high) / 2
+        took = _air_min(OvenHeat(kind, middle, volume_l), to_c)  # type: ignore[arg-type]
+        low, high = (middle, high) if took > minutes else (low, middle)
+    return round((low + high) / 2, -1)
+
+
+def _air_min(oven: OvenHeat, to_c: float) -> float:
+    # A single roll on a cold tray that comes in later leaves the heating oven empty.
+    went = bake(Bake(Loaf(30, shape="roll"), InVessel("tray", "none"), oven, Preheat(to_c + 15, 90), (Stage(1, to_c),)))
+    at = np.flatnonzero((went.minutes <= 0) & (went.chamber >= to_c))
+    return float(went.minutes[at[0]] + 90) if len(at) else 999.0
+
+
+@lru_cache(maxsize=256)
+def soak_min(vessel: InVessel, oven: OvenHeat, setpoint_c: float, fan: bool, loaf: Loaf, room_c: float = 21.0) -> int:
+    """Minutes of heating until the vessel is within 10 K of the set point, by fives.
+
+    If no vessel is heated: until the air is, and ten minutes more for the walls.
+    """
+    if oven.kind == "wood":
+        return 0
+    went = bake(Bake(loaf, vessel, oven, Preheat(setpoint_c, 180, fan), (Stage(1, setpoint_c),), room_c=room_c))
+    lines = {"whole": went.vessel, "lid": went.lid, "none": went.chamber}
+    # The offset is the dial's: hotter than it says.
+    reached = np.flatnonzero((went.minutes <= 0) & (lines[vessel.preheated] >= setpoint_c + oven.offset_k - SOAKED_K))
+    minutes = float(went.minutes[reached[0]] + 180) if len(reached) else 180.0
+    minutes += WALLS_MIN if vessel.preheated == "none" else 0.0
+    return int(min(ceil(minutes / 5) * 5, 120))
+
+
+def usual_preheat(vessel: Vessel) -> Preheated:
+    """What of a vessel is heated with the oven: all, if the maker allows it and the dough does not stand in it."""
+    row = vessel_row(vessel.kind)
+    if vessel.kind in ("tin", "tray", "perforated_tray"):
+        return "none"
+    allowed = vessel.heats_empty if vessel.heats_empty is not None else row["empty_preheat"] == "1"
+    return "whole" if allowed else "none"
+
+
+def usual_steam(vessel: Vessel, oven: Oven, shape: str, means: tuple[str, ...]) -> tuple[str, ...]:
+    """Steam for an open bake from the means that there are; a lid needs none, nor do a tin loaf and a flat round."""
+    if vessel_row(vessel.kind)["lidded"] == "1" or shape in ("pan_loaf", "flat_round"):
+        return ()
+    if oven.kind == "built_in_steam":
+        return ("built_in",)
+    return next(((kind,) for kind in BEST_STEAM if kind in means), ())
+
+
+def draft(loaf: Loaf, pieces: int, vessel: Vessel, oven: Oven, want: Want, altitude_m: float = 0.0) -> Draft:
+    """Draw up the bake of a load of ``pieces``: stages by the tables, their end by the simulation.
+
+    The first stage is covered or steaming and grows with the two-thirds power of the weight (heat has a radius to
+    cross); the second lasts until core, colour and loss are there. If the crust would be very dark before the core is
+    done, the second set point is lowered.
+    """
+    row, form = vessel_row(vessel.kind), shape_row(loaf.shape)
+    at_once = per_load(vessel, oven, loaf, pieces)
+    loaf = replace(loaf, pieces=at_once)
+    preheated = want.preheated or usual_preheat(vessel)
+    lidded, fan = row["lidded"] == "1", oven.kind == "electric_fan"
+    cold_start = lidded and preheated == "none"
+    shift = float(form["setpoint_shift_c"]) - (FAN_LOWER_C if fan else 0.0) + (FIRED_K if oven.kind == "wood" else 0.0)
+    hotter, later, darker = CRUSTS[want.crust]
+    wanted = float(row["covered_c"]) + shift + hotter
+    first = min(wanted, oven.top_c)
+    second = min(float(row["open_c"]) + shift + later, first)
+    if loaf.dough_g < SMALL_G:
+        second = first
+    steam = want.steam if want.steam_given else usual_steam(vessel, oven, loaf.shape, want.steam)
+    covered = max(round(_covered_min(row, form, loaf, preheated) + (2 if loaf.start_c < 10 else 0)), 5)
+    if loaf.shape in ("pan_loaf", "flat_round"):
+        covered = 0
+    inside = InVessel(vessel.kind, preheated, vessel.base_kg, vessel.lid_kg, vessel.inside_l)
+    heat = heat_of(oven)
+    soak = 0 if cold_start else soak_min(inside, heat, first, fan, replace(loaf, start_c=22.0, cold_hours=0.0))
+    colour = float(form["colour_done"]) + darker
+    core = min(float(form["core_done_c"]) + (1 if want.rye else 0), boiling_c(altitude_m) - BELOW_BOILING_K)
+    loss = float(form["loss_done"])
+    if not covered:
+        second = first
+    for _ in range(4):
+        stages = [Stage(covered, first, True, fan)] if covered else []
+        stages.append(Stage(_LONGEST_OPEN_MIN, second, False, fan))
+        asked = Bake(
+            loaf, inside, heat, Preheat(first, soak, fan), tuple(stages), tuple(Steam(k) for k in steam), altitude_m
+        )
+        went = bake(asked)
+        done = done_of(went, core, colour, loss)
+        end = done.minute if done.minute is not None else covered + _LONGEST_OPEN_MIN
+        end = max(end * (1.06 if want.rye else 1.0), covered + 4)
+        dark = went.at("colour", end)
+        if dark <= VERY_DARK - 4 + darker / 2 or second <= 165:
+            break
+        second = max(second - 15, 165)
+        first = first if covered else second
+    opened = max(ceil(end - covered - 0.2), 4)
+    asked = replace(asked, stages=(*asked.stages[:-1], replace(asked.stages[-1], minutes=float(opened))))
+    went = bake(asked)
+    return Draft(asked, went, done, at_once, soak, cold_start, max(wanted - oven.top_c, 0.0))
+
+
+def _covered_min(row: dict[str, str], form: dict[str, str], loaf: Loaf, preheated: Preheated) -> float:
+    scale = (loaf.dough_g / float(form["reference_g"])) ** (2 / 3) * float(form["time_factor"])
+    minutes = float(row["covered_min"])
+    if row["lidded"] == "1":
+        # A cold pot has to be warmed first; a hot one that usually starts cold has not.
+        usual_cold = row["empty_preheat"] == "0"
+        minutes += 15 * (preheated == "none" and not usual_cold) - 18 * (preheated == "whole" and usual_cold)
+    return float(minutes * scale)
+
+
+def done_of(went: Baked, core_c: float, colour: float, loss: float) -> Done:
+    """When each sign of done is reached in a bake."""
+    return Done(
+        core_c,
+        colour,
+        loss,
+        went.minute_of("core", core_c),
+        went.minute_of("colour", colour),
+        went.minute_of("loss", loss),
+    )
