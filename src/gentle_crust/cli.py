@@ -4,6 +4,7 @@ import argparse
 import json
 import os
 import sys
+from collections.abc import Callable
 from dataclasses import asdict, replace
 from pathlib import Path
 from threading import Thread
@@ -28,6 +29,8 @@ from gentle_crust.core.scheduling.weigh_list import by_feel
 from gentle_crust.core.water.balance import Mixing
 from gentle_crust.core.water.plan import Bowl, Pour, dough_from_waters, friction_of, mix_of_dough, plan_water
 from gentle_crust.core.water.taps import Taps
+from gentle_crust.interchange import bake_json
+from gentle_crust.interchange.bake_json import BakeInput
 from gentle_crust.interchange.formula_json import FormulaBody
 
 Number = Annotated[float, AllowInfNan(False)]
@@ -240,7 +243,8 @@ def _list_cues() -> int:
     return 0
 
 
-QUESTIONS = {
+QUESTIONS: dict[str, tuple[type[BaseModel], Callable[[str], dict[str, Any]]]] = {
+    "bake": (BakeInput, bake_json.answer),
     "judge": (JudgeInput, _judge),
     "forecast": (ForecastInput, _forecast),
     "water": (WaterInput, _water),
@@ -419,6 +423,7 @@ def _parser() -> argparse.ArgumentParser:
         ("water", "how warm the water, and how much from tap, kettle and ice"),
         ("weigh", "a written recipe's lines in grams, low to high"),
         ("formula", "a formula in percent as a scaled weigh list"),
+        ("bake", "what oven, vessel, steam and loaf do together, minute by minute"),
         ("judge", "whether a dough, a culture or a loaf is ready, and what to do"),
     ):
         command = commands.add_parser(name, help=words, description=words.capitalize() + ".")

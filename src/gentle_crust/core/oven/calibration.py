@@ -1,0 +1,65 @@
+"""An oven learnt from what was measured: how strong, how far off its dial, which side is hot."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+import numpy as np
+
+from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core.oven.equipment import Side
+from gentle_crust.core.oven.staged import power_of
+
+
+@dataclass(frozen=True)
+class Learnt:
+    """What a calibration found; None or empty: not measured. Sentences say how."""
+
+    heater_w: float | None
+    heat_up_min: float | None
+    offset_k: float | None
+    hot_side: Side
+    said: tuple[str, ...]
+
+
+def calibrate(
+    kind: str,
+    volume_l: float,
+    heat_up: Sequence[tuple[float, float]] = (),
+    dial: Sequence[tuple[float, float]] = (),
+    browned: Side = "",
+) -> Learnt:
+    """Learn from an empty heat-up (minutes, thermometer C), dial against thermometer (C, C), and the browner side."""
+    said = []
+    minutes = watts = offset = None
+    if heat_up:
+        minutes = _to_225(heat_up)
+        watts = power_of(kind, volume_l, minutes)
+        said.append(f"Empty to {{225|c}} in {minutes:.0f} min: as a heater of {watts:.0f} W.")
+    if dial:
+        for index, (asked, read) in enumerate(dial):
+            within(f"dial[{index}].read_c", "The thermometer", read, 60, 500, " C")
+            within(f"dial[{index}].set_c", "The dial", asked, 60, 500, " C")
+        offset = round(float(np.median([read - asked for asked, read in dial])), 0)
+        within("dial", "The oven's difference from its dial", offset, -60, 60, " K")
+        way = "hotter" if offset > 0 else "cooler"
+        said.append("It keeps to its dial." if offset == 0 else f"{{{abs(offset):.0f}|dc}} {way} than its dial says.")
+    if browned:
+        said.append(f"Hotter at the {browned}: turn the loaf half-way.")
+    return Learnt(watts, minutes, offset, browned, tuple(said))
+
+
+def _to_225(heat_up: Sequence[tuple[float, float]]) -> float:
+    rows = sorted(heat_up)
+    for index, (minute, read) in enumerate(rows):
+        within(f"heat_up[{index}].min", "Minutes", minute, 0, 120, " min")
+        within(f"heat_up[{index}].c", "The thermometer", read, 0, 500, " C")
+    at, reads = np.array(rows).T
+    if len(rows) < 2 or reads[-1] < 150 or (np.diff(reads) < -15).any():
+        raise CraftError(
+            "heat_up", "That is no heat-up.", "Read the thermometer from cold, every few minutes, to 200 C or more."
+        )
+    if reads[-1] >= 225:
+        return float(np.interp(225.0, reads, at))
+    # The air nears its end like a bucket filling: carry the last slope on, slowing by the way still to go.
+    slope = (reads[-1] - reads[-2]) / max(at[-1] - at[-2], 0.5)
+    return float(at[-1] + (225.0 - reads[-1]) / max(slope * 0.8, 0.5))

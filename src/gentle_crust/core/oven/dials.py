@@ -1,0 +1,23 @@
+"""What a dial says: fan and still, gas marks."""
+
+from gentle_crust.core.oven.equipment import FAN_LOWER_C
+
+_MARK_1_C, _STEP_C = 135.0, 14.0
+"""Gas mark 1 is about 135 C, each mark about 14 C more (common)."""
+
+
+def gas_mark(still_c: float) -> str:
+    """The nearest gas mark (1/4 to 10) for a still oven's temperature; empty beyond."""
+    if still_c < 105:
+        return ""
+    if still_c < 118:
+        return "1/4"
+    if still_c < 129:
+        return "1/2"
+    mark = round((still_c - _MARK_1_C) / _STEP_C) + 1
+    return str(mark) if mark <= 10 else ""
+
+
+def other_dial(setpoint_c: float, fan: bool) -> float:
+    """The same heat with the fan off (if it is on) or on."""
+    return setpoint_c + FAN_LOWER_C if fan else setpoint_c - FAN_LOWER_C

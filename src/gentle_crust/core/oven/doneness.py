@@ -1,0 +1,72 @@
+"""Done or not: which sign lags and what to do about it, and how long to wait before cutting."""
+
+from dataclasses import dataclass
+
+from gentle_crust.core.oven.staged import Done
+
+_LAGS_MIN = 4.0
+
+
+@dataclass(frozen=True)
+class Lag:
+    """What comes last, by how many minutes, and what to do if it lags: a sentence."""
+
+    last: str
+    by_min: float
+    remedy: str
+
+
+_REMEDIES = {
+    "colour": "Lower shelf out, upper shelf in; or the fan on for the last minutes, 10 K hotter.",
+    "core": "Too dark before the core is done: foil over it, 20 K cooler, and give it its time.",
+    "loss": "Out of its tin or off its tray, door ajar, 5 min more: it dries without browning.",
+}
+_CUT_EARLY = {
+    True: "Rye cut the same day smears: its crumb is still setting.",
+    False: "Cut hot, the crumb tears and stays gummy, and the loaf goes stale sooner.",
+}
+
+
+def lag(done: Done) -> Lag:
+    """Which of core, colour and loss is last, and the remedy if it lags."""
+    minutes = sorted(m if m is not None else 1e3 for m in (done.core_min, done.colour_min, done.loss_min))
+    return Lag(done.last, round(min(minutes[2] - minutes[1], 99), 1), _REMEDIES[done.last])
+
+
+def cutting(rye: bool) -> str:
+    """What cutting early does."""
+    return _CUT_EARLY[rye]
+
+
+@dataclass(frozen=True)
+class Sign:
+    """What was found on a loaf and the step that follows: minutes more, and how."""
+
+    code: str
+    text: str
+    minutes: int
+
+
+def remedies(
+    core_c: float | None, colour: float | None, base: float | None, loss: float | None, done: Done
+) -> tuple[Sign, ...]:
+    """What to do with a loaf that shows these signs (colour and base 0-100, loss a share; None: not looked at).
+
+    Empty: it is done, as far as was looked.
+    """
+    found = []
+    raw = core_c is not None and core_c < done.core_c - 1
+    dark = colour is not None and colour > done.colour + 20
+    if raw and core_c is not None:
+        more = max(3, min(20, round((done.core_c - core_c) * 0.9)))
+        if dark:
+            found.append(Sign("too_dark", "Foil over it, oven 20 K cooler.", more))
+        else:
+            found.append(Sign("core_low", "Back in as it was.", more))
+    elif colour is not None and colour < done.colour - 12:
+        found.append(Sign("pale", "Fan on or 10 K hotter, upper shelf.", 4))
+    if base is not None and base < 30 and not dark:
+        found.append(Sign("pale_base", "Back in without its tin or pot, on the bare rack or stone.", 5))
+    if loss is not None and loss < done.loss - 0.02 and not raw:
+        found.append(Sign("moist", "Oven off, door ajar: it dries without browning.", 6))
+    return tuple(found)

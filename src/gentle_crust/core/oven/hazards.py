@@ -1,0 +1,122 @@
+"""What in a set-up cannot be or can hurt: refused with the reason, or said as a caution at its stage."""
+
+from dataclasses import dataclass
+from typing import Literal
+
+from gentle_crust.core.cautions import caution
+from gentle_crust.core.oven.bake import Bake
+from gentle_crust.core.oven.equipment import Oven, Vessel, fits, vessel_row
+from gentle_crust.core.oven.kit import vessel_heat
+
+PAPER_C = 220.0
+"""What parchment commonly bears, if its maker says nothing else (common)."""
+_COLD_SHOCK = ("stone", "oven_floor", "lidded_clay", "lidded_enamel")
+_WET = ("hot_stones_and_water", "hot_pan", "water_pan")
+Weight = Literal["refused", "caution"]
+Moment = Literal["preheat", "load", "vent", "out"]
+
+
+@dataclass(frozen=True)
+class Hazard:
+    """A stable code, whether it is refused, at which stage it matters, the reason and the remedy in a sentence."""
+
+    code: str
+    weight: Weight
+    moment: Moment
+    text: str
+    field: str = ""
+
+
+def hottest_c(asked: Bake) -> float:
+    """The highest set point of a bake, preheating included if anything is in the oven then, C."""
+    return max([asked.preheat.setpoint_c, *(stage.setpoint_c for stage in asked.stages)])
+
+
+def hazards(
+    asked: Bake, vessel: Vessel | None = None, oven: Oven | None = None, paper_c: float | None = None
+) -> tuple[Hazard, ...]:
+    """All hazards of a bake, the refused first. ``vessel`` and ``oven`` are the baker's own, with the makers' limits;
+    ``paper_c`` what the paper in use bears (None: no paper)."""
+    found = [*_limits(asked, vessel, oven, paper_c), *_steaming(asked), *_oven(asked)]
+    return tuple(sorted(found, key=lambda hazard: hazard.weight == "caution"))
+
+
+def _limits(asked: Bake, vessel: Vessel | None, oven: Oven | None, paper_c: float | None) -> list[Hazard]:
+    hottest, heat = hottest_c(asked), vessel_heat(asked.vessel.kind)
+    found = []
+    if oven is not None and hottest > oven.top_c:
+        text = f"The oven reaches {{{oven.top_c:.0f}|c}}, this bake asks for {{{hottest:.0f}|c}}. Lower the set point."
+        found.append(Hazard("too_hot", "refused", "preheat", text, "stages"))
+    name = (vessel.name if vessel else heat.name).lower()
+    rated = (vessel.rated_c if vessel else None) or float(vessel_row(asked.vessel.kind)["rated_c"])
+    if hottest > rated:
+        given = "its maker's limit is" if vessel and vessel.rated_c else "its kind commonly bears"
+        text = f"The {name} at {{{hottest:.0f}|c}}: {given} {{{rated:.0f}|c}}. Lower the set point or take another."
+        found.append(Hazard("rating", "refused" if vessel and vessel.rated_c else "caution", "preheat", text, "vessel"))
+    if vessel and vessel.knob_c and hottest > vessel.knob_c:
+        text = (
+            f"The lid's knob bears {{{vessel.knob_c:.0f}|c}}, this bake has {{{hottest:.0f}|c}}."
+            " Fit a metal one, or lower the set point."
+        )
+        found.append(Hazard("knob", "refused", "preheat", text, "vessel"))
+    allowed = vessel.heats_empty if vessel and vessel.heats_empty is not None else None
+    if asked.vessel.preheated == "whole" and heat.material in ("enamel", "clay") and not allowed:
+        text = f"Heating the {name} empty can craze or crack it. Start it cold, unless its maker allows it."
+        found.append(Hazard("empty_preheat", "caution" if allowed is None else "refused", "preheat", text, "vessel"))
+    if paper_c is not None and hottest > paper_c:
+        text = f"Paper at {{{hottest:.0f}|c}}: it bears {{{paper_c:.0f}|c}}. Use meal or a bare floor, or bake cooler."
+        found.append(Hazard("paper", "refused", "load", text, "paper_c"))
+    if vessel is not None:
+        misfit = fits(vessel, asked.loaf.shape, asked.loaf.dough_g)
+        if misfit:
+            found.append(Hazard("fit", "refused", "load", misfit, "vessel"))
+    return found
+
+
+def _steaming(asked: Bake) -> list[Hazard]:
+    found = []
+    kinds = [source.kind for source in asked.steam]
+    lidded = vessel_heat(asked.vessel.kind).lid_kg > 0
+    for index, kind in enumerate(kinds):
+        field = f"steam[{index}].kind"
+        if kind == "ice_in_pot":
+            if asked.vessel.kind in _COLD_SHOCK and asked.vessel.preheated == "whole":
+                text = f"Ice on hot {vessel_heat(asked.vessel.kind).material} can crack it. Leave the ice out."
+                found.append(Hazard("ice", "refused", "load", text, field))
+            else:
+                text = "Ice makes a mess and no visible difference; it cools the base. Not recommended."
+                found.append(Hazard("ice", "caution", "load", text, field))
+        if kind == "built_in" and asked.oven.kind != "built_in_steam":
+            text = "This oven has no steam of its own; it was reckoned as if it had."
+            found.append(Hazard("built_in", "caution", "load", text, field))
+        if kind == "soaked_towels":
+            found.append(Hazard("towels", "caution", "load", caution("towels").text, field))
+            if any(stage.fan for stage in asked.stages):
+                text = "Towels and a fan: nothing loose may be drawn to the element. Weigh them down, or fan off."
+                found.append(Hazard("towels_fan", "caution", "load", text, field))
+            wet = (asked.steam[index].g or 400) / 10
+            if asked.vent_min > wet - 15:
+                text = f"The towels are dry after about {wet - 15:.0f} min: never dry. More water, or out sooner."
+                found.append(Hazard("towels_dry", "refused" if wet < 20 else "caution", "vent", text, field))
+        if kind == "mist_walls":
+            found.append(Hazard("spray", "caution", "load", caution("spray").text, field))
+        if kind == "hot_stones_and_water":
+            found.append(Hazard("stones", "caution", "preheat", caution("steam_stones").text, field))
+        if kind in _WET:
+            found.append(Hazard("steam_water", "caution", "load", caution("steam_water").text, field))
+            if asked.oven.kind == "gas":
+                text = "A pan on a gas oven's floor blocks its vents: put it on a rack, and leave the floor free."
+                found.append(Hazard("gas_floor", "caution", "preheat", text, field))
+    if lidded and any(kind not in ("none", "ice_in_pot") for kind in kinds):
+        text = "Under a lid the loaf makes all the steam it needs: extra steam makes no visible difference."
+        found.append(Hazard("under_lid", "caution", "load", text, "steam"))
+    return found
+
+
+def _oven(asked: Bake) -> list[Hazard]:
+    found = []
+    if asked.oven.kind == "wood":
+        found.append(Hazard("wood", "caution", "preheat", caution("wood").text))
+    if asked.oven.kind == "gas":
+        found.append(Hazard("gas", "caution", "preheat", caution("gas").text))
+    return found

@@ -1,0 +1,206 @@
+"""Every way to bake a loaf that the baker's kit allows: simulated, weighed against what is wanted, and said why."""
+
+from collections.abc import Callable, Iterable
+from concurrent.futures import ThreadPoolExecutor
+from dataclasses import dataclass, replace
+from math import ceil
+from typing import Literal
+
+from gentle_crust.core.oven.equipment import Oven, Vessel, fits, vessel_row
+from gentle_crust.core.oven.hazards import Hazard, hazards
+from gentle_crust.core.oven.kit import Preheated, row_of
+from gentle_crust.core.oven.loaf import Loaf
+from gentle_crust.core.oven.profile import RECOVERY_MIN
+from gentle_crust.core.oven.staged import BEST_STEAM, Crust, Draft, Want, draft, usual_preheat
+
+Wish = Literal["usual", "thin", "thick", "soft", "tall", "many", "tidy"]
+CRITERIA = ("spring", "crust", "evenness", "throughput", "effort", "mess", "hazard")
+WEIGHTS: dict[Wish, tuple[float, ...]] = {
+    "usual": (4, 3, 2, 1, 0.5, 0.5, 1.5),
+    "thin": (3, 4, 1, 1, 1, 1, 2),
+    "thick": (2, 4, 2, 1, 1, 1, 2),
+    "soft": (2, 4, 2, 1, 1, 1, 2),
+    "tall": (6, 2, 1, 1, 1, 1, 2),
+    "many": (1, 2, 1, 6, 1, 1, 2),
+    "tidy": (1, 2, 1, 1, 4, 6, 3),
+}
+"""How much each criterion counts for each wish (practice)."""
+_CRUST_OF: dict[Wish, Crust] = {"thin": "thin", "thick": "thick", "soft": "soft"}
+_THICK_MM: dict[Crust, float] = {"usual": 4.0, "thin": 2.5, "thick": 6.0, "soft": 1.5}
+_FLATTEST, _TALLEST = 45.0, 85.0
+
+
+@dataclass(frozen=True)
+class Point:
+    """One criterion: 0-5, and the reason in words."""
+
+    criterion: str
+    score: float
+    why: str
+
+
+@dataclass(frozen=True)
+class Way:
+    """One vessel with one way to steam. Unfit: why, and nothing else. ``score`` is 0-100 by the wish's weights."""
+
+    key: str
+    vessel: Vessel
+    preheated: Preheated
+    steam: tuple[str, ...]
+    unfit: str
+    score: float = 0.0
+    points: tuple[Point, ...] = ()
+    drawn: Draft | None = None
+    all_min: int = 0
+    loads: int = 0
+    hazards: tuple[Hazard, ...] = ()
+
+
+def rank(
+    loaf: Loaf,
+    pieces: int,
+    vessels: Iterable[Vessel],
+    oven: Oven,
+    means: tuple[str, ...],
+    wish: Wish = "usual",
+    rye: bool = False,
+    altitude_m: float = 0.0,
+    paper_c: float | None = None,
+) -> tuple[Way, ...]:
+    """All ways, the best first, the unfit last. ``means`` are the baker's ways to steam."""
+    asked = [
+        (vessel, preheated, steam)
+        for vessel in vessels
+        for preheated, steam in _options(vessel, oven, loaf.shape, means)
+    ]
+
+    def one(option: tuple[Vessel, Preheated, tuple[str, ...]]) -> Way:
+        vessel, preheated, steam = option
+        key = "+".join((vessel.id, preheated, *steam))
+        misfit = fits(vessel, loaf.shape, loaf.dough_g)
+        if misfit:
+            return Way(key, vessel, preheated, steam, misfit)
+        want = Want(_CRUST_OF.get(wish, "usual"), rye, steam, True, preheated)
+        made = draft(loaf, pieces, vessel, oven, want, altitude_m)
+        found = hazards(made.bake, vessel, oven, paper_c if _on_paper(vessel) else None)
+        refused = next((hazard.text for hazard in found if hazard.weight == "refused"), "")
+        loads = ceil(pieces / made.per_load)
+        every = loads * round(made.bake.minutes) + (loads - 1) * RECOVERY_MIN
+        return Way(key, vessel, preheated, steam, refused, 0.0, (), made, every, loads, found)
+
+    with ThreadPoolExecutor(2) as pool:
+        ways = list(pool.map(one, asked))
+    ways = _once_each_unfit(ways)
+    quickest = min((way.all_min for way in ways if not way.unfit), default=1)
+    scored = [way if way.unfit else _scored(way, wish, quickest, oven) for way in ways]
+    return tuple(sorted(scored, key=lambda way: (bool(way.unfit), -way.score)))
+
+
+def _once_each_unfit(ways: list[Way]) -> list[Way]:
+    """A vessel that cannot be used is said once, not with every way to steam."""
+    seen: set[str] = set()
+    kept = []
+    for way in ways:
+        mark = f"{way.vessel.id} {way.unfit}"
+        if way.unfit and mark in seen:
+            continue
+        seen.add(mark)
+        kept.append(way)
+    return kept
+
+
+def _options(vessel: Vessel, oven: Oven, shape: str, means: tuple[str, ...]) -> list[tuple[Preheated, tuple[str, ...]]]:
+    """The ways to use one vessel: hot or cold for a pot, each means of steam for an open bake."""
+    if fits(vessel, shape, 30):
+        return [(usual_preheat(vessel), ())]
+    if vessel_row(vessel.kind)["lidded"] == "1":
+        usual = usual_preheat(vessel)
+        other: Preheated = "none" if usual == "whole" else "whole"
+        hot = [(usual, ())] + ([(other, ())] if other == "none" or vessel.heats_empty else [])
+        return [(preheated, ()) for preheated, _ in hot]
+    hot_or_not = usual_preheat(vessel)
+    if shape in ("pan_loaf", "flat_round"):
+        return [(hot_or_not, ())]
+    usable = [kind for kind in BEST_STEAM if kind in means or (kind == "built_in" and oven.kind == "built_in_steam")]
+    options: list[tuple[str, ...]] = [(), *((kind,) for kind in usable)]
+    if "mist_walls" in means:
+        options.append(("mist_walls",))
+    if {"hot_stones_and_water", "soaked_towels"} <= set(usable):
+        options.append(("hot_stones_and_water", "soaked_towels"))
+    return [(hot_or_not, steam) for steam in options]
+
+
+def _on_paper(vessel: Vessel) -> bool:
+    return vessel.kind in ("tray", "perforated_tray", "stone", "steel", "lidded_cast_iron")
+
+
+def _scored(way: Way, wish: Wish, quickest: int, oven: Oven) -> Way:
+    made = way.drawn
+    assert made is not None  # noqa: S101 - only the unfit have none
+    points = tuple(
+        Point(name, round(min(max(score, 0.0), 5.0), 1), why)
+        for name, (score, why) in zip(
+            CRITERIA,
+            (
+                _spring(made),
+                _crust(made, _CRUST_OF.get(wish, "usual")),
+                _evenness(made, way.vessel, oven),
+                _throughput(way, quickest),
+                _of_tables(way, "effort", "little to do"),
+                _of_tables(way, "mess", "nothing to clean"),
+                _of_tables(way, "hazard", "nothing that scalds or cracks"),
+            ),
+            strict=True,
+        )
+    )
+    weights = WEIGHTS[wish]
+    score = sum(weight * point.score for weight, point in zip(weights, points, strict=True)) / sum(weights) * 20
+    return replace(way, score=round(score, 1), points=points)
+
+
+def _spring(made: Draft) -> tuple[float, str]:
+    index, sets = made.baked.end("spring"), made.baked.skin_set_min
+    soft = "its skin stays soft throughout" if sets is None else f"its skin stays soft for {sets:.0f} min"
+    return (index - _FLATTEST) / (_TALLEST - _FLATTEST) * 5, soft
+
+
+def _crust(made: Draft, crust: Crust) -> tuple[float, str]:
+    colour, thick = made.baked.end("colour"), made.baked.end("crust_mm")
+    far = abs(colour - made.done.colour) / 8 + abs(thick - _THICK_MM[crust]) / 1.2
+    if made.done.minute is None:
+        return 0.5, f"never done: {_WORDS[made.done.last]} does not get there"
+    return 5 - far, f"{shade(colour)}, some {thick:.0f} mm thick"
+
+
+def _evenness(made: Draft, vessel: Vessel, oven: Oven) -> tuple[float, str]:
+    top, base = made.baked.end("colour"), made.baked.end("base_colour")
+    turned = 0.8 if vessel.kind in ("tray", "perforated_tray") and oven.kind != "electric_fan" else 0.0
+    word = "base paler than the top" if base < top - 15 else "base darker than the top" if base > top + 15 else "even"
+    return 5 - abs(top - base) / 14 - turned, word + ("; wants turning" if turned else "")
+
+
+def _throughput(way: Way, quickest: int) -> tuple[float, str]:
+    many = "one load" if way.loads == 1 else f"{way.loads} loads"
+    return 5 * quickest / max(way.all_min, 1), f"{many}, {way.all_min} min in all"
+
+
+def _of_tables(way: Way, column: str, none: str) -> tuple[float, str]:
+    vessel = vessel_row(way.vessel.kind)
+    rows = [(float(vessel[column]), vessel["handling"])]
+    for kind in way.steam:
+        row = row_of("steam", "steam.kind", "a way to steam", kind)
+        rows.append((float(row[column]), row["why"]))
+    worst: Callable[[tuple[float, str]], float] = lambda each: each[0]  # noqa: E731
+    top = max(rows, key=worst)
+    return 5 - sum(points for points, _ in rows), top[1] if top[0] > 0 else none
+
+
+_WORDS = {"core": "the core", "colour": "the colour", "loss": "drying"}
+
+
+def shade(colour: float) -> str:
+    """A colour index in a baker's word."""
+    for limit, word in ((15, "pale"), (32, "light"), (50, "golden"), (68, "deep"), (82, "dark")):
+        if colour < limit:
+            return word
+    return "very dark"

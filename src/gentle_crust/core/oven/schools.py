@@ -1,0 +1,180 @@
+"""Where bakers disagree about the oven: the schools as variants of one bake, with what each changes and costs."""
+
+from collections.abc import Callable
+from dataclasses import dataclass, replace
+
+from gentle_crust.core.oven.bake import Bake, Baked, bake
+from gentle_crust.core.oven.equipment import FAN_LOWER_C, Oven, Vessel, vessel_row
+from gentle_crust.core.oven.kit import Preheat, Stage, Steam
+from gentle_crust.core.oven.loaf import Loaf
+from gentle_crust.core.oven.ranking import shade
+from gentle_crust.core.oven.staged import Done, Draft, Want, done_of, draft
+
+_LONGER_MIN = 60.0
+
+
+@dataclass(frozen=True)
+class School:
+    """A variant: its question, what bakers of this school do, how it went against the usual, and a sentence on that.
+
+    ``default`` marks the one that was drawn up; ``minutes`` is in the oven until done, ``heating_min`` before it.
+    """
+
+    key: str
+    question: str
+    what: str
+    default: bool
+    minutes: float | None
+    heating_min: float
+    spring: float
+    colour: float
+    loss: float
+    changes: str
+    advice: str = ""
+
+
+def schools(
+    loaf: Loaf, pieces: int, vessel: Vessel, oven: Oven, want: Want, altitude_m: float = 0.0
+) -> tuple[School, ...]:
+    """The variants that make sense for this vessel, beside the bake as drawn up."""
+    made = draft(loaf, pieces, vessel, oven, want, altitude_m)
+    variants = _lidded(made) if vessel_row(vessel.kind)["lidded"] == "1" else _open(made)
+    variants += _heat(made, oven)
+    found = []
+    for key, question, what, change, advice in variants:
+        asked = change(made.bake) if change else made.bake
+        # The last stage goes on until the loaf is done by the same signs.
+        open_end = replace(asked.stages[-1], minutes=asked.stages[-1].minutes + _LONGER_MIN)
+        went = bake(replace(asked, stages=(*asked.stages[:-1], open_end)))
+        done = done_of(went, made.done.core_c, made.done.colour, made.done.loss)
+        at = done.minute if done.minute is not None else asked.minutes + _LONGER_MIN
+        found.append(
+            School(
+                key,
+                question,
+                what,
+                change is None,
+                done.minute,
+                asked.preheat.minutes,
+                went.end("spring"),
+                went.at("colour", at),
+                went.at("loss", at),
+                "" if change is None else _said(made, asked, went, done, at),
+                advice,
+            )
+        )
+    return tuple(found)
+
+
+_Variant = tuple[str, str, str, Callable[[Bake], Bake] | None, str]
+
+
+def _vessel(asked: Bake, **change: object) -> Bake:
+    return replace(asked, vessel=replace(asked.vessel, **change))  # type: ignore[arg-type]
+
+
+def _lidded(made: Draft) -> list[_Variant]:
+    heat = made.bake.stages[0].setpoint_c
+    long = made.bake.stages[0].minutes
+    ask = "Preheat the pot?"
+    found: list[_Variant] = []
+    hot = Preheat(heat, 40, made.bake.preheat.fan)
+    cold = Preheat(heat, 0, made.bake.preheat.fan)
+
+    def starting(preheat: Preheat, kind: str, more: float) -> Callable[[Bake], Bake]:
+        def change(asked: Bake) -> Bake:
+            first = replace(asked.stages[0], minutes=max(asked.stages[0].minutes + more, 8))
+            return _vessel(replace(asked, preheat=preheat, stages=(first, *asked.stages[1:])), preheated=kind)
+
+        return change
+
+    now = made.bake.vessel.preheated
+    found.append(("hot", ask, "The whole pot", None if now == "whole" else starting(hot, "whole", -18), ""))
+    found.append(
+        ("lid", ask, "The lid only", starting(hot, "lid", 6), "The dough proofs in the pot and goes in with it.")
+    )
+    found.append(("cold", ask, "Nothing: a cold start", None if now == "none" else starting(cold, "none", 15), ""))
+    shorter = "When to uncover?"
+
+    def uncover(by: float) -> Callable[[Bake], Bake]:
+        def change(asked: Bake) -> Bake:
+            first = replace(asked.stages[0], minutes=max(asked.stages[0].minutes + by, 5))
+            return replace(asked, stages=(first, *asked.stages[1:]))
+
+        return change
+
+    found.append(("early", shorter, f"Sooner, after {max(long - 8, 5):.0f} min", uncover(-8), ""))
+    found.append(("late", shorter, f"Later, after {long + 10:.0f} min", uncover(10), ""))
+    ice = "Ice in the pot?"
+
+    def iced(asked: Bake) -> Bake:
+        return replace(asked, steam=(Steam("ice_in_pot"),))
+
+    if now == "whole" and made.bake.vessel.kind in ("lidded_cast_iron", "metal_dome"):
+        found.append(("ice", ice, "A handful of ice", iced, "Not recommended: no visible difference, and a mess."))
+    return found
+
+
+def _open(made: Draft) -> list[_Variant]:
+    found: list[_Variant] = []
+    ask = "Oven off at the start?"
+
+    def off(asked: Bake) -> Bake:
+        first = Stage(15, 0, True, False)
+        return replace(asked, stages=(first, *asked.stages[1:])) if len(asked.stages) > 1 else asked
+
+    if len(made.bake.stages) > 1:
+        found.append(("on", ask, "The oven on throughout", None, ""))
+        found.append(("off", ask, "Off for the first 15 min", off, "Not recommended: hardly any difference."))
+        spray = "Spray the walls?"
+
+        def walls(asked: Bake) -> Bake:
+            return replace(asked, steam=(*asked.steam, Steam("mist_walls")))
+
+        found.append(("spray", spray, "Six sprays as well", walls, "Never on glass or lamps: mist the loaf outside."))
+    return found
+
+
+def _heat(made: Draft, oven: Oven) -> list[_Variant]:
+    ask = "How hot?"
+    even = 230.0 - (FAN_LOWER_C if oven.kind == "electric_fan" else 0.0)
+    hot = min(260.0 - (FAN_LOWER_C if oven.kind == "electric_fan" else 0.0), oven.top_c)
+
+    def at(first: float, second: float) -> Callable[[Bake], Bake]:
+        def change(asked: Bake) -> Bake:
+            stages = [replace(stage, setpoint_c=first if i == 0 else second) for i, stage in enumerate(asked.stages)]
+            return replace(asked, preheat=replace(asked.preheat, setpoint_c=first), stages=tuple(stages))
+
+        return change
+
+    if made.bake.loaf.shape == "pan_loaf" or made.bake.oven.kind == "wood":
+        return []
+    first = made.bake.stages[0].setpoint_c
+    found: list[_Variant] = []
+    if abs(even - first) > 3 or made.bake.stages[-1].setpoint_c != first:
+        found.append(("even", ask, f"{{{even:.0f}|c}} throughout", at(even, even), ""))
+    if hot - first > 3:
+        found.append(("hotter", ask, f"{{{hot:.0f}|c}}, then {{{even:.0f}|c}}", at(hot, even), ""))
+    return found
+
+
+def _said(made: Draft, asked: Bake, went: Baked, done: Done, at: float) -> str:
+    """What a variant changes and costs, in words."""
+    words = []
+    usual = made.done.minute
+    if done.minute is None:
+        words.append("is not done within an hour more")
+    elif usual is not None and abs(done.minute - usual) >= 1.5:
+        words.append(f"done {abs(done.minute - usual):.0f} min {'later' if done.minute > usual else 'sooner'}")
+    heating = asked.preheat.minutes - made.bake.preheat.minutes
+    if abs(heating) >= 5:
+        words.append(f"{abs(heating):.0f} min {'more' if heating > 0 else 'less'} heating")
+    spring = went.end("spring") / max(made.baked.end("spring"), 1)
+    if abs(spring - 1) < 0.05:
+        words.append("springs the same within what can be seen")
+    else:
+        words.append(f"springs {'more' if spring > 1 else 'less'} ({spring * 100 - 100:+.0f} %)")
+    colour = went.at("colour", at)
+    if shade(colour) != shade(made.baked.end("colour")):
+        words.append(f"{shade(colour)} when done")
+    return "; ".join(words).capitalize() + "."

@@ -1,0 +1,168 @@
+"""A bake as JSON: the question, and the answer a minute at a time."""
+
+from typing import Annotated, Any, Literal
+
+import numpy as np
+from pydantic import AllowInfNan, BaseModel, ConfigDict, Field, StrictBool
+
+from gentle_crust.core.errors import CraftError
+from gentle_crust.core.oven.bake import Bake, Baked, bake
+from gentle_crust.core.oven.hazards import hazards
+from gentle_crust.core.oven.kit import InVessel, OvenHeat, OvenKind, Preheat, Stage, Steam
+from gentle_crust.core.oven.loaf import Loaf
+
+Number = Annotated[float, AllowInfNan(False)]
+_CORES = (90, 93, 96)
+
+
+class _Strict(BaseModel):
+    model_config = ConfigDict(extra="forbid")
+
+
+class LoafInput(_Strict):
+    """Dough per piece, and how many pieces go in together; sugar, milk and malt are shares of the flour (0-1)."""
+
+    dough_g: Number
+    hydration: Number = 0.72
+    start_c: Number = 22.0
+    shape: str = "boule"
+    pieces: int = 1
+    sugar: Number = 0.0
+    milk: Number = 0.0
+    malt: Number = 0.0
+    cold_hours: Number = 0.0
+
+
+class VesselInput(_Strict):
+    """A vessel; `preheated`: whether it was heated with the oven, or `"lid"` for its lid only."""
+
+    kind: str
+    preheated: StrictBool | Literal["lid"] = True
+    base_kg: Number | None = None
+    lid_kg: Number | None = None
+    inside_l: Number | None = None
+
+
+class OvenInput(_Strict):
+    """An oven; `offset_k`: how much hotter than its dial it is."""
+
+    kind: OvenKind = "electric"
+    heater_w: Number = 2500.0
+    volume_l: Number = 55.0
+    offset_k: Number = 0.0
+
+
+class PreheatInput(_Strict):
+    """Minutes of heating before loading, at a set point."""
+
+    setpoint_c: Number
+    minutes: Number
+    fan: bool = False
+
+
+class SteamInput(_Strict):
+    """A source of steam: grams of water and minutes from loading (before it: negative); omitted, the usual."""
+
+    kind: str = "none"
+    g: Number | None = None
+    at_min: Number | None = None
+
+
+class StageInput(_Strict):
+    """Minutes at a set point (0: oven off); covered, or steaming if there is no lid; fan on or off."""
+
+    minutes: Number
+    setpoint_c: Number
+    covered: bool = False
+    fan: bool = False
+
+
+class BakeInput(_Strict):
+    """Question of `gentle-crust bake`. Without `preheat`: 50 min at the first stage's set point."""
+
+    loaf: LoafInput
+    vessel: VesselInput
+    oven: OvenInput = OvenInput()
+    preheat: PreheatInput | None = None
+    steam: SteamInput | Annotated[list[SteamInput], Field(max_length=6)] = []
+    stages: Annotated[list[StageInput], Field(min_length=1, max_length=12)]
+    altitude_m: Number = 0.0
+    room_c: Number = 21.0
+
+    def bake(self) -> Bake:
+        """As the core takes it."""
+        hot: Literal["whole", "lid", "none"] = (
+            "lid" if self.vessel.preheated == "lid" else "whole" if self.vessel.preheated else "none"
+        )
+        first = self.stages[0]
+        heating = self.preheat or PreheatInput(setpoint_c=first.setpoint_c, minutes=50, fan=first.fan)
+        steam = self.steam if isinstance(self.steam, list) else [self.steam]
+        return Bake(
+            Loaf(**self.loaf.model_dump()),
+            InVessel(self.vessel.kind, hot, self.vessel.base_kg, self.vessel.lid_kg, self.vessel.inside_l),
+            OvenHeat(**self.oven.model_dump()),
+            Preheat(**heating.model_dump()),
+            tuple(Stage(**stage.model_dump()) for stage in self.stages),
+            tuple(Steam(**each.model_dump()) for each in steam),
+            self.altitude_m,
+            self.room_c,
+        )
+
+
+def answer(text: str) -> dict[str, Any]:
+    """The bake asked for in JSON, simulated. CraftError for what cannot or must not be."""
+    asked = BakeInput.model_validate_json(text).bake()
+    went = bake(asked)
+    found = hazards(asked)
+    for hazard in found:
+        if hazard.weight == "refused":
+            raise CraftError(hazard.field, *_two(hazard.text))
+    said = [{"code": hazard.code, "text": _plain(hazard.text)} for hazard in found]
+    return {**course(asked, went), "warnings": said}
+
+
+def course(asked: Bake, went: Baked) -> dict[str, Any]:
+    """How a bake went, a minute at a time: temperatures C, colour and spring as indices (0-100)."""
+    minutes = np.arange(0, int(asked.minutes + 1e-9) + 1)
+    lines = {
+        "chamber_c": "chamber",
+        "vessel_c": "vessel",
+        "crust_c": "crust",
+        "core_c": "core",
+        "loss_fraction": "loss",
+        "colour": "colour",
+    }
+    curves = {key: np.interp(minutes, went.minutes, getattr(went, line)) for key, line in lines.items()}
+    return {
+        "core_minutes_to": {str(core): _rounded(went.minute_of("core", core)) for core in _CORES},
+        "end": {
+            "core_c": round(went.end("core"), 1),
+            "crust_c": round(went.end("crust"), 1),
+            "colour": round(went.end("colour"), 1),
+            "base_colour": round(went.end("base_colour"), 1),
+            "loss_fraction": round(went.end("loss"), 4),
+            "crust_mm": round(went.end("crust_mm"), 1),
+        },
+        "spring_index": round(went.end("spring"), 1),
+        "curve": [
+            {"minutes": int(minute), **{key: round(float(values[i]), 4) for key, values in curves.items()}}
+            for i, minute in enumerate(minutes)
+        ],
+    }
+
+
+def _rounded(minute: float | None) -> float | None:
+    return None if minute is None else round(minute, 1)
+
+
+def _plain(text: str) -> str:
+    """A sentence of the core with its figures in C."""
+    import re
+
+    return re.sub(r"\{([-\d.]+)\|(\w+)\}", lambda m: f"{m[1]} {'g' if m[2] == 'g' else 'C'}", text)
+
+
+def _two(text: str) -> tuple[str, str]:
+    """The reason and the remedy of a hazard's text."""
+    reason, _, remedy = _plain(text).partition(". ")
+    return reason.rstrip(".") + ".", remedy or "Change the set-up."
