@@ -28,7 +28,7 @@ def test_every_vessel_and_shape_has_a_bake_that_a_baker_would_recognise(kind, sh
     assert 165 <= last.setpoint_c <= first.setpoint_c <= 270
     assert not last.covered
     assert 6 <= found.minutes <= 80
-    assert found.core[-1][1] >= found.core_done_c - 1
+    assert found.core[-1].core_c >= found.core_done_c - 1
     assert 0 < found.touch_min < found.minutes
     assert first.setpoint_c <= float(vessel_row(kind)["rated_c"])
 

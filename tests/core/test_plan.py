@@ -177,8 +177,9 @@ def test_fan_oven_is_set_lower_and_more_loaves_than_pots_go_in_loads():
 def test_core_course_ends_done():
     bake = profile(POTS, Oven(), "boule", 850, 2, 0, False)
     course = bake.core
-    assert course[0] == (0, pytest.approx(24)) and bake.core_done_c <= course[-1][1] <= bake.core_done_c + 4
-    assert np.all(np.diff([c for _, c in course]) >= 0)
+    assert course[0].minutes == 0 and course[0].core_c == pytest.approx(24)
+    assert bake.core_done_c <= course[-1].core_c <= bake.core_done_c + 4
+    assert np.all(np.diff([point.core_c for point in course]) >= 0)
 
 
 def test_cautions_stand_at_their_step_once():

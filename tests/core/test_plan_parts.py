@@ -152,7 +152,7 @@ def test_the_ribbon_joins_up_and_its_band_encloses_it(plans, case):
     assert abs(rest.points[-1].at - proof.points[0].at) < timedelta(seconds=2)
     assert rest.points[0].rise < bulk.points[-1].rise + 1e-6
     assert abs(proof.points[-1].at - ribbon.bake[0].start) < timedelta(seconds=2)
-    assert ribbon.core[0].core_c < 30 and ribbon.core[-1].core_c == pytest.approx(ribbon.core_done_c, abs=0.2)
+    assert ribbon.core[0].core_c < 30 and 0 <= ribbon.core[-1].core_c - ribbon.core_done_c < 5
     assert ribbon.greatest_rise == max(point.rise for part in ribbon.parts for point in part.points)
 
 

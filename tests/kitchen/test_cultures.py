@@ -199,7 +199,7 @@ def test_a_plan_reports_at_once_when_the_culture_needs_longer_and_what_would_do(
     assert problems and problems[0].minutes > 0
     fields = {mend.field for mend in plans.mends(asked)}
     assert "ready" in fields
-    lively = Asked("tidewater-country", ready="2026-11-28T18:15", proof="room", culture_id="gull")
+    lively = Asked("tidewater-country", ready="2026-11-28T17:30", proof="room", culture_id="gull")
     assert plans.preview(lively).plan.problems
     assert {"yeast_supplement_percent", "ready"} <= {mend.field for mend in plans.mends(lively)}
 

@@ -16,6 +16,7 @@ from gentle_crust.api.bench_room import bench
 from gentle_crust.api.culture_room import cultures
 from gentle_crust.api.formula_room import formulas
 from gentle_crust.api.kitchen_room import kitchen
+from gentle_crust.api.oven_room import oven
 from gentle_crust.api.plan_room import plans
 from gentle_crust.api.water_room import water
 from gentle_crust.core.errors import CraftError
@@ -44,7 +45,7 @@ def create_app(
     app.extensions["gentle_crust_now"] = now
     app.extensions["gentle_crust_photos"] = PhotoShelf(folder_of(sessions))
     guard.protect(app, listening, passcode)
-    for blueprint in (kitchen, formulas, plans, water, cultures, bench):
+    for blueprint in (kitchen, formulas, plans, water, cultures, bench, oven):
         app.register_api(blueprint)
     _answer_refusals(app)
     _serve_pages(app)

@@ -89,6 +89,13 @@ class OvenBody(Strict):
 
     kind: Literal["electric", "electric_fan", "gas", "built_in_steam", "wood"] = "electric"
     top_c: Number = 250
+    volume_l: Number = 55
+    heater_w: Number | None = None
+    heat_up_min: Number | None = None
+    offset_k: Number = 0
+    hot_side: Literal["", "left", "right", "back", "front"] = ""
+    shelves: int = 3
+    shelf_cm2: Number = 1600
 
 
 class VesselBody(Strict):
@@ -98,6 +105,12 @@ class VesselBody(Strict):
     kind: Short
     name: Short
     count: int = 1
+    base_kg: Number | None = None
+    lid_kg: Number | None = None
+    inside_l: Number | None = None
+    rated_c: Number | None = None
+    knob_c: Number | None = None
+    heats_empty: bool | None = None
 
 
 class KitchenBody(Strict):
@@ -114,6 +127,8 @@ class KitchenBody(Strict):
     sleep_to: Short
     oven: OvenBody
     vessels: Annotated[list[VesselBody], Field(max_length=40)]
+    steam: Annotated[list[Short], Field(max_length=12)] = ["hot_pan", "mist_loaf"]
+    paper_c: Number | None = 220
     fahrenheit: bool = False
     ounces: bool = False
     hot_tap_c: Number | None = None
@@ -127,9 +142,10 @@ class KitchenBody(Strict):
 
     def settings(self) -> Settings:
         """As the kitchen takes it."""
-        values = self.model_dump(exclude={"oven", "vessels"})
+        values = self.model_dump(exclude={"oven", "vessels", "steam"})
         vessels = tuple(Vessel(**vessel.model_dump()) for vessel in self.vessels)
-        return Settings(**values, oven=Oven(**self.oven.model_dump()), vessels=vessels)
+        oven = Oven(**self.oven.model_dump())
+        return Settings(**values, oven=oven, vessels=vessels, steam=tuple(self.steam))
 
 
 class KeyPath(BaseModel):

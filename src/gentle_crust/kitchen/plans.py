@@ -197,6 +197,7 @@ def _wish(asked: Asked, settings: Settings, formula: Formula) -> tuple[Wish, Kit
         settings.altitude_m,
         settings.hot_tap_c,
         settings.scale_g,
+        settings.steam,
     )
 
 

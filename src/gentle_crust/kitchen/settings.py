@@ -10,6 +10,7 @@ from sqlalchemy.orm import Session, sessionmaker
 from gentle_crust.core.errors import CraftError, within
 from gentle_crust.core.formula.checks import Equipment
 from gentle_crust.core.oven.equipment import Oven, Vessel, vessel_row
+from gentle_crust.core.oven.kit import row_of
 from gentle_crust.core.scheduling.clock import Nights, zone_of
 from gentle_crust.kitchen.now import Now
 from gentle_crust.store.repositories import Kitchens
@@ -35,6 +36,10 @@ class Settings:
         Vessel("tin", "tin", "Loaf tins", 2),
         Vessel("tray", "tray", "Tray", 1),
     )
+    steam: tuple[str, ...] = ("hot_pan", "mist_loaf")
+    """The ways to steam that there are."""
+    paper_c: float | None = 220.0
+    """What the baking paper in use bears; None: no paper."""
     fahrenheit: bool = False
     ounces: bool = False
     hot_tap_c: float | None = None
@@ -67,6 +72,15 @@ _OPTIONAL = (
 )
 
 
+_OF_VESSEL = (
+    ("base_kg", "The weight", 0.1, 60, " kg"),
+    ("lid_kg", "The lid's weight", 0.05, 30, " kg"),
+    ("inside_l", "The inside", 0.5, 60, " litres"),
+    ("rated_c", "The maker's limit", 100, 600, " C"),
+    ("knob_c", "The knob's limit", 80, 600, " C"),
+)
+
+
 def hour_of(text: str, field: str) -> float:
     """HH:MM as an hour of the day. Raises CraftError naming ``field``."""
     match = re.fullmatch(r"([01]?\d|2[0-3]):([0-5]\d)", text.strip())
@@ -92,17 +106,38 @@ def check_settings(settings: Settings) -> None:
             within(name, words, value, low, high, unit)
     if len(settings.currency) > 8:
         raise CraftError("currency", "The currency is longer than 8 letters.", "Write it as EUR or as its sign.")
-    within("oven.top_c", "The oven's top temperature", settings.oven.top_c, 150, 500, " C")
+    _check_oven(settings)
     nights(settings.sleep_from, settings.sleep_to)
     if not settings.vessels:
         raise CraftError("vessels", "There is nothing to bake in.", "Keep at least one vessel.")
     for index, vessel in enumerate(settings.vessels):
         vessel_row(vessel.kind)
         within(f"vessels.{index}.count", "How many of a vessel", vessel.count, 1, 50, "")
+        for name, words, low, high, unit in _OF_VESSEL:
+            value = getattr(vessel, name)
+            if value is not None:
+                within(f"vessels.{index}.{name}", f"{words} of {vessel.name}", value, low, high, unit)
         if not 0 < len(vessel.name.strip()) <= 40:
             raise CraftError(
                 f"vessels.{index}.name", "A vessel's name is empty or longer than 40 letters.", "Shorten it."
             )
+
+
+def _check_oven(settings: Settings) -> None:
+    oven = settings.oven
+    within("oven.top_c", "The oven's top temperature", oven.top_c, 150, 500, " C")
+    within("oven.volume_l", "The oven's volume", oven.volume_l, 10, 400, " litres")
+    within("oven.offset_k", "The oven's difference from its dial", oven.offset_k, -60, 60, " K")
+    within("oven.shelves", "Shelves", oven.shelves, 1, 12, "")
+    within("oven.shelf_cm2", "The room on a shelf", oven.shelf_cm2, 300, 20_000, " cm2")
+    if oven.heater_w is not None:
+        within("oven.heater_w", "The heater's power", oven.heater_w, 500, 12_000, " W")
+    if oven.heat_up_min is not None:
+        within("oven.heat_up_min", "The heat-up time", oven.heat_up_min, 2, 90, " min")
+    if settings.paper_c is not None:
+        within("paper_c", "What the paper bears", settings.paper_c, 150, 300, " C")
+    for index, kind in enumerate(settings.steam):
+        row_of("steam", f"steam.{index}", "a way to steam", kind)
 
 
 def nights(sleep_from: str, sleep_to: str) -> Nights:

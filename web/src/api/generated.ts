@@ -657,6 +657,108 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/oven": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Kinds of ovens, vessels and steam. */
+        get: operations["oven_kit_oven_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/oven/bake": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** One way drawn up, or as altered, simulated from the first minute of heating to the last in the oven. */
+        post: operations["oven_one_bake_oven_bake_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/oven/calibrate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** An oven learnt from an empty heat-up, a thermometer against the dial, and slices that browned. */
+        post: operations["oven_learn_oven_calibrate_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/oven/rank": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Every way to bake this loaf with this kit, the best first, the unfit with why. */
+        post: operations["oven_ranked_oven_rank_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/oven/schools": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Where bakers disagree, as variants of this bake with what each changes and costs. */
+        post: operations["oven_all_schools_oven_schools_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/oven/signs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A loaf looked at: done, or what to do with it. */
+        post: operations["oven_loaf_signs_oven_signs_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/pantry": {
         parameters: {
             query?: never;
@@ -1347,8 +1449,18 @@ export interface components {
             cold_start: boolean;
             /** Cool Min */
             cool_min: number;
+            /**
+             * Core
+             * @default []
+             */
+            core: components["schemas"]["CoreAt"][];
             /** Core Done C */
             core_done_c: number;
+            /**
+             * Last
+             * @default core
+             */
+            last: string;
             /** Lidded */
             lidded: boolean;
             /** Loads */
@@ -1482,6 +1594,35 @@ export interface components {
             word_low: string;
         };
         /**
+         * CalibrateBody
+         * @description What was measured.
+         */
+        CalibrateBody: {
+            /**
+             * Browned
+             * @default
+             * @enum {string}
+             */
+            browned: "" | "left" | "right" | "back" | "front";
+            /**
+             * Dial
+             * @default []
+             */
+            dial: components["schemas"]["OvenDialBody"][];
+            /**
+             * Heat Up
+             * @default []
+             */
+            heat_up: components["schemas"]["HeatUpBody"][];
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "electric" | "electric_fan" | "gas" | "built_in_steam" | "wood";
+            /** Volume L */
+            volume_l: number;
+        };
+        /**
          * CareShown
          * @description One step of care.
          */
@@ -1609,6 +1750,16 @@ export interface components {
             forecast: "early" | "nearly" | "ready" | "late" | "over";
             /** Sentence */
             sentence: string;
+        };
+        /**
+         * CoreAt
+         * @description The core's temperature (C), minutes from loading.
+         */
+        CoreAt: {
+            /** Core C */
+            core_c: number;
+            /** Minutes */
+            minutes: number;
         };
         /**
          * CorePoint
@@ -1953,6 +2104,24 @@ export interface components {
             now: components["schemas"]["Thrift"] | null;
             /** Week G */
             week_g: number;
+        };
+        /**
+         * Done
+         * @description When a loaf is done: core (C), colour (0-100) and loss (share) to reach, and the minute of each (None: never).
+         */
+        Done: {
+            /** Colour */
+            colour: number;
+            /** Colour Min */
+            colour_min: number | null;
+            /** Core C */
+            core_c: number;
+            /** Core Min */
+            core_min: number | null;
+            /** Loss */
+            loss: number;
+            /** Loss Min */
+            loss_min: number | null;
         };
         /**
          * Dose
@@ -2863,6 +3032,31 @@ export interface components {
             salt: "unknown" | "table" | "fine_sea" | "flaky";
         };
         /**
+         * Hazard
+         * @description A stable code, whether it is refused, at which stage it matters, the reason and the remedy in a sentence.
+         */
+        Hazard: {
+            /** Code */
+            code: string;
+            /**
+             * Field
+             * @default
+             */
+            field: string;
+            /**
+             * Moment
+             * @enum {string}
+             */
+            moment: "preheat" | "load" | "vent" | "out";
+            /** Text */
+            text: string;
+            /**
+             * Weight
+             * @enum {string}
+             */
+            weight: "refused" | "caution";
+        };
+        /**
          * Health
          * @description The verdict, how likely each phase is, why, and what to do.
          */
@@ -2882,6 +3076,16 @@ export interface components {
             phases: components["schemas"]["Phases"];
             /** Why */
             why: components["schemas"]["Reason"][];
+        };
+        /**
+         * HeatUpBody
+         * @description The thermometer at a minute of an empty heat-up.
+         */
+        HeatUpBody: {
+            /** C */
+            c: number;
+            /** Min */
+            min: number;
         };
         /**
          * Holds
@@ -2994,6 +3198,11 @@ export interface components {
              */
             ounces: boolean;
             oven: components["schemas"]["OvenBody"];
+            /**
+             * Paper C
+             * @default 220
+             */
+            paper_c: number | null;
             /** Room Day C */
             room_day_c: number;
             /** Room Night C */
@@ -3007,6 +3216,14 @@ export interface components {
             sleep_from: string;
             /** Sleep To */
             sleep_to: string;
+            /**
+             * Steam
+             * @default [
+             *       "hot_pan",
+             *       "mist_loaf"
+             *     ]
+             */
+            steam: string[];
             /** Tap C */
             tap_c: number;
             /** Tin Ml */
@@ -3029,6 +3246,18 @@ export interface components {
             rules: string;
             /** Text */
             text: string;
+        };
+        /**
+         * Lag
+         * @description What comes last, by how many minutes, and what to do if it lags: a sentence.
+         */
+        Lag: {
+            /** By Min */
+            by_min: number;
+            /** Last */
+            last: string;
+            /** Remedy */
+            remedy: string;
         };
         /**
          * LaterPart
@@ -3072,6 +3301,22 @@ export interface components {
             target_low: number;
             /** Warm Min */
             warm_min: number;
+        };
+        /**
+         * LearntAnswer
+         * @description What was learnt; null: not measured.
+         */
+        LearntAnswer: {
+            /** Heat Up Min */
+            heat_up_min: number | null;
+            /** Heater W */
+            heater_w: number | null;
+            /** Hot Side */
+            hot_side: string;
+            /** Offset K */
+            offset_k: number | null;
+            /** Said */
+            said: string[];
         };
         /**
          * LevainBuild
@@ -3186,6 +3431,37 @@ export interface components {
             state: "done" | "skipped" | "due" | "coming";
             /** Title */
             title: string;
+        };
+        /**
+         * Load
+         * @description One load: its number, pieces, minutes from the first loading until it goes in and comes out.
+         */
+        Load: {
+            /** In Min */
+            in_min: number;
+            /** Number */
+            number: number;
+            /** Out Min */
+            out_min: number;
+            /** Pieces */
+            pieces: number;
+            /** Waits */
+            waits: string;
+        };
+        /**
+         * LoafSignsBody
+         * @description A loaf as it stands there: core C, colours 0-100 by the chips, grams out of the oven.
+         */
+        LoafSignsBody: {
+            bake: components["schemas"]["OvenBakeBody"];
+            /** Base Colour */
+            base_colour?: number | null;
+            /** Colour */
+            colour?: number | null;
+            /** Core C */
+            core_c?: number | null;
+            /** Out G */
+            out_g?: number | null;
         };
         /**
          * LockBody
@@ -3516,9 +3792,23 @@ export interface components {
         };
         /**
          * Oven
-         * @description The baker's oven: its kind and the highest temperature that its dial or a thermometer shows, C.
+         * @description The baker's oven.
+         *
+         *     ``top_c`` is the highest temperature that its dial or a thermometer shows; ``heat_up_min`` (empty, to 225 C) or
+         *     ``heater_w`` say how strong it is; ``offset_k`` how much hotter than its dial it is; ``hot_side`` which side
+         *     browns first; ``shelf_cm2`` the room on one shelf.
          */
         Oven: {
+            /** Heat Up Min */
+            heat_up_min?: number | null;
+            /** Heater W */
+            heater_w?: number | null;
+            /**
+             * Hot Side
+             * @default
+             * @enum {string}
+             */
+            hot_side: "" | "left" | "right" | "back" | "front";
             /**
              * Kind
              * @default electric
@@ -3526,16 +3816,131 @@ export interface components {
              */
             kind: "electric" | "electric_fan" | "gas" | "built_in_steam" | "wood";
             /**
+             * Offset K
+             * @default 0
+             */
+            offset_k: number;
+            /**
+             * Shelf Cm2
+             * @default 1600
+             */
+            shelf_cm2: number;
+            /**
+             * Shelves
+             * @default 3
+             */
+            shelves: number;
+            /**
              * Top C
              * @default 250
              */
             top_c: number;
+            /**
+             * Volume L
+             * @default 55
+             */
+            volume_l: number;
+        };
+        /**
+         * OvenAnswer
+         * @description What can be had: kinds of ovens, vessels and steam with their usual sizes; the criteria of a ranking.
+         */
+        OvenAnswer: {
+            /** Criteria */
+            criteria: string[];
+            /** Ovens */
+            ovens: components["schemas"]["OvenKindAnswer"][];
+            /** Steam */
+            steam: components["schemas"]["OvenKindAnswer"][];
+            /** Vessels */
+            vessels: components["schemas"]["OvenKindAnswer"][];
+        };
+        /**
+         * OvenBakeAnswer
+         * @description A bake drawn up or altered, and how it goes.
+         */
+        OvenBakeAnswer: {
+            /** Cool Min */
+            cool_min: number;
+            /** Curve */
+            curve: components["schemas"]["OvenMinute"][];
+            /** Cutting */
+            cutting: string;
+            /** Dials */
+            dials: string[];
+            done: components["schemas"]["Done"];
+            /** Done Min */
+            done_min: number | null;
+            end: components["schemas"]["OvenEndAnswer"];
+            /** First */
+            first: string;
+            /** Hazards */
+            hazards: components["schemas"]["Hazard"][];
+            lag: components["schemas"]["Lag"];
+            /** Lidded */
+            lidded: boolean;
+            /** Loads */
+            loads: components["schemas"]["Load"][];
+            /** Preheat C */
+            preheat_c: number;
+            /** Preheat Min */
+            preheat_min: number;
+            /** Preheated */
+            preheated: string;
+            /** Short K */
+            short_k: number;
+            /** Soak Min */
+            soak_min: number;
+            /** Soak Short K */
+            soak_short_k: number;
+            /** Stages */
+            stages: components["schemas"]["OvenStageBody"][];
+            /** Steam */
+            steam: string[];
+            /** Touches */
+            touches: components["schemas"]["Touch"][];
+            /** Usual */
+            usual: components["schemas"]["OvenStageBody"][];
+            /** Vessel */
+            vessel: string;
+            /** Vessel Id */
+            vessel_id: string;
+        };
+        /**
+         * OvenBakeBody
+         * @description One way for a loaf; preheating, steam and stages are drawn up unless given.
+         */
+        OvenBakeBody: {
+            loaf: components["schemas"]["OvenLoafBody"];
+            /** Preheat Min */
+            preheat_min?: number | null;
+            /** Preheated */
+            preheated?: ("whole" | "lid" | "none") | null;
+            /**
+             * Stages
+             * @default []
+             */
+            stages: components["schemas"]["OvenStageBody"][];
+            /** Steam */
+            steam?: string[] | null;
+            /** Vessel Id */
+            vessel_id: string;
         };
         /**
          * OvenBody
          * @description The oven.
          */
         OvenBody: {
+            /** Heat Up Min */
+            heat_up_min?: number | null;
+            /** Heater W */
+            heater_w?: number | null;
+            /**
+             * Hot Side
+             * @default
+             * @enum {string}
+             */
+            hot_side: "" | "left" | "right" | "back" | "front";
             /**
              * Kind
              * @default electric
@@ -3543,10 +3948,185 @@ export interface components {
              */
             kind: "electric" | "electric_fan" | "gas" | "built_in_steam" | "wood";
             /**
+             * Offset K
+             * @default 0
+             */
+            offset_k: number;
+            /**
+             * Shelf Cm2
+             * @default 1600
+             */
+            shelf_cm2: number;
+            /**
+             * Shelves
+             * @default 3
+             */
+            shelves: number;
+            /**
              * Top C
              * @default 250
              */
             top_c: number;
+            /**
+             * Volume L
+             * @default 55
+             */
+            volume_l: number;
+        };
+        /**
+         * OvenDialBody
+         * @description Where the dial stood, and what the thermometer read once it had settled.
+         */
+        OvenDialBody: {
+            /** Read C */
+            read_c: number;
+            /** Set C */
+            set_c: number;
+        };
+        /**
+         * OvenEndAnswer
+         * @description The loaf as it comes out.
+         */
+        OvenEndAnswer: {
+            /** Base Colour */
+            base_colour: number;
+            /** Colour */
+            colour: number;
+            /** Core C */
+            core_c: number;
+            /** Crust Mm */
+            crust_mm: number;
+            /** Loss */
+            loss: number;
+            /** Shade */
+            shade: string;
+            /** Spring */
+            spring: number;
+        };
+        /**
+         * OvenKindAnswer
+         * @description A kind of oven, vessel or steam by its name, and what it commonly is.
+         */
+        OvenKindAnswer: {
+            /** Kind */
+            kind: string;
+            /** Name */
+            name: string;
+            /** Usual */
+            usual: {
+                [key: string]: number;
+            };
+        };
+        /**
+         * OvenLoafBody
+         * @description A formula's loaf; pieces and grams are the formula's unless given; cold: straight from the fridge.
+         */
+        OvenLoafBody: {
+            /**
+             * Cold
+             * @default true
+             */
+            cold: boolean;
+            /** Formula Id */
+            formula_id: string;
+            /** Piece G */
+            piece_g?: number | null;
+            /** Pieces */
+            pieces?: number | null;
+            /**
+             * Wish
+             * @default usual
+             * @enum {string}
+             */
+            wish: "usual" | "thin" | "thick" | "soft" | "tall" | "many" | "tidy";
+        };
+        /**
+         * OvenMinute
+         * @description One minute of a bake; C, shares, and indices of 0-100.
+         */
+        OvenMinute: {
+            /** Base Colour */
+            base_colour: number;
+            /** Chamber */
+            chamber: number;
+            /** Colour */
+            colour: number;
+            /** Core */
+            core: number;
+            /** Crust */
+            crust: number;
+            /** Loss */
+            loss: number;
+            /** Min */
+            min: number;
+            /** Setpoint */
+            setpoint: number;
+            /** Vapour */
+            vapour: number;
+            /** Vessel */
+            vessel: number;
+        };
+        /**
+         * OvenStageBody
+         * @description Minutes at a set point, C (0: oven off); covered or steaming; fan.
+         */
+        OvenStageBody: {
+            /**
+             * Covered
+             * @default false
+             */
+            covered: boolean;
+            /**
+             * Fan
+             * @default false
+             */
+            fan: boolean;
+            /** Minutes */
+            minutes: number;
+            /** Setpoint C */
+            setpoint_c: number;
+        };
+        /**
+         * OvenWayAnswer
+         * @description One way: how it scores and why, or why it is unfit.
+         */
+        OvenWayAnswer: {
+            /** All Min */
+            all_min: number;
+            /** Colour */
+            colour: number;
+            /** Heating Min */
+            heating_min: number;
+            /** Key */
+            key: string;
+            /** Loads */
+            loads: number;
+            /** Minutes */
+            minutes: number;
+            /** Points */
+            points: components["schemas"]["Point"][];
+            /** Preheated */
+            preheated: string;
+            /** Score */
+            score: number;
+            /** Steam */
+            steam: string[];
+            /** Steam Names */
+            steam_names: string[];
+            /** Unfit */
+            unfit: string;
+            /** Vessel */
+            vessel: string;
+            /** Vessel Id */
+            vessel_id: string;
+        };
+        /**
+         * OvenWaysAnswer
+         * @description All ways, the best first.
+         */
+        OvenWaysAnswer: {
+            /** Ways */
+            ways: components["schemas"]["OvenWayAnswer"][];
         };
         /**
          * Pace
@@ -3808,6 +4388,18 @@ export interface components {
         PlansAnswer: {
             /** Plans */
             plans: components["schemas"]["PlanLineAnswer"][];
+        };
+        /**
+         * Point
+         * @description One criterion: 0-5, and the reason in words.
+         */
+        Point: {
+            /** Criterion */
+            criterion: string;
+            /** Score */
+            score: number;
+            /** Why */
+            why: string;
         };
         /**
          * PourBody
@@ -4489,6 +5081,47 @@ export interface components {
             weekday?: number | null;
         };
         /**
+         * School
+         * @description A variant: its question, what bakers of this school do, how it went against the usual, and a sentence on that.
+         *
+         *     ``default`` marks the one that was drawn up; ``minutes`` is in the oven until done, ``heating_min`` before it.
+         */
+        School: {
+            /**
+             * Advice
+             * @default
+             */
+            advice: string;
+            /** Changes */
+            changes: string;
+            /** Colour */
+            colour: number;
+            /** Default */
+            default: boolean;
+            /** Heating Min */
+            heating_min: number;
+            /** Key */
+            key: string;
+            /** Loss */
+            loss: number;
+            /** Minutes */
+            minutes: number | null;
+            /** Question */
+            question: string;
+            /** Spring */
+            spring: number;
+            /** What */
+            what: string;
+        };
+        /**
+         * SchoolsAnswer
+         * @description The schools on this bake.
+         */
+        SchoolsAnswer: {
+            /** Schools */
+            schools: components["schemas"]["School"][];
+        };
+        /**
          * Score
          * @description How often a judged proof came out as it was judged.
          */
@@ -4552,6 +5185,11 @@ export interface components {
             ounces: boolean;
             oven?: components["schemas"]["Oven"];
             /**
+             * Paper C
+             * @default 220
+             */
+            paper_c: number | null;
+            /**
              * Room Day C
              * @default 22
              */
@@ -4577,6 +5215,14 @@ export interface components {
              */
             sleep_to: string;
             /**
+             * Steam
+             * @default [
+             *       "hot_pan",
+             *       "mist_loaf"
+             *     ]
+             */
+            steam: string[];
+            /**
              * Tap C
              * @default 14
              */
@@ -4587,28 +5233,52 @@ export interface components {
              * Vessels
              * @default [
              *       {
+             *         "base_kg": null,
              *         "count": 1,
+             *         "heats_empty": null,
              *         "id": "pot",
+             *         "inside_l": null,
              *         "kind": "lidded_cast_iron",
-             *         "name": "Iron pot"
+             *         "knob_c": null,
+             *         "lid_kg": null,
+             *         "name": "Iron pot",
+             *         "rated_c": null
              *       },
              *       {
+             *         "base_kg": null,
              *         "count": 1,
+             *         "heats_empty": null,
              *         "id": "stone",
+             *         "inside_l": null,
              *         "kind": "stone",
-             *         "name": "Baking stone"
+             *         "knob_c": null,
+             *         "lid_kg": null,
+             *         "name": "Baking stone",
+             *         "rated_c": null
              *       },
              *       {
+             *         "base_kg": null,
              *         "count": 2,
+             *         "heats_empty": null,
              *         "id": "tin",
+             *         "inside_l": null,
              *         "kind": "tin",
-             *         "name": "Loaf tins"
+             *         "knob_c": null,
+             *         "lid_kg": null,
+             *         "name": "Loaf tins",
+             *         "rated_c": null
              *       },
              *       {
+             *         "base_kg": null,
              *         "count": 1,
+             *         "heats_empty": null,
              *         "id": "tray",
+             *         "inside_l": null,
              *         "kind": "tray",
-             *         "name": "Tray"
+             *         "knob_c": null,
+             *         "lid_kg": null,
+             *         "name": "Tray",
+             *         "rated_c": null
              *       }
              *     ]
              */
@@ -4676,6 +5346,29 @@ export interface components {
             into: components["schemas"]["Amount"][];
             /** Needed G */
             needed_g: number;
+        };
+        /**
+         * Sign
+         * @description What was found on a loaf and the step that follows: minutes more, and how.
+         */
+        Sign: {
+            /** Code */
+            code: string;
+            /** Minutes */
+            minutes: number;
+            /** Text */
+            text: string;
+        };
+        /**
+         * SignsAnswer
+         * @description What to do with it; nothing: it is done.
+         */
+        SignsAnswer: {
+            done: components["schemas"]["Done"];
+            /** Loss */
+            loss: number | null;
+            /** Signs */
+            signs: components["schemas"]["Sign"][];
         };
         /**
          * Soaker
@@ -5099,6 +5792,25 @@ export interface components {
             prefermented_percent: number;
         };
         /**
+         * Touch
+         * @description One thing to do, minutes from loading (before it: negative), with its cautions.
+         */
+        Touch: {
+            /**
+             * Cautions
+             * @default []
+             */
+            cautions: components["schemas"]["Caution"][];
+            /** Kind */
+            kind: string;
+            /** Minute */
+            minute: number;
+            /** Text */
+            text: string;
+            /** Title */
+            title: string;
+        };
+        /**
          * TurnAnswer
          * @description The answer in words, its unit, and what it leans on.
          */
@@ -5232,36 +5944,63 @@ export interface components {
         /**
          * Vessel
          * @description One of the baker's vessels. ``kind`` is a row of the vessels table.
+         *
+         *     ``base_kg``, ``lid_kg`` and ``inside_l`` are the baker's own, if weighed and measured; ``rated_c`` and ``knob_c``
+         *     the maker's limits for vessel and lid knob; ``heats_empty`` whether the maker allows heating it empty.
          */
         Vessel: {
+            /** Base Kg */
+            base_kg?: number | null;
             /**
              * Count
              * @default 1
              */
             count: number;
+            /** Heats Empty */
+            heats_empty?: boolean | null;
             /** Id */
             id: string;
+            /** Inside L */
+            inside_l?: number | null;
             /** Kind */
             kind: string;
+            /** Knob C */
+            knob_c?: number | null;
+            /** Lid Kg */
+            lid_kg?: number | null;
             /** Name */
             name: string;
+            /** Rated C */
+            rated_c?: number | null;
         };
         /**
          * VesselBody
          * @description One vessel.
          */
         VesselBody: {
+            /** Base Kg */
+            base_kg?: number | null;
             /**
              * Count
              * @default 1
              */
             count: number;
+            /** Heats Empty */
+            heats_empty?: boolean | null;
             /** Id */
             id: string;
+            /** Inside L */
+            inside_l?: number | null;
             /** Kind */
             kind: string;
+            /** Knob C */
+            knob_c?: number | null;
+            /** Lid Kg */
+            lid_kg?: number | null;
             /** Name */
             name: string;
+            /** Rated C */
+            rated_c?: number | null;
         };
         /**
          * Vigour
@@ -7037,6 +7776,200 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["NextAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    oven_kit_oven_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OvenAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    oven_one_bake_oven_bake_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OvenBakeBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OvenBakeAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    oven_learn_oven_calibrate_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CalibrateBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LearntAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    oven_ranked_oven_rank_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OvenLoafBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OvenWaysAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    oven_all_schools_oven_schools_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OvenBakeBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchoolsAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    oven_loaf_signs_oven_signs_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LoafSignsBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SignsAnswer"];
                 };
             };
             /** @description Unprocessable Entity */

@@ -7,7 +7,7 @@ from math import ceil
 from gentle_crust.core.errors import within
 from gentle_crust.core.oven.equipment import Oven, Vessel, shape_row, vessel_row
 from gentle_crust.core.oven.loaf import Loaf
-from gentle_crust.core.oven.staged import Want, draft
+from gentle_crust.core.oven.staged import CoreAt, Want, draft
 
 RYE_COOL_MIN = 24 * 60
 RECOVERY_MIN = 10
@@ -39,8 +39,8 @@ class BakeProfile:
     pieces_per_load: int
     short_k: float
     """How far the oven stays below the set point that the table asks for, K."""
-    core: tuple[tuple[float, float], ...] = ()
-    """Minutes and core temperature (C) of one load."""
+    core: tuple[CoreAt, ...] = ()
+    """How the core warms."""
     last: str = "core"
     """Which sign of done comes last: core, colour or loss."""
 

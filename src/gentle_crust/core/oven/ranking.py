@@ -25,7 +25,7 @@ WEIGHTS: dict[Wish, tuple[float, ...]] = {
     "tidy": (1, 2, 1, 1, 4, 6, 3),
 }
 """How much each criterion counts for each wish (practice)."""
-_CRUST_OF: dict[Wish, Crust] = {"thin": "thin", "thick": "thick", "soft": "soft"}
+CRUST_OF: dict[Wish, Crust] = {"thin": "thin", "thick": "thick", "soft": "soft"}
 _THICK_MM: dict[Crust, float] = {"usual": 4.0, "thin": 2.5, "thick": 6.0, "soft": 1.5}
 _FLATTEST, _TALLEST = 45.0, 85.0
 
@@ -80,7 +80,7 @@ def rank(
         misfit = fits(vessel, loaf.shape, loaf.dough_g)
         if misfit:
             return Way(key, vessel, preheated, steam, misfit)
-        want = Want(_CRUST_OF.get(wish, "usual"), rye, steam, True, preheated)
+        want = Want(CRUST_OF.get(wish, "usual"), rye, steam, True, preheated)
         made = draft(loaf, pieces, vessel, oven, want, altitude_m)
         found = hazards(made.bake, vessel, oven, paper_c if _on_paper(vessel) else None)
         refused = next((hazard.text for hazard in found if hazard.weight == "refused"), "")
@@ -143,7 +143,7 @@ def _scored(way: Way, wish: Wish, quickest: int, oven: Oven) -> Way:
             CRITERIA,
             (
                 _spring(made),
-                _crust(made, _CRUST_OF.get(wish, "usual")),
+                _crust(made, CRUST_OF.get(wish, "usual")),
                 _evenness(made, way.vessel, oven),
                 _throughput(way, quickest),
                 _of_tables(way, "effort", "little to do"),

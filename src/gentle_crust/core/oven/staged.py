@@ -2,7 +2,7 @@
 
 from dataclasses import dataclass, replace
 from functools import lru_cache
-from math import ceil
+from math import ceil, floor
 from typing import Literal
 
 import numpy as np
@@ -72,6 +72,14 @@ class Done:
 
 
 @dataclass(frozen=True)
+class CoreAt:
+    """The core's temperature (C), minutes from loading."""
+
+    minutes: float
+    core_c: float
+
+
+@dataclass(frozen=True)
 class Draft:
     """A bake drawn up: the question that was simulated, how it went, and what it takes."""
 
@@ -84,10 +92,10 @@ class Draft:
     short_k: float
 
     @property
-    def core(self) -> tuple[tuple[float, float], ...]:
+    def core(self) -> tuple[CoreAt, ...]:
         """Minutes and core temperature, from loading on, at 25 moments."""
         at = np.linspace(0, self.bake.minutes, 25)
-        return tuple((float(minute), self.baked.at("core", float(minute))) for minute in at)
+        return tuple(CoreAt(float(minute), round(self.baked.at("core", float(minute)), 2)) for minute in at)
 
 
 def heat_of(oven: Oven) -> OvenHeat:
@@ -181,7 +189,8 @@ def draft(loaf: Loaf, pieces: int, vessel: Vessel, oven: Oven, want: Want, altit
     heat = heat_of(oven)
     soak = 0 if cold_start else soak_min(inside, heat, first, fan, replace(loaf, start_c=22.0, cold_hours=0.0))
     colour = float(form["colour_done"]) + darker
-    core = min(float(form["core_done_c"]) + (1 if want.rye else 0), boiling_c(altitude_m) - BELOW_BOILING_K)
+    highest = floor(2 * (boiling_c(altitude_m) - BELOW_BOILING_K)) / 2
+    core = min(float(form["core_done_c"]) + (1 if want.rye else 0), highest)
     loss = float(form["loss_done"])
     if not covered:
         second = first

@@ -39,7 +39,7 @@ def draw(course: Course, clock: Clock, now: float) -> Ribbon:
         folds=tuple(clock.at(fold) for fold in course.folds),
         nights=nights_between(clock, min(now, *(each.start for each in course.ripenings), times.mix) - 1, 1.0),
         core=tuple(
-            CorePoint(clock.at(times.load + minutes / 60), round(core_c, 1)) for minutes, core_c in made.bake.core
+            CorePoint(clock.at(times.load + point.minutes / 60), round(point.core_c, 1)) for point in made.bake.core
         ),
         core_done_c=made.bake.core_done_c,
         greatest_rise=max(point.rise for part in parts for point in part.points),

@@ -1,0 +1,305 @@
+"""The oven room's questions: ways to bake a loaf ranked, one of them drawn up, altered and simulated."""
+
+from dataclasses import dataclass, field, replace
+
+from sqlalchemy.orm import Session, sessionmaker
+
+from gentle_crust.core.cautions import Caution, caution
+from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core.oven.bake import Bake, Baked, bake
+from gentle_crust.core.oven.dials import gas_mark, other_dial
+from gentle_crust.core.oven.doneness import Lag, cutting, lag
+from gentle_crust.core.oven.equipment import Oven, Vessel, shape_row
+from gentle_crust.core.oven.hazards import Hazard, hazards
+from gentle_crust.core.oven.kit import Preheated, Stage
+from gentle_crust.core.oven.loads import Load, loads
+from gentle_crust.core.oven.loaf import Loaf
+from gentle_crust.core.oven.profile import RYE_COOL_MIN
+from gentle_crust.core.oven.ranking import CRUST_OF, Way, Wish, rank, shade
+from gentle_crust.core.oven.schools import School, schools
+from gentle_crust.core.oven.staged import Done, Draft, Want, done_of, draft
+from gentle_crust.kitchen.formulas import FormulaBook
+from gentle_crust.kitchen.now import Now
+from gentle_crust.kitchen.settings import KitchenSettings, Settings
+
+ROOM_DOUGH_C = 24.0
+
+
+@dataclass(frozen=True)
+class AskedLoaf:
+    """A formula's loaf: pieces and grams are the formula's unless given; ``cold``: straight from the fridge."""
+
+    formula_id: str
+    pieces: int | None = None
+    piece_g: float | None = None
+    cold: bool = True
+    wish: Wish = "usual"
+
+
+@dataclass(frozen=True)
+class AskedBake:
+    """One way for that loaf; stages and preheating are drawn up unless given."""
+
+    loaf: AskedLoaf
+    vessel_id: str
+    preheated: Preheated | None = None
+    steam: tuple[str, ...] | None = None
+    stages: tuple[Stage, ...] = ()
+    preheat_min: float | None = None
+
+
+@dataclass(frozen=True)
+class Touch:
+    """One thing to do, minutes from loading (before it: negative), with its cautions."""
+
+    kind: str
+    minute: float
+    title: str
+    text: str
+    cautions: tuple[Caution, ...] = ()
+
+
+@dataclass(frozen=True)
+class Shown:
+    """A bake drawn up or altered, as it goes, and what a baker has to know about it."""
+
+    vessel: Vessel
+    question: Bake
+    baked: Baked
+    done: Done
+    lag: Lag
+    usual: tuple[Stage, ...]
+    soak_min: int
+    soak_short_k: float
+    out_min: float
+    shade: str
+    hazards: tuple[Hazard, ...]
+    loads: tuple[Load, ...]
+    touches: tuple[Touch, ...]
+    dials: tuple[str, ...]
+    cool_min: int
+    cutting: str
+    short_k: float
+
+
+@dataclass(frozen=True)
+class _Found:
+    loaf: Loaf
+    pieces: int
+    rye: bool
+    levain: bool
+    settings: Settings = field(repr=False)
+
+
+class OvenBook:
+    """Answers for the one kitchen."""
+
+    def __init__(self, sessions: sessionmaker[Session], now: Now) -> None:
+        self.formulas, self.settings = FormulaBook(sessions, now), KitchenSettings(sessions, now)
+
+    def loaf(self, asked: AskedLoaf) -> _Found:
+        """The loaf as the oven takes it."""
+        formula = self.formulas.get(asked.formula_id).formula
+        settings = self.settings.get()
+        pieces = asked.pieces or formula.pieces
+        within("pieces", "Pieces", pieces, 1, 60, "")
+        grams = asked.piece_g or formula.scaling_weight_g
+        sugar = sum(extra.percent for extra in formula.all_extras if extra.kind in ("sugar", "honey")) / 100
+        milk = sum(extra.percent for extra in formula.all_extras if extra.kind == "milk") / 100
+        malt = sum(extra.percent for extra in formula.all_extras if extra.kind == "malt") / 100
+        loaf = Loaf(
+            within("piece_g", "Dough per piece", grams, 30, 5000, " g"),
+            min(max(formula.hydration_percent / 100, 0.45), 1.2),
+            settings.fridge_c if asked.cold else ROOM_DOUGH_C,
+            formula.shape,
+            1,
+            min(sugar, 0.4),
+            min(milk, 1.0),
+            min(malt, 0.1),
+            10.0 if asked.cold else 0.0,
+        )
+        rye = formula.blend("rye_fraction") >= 0.5
+        return _Found(loaf, pieces, rye, formula.leaven == "levain", settings)
+
+    def rank(self, asked: AskedLoaf) -> tuple[Way, ...]:
+        """Every way that the kit allows, the best first."""
+        found, kit = self.loaf(asked), self.settings.get()
+        return rank(
+            found.loaf,
+            found.pieces,
+            kit.vessels,
+            kit.oven,
+            kit.steam,
+            asked.wish,
+            found.rye,
+            kit.altitude_m,
+            kit.paper_c,
+        )
+
+    def bake(self, asked: AskedBake) -> Shown:
+        """One way, drawn up; or as the baker altered it."""
+        found = self.loaf(asked.loaf)
+        kit = found.settings
+        vessel, made = self._draft(asked, found)
+        question, went, done = made.bake, made.baked, made.done
+        if asked.stages or asked.preheat_min is not None:
+            minutes = made.bake.preheat.minutes if asked.preheat_min is None else asked.preheat_min
+            stages = asked.stages or made.bake.stages
+            first = stages[0].setpoint_c or made.bake.preheat.setpoint_c
+            heating = replace(made.bake.preheat, minutes=minutes, setpoint_c=first)
+            question = replace(made.bake, preheat=heating, stages=stages)
+            went = bake(question)
+            done = done_of(went, done.core_c, done.colour, done.loss)
+        form = shape_row(found.loaf.shape)
+        return Shown(
+            vessel=vessel,
+            question=question,
+            baked=went,
+            done=done,
+            lag=lag(done),
+            usual=made.bake.stages,
+            soak_min=made.soak_min,
+            soak_short_k=_short(question, went),
+            out_min=question.minutes,
+            shade=shade(went.end("colour")),
+            hazards=hazards(question, vessel, kit.oven, kit.paper_c if vessel.kind != "tin" else None),
+            loads=loads(
+                found.pieces,
+                made.per_load,
+                round(question.minutes),
+                kit.room_day_c,
+                kit.fridge_c,
+                found.levain,
+                asked.loaf.cold,
+            ),
+            touches=_touches(question, done, vessel, kit.oven),
+            dials=tuple(_dial(stage, kit.oven) for stage in question.stages),
+            cool_min=RYE_COOL_MIN if found.rye else int(form["cool_min"]),
+            cutting=cutting(found.rye),
+            short_k=made.short_k,
+        )
+
+    def schools(self, asked: AskedBake) -> tuple[School, ...]:
+        """What bakers disagree about, as variants of this bake."""
+        found = self.loaf(asked.loaf)
+        vessel = _vessel(found.settings, asked.vessel_id)
+        return schools(
+            found.loaf, found.pieces, vessel, found.settings.oven, _want(asked, found), found.settings.altitude_m
+        )
+
+    def _draft(self, asked: AskedBake, found: _Found) -> tuple[Vessel, Draft]:
+        kit = found.settings
+        vessel = _vessel(kit, asked.vessel_id)
+        return vessel, draft(found.loaf, found.pieces, vessel, kit.oven, _want(asked, found), kit.altitude_m)
+
+
+def _want(asked: AskedBake, found: _Found) -> Want:
+    steam = found.settings.steam if asked.steam is None else asked.steam
+    return Want(CRUST_OF.get(asked.loaf.wish, "usual"), found.rye, steam, asked.steam is not None, asked.preheated)
+
+
+def _vessel(kit: Settings, key: str) -> Vessel:
+    for vessel in kit.vessels:
+        if vessel.id == key:
+            return vessel
+    raise CraftError("vessel_id", "That vessel is not in this kitchen.", "Choose one of yours.")
+
+
+def _short(question: Bake, went: Baked) -> float:
+    """How far the vessel stays below the set point at loading, K; 0 if nothing was to be soaked."""
+    if question.vessel.preheated != "whole" or question.preheat.setpoint_c <= 0:
+        return 0.0
+    wanted = question.preheat.setpoint_c + question.oven.offset_k
+    return max(round(wanted - went.at("vessel", 0.0), 0), 0.0)
+
+
+def _dial(stage: Stage, oven: Oven) -> str:
+    """The same heat on another dial, in a sentence."""
+    if stage.setpoint_c <= 0:
+        return "oven off"
+    other = other_dial(stage.setpoint_c, stage.fan)
+    mark = gas_mark(stage.setpoint_c + (20 if stage.fan else 0))
+    said = f"{{{other:.0f}|c}} {'without' if stage.fan else 'with'} a fan"
+    return said + (f", gas mark {mark}" if mark else "")
+
+
+def _touches(question: Bake, done: Done, vessel: Vessel, oven: Oven) -> tuple[Touch, ...]:
+    """What to do when, from heating to cooling."""
+    lidded = question.vessel.kind.startswith("lidded") or question.vessel.kind == "metal_dome"
+    found = []
+    heating, first, last = question.preheat, question.stages[0], question.stages[-1]
+    if heating.minutes > 0:
+        inside = f", {vessel.name.lower()} inside" if question.vessel.preheated == "whole" else ""
+        found.append(Touch("preheat", -heating.minutes, "Preheat", f"Oven to {{{heating.setpoint_c:.0f}|c}}{inside}."))
+    for source in question.steam:
+        if source.kind in STEAM_WORDS:
+            at, text = STEAM_WORDS[source.kind]
+            found.append(Touch("steam", at, "Steam", text))
+    cover = "lid on" if lidded and first.covered else "steam in" if first.covered else "door shut"
+    found.append(Touch("load", 0, "Score and load", f"{cover.capitalize()}, {first.minutes:.0f} min."))
+    at = 0.0
+    for before, after in zip(question.stages, question.stages[1:], strict=False):
+        at += before.minutes
+        change = f"{{{after.setpoint_c:.0f}|c}}" if after.setpoint_c else "Oven off"
+        if before.covered and not after.covered:
+            title = "Lid off" if lidded else "Steam out"
+            found.append(Touch("vent", at, title, f"{change}, {after.minutes:.0f} min more."))
+        else:
+            found.append(Touch("step", at, change if after.setpoint_c else "Oven off", f"{after.minutes:.0f} min."))
+    open_from = question.minutes - last.minutes
+    if question.oven.kind != "electric_fan" and (
+        oven.hot_side or vessel.kind in ("tray", "perforated_tray", "oven_floor")
+    ):
+        text = f"Hotter at the {oven.hot_side}: turn it round." if oven.hot_side else "Back to front, top to bottom."
+        found.append(Touch("turn", open_from + last.minutes / 2, "Turn", text))
+    check = max(question.minutes - 6, open_from + 1)
+    found.append(Touch("check", check, "First look", "Then every 2 min: colour, core, knock."))
+    out = f"Core {{{done.core_c:.0f}|c}}, a hollow knock, the colour you want."
+    found.append(Touch("out", question.minutes, "Out", out))
+    kept = tuple(sorted(found, key=lambda touch: touch.minute))
+    return _with_cautions(kept, question, lidded)
+
+
+STEAM_WORDS = {
+    "hot_stones_and_water": (0.0, "Half a litre of boiling water onto the stones, from the side, door shut at once."),
+    "hot_pan": (0.0, "A quarter litre of boiling water into the hot pan, from the side, door shut at once."),
+    "soaked_towels": (-15.0, "The soaked towels in their metal tray of water onto the floor rack."),
+    "water_pan": (-30.0, "A pan of hot water onto the lowest rack."),
+    "mist_loaf": (-1.0, "Mist the loaf, outside the oven."),
+    "mist_walls": (0.0, "Not recommended: six sprays at the walls, never at lamp or glass."),
+    "ice_in_pot": (0.0, "Not recommended: a handful of ice beside the loaf."),
+    "built_in": (0.0, "Steam on."),
+}
+"""When each source is put to work (minutes from loading) and how."""
+
+
+def _with_cautions(touches: tuple[Touch, ...], question: Bake, lidded: bool) -> tuple[Touch, ...]:
+    """Each caution at its stage, once."""
+    wanted: dict[str, list[str]] = {
+        "preheat": [
+            "ratings",
+            *(["gas"] if question.oven.kind == "gas" else []),
+            *(["wood"] if question.oven.kind == "wood" else []),
+        ],
+        "steam": [],
+        "load": ["blades", "hot_iron"],
+        "vent": ["lid_steam" if lidded else "door_steam"],
+        "out": ["hot_iron"],
+    }
+    for source in question.steam:
+        wanted["steam"] += {
+            "hot_stones_and_water": ["steam_stones", "steam_water"],
+            "hot_pan": ["steam_water"],
+            "water_pan": ["steam_water"],
+            "soaked_towels": ["towels"],
+            "mist_walls": ["spray"],
+        }.get(source.kind, [])
+    if question.vessel.kind in ("lidded_enamel", "lidded_clay"):
+        wanted["load"].append("ceramic")
+    seen: set[str] = set()
+    found = []
+    for touch in touches:
+        codes = [code for code in wanted.get(touch.kind, []) if code not in seen]
+        seen.update(codes)
+        found.append(replace(touch, cautions=tuple(caution(code) for code in codes)))
+    return tuple(found)
