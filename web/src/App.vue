@@ -28,6 +28,7 @@ const rooms = [
   { to: '/plan', name: words.rooms.plan },
   { to: '/formulas', name: words.rooms.formulas },
   { to: '/cultures', name: words.rooms.cultures },
+  { to: '/oven', name: words.rooms.oven },
   { to: '/water', name: words.rooms.water },
   { to: '/kitchen', name: words.rooms.kitchen },
 ]
@@ -170,7 +171,7 @@ main:focus {
     height: 56px;
     margin: 0;
     gap: 0;
-    font-size: 15px;
+    font-size: 13px;
     justify-content: space-around;
     background: var(--flour);
     border-top: 1.5px solid var(--ink);

@@ -21,6 +21,7 @@ const router = createRouter({
     { path: '/formulas', name: 'formulas', component: () => import('./rooms/formulas/FormulasRoom.vue') },
     { path: '/cultures', name: 'cultures', component: () => import('./rooms/cultures/CulturesRoom.vue') },
     { path: '/cultures/:id', name: 'culture', component: () => import('./rooms/cultures/CulturesRoom.vue') },
+    { path: '/oven', name: 'oven', component: () => import('./rooms/oven/OvenRoom.vue') },
     { path: '/water', name: 'water', component: () => import('./rooms/water/WaterRoom.vue') },
     { path: '/kitchen', name: 'kitchen', component: () => import('./rooms/kitchen/KitchenRoom.vue') },
     { path: '/:anything(.*)', redirect: '/plan' },

@@ -12,7 +12,7 @@ from gentle_crust.api.common import answer, now, sessions
 from gentle_crust.api.schemas import Number, Short, Strict
 from gentle_crust.core.cautions import caution
 from gentle_crust.core.oven.calibration import calibrate
-from gentle_crust.core.oven.doneness import Lag, Sign, remedies
+from gentle_crust.core.oven.doneness import Lag, Sign
 from gentle_crust.core.oven.hazards import Hazard
 from gentle_crust.core.oven.kit import Stage
 from gentle_crust.core.oven.loads import Load
@@ -210,7 +210,7 @@ class LearntAnswer(BaseModel):
     said: list[str]
 
 
-class LoafSignsBody(Strict):
+class OvenLoafSignsBody(Strict):
     """A loaf as it stands there: core C, colours 0-100 by the chips, grams out of the oven."""
 
     bake: OvenBakeBody
@@ -234,7 +234,7 @@ def _book() -> OvenBook:
 
 def _kinds(table: str, columns: tuple[str, ...]) -> list[OvenKindAnswer]:
     return [
-        OvenKindAnswer(kind=row["kind"], name=row.get("name", row["kind"]), usual={key: float(row[key]) for key in columns})
+        OvenKindAnswer(kind=row["kind"], name=row["name"], usual={key: float(row[key]) for key in columns})
         for row in rows(table)
     ]
 
@@ -336,14 +336,10 @@ def all_schools(body: OvenBakeBody) -> Response:
 
 
 @oven.post("/oven/signs", responses={200: SignsAnswer})
-def loaf_signs(body: LoafSignsBody) -> Response:
+def loaf_signs(body: OvenLoafSignsBody) -> Response:
     """A loaf looked at: done, or what to do with it."""
-    book = _book()
-    found = book.bake(body.bake.asked())
-    grams = book.loaf(body.bake.loaf.asked()).loaf.dough_g
-    loss = None if body.out_g is None else round(1 - body.out_g / grams, 4)
-    signs = remedies(body.core_c, body.colour, body.base_colour, loss, found.done)
-    return answer(SignsAnswer(loss=loss, signs=list(signs), done=found.done))
+    found = _book().signs(body.bake.asked(), body.core_c, body.colour, body.base_colour, body.out_g)
+    return answer(SignsAnswer(loss=found.loss, signs=list(found.signs), done=found.done))
 
 
 @oven.post("/oven/calibrate", responses={200: LearntAnswer})

@@ -8,7 +8,7 @@ from gentle_crust.core.cautions import Caution, caution
 from gentle_crust.core.errors import CraftError, within
 from gentle_crust.core.oven.bake import Bake, Baked, bake
 from gentle_crust.core.oven.dials import gas_mark, other_dial
-from gentle_crust.core.oven.doneness import Lag, cutting, lag
+from gentle_crust.core.oven.doneness import Lag, Sign, cutting, lag, remedies
 from gentle_crust.core.oven.equipment import Oven, Vessel, shape_row
 from gentle_crust.core.oven.hazards import Hazard, hazards
 from gentle_crust.core.oven.kit import Preheated, Stage
@@ -23,6 +23,8 @@ from gentle_crust.kitchen.now import Now
 from gentle_crust.kitchen.settings import KitchenSettings, Settings
 
 ROOM_DOUGH_C = 24.0
+LONGER_MIN = 60.0
+"""How far an altered bake is followed beyond its end, to say when it would be done."""
 
 
 @dataclass(frozen=True)
@@ -80,6 +82,15 @@ class Shown:
     cool_min: int
     cutting: str
     short_k: float
+
+
+@dataclass(frozen=True)
+class Looked:
+    """A loaf looked at: share lost (None: not weighed), what to do with it (nothing: done), what was wanted."""
+
+    loss: float | None
+    signs: tuple[Sign, ...]
+    done: Done
 
 
 @dataclass(frozen=True)
@@ -149,7 +160,9 @@ class OvenBook:
             heating = replace(made.bake.preheat, minutes=minutes, setpoint_c=first)
             question = replace(made.bake, preheat=heating, stages=stages)
             went = bake(question)
-            done = done_of(went, done.core_c, done.colour, done.loss)
+            longer = replace(stages[-1], minutes=stages[-1].minutes + LONGER_MIN)
+            on = bake(replace(question, stages=(*stages[:-1], longer)))
+            done = done_of(on, done.core_c, done.colour, done.loss)
         form = shape_row(found.loaf.shape)
         return Shown(
             vessel=vessel,
@@ -178,6 +191,23 @@ class OvenBook:
             cutting=cutting(found.rye),
             short_k=made.short_k,
         )
+
+    def signs(
+        self, asked: AskedBake, core_c: float | None, colour: float | None, base: float | None, out_g: float | None
+    ) -> Looked:
+        """A loaf looked at: what it lost, and what to do with it."""
+        found = self.loaf(asked.loaf)
+        grams, loss = found.loaf.dough_g, None
+        if core_c is not None:
+            within("core_c", "The core", core_c, 10, 110, " C")
+        for name, words, value in (("colour", "The colour", colour), ("base_colour", "The base's colour", base)):
+            if value is not None:
+                within(name, words, value, 0, 100, "")
+        if out_g is not None:
+            within("out_g", "The weight of a loaf out of the oven", out_g, round(grams / 2), round(grams), " g")
+            loss = round(1 - out_g / grams, 4)
+        done = self.bake(asked).done
+        return Looked(loss, remedies(core_c, colour, base, loss, done), done)
 
     def schools(self, asked: AskedBake) -> tuple[School, ...]:
         """What bakers disagree about, as variants of this bake."""

@@ -3449,21 +3449,6 @@ export interface components {
             waits: string;
         };
         /**
-         * LoafSignsBody
-         * @description A loaf as it stands there: core C, colours 0-100 by the chips, grams out of the oven.
-         */
-        LoafSignsBody: {
-            bake: components["schemas"]["OvenBakeBody"];
-            /** Base Colour */
-            base_colour?: number | null;
-            /** Colour */
-            colour?: number | null;
-            /** Core C */
-            core_c?: number | null;
-            /** Out G */
-            out_g?: number | null;
-        };
-        /**
          * LockBody
          * @description What stays while a formula changes.
          */
@@ -4039,6 +4024,21 @@ export interface components {
              * @enum {string}
              */
             wish: "usual" | "thin" | "thick" | "soft" | "tall" | "many" | "tidy";
+        };
+        /**
+         * OvenLoafSignsBody
+         * @description A loaf as it stands there: core C, colours 0-100 by the chips, grams out of the oven.
+         */
+        OvenLoafSignsBody: {
+            bake: components["schemas"]["OvenBakeBody"];
+            /** Base Colour */
+            base_colour?: number | null;
+            /** Colour */
+            colour?: number | null;
+            /** Core C */
+            core_c?: number | null;
+            /** Out G */
+            out_g?: number | null;
         };
         /**
          * OvenMinute
@@ -7959,7 +7959,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["LoafSignsBody"];
+                "application/json": components["schemas"]["OvenLoafSignsBody"];
             };
         };
         responses: {

@@ -64,8 +64,8 @@ def _limits(asked: Bake, vessel: Vessel | None, oven: Oven | None, paper_c: floa
         text = f"Heating the {name} empty can craze or crack it. Start it cold, unless its maker allows it."
         found.append(Hazard("empty_preheat", "caution" if allowed is None else "refused", "preheat", text, "vessel"))
     if paper_c is not None and hottest > paper_c:
-        text = f"Paper at {{{hottest:.0f}|c}}: it bears {{{paper_c:.0f}|c}}. Use meal or a bare floor, or bake cooler."
-        found.append(Hazard("paper", "refused", "load", text, "paper_c"))
+        text = f"No paper in this bake: it bears {{{paper_c:.0f}|c}}, this is {{{hottest:.0f}|c}}. Use meal or bran."
+        found.append(Hazard("paper", "caution", "load", text, "paper_c"))
     if vessel is not None:
         misfit = fits(vessel, asked.loaf.shape, asked.loaf.dough_g)
         if misfit:

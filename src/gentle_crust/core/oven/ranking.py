@@ -27,7 +27,10 @@ WEIGHTS: dict[Wish, tuple[float, ...]] = {
 """How much each criterion counts for each wish (practice)."""
 CRUST_OF: dict[Wish, Crust] = {"thin": "thin", "thick": "thick", "soft": "soft"}
 _THICK_MM: dict[Crust, float] = {"usual": 4.0, "thin": 2.5, "thick": 6.0, "soft": 1.5}
-_FLATTEST, _TALLEST = 45.0, 85.0
+_USUAL = 2.0
+"""A near tie goes to the usual way of heating a vessel."""
+_FLATTEST, _TALLEST = 45.0, 80.0
+"""Spring indices of the flattest and of the tallest loaves that can be told apart by eye."""
 
 
 @dataclass(frozen=True)
@@ -93,7 +96,12 @@ def rank(
     ways = _once_each_unfit(ways)
     quickest = min((way.all_min for way in ways if not way.unfit), default=1)
     scored = [way if way.unfit else _scored(way, wish, quickest, oven) for way in ways]
-    return tuple(sorted(scored, key=lambda way: (bool(way.unfit), -way.score)))
+    return tuple(
+        sorted(
+            scored,
+            key=lambda way: (bool(way.unfit), -way.score - _USUAL * (way.preheated == usual_preheat(way.vessel))),
+        )
+    )
 
 
 def _once_each_unfit(ways: list[Way]) -> list[Way]:

@@ -1,0 +1,125 @@
+"""The Oven room, driven as a baker would."""
+
+import re
+
+import pytest
+from axe_playwright_python.sync_playwright import Axe
+from playwright.sync_api import expect
+
+from tests.browser.conftest import PHONE
+
+pytestmark = pytest.mark.browser
+
+
+@pytest.fixture
+def oven(visit):
+    page = visit("/oven")
+    page.get_by_role("heading", name="Minute by minute").wait_for()
+    return page
+
+
+def minutes(page):
+    return int(re.match(r"\d+", page.locator(".big").inner_text())[0])
+
+
+def test_a_loaf_gets_its_ways_its_bake_and_its_steps(oven):
+    expect(oven.get_by_role("button", name=re.compile("^Iron pots .*heated first")).first).to_have_attribute(
+        "aria-pressed", "true"
+    )
+    expect(oven.get_by_text("A round loaf is not baked in a tin.")).to_be_visible()
+    assert 40 <= minutes(oven) <= 55
+    expect(oven.get_by_role("status").first).to_contain_text(re.compile("Done after .* comes last"))
+    steps = oven.get_by_role("list").filter(has_text="Score and load")
+    expect(steps).to_contain_text("Oven to 245°C, iron pots inside.")
+    expect(steps).to_contain_text("Lift the lid away from you: steam burns.")
+    expect(oven.get_by_text("The maker's instructions and local rules come before")).to_have_count(1)
+    oven.get_by_role("button", name="I know these cautions").click()
+    expect(oven.get_by_text("steam burns")).to_have_count(0)
+
+
+def test_a_stage_is_dragged_and_put_back(oven):
+    before = minutes(oven)
+    handle = oven.get_by_role("slider", name="End of Lid off")
+    box = handle.bounding_box()
+    oven.mouse.move(box["x"] + 5, box["y"] + 15)
+    oven.mouse.down()
+    oven.mouse.move(box["x"] - 160, box["y"] + 15, steps=6)
+    oven.mouse.up()
+    expect(oven.get_by_text(re.compile("These stages end .* min too soon"))).to_be_visible()
+    assert minutes(oven) < before - 5
+    oven.get_by_role("button", name="As it was drawn up").click()
+    expect(oven.locator(".big")).to_have_text(f"{before} min")
+
+
+def test_the_keyboard_turns_the_set_point_and_the_figures_follow(oven):
+    heat = oven.get_by_role("slider", name="Set point, Lid on")
+    heat.focus()
+    for _ in range(3):
+        oven.keyboard.press("ArrowDown")
+    expect(heat).to_have_attribute("aria-valuetext", "230°C")
+    expect(oven.get_by_label("°C, lid on")).to_have_value("230")
+
+
+def test_a_short_soak_is_said(oven):
+    oven.get_by_label("min, heating").fill("15")
+    oven.keyboard.press("Tab")
+    expect(oven.get_by_text(re.compile(r"The vessel is \d+ K below the set point at loading"))).to_be_visible()
+
+
+def test_ways_stand_side_by_side_with_what_differs(oven):
+    oven.get_by_role("button", name=re.compile("^Put beside: Hearth stone")).first.click()
+    table = oven.get_by_role("table")
+    expect(table).to_contain_text("Hearth stone")
+    expect(table.get_by_role("row").filter(has_text="Heating")).to_contain_text("55 min")
+    oven.get_by_role("button", name=re.compile("^Take away")).click()
+    expect(table).to_have_count(0)
+
+
+def test_schools_and_wishes_change_the_bake(oven):
+    expect(oven.get_by_role("heading", name="Where bakers disagree")).to_be_visible()
+    expect(oven.get_by_text("A handful of ice")).to_be_visible()
+    oven.get_by_label("Wanted").select_option(label="Soft crust")
+    expect(oven.get_by_role("slider", name="Set point, Lid on")).to_have_attribute("aria-valuetext", "230°C")
+
+
+def test_a_pale_base_and_a_raw_core_get_their_remedy(oven):
+    oven.get_by_label("Core", exact=True).fill("88")
+    expect(oven.get_by_text("Back in as it was.")).to_be_visible()
+    oven.get_by_label("Core", exact=True).fill("97")
+    oven.get_by_role("group", name="Base").get_by_role("button", name="pale").click()
+    expect(oven.get_by_text("Back in without its tin or pot")).to_be_visible()
+    oven.get_by_label("Weight of a loaf, out").fill("780")
+    expect(oven.get_by_text("This one lost 11.4 %.")).to_be_visible()
+    oven.get_by_label("Core", exact=True).fill("970")
+    expect(oven.get_by_role("alert")).to_contain_text("The core")
+
+
+def test_the_room_is_usable_on_the_phone_and_passes_axe(visit):
+    page = visit("/oven", viewport=PHONE)
+    page.get_by_role("heading", name="Minute by minute").wait_for()
+    assert page.evaluate("document.documentElement.scrollWidth") <= 390
+    for viewport_page in (page, visit("/oven")):
+        viewport_page.get_by_role("heading", name="Where bakers disagree").wait_for()
+        results = Axe().run(viewport_page)
+        assert results.violations_count == 0, results.generate_report()
+
+
+def test_the_kit_is_kept_and_ranked_with(visit):
+    page = visit("/oven")
+    page.get_by_role("button", name="Ovens and vessels").click()
+    page.get_by_label("Soaked towels").check()
+    page.get_by_text("Learn the oven").click()
+    for index, value in enumerate(("21", "150", "205", "230", "168", "207")):
+        page.get_by_label("Reads").nth(index).fill(value)
+    page.get_by_role("button", name="Reckon from these").click()
+    expect(page.get_by_text(re.compile("cooler than its dial says"))).to_be_visible()
+    page.get_by_role("button", name="Save ovens and vessels").click()
+    page.get_by_role("heading", name="Minute by minute").wait_for()
+    page.get_by_role("button", name=re.compile(r"^All \d+ ways")).click()
+    expect(page.get_by_text("soaked towels in a tray of water").first).to_be_visible()
+    page.reload()
+    page.get_by_role("button", name="Ovens and vessels").click()
+    expect(page.get_by_label("Hotter than its dial, K")).to_have_value("-12")
+    page.get_by_label("Called").first.fill("")
+    page.get_by_role("button", name="Save ovens and vessels").click()
+    expect(page.get_by_role("alert")).to_contain_text("A vessel's name is empty")

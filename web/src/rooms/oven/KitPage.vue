@@ -1,0 +1,243 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { computed, ref, watch } from 'vue'
+import { api, ask, Refused, type Schemas } from '../../api/client'
+import AmountField from '../../forms/AmountField.vue'
+import MaybeField from '../../forms/MaybeField.vue'
+import PickField from '../../forms/PickField.vue'
+import RemoveButton from '../../forms/RemoveButton.vue'
+import TickField from '../../forms/TickField.vue'
+import { useKitchen, useSaveKitchen } from '../../shell/kitchen'
+import { useUnits } from '../../shell/units'
+import { fill, words } from '../../words'
+import CalibrateOven from './CalibrateOven.vue'
+
+type Body = Schemas['KitchenBody']
+type Vessel = Body['vessels'][number]
+/** The baker's own oven, vessels, paper and ways to steam; and the oven learnt from a thermometer. */
+const emit = defineEmits<{ close: [] }>()
+const t = words.oven
+const { settings } = useKitchen()
+const saving = useSaveKitchen()
+const kinds = useQuery({ queryKey: ['oven', 'kinds'], queryFn: () => ask(api.GET('/api/oven')) })
+const form = ref<Body | null>(null)
+watch(
+  settings,
+  (value) => {
+    if (value && !form.value) form.value = JSON.parse(JSON.stringify(value)) as Body
+  },
+  { immediate: true },
+)
+const { say } = useUnits()
+const optionsOf = (rows: { kind: string; name: string }[] | undefined) =>
+  (rows ?? []).map((row) => ({ value: row.kind, label: row.name }))
+const vesselKinds = computed(() => optionsOf(kinds.data.value?.vessels))
+const ovenKinds = computed(() => optionsOf(kinds.data.value?.ovens))
+const usual = (vessel: Vessel) => kinds.data.value?.vessels.find((row) => row.kind === vessel.kind)?.usual
+const sides = (['', 'left', 'right', 'back', 'front'] as const).map((value) => ({
+  value,
+  label: t.sides[value]!,
+}))
+const errors = computed(() => {
+  const problem = saving.error.value
+  if (!problem) return []
+  return problem instanceof Refused && problem.errors.length
+    ? problem.errors.map((error) => `${error.sentence} ${error.remedy}`)
+    : [problem.message || words.failed]
+})
+const has = (kind: string) => form.value?.steam.includes(kind) ?? false
+function tick(kind: string, on: boolean) {
+  if (!form.value) return
+  form.value.steam = on ? [...form.value.steam, kind] : form.value.steam.filter((each) => each !== kind)
+}
+function add() {
+  const row = kinds.data.value?.vessels[0]
+  if (row)
+    form.value?.vessels.push({
+      ...{ base_kg: null, lid_kg: null, inside_l: null, rated_c: null, knob_c: null, heats_empty: null },
+      id: `v${Date.now().toString(36)}`,
+      kind: row.kind,
+      name: row.name,
+      count: 1,
+    })
+}
+const empty = (vessel: Vessel) => ({
+  get: () => (vessel.heats_empty == null ? '' : vessel.heats_empty ? 'yes' : 'no'),
+  set: (value: string) => (vessel.heats_empty = value === '' ? null : value === 'yes'),
+})
+const allowed = [
+  { value: '', label: t.asUsual },
+  { value: 'yes', label: t.allowed },
+  { value: 'no', label: t.forbidden },
+]
+function take(found: Schemas['LearntAnswer']) {
+  if (!form.value) return
+  if (found.heat_up_min != null) form.value.oven.heat_up_min = Math.round(found.heat_up_min * 10) / 10
+  if (found.heater_w != null) form.value.oven.heater_w = null
+  if (found.offset_k != null) form.value.oven.offset_k = found.offset_k
+  if (found.hot_side) form.value.oven.hot_side = found.hot_side as Body['oven']['hot_side']
+}
+async function save() {
+  if (!form.value) return
+  try {
+    await saving.mutateAsync(form.value)
+    emit('close')
+  } catch {
+    /* shown from saving.error */
+  }
+}
+</script>
+
+<template>
+  <form v-if="form && kinds.data.value" class="kit" novalidate @submit.prevent="save">
+    <header>
+      <h2>{{ t.kit }}</h2>
+      <p class="quiet">{{ t.kitLead }}</p>
+    </header>
+    <section>
+      <h3>{{ words.kitchen.oven }}</h3>
+      <div class="row">
+        <PickField
+          v-model="form.oven.kind"
+          :label="t.kind"
+          :options="ovenKinds as { value: Body['oven']['kind']; label: string }[]"
+        />
+        <AmountField
+          v-model="form.oven.top_c"
+          :label="`${words.kitchen.ovenTop}, °C`"
+          :low="150"
+          :high="500"
+          :step="5"
+        />
+        <AmountField v-model="form.oven.volume_l" :label="t.litres" :low="10" :high="400" :step="5" />
+        <MaybeField v-model="form.oven.heat_up_min" :label="t.heatUp" unit="min" />
+        <MaybeField v-model="form.oven.heater_w" :label="t.heater" unit="W" />
+        <AmountField v-model="form.oven.offset_k" :label="t.offset" :low="-60" :high="60" :step="1" />
+        <PickField v-model="form.oven.hot_side" :label="t.hotSide" :options="sides" />
+        <AmountField v-model="form.oven.shelves" :label="t.shelves" :low="1" :high="12" :step="1" />
+      </div>
+      <CalibrateOven :oven="form.oven" @take="take" />
+    </section>
+    <section>
+      <h3>{{ words.kitchen.vessels }}</h3>
+      <div v-for="(vessel, index) in form.vessels" :key="vessel.id" class="vessel">
+        <div class="row">
+          <label
+            ><span class="small quiet">{{ t.called }}</span
+            ><input v-model="vessel.name" class="field" maxlength="40"
+          /></label>
+          <PickField v-model="vessel.kind" :label="t.kind" :options="vesselKinds" />
+          <AmountField v-model="vessel.count" :label="words.kitchen.count" :low="1" :high="50" :step="1" />
+          <RemoveButton
+            :of="vessel.name"
+            :disabled="form.vessels.length === 1"
+            @remove="form.vessels.splice(index, 1)"
+          />
+        </div>
+        <details>
+          <summary class="small">{{ t.details }}</summary>
+          <div class="row">
+            <MaybeField
+              v-model="vessel.base_kg"
+              :label="t.weight"
+              unit="kg"
+              :usual="usual(vessel)?.base_kg"
+            />
+            <template v-if="usual(vessel)?.lid_kg">
+              <MaybeField
+                v-model="vessel.lid_kg"
+                :label="t.lidWeight"
+                unit="kg"
+                :usual="usual(vessel)?.lid_kg"
+              />
+              <MaybeField
+                v-model="vessel.inside_l"
+                :label="t.inside"
+                unit="l"
+                :usual="usual(vessel)?.inside_l"
+              />
+              <MaybeField v-model="vessel.knob_c" :label="t.knob" unit="°C" />
+            </template>
+            <MaybeField v-model="vessel.rated_c" :label="t.rated" unit="°C" :usual="usual(vessel)?.rated_c" />
+            <PickField
+              :model-value="empty(vessel).get()"
+              :label="t.heatsEmpty"
+              :options="allowed"
+              @update:model-value="(value: string) => empty(vessel).set(value)"
+            />
+          </div>
+        </details>
+      </div>
+      <button type="button" class="plain" @click="add">{{ words.kitchen.add }}</button>
+    </section>
+    <section>
+      <h3>{{ t.steamMeans }}</h3>
+      <div class="ticks">
+        <TickField
+          v-for="row in kinds.data.value.steam"
+          :key="row.kind"
+          :model-value="has(row.kind)"
+          :label="row.name"
+          @update:model-value="(on: boolean) => tick(row.kind, on)"
+        />
+      </div>
+      <MaybeField v-model="form.paper_c" :label="t.paper" unit="°C" />
+      <p class="small quiet">{{ t.paperLead }}</p>
+    </section>
+    <p v-for="error in errors" :key="error" class="inverted error" role="alert">{{ say(error) }}</p>
+    <div class="end">
+      <button type="submit" class="action">{{ fill(t.saveKit, {}) }}</button>
+      <button type="button" class="link" @click="emit('close')">{{ t.leave }}</button>
+    </div>
+  </form>
+  <p v-else class="quiet">{{ words.loading }}</p>
+</template>
+
+<style scoped>
+.kit {
+  max-width: 900px;
+}
+h3 {
+  margin: 20px 0 8px;
+  font-size: 17px;
+}
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px 16px;
+  align-items: end;
+}
+.row > * {
+  min-width: 150px;
+}
+.vessel {
+  padding: 10px 0;
+  border-bottom: 1px solid var(--hairline);
+}
+details .row {
+  padding: 8px 0;
+}
+summary {
+  min-height: 32px;
+  cursor: pointer;
+  text-decoration: underline;
+  text-underline-offset: 4px;
+}
+.vessel + .plain {
+  margin-top: 12px;
+}
+.ticks {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 24px;
+}
+.error {
+  margin-top: 12px;
+  padding: 8px 12px;
+}
+.end {
+  display: flex;
+  gap: 16px;
+  margin: 20px 0;
+}
+</style>

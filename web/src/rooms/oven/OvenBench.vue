@@ -1,0 +1,276 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import type { FormulaAnswer } from '../../api/client'
+import BakeLandscape from '../../charts/BakeLandscape.vue'
+import AmountField from '../../forms/AmountField.vue'
+import ChoiceRow from '../../forms/ChoiceRow.vue'
+import PickField from '../../forms/PickField.vue'
+import { useUnits } from '../../shell/units'
+import { fill, words } from '../../words'
+import BakeSteps from './BakeSteps.vue'
+import BesideBakes from './BesideBakes.vue'
+import SchoolList from './SchoolList.vue'
+import SignsSheet from './SignsSheet.vue'
+import StageRows from './StageRows.vue'
+import { useOven, type Loaf, type Way } from './useOven'
+import WayList from './WayList.vue'
+
+/** The work of the room: a loaf and a wish, the ways to bake it, and the bake of the one that is chosen. */
+const props = defineProps<{ formulas: FormulaAnswer[] }>()
+const emit = defineEmits<{ kit: [] }>()
+const loaf = defineModel<Loaf>({ required: true })
+const t = words.oven
+const { say, warmth, mass } = useUnits()
+const oven = useOven(loaf)
+const { ways, chosen, baked, schools, refused, unranked, stages } = oven
+const beside = ref<string[]>([])
+const quieted = ref(false)
+const formula = computed(() => props.formulas.find((each) => each.id === loaf.value.formula_id))
+const options = computed(() => props.formulas.map((each) => ({ value: each.id, label: each.formula.name })))
+const wishes = Object.entries(t.wishes).map(([value, label]) => ({
+  value: value as NonNullable<Loaf['wish']>,
+  label,
+}))
+const picked = computed({
+  get: () => loaf.value.formula_id,
+  set: (id) => {
+    const found = props.formulas.find((each) => each.id === id)
+    if (!found) return
+    loaf.value = {
+      ...loaf.value,
+      formula_id: id,
+      pieces: found.formula.pieces,
+      piece_g: found.formula.scaling_weight_g,
+    }
+  },
+})
+const pieces = computed({
+  get: () => loaf.value.pieces ?? 1,
+  set: (value) => (loaf.value = { ...loaf.value, pieces: value }),
+})
+const grams = computed({
+  get: () => Math.round(loaf.value.piece_g ?? 800),
+  set: (value) => (loaf.value = { ...loaf.value, piece_g: value }),
+})
+const from = computed({
+  get: () => (loaf.value.cold ? 'fridge' : 'room'),
+  set: (value) => (loaf.value = { ...loaf.value, cold: value === 'fridge' }),
+})
+const wish = computed({
+  get: () => loaf.value.wish ?? 'usual',
+  set: (value) => (loaf.value = { ...loaf.value, wish: value }),
+})
+watch([chosen, loaf], () => (quieted.value = false))
+watch(loaf, () => (beside.value = []))
+const besideWays = computed(() => (ways.value ?? []).filter((way) => beside.value.includes(way.key)))
+function putBeside(way: Way) {
+  beside.value = beside.value.includes(way.key)
+    ? beside.value.filter((key) => key !== way.key)
+    : [...beside.value.slice(-1), way.key]
+}
+const drawnStages = computed(() => (stages.value.length ? stages.value : (baked.value?.stages ?? [])))
+const altered = computed(() => stages.value.length > 0)
+const refusals = computed(() => baked.value?.hazards.filter((hazard) => hazard.weight === 'refused') ?? [])
+const doneAt = computed(() => {
+  const found = baked.value
+  if (!found) return ''
+  if (found.done_min == null)
+    return fill(t.neverDone, { sign: t.signs[found.lag.last] ?? '', remedy: found.lag.remedy })
+  const total = drawnStages.value.reduce((sum, stage) => sum + stage.minutes, 0)
+  const short = found.done_min - total
+  const line = fill(t.doneAt, { min: Math.round(found.done_min), sign: t.signs[found.lag.last] ?? '' })
+  if (short > 1) return `${line} ${fill(t.tooShort, { min: Math.round(short) })}`
+  return found.lag.by_min >= 4
+    ? `${line} ${fill(t.lags, { min: Math.round(found.lag.by_min) })} ${found.lag.remedy}`
+    : line
+})
+const print = () => window.print()
+</script>
+
+<template>
+  <div class="bench">
+    <div class="left no-print">
+      <h1>{{ t.title }}</h1>
+      <PickField v-model="picked" :label="t.loaf" :options="options" />
+      <div class="pair">
+        <AmountField v-model="pieces" :label="t.pieces" :low="1" :high="60" :step="1" />
+        <AmountField v-model="grams" :label="t.grams" :low="30" :high="5000" :step="10" />
+      </div>
+      <ChoiceRow
+        v-model="from"
+        :legend="t.from"
+        :options="[
+          { value: 'fridge', label: t.fridge },
+          { value: 'room', label: t.room },
+        ]"
+      />
+      <PickField v-model="wish" :label="t.wish" :options="wishes" />
+      <h2>{{ t.ways }}</h2>
+      <p v-if="unranked" role="alert" class="inverted error">{{ say(unranked) }}</p>
+      <p v-else-if="!ways" class="quiet">{{ words.loading }}</p>
+      <WayList
+        v-else
+        :ways="ways"
+        :chosen="chosen"
+        :beside="beside"
+        :key-of="oven.keyOf"
+        @choose="oven.choose"
+        @beside="putBeside"
+      />
+      <button type="button" class="plain kit" @click="emit('kit')">{{ t.kit }}</button>
+    </div>
+    <div class="middle">
+      <template v-if="baked">
+        <header>
+          <p class="big clock">{{ fill(t.big, { min: Math.round(baked.curve.at(-1)!.min) }) }}</p>
+          <div>
+            <p>
+              <strong>{{ baked.vessel }}</strong>, {{ formula?.formula.name }}, {{ mass(grams) }}
+            </p>
+            <p role="status">{{ say(doneAt) }}</p>
+          </div>
+        </header>
+        <p v-if="refused" role="alert" class="inverted error">{{ say(refused) }}</p>
+        <p v-for="hazard in refusals" :key="hazard.code" role="alert" class="inverted error">
+          {{ say(hazard.text) }}
+        </p>
+        <BakeLandscape :bake="baked" :stages="drawnStages" @change="oven.alter" />
+        <p v-if="baked.soak_short_k >= 12" class="short">
+          {{ fill(t.shortSoak, { k: Math.round(baked.soak_short_k), need: baked.soak_min }) }}
+        </p>
+        <p v-if="baked.short_k > 0" class="short">{{ fill(t.weak, { k: Math.round(baked.short_k) }) }}</p>
+        <StageRows
+          class="no-print"
+          :bake="baked"
+          :stages="drawnStages"
+          :altered="altered || oven.preheat.value != null"
+          @change="oven.alter"
+          @heat="oven.heat"
+          @usual="oven.usual"
+        />
+        <p class="small quiet facts">
+          {{
+            fill(t.endFacts, {
+              core: warmth(baked.end.core_c),
+              shade: baked.end.shade,
+              mm: baked.end.crust_mm.toFixed(1),
+              loss: (baked.end.loss * 100).toFixed(1),
+              spring: Math.round(baked.end.spring),
+            })
+          }}
+        </p>
+        <BesideBakes v-if="besideWays.length" :loaf="loaf" :first="baked" :ways="besideWays" />
+        <SchoolList v-if="schools" class="no-print" :schools="schools" />
+        <SignsSheet class="no-print" :bake="oven.body.value" />
+      </template>
+      <p v-else-if="refused" role="alert" class="inverted error">{{ say(refused) }}</p>
+      <p v-else-if="ways && !ways.some((way) => !way.unfit)" role="status">{{ t.nothingFits }}</p>
+      <p v-else class="quiet">{{ words.loading }}</p>
+    </div>
+    <div class="right">
+      <BakeSteps v-if="baked" :bake="baked" :quieted="quieted" @quiet="quieted = true" />
+      <button v-if="baked" type="button" class="plain no-print card" @click="print">{{ t.print }}</button>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.bench {
+  display: grid;
+  grid-template-columns: 288px minmax(0, 1fr) 272px;
+  min-height: calc(100vh - 56px);
+}
+.left {
+  display: grid;
+  gap: 10px;
+  align-content: start;
+  padding: 20px 24px 32px 28px;
+  border-right: 1px solid var(--hairline);
+}
+h1 {
+  font-size: 30px;
+}
+.left h2 {
+  margin-top: 10px;
+}
+.pair {
+  display: grid;
+  gap: 8px;
+}
+.pair > :deep(div) {
+  display: grid;
+  grid-template-columns: 84px 1fr;
+  align-items: center;
+}
+.pair :deep(.el-input-number) {
+  width: 100%;
+}
+.kit {
+  margin-top: 10px;
+}
+.middle {
+  min-width: 0;
+  padding: 20px 28px 40px;
+}
+.middle header {
+  display: flex;
+  gap: 20px;
+  align-items: center;
+  margin-bottom: 8px;
+}
+.big {
+  font-size: 44px;
+  line-height: 1;
+  white-space: nowrap;
+}
+.short {
+  margin: 0 0 12px;
+  padding-left: 10px;
+  border-left: 3px solid var(--ink);
+}
+.facts {
+  margin-top: 12px;
+}
+.right {
+  padding: 20px 24px 32px;
+  border-left: 1px solid var(--hairline);
+}
+.card {
+  margin-top: 16px;
+}
+.error {
+  padding: 8px 12px;
+}
+@media (max-width: 1100px) {
+  .bench {
+    grid-template-columns: 264px minmax(0, 1fr);
+  }
+  .right {
+    grid-column: 2;
+    border-left: 0;
+  }
+}
+@media (max-width: 720px) {
+  .bench {
+    display: block;
+  }
+  .left,
+  .middle,
+  .right {
+    padding: 16px;
+    border: 0;
+  }
+  .big {
+    font-size: 36px;
+  }
+}
+@media print {
+  .bench {
+    display: block;
+  }
+  .right {
+    border: 0;
+    padding: 0;
+  }
+}
+</style>

@@ -1,0 +1,142 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue'
+import { api, ask, Refused, type Schemas } from '../../api/client'
+import { crustColour } from '../../charts/temperature'
+import MaybeField from '../../forms/MaybeField.vue'
+import { useUnits } from '../../shell/units'
+import { fill, words } from '../../words'
+
+type Body = Omit<Schemas['OvenLoafSignsBody'], 'bake'>
+/** A loaf looked at: core, colour by chips, base, weight; and what to do with it. */
+const props = defineProps<{ bake: Schemas['OvenBakeBody'] }>()
+const t = words.oven
+const { fromDegrees, fahrenheit, warmth } = useUnits()
+const CHIPS = [8, 25, 42, 58, 74, 90]
+const core = ref<number | null>(null)
+const out = ref<number | null>(null)
+const colour = ref<number | null>(null)
+const base = ref<number | null>(null)
+const found = ref<Schemas['SignsAnswer'] | null>(null)
+const refused = ref('')
+
+watch([core, out, colour, base], async () => {
+  if ([core.value, out.value, colour.value, base.value].every((value) => value == null)) {
+    found.value = null
+    return
+  }
+  const body: Body = {
+    core_c: core.value == null ? null : fromDegrees(core.value),
+    colour: colour.value,
+    base_colour: base.value,
+    out_g: out.value,
+  }
+  try {
+    found.value = await ask(api.POST('/api/oven/signs', { body: { bake: props.bake, ...body } }))
+    refused.value = ''
+  } catch (error) {
+    refused.value = error instanceof Refused && error.message ? error.message : words.failed
+  }
+})
+</script>
+
+<template>
+  <section class="signs">
+    <h2>{{ t.isItDone }}</h2>
+    <div class="fields">
+      <MaybeField v-model="core" :label="t.coreNow" :unit="fahrenheit ? '°F' : '°C'" />
+      <MaybeField v-model="out" :label="t.outWeight" unit="g" />
+    </div>
+    <fieldset v-for="part in ['top', 'base'] as const" :key="part" class="chips">
+      <legend class="small quiet">{{ part === 'top' ? t.topColour : t.baseColour }}</legend>
+      <button
+        v-for="(chip, index) in CHIPS"
+        :key="chip"
+        type="button"
+        class="chip"
+        :aria-pressed="(part === 'top' ? colour : base) === chip"
+        @click="
+          part === 'top' ? (colour = colour === chip ? null : chip) : (base = base === chip ? null : chip)
+        "
+      >
+        <svg width="44" height="34" aria-hidden="true">
+          <path
+            d="M3 28C3 10 12 4 22 4s19 6 19 24q0 4-4 4H7q-4 0-4-4z"
+            :fill="crustColour(chip / 100)"
+            stroke="currentColor"
+            stroke-width="1.5"
+          />
+          <path
+            v-if="part === 'top'"
+            d="M12 16q10-7 20-4"
+            fill="none"
+            stroke="currentColor"
+            stroke-width="1.5"
+          />
+        </svg>
+        <span>{{ t.shades[index] }}</span>
+      </button>
+    </fieldset>
+    <div v-if="refused" class="inverted error" role="alert">{{ refused }}</div>
+    <div v-else-if="found" class="verdict" role="status">
+      <strong v-if="!found.signs.length">{{ t.done }}</strong>
+      <p v-for="sign in found.signs" :key="sign.code">
+        <strong>{{ fill(t.more, { min: sign.minutes }) }}</strong>{{ ' ' }}{{ sign.text }}
+      </p>
+      <p class="small quiet">
+        {{ fill(t.wanted, { core: warmth(found.done.core_c), loss: Math.round(found.done.loss * 100) }) }}
+        <template v-if="found.loss != null">{{
+          fill(t.lost, { loss: (found.loss * 100).toFixed(1) })
+        }}</template>
+      </p>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.signs {
+  margin-top: 24px;
+}
+.fields {
+  display: flex;
+  gap: 12px;
+}
+.chips {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px;
+  margin-top: 8px;
+}
+.chips legend {
+  float: left;
+  width: 100%;
+}
+.chip {
+  display: grid;
+  place-items: center;
+  min-width: 72px;
+  min-height: 56px;
+  padding: 4px;
+  border: 1.5px solid transparent;
+  border-radius: var(--corner);
+  background: none;
+  font-size: 13px;
+  cursor: pointer;
+}
+.chip:hover {
+  border-color: var(--quiet);
+}
+.chip[aria-pressed='true'] {
+  border-color: var(--ink);
+  background: var(--paper);
+  font-weight: 650;
+}
+.verdict {
+  margin-top: 12px;
+  padding-left: 12px;
+  border-left: 3px solid var(--ink);
+}
+.error {
+  margin-top: 12px;
+  padding: 8px 12px;
+}
+</style>

@@ -1,0 +1,136 @@
+<script setup lang="ts">
+import AmountField from '../../forms/AmountField.vue'
+import { useUnits } from '../../shell/units'
+import { fill, words } from '../../words'
+import type { Baked, Stage } from './useOven'
+
+/** The stages in figures: what dragging does, for fingers and keyboards. */
+const props = defineProps<{ bake: Baked; stages: Stage[]; altered: boolean }>()
+const emit = defineEmits<{ change: [Stage[]]; heat: [number]; usual: [] }>()
+const t = words.oven
+const { toDegrees, fromDegrees, fahrenheit, say, warmth } = useUnits()
+
+function set(index: number, part: Partial<Stage>) {
+  emit(
+    'change',
+    props.stages.map((stage, each) => (each === index ? { ...stage, ...part } : stage)),
+  )
+}
+function split() {
+  const last = props.stages.at(-1)!
+  const half = Math.max(Math.floor(last.minutes / 2), 1)
+  emit('change', [
+    ...props.stages.slice(0, -1),
+    { ...last, minutes: last.minutes - half },
+    { ...last, minutes: half, fan: true },
+  ])
+}
+const title = (stage: Stage, index: number) =>
+  stage.covered
+    ? props.bake.lidded
+      ? t.lidOn
+      : t.steaming
+    : index && props.stages[index - 1]!.covered
+      ? props.bake.lidded
+        ? t.lidOff
+        : t.vented
+      : t.open
+</script>
+
+<template>
+  <div class="stages">
+    <fieldset>
+      <legend class="small">{{ t.heating }}</legend>
+      <AmountField
+        :model-value="Math.round(bake.preheat_min)"
+        :label="`${t.minutes}, ${t.heating.toLowerCase()}`"
+        :low="0"
+        :high="180"
+        :step="5"
+        @update:model-value="(value: number) => emit('heat', value)"
+      />
+      <p v-if="bake.soak_min" class="small quiet">{{ fill(t.soak, { min: bake.soak_min }) }}</p>
+    </fieldset>
+    <fieldset v-for="(stage, index) in stages" :key="index">
+      <legend class="small">{{ title(stage, index) }}</legend>
+      <AmountField
+        :model-value="Math.round(stage.minutes)"
+        :label="`${t.minutes}, ${title(stage, index).toLowerCase()}`"
+        :low="1"
+        :high="180"
+        :step="1"
+        @update:model-value="(value: number) => set(index, { minutes: value })"
+      />
+      <AmountField
+        v-if="stage.setpoint_c > 0"
+        :model-value="Math.round(toDegrees(stage.setpoint_c))"
+        :label="`${fahrenheit ? '°F' : '°C'}, ${title(stage, index).toLowerCase()}`"
+        :low="fahrenheit ? 212 : 100"
+        :high="fahrenheit ? 600 : 320"
+        :step="5"
+        @update:model-value="(value: number) => set(index, { setpoint_c: fromDegrees(value) })"
+      />
+      <p class="small quiet">
+        {{ stage.setpoint_c > 0 ? say(bake.dials[index] ?? '') : t.off }}
+      </p>
+      <label class="tick small"
+        ><input type="checkbox" :checked="stage.fan" @change="set(index, { fan: !stage.fan })" />{{
+          t.fan
+        }}</label
+      >
+      <label class="tick small"
+        ><input
+          type="checkbox"
+          :checked="stage.setpoint_c <= 0"
+          @change="set(index, { setpoint_c: stage.setpoint_c > 0 ? 0 : bake.preheat_c })"
+        />{{ t.off }}</label
+      >
+    </fieldset>
+    <div class="more">
+      <button type="button" class="plain" :disabled="stages.length > 5" @click="split">{{ t.split }}</button>
+      <button v-if="altered" type="button" class="link" @click="emit('usual')">{{ t.back }}</button>
+      <p v-if="altered && bake.done_min != null" class="small quiet">
+        {{ fill(t.wouldBeDone, { min: Math.round(bake.done_min), core: warmth(bake.done.core_c) }) }}
+      </p>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.stages {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 16px 24px;
+  padding-top: 12px;
+  border-top: 1px solid var(--hairline);
+}
+legend {
+  font-weight: 650;
+}
+fieldset {
+  display: grid;
+  gap: 6px;
+  align-content: start;
+  width: 172px;
+}
+fieldset p {
+  line-height: 1.3;
+}
+.tick {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  min-height: 32px;
+}
+.tick input {
+  width: 20px;
+  height: 20px;
+  accent-color: var(--ink);
+}
+.more {
+  display: grid;
+  gap: 8px;
+  align-content: start;
+  width: 172px;
+}
+</style>
