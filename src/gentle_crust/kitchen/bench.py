@@ -6,7 +6,7 @@ from functools import lru_cache
 
 from sqlalchemy.orm import Session, sessionmaker
 
-from gentle_crust.core.errors import CraftError
+from gentle_crust.core.errors import CraftError, within
 from gentle_crust.core.fermentation.probe import ProbeSays, Sample, listen
 from gentle_crust.core.fermentation.readings import Reading
 from gentle_crust.core.readiness.cues import Cue, Stage, cues_of
@@ -291,6 +291,8 @@ class BenchBook:
             stands = unforeseen(stage)
         measured = dough.probe.says.celsius if dough.probe and dough.probe.says.doubt is None else None
         rye = 100 * dough.saved.answer.formula.blend("rye_fraction")
+        if "out_g" in cues:
+            cues = _with_loss(cues, dough.saved.answer.asked.scaling_weight_g)
         return question_of(dough.saved.answer.plan, stands, dough.wish.vessel.kind, rye, measured, cues)
 
     # -- absences, record, score -----------------------------------------------------------------------------
@@ -328,6 +330,15 @@ class BenchBook:
                 judged += 1
                 right += came_out_as_judged(proofs[-1].body["verdict"]["verdict"], outcome.body["how"])
         return Score(right, judged)
+
+
+def _with_loss(cues: dict[str, str | float], piece_g: float | None) -> dict[str, str | float]:
+    """A loaf's weight out of the oven as what it lost of its dough."""
+    rest = {cue: value for cue, value in cues.items() if cue != "out_g"}
+    grams = within("out_g", "The weight of a loaf out of the oven", float(cues["out_g"]), 20, 5000, " g")
+    if piece_g is None or not piece_g / 2 <= grams <= piece_g:
+        raise CraftError("out_g", f"A loaf of {grams:.0f} g cannot come of this dough.", "Weigh one loaf by itself.")
+    return {**rest, "loss_percent": round(100 * (1 - grams / piece_g), 1)}
 
 
 def _name(dough: Dough) -> str:

@@ -5,7 +5,9 @@ from dataclasses import dataclass
 import numpy as np
 
 from gentle_crust.core.fermentation.rates import levain_gas_per_h
+from gentle_crust.core.oven.doneness import remedies
 from gentle_crust.core.oven.equipment import vessel_row
+from gentle_crust.core.oven.staged import Done
 from gentle_crust.core.readiness.cues import Dough, Stage, State
 
 
@@ -123,6 +125,29 @@ def _note(stage: Stage, state: State, dough: Dough, vessel: str | None) -> str:
     if group == "cold_start" and state in ("nearly", "ready", "late"):
         return "From a cold oven it goes on proofing for a quarter of an hour: put it in early."
     return ""
+
+
+_CRUST = {"pale": 8.0, "golden": 42.0, "deep": 60.0, "dark": 88.0}
+_BASE = {"pale": 8.0, "golden": 45.0, "dark": 85.0}
+_LEAN_COLOUR, _LEAN_LOSS = 50.0, 0.10
+
+
+def of_loaf(action: Action, cues: dict[str, str | float], core_c: float, pace: Pace | None) -> Action:
+    """What a loaf's own signs add: a pale base, too dark with a raw core and the like, each with its remedy."""
+    core, loss = cues.get("core_c"), cues.get("loss_percent")
+    signs = remedies(
+        float(core) if core is not None else None,
+        _CRUST.get(str(cues.get("crust"))),
+        _BASE.get(str(cues.get("base"))),
+        float(loss) / 100 if loss is not None else None,
+        Done(core_c, _LEAN_COLOUR, _LEAN_LOSS, None, None, None),
+    )
+    if not signs:
+        return action
+    minutes = signs[0].minutes
+    if core is not None and float(core) < core_c - 1 and pace is not None and pace.ready_min:
+        minutes = max(round(pace.ready_min), 1)
+    return Action("wait", " ".join(sign.text for sign in signs), minutes, action.note)
 
 
 def conflict_words(stage: Stage, ahead: bool, dough: Dough) -> str:

@@ -8,7 +8,7 @@ from math import log2
 
 from gentle_crust.core.errors import within
 from gentle_crust.core.fermentation.targets import ShareTarget
-from gentle_crust.core.readiness.advice import Action, Pace, action_for, conflict_words
+from gentle_crust.core.readiness.advice import Action, Pace, action_for, conflict_words, of_loaf
 from gentle_crust.core.readiness.cues import (
     STATES,
     Dough,
@@ -154,6 +154,11 @@ def seen_likelihood(question: Question) -> Likelihood:
     return seen
 
 
+def _action(question: Question, verdict: State) -> Action:
+    action = action_for(question.stage, verdict, question.dough, question.vessel, question.pace)
+    return of_loaf(action, question.cues, question.wanted, question.pace) if question.stage == "baked" else action
+
+
 def judge(question: Question) -> Verdict:
     """Judge a dough. Raises CraftError, naming the field, for what cannot be."""
     _check(question)
@@ -175,7 +180,7 @@ def judge(question: Question) -> Verdict:
         verdict=verdict,
         why=tuple(sorted(why, key=lambda each: -abs(each.weight))),
         ask_next=_ask_next(question, after),
-        action=action_for(question.stage, verdict, question.dough, question.vessel, question.pace),
+        action=_action(question, verdict),
         conflict=_conflict(question, States(*before), seen_likelihood(question)),
         prior=States(*before),
     )

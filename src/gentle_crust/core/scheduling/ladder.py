@@ -3,7 +3,8 @@
 from gentle_crust.core.cautions import at_step
 from gentle_crust.core.fermentation.uncertainty import Span
 from gentle_crust.core.formula.scaling import Ingredient
-from gentle_crust.core.oven.profile import RECOVERY_MIN, BakeProfile
+from gentle_crust.core.oven.doneness import cutting
+from gentle_crust.core.oven.profile import RECOVERY_MIN, RYE_COOL_MIN, BakeProfile
 from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.scheduling.course import Recipe
 from gentle_crust.core.scheduling.leaven import HANDS_MIN, Ripening
@@ -225,7 +226,11 @@ def _baking_steps(ladder: _Ladder) -> None:
         ladder.add("out", start + bake.minutes / 60, 2, f"Out{of}", out)
     done = load + bake.all_loads_min / 60 + bake.cool_min / 60
     ladder.add(
-        "cut", done, 0, "Cool enough to cut", f"{duration(bake.cool_min)} on the rack: the crumb is still setting."
+        "cut",
+        done,
+        0,
+        "Cool enough to cut",
+        f"{duration(bake.cool_min)} on the rack. {cutting(bake.cool_min >= RYE_COOL_MIN)}",
     )
 
 

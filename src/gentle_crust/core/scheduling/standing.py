@@ -3,6 +3,8 @@
 from dataclasses import dataclass
 from datetime import datetime, timedelta
 
+import numpy as np
+
 from gentle_crust.core.fermentation.targets import ShareTarget
 from gentle_crust.core.readiness.advice import Pace
 from gentle_crust.core.readiness.cues import Dough, Stage
@@ -102,6 +104,16 @@ def foretold_c(plan: Plan, at: datetime) -> float:
     return (before[-1] if before else points[0]).dough_c
 
 
+def still_to_bake(saved: Plan, core_c: float) -> float | None:
+    """Minutes until a loaf with this core is baked, by the bake that was simulated for it; None if it is."""
+    course = saved.bake.core
+    if not course or core_c >= saved.bake.core_done_c:
+        return None
+    minutes, warmth = [point.minutes for point in course], [point.core_c for point in course]
+    there = np.interp([core_c, min(saved.bake.core_done_c, warmth[-1])], warmth, minutes)
+    return float(max(there[1] - there[0], 1.0))
+
+
 def question_of(
     saved: Plan,
     stands: Standing,
@@ -111,6 +123,10 @@ def question_of(
     cues: dict[str, str | float],
 ) -> Question:
     """The question of readiness of a dough: against its own plan, in what it is baked in, as warm as it is measured."""
+    pace = stands.pace
+    core = cues.get("core_c")
+    if stands.stage == "baked" and isinstance(core, int | float):
+        pace = Pace(still_to_bake(saved, float(core)), None)
     warm = stands.dough_c if measured_c is None else measured_c
     target = None
     if stands.stage == "bulk":
@@ -126,5 +142,5 @@ def question_of(
         cues=cues,
         target=target,
         share_target=stands.share_target,
-        pace=stands.pace,
+        pace=pace,
     )

@@ -107,6 +107,16 @@ const ready = computed(() => Object.keys(cues.value).length > 0)
             <span>{{ unitOf(cue.unit) }}</span>
           </label>
         </template>
+        <label v-if="dough.standing.stage === 'baked'" class="measure">
+          <span>{{ words.oven.outWeight }}</span>
+          <input
+            class="field"
+            inputmode="decimal"
+            autocomplete="off"
+            @input="measure('out_g', 'g', ($event.target as HTMLInputElement).value)"
+          />
+          <span>g</span>
+        </label>
         <p v-if="asked.isError.value" role="alert">{{ words.failed }}</p>
       </div>
       <div class="answer">
