@@ -65,7 +65,7 @@ def press(page, name):
 
 
 def test_from_the_plan_to_the_bench_and_the_first_steps(own):
-    own.day.at(8, 34)
+    own.day.at(8, 37)
     page = own.open(f"/plan/{PLAN}")
     press(page, "Start this bake")
     expect(title(page)).to_have_text("Build the levain")

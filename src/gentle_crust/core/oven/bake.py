@@ -157,10 +157,10 @@ def _checked(asked: Bake) -> Bake:
         raise CraftError(
             "stages", f"A bake has 1 to 12 stages, not {len(asked.stages)}.", "Give minutes and set points."
         )
-    _setpoint("preheat.setpoint_c", asked.preheat.setpoint_c)
     for index, stage in enumerate(asked.stages):
         within(f"stages[{index}].minutes", "A stage's minutes", stage.minutes, 0.5, 300, " min")
         _setpoint(f"stages[{index}].setpoint_c", stage.setpoint_c)
+    _setpoint("preheat.setpoint_c", asked.preheat.setpoint_c)
     within("stages", "The whole bake", asked.minutes, 1, _MOST_MIN, " min")
     if asked.oven.kind == "wood" and asked.preheat.setpoint_c <= 0:
         raise CraftError(
