@@ -25,6 +25,9 @@ from gentle_crust.core.culture.jar import Jar
 from gentle_crust.core.culture.life import _lived
 from gentle_crust.core.fermentation.dough import Dough, FlourPart
 from gentle_crust.core.fermentation.forecast import Stretch, forecast
+from gentle_crust.core.oven.bake import Bake, bake
+from gentle_crust.core.oven.kit import InVessel, OvenHeat, Preheat, Stage
+from gentle_crust.core.oven.loaf import Loaf
 from gentle_crust.kitchen.cultures import CultureBook
 from gentle_crust.store.database import open_store
 
@@ -214,6 +217,49 @@ def feeding(address: str) -> tuple[float, float]:
     return timed(len(wishes), lambda turn: _post(address, wishes[turn], "/api/cultures/gull/feed"))
 
 
+def a_bake() -> tuple[float, float]:
+    """A bake of an hour, simulated."""
+    loaves = [Loaf(800 + turn, 0.72, 22) for turn in range(41)]
+    stages = (Stage(20, 245, True), Stage(40, 230))
+    return timed(40, lambda turn: bake(Bake(loaves[turn], InVessel("stone"), OvenHeat(), Preheat(245, 50), stages)))
+
+
+def ranking(address: str) -> tuple[float, float]:
+    """Every vessel and way to steam of the demo's kitchen for one loaf, over HTTP."""
+    asked = [{"formula_id": "tidewater-country", "piece_g": 700 + 7 * turn} for turn in range(16)]
+    return timed(15, lambda turn: _post(address, asked[turn], "/api/oven/rank"))
+
+
+def dragged(address: str) -> tuple[float, float]:
+    """From a key on a stage's handle to its bake drawn anew, in the browser."""
+    with sync_playwright() as playwright:
+        browser = playwright.chromium.launch(executable_path=CHROMIUM, args=QUIET)
+        page = browser.new_page(viewport={"width": 1280, "height": 800})
+        page.goto(f"{address}/oven")
+        page.get_by_role("heading", name="Where bakers disagree").wait_for()
+        page.get_by_role("slider", name="Set point, Lid on").focus()
+        times = []
+        for turn in range(20):
+            page.wait_for_timeout(200)
+            times.append(page.evaluate(CORE_REDRAWN, "ArrowDown" if turn % 2 else "ArrowUp"))
+        browser.close()
+    return spread(times[2:])
+
+
+CORE_REDRAWN = """key => new Promise(done => {
+  const core = () => document.querySelector('path.line.core').getAttribute('d')
+  const seen = core()
+  const begun = performance.now()
+  document.activeElement.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }))
+  const look = () => {
+    const took = performance.now() - begun
+    if (core() !== seen) done(took)
+    else if (took > 3000) done(-1)
+    else requestAnimationFrame(look)
+  }
+  look()
+})"""
+"""Presses a key on the focused handle and resolves with the milliseconds until the core's line is another."""
 PRESSED = """name => new Promise(done => {
   const shown = () => document.querySelector('.rows').innerHTML
   const seen = shown()
@@ -314,6 +360,9 @@ def main() -> None:
         rows.append(("key to redraw, formula of 40 ingredients", *editor(address), "100 ms"))
         rows.append(("slider key to ribbon redrawn", *slider(address), "150 ms"))
         rows.append(("feeds for a wish over HTTP", *feeding(address), "500 ms"))
+        rows.append(("every way to bake a loaf ranked, over HTTP", *ranking(address), "1000 ms"))
+        rows.append(("key on a stage to its bake redrawn", *dragged(address), "150 ms"))
+    rows.append(("a bake of an hour simulated", *a_bake(), "50 ms"))
     rows.append(("culture of 1,000 feeds opened", *thousand_feeds(), "150 ms"))
     rows.append(("press on the Bench, server, three doughs, 10,000 figures", *presses(), "60 ms"))
     rows.append(("press on the Bench to ribbons redrawn, three doughs", *pressed_in_browser(), "100 ms"))

@@ -1,6 +1,7 @@
 """Takes the pictures of each room, made from the demo data on a clock that stands still."""
 
 import json
+import re
 import tempfile
 import urllib.request
 from collections.abc import Callable
@@ -94,12 +95,6 @@ def feeding(page: Page) -> None:
     page.evaluate("document.activeElement.blur(); window.scrollTo(0, document.querySelector('.desk').offsetTop - 24)")
 
 
-def history(page: Page) -> None:
-    """What happened to a culture, day by day."""
-    page.get_by_role("button", name="Show").click()
-    page.evaluate("window.scrollTo(0, document.querySelector('.history').offsetTop - 330)")
-
-
 def pasting(page: Page) -> None:
     """A cup recipe with its uncertainty."""
     page.get_by_role("button", name="Paste a recipe").click()
@@ -111,6 +106,46 @@ def pasting(page: Page) -> None:
     page.get_by_text("Ounces of a liquid: by weight").wait_for()
 
 
+def in_the_oven(page: Page) -> None:
+    """The room with its bake drawn."""
+    page.get_by_role("heading", name="Where bakers disagree").wait_for()
+
+
+def three_ways(page: Page) -> None:
+    """One boule: pot against stone with stones and towels against a bare tray."""
+    kitchen = page.request.get(page.url.replace("/oven", "/api/kitchen")).json()["settings"]
+    steam = ["hot_stones_and_water", "soaked_towels", *kitchen["steam"]]
+    page.request.put(
+        page.url.replace("/oven", "/api/kitchen"),
+        data={**kitchen, "steam": steam},
+        headers={"Origin": page.url.replace("/oven", "")},
+    )
+    page.reload()
+    in_the_oven(page)
+    page.get_by_label("Pieces").fill("1")
+    page.keyboard.press("Tab")
+    page.get_by_role("button", name=re.compile("^All .* ways")).click()
+    page.get_by_role(
+        "button", name="Put beside: Hearth stone, hot stones and water, soaked towels in a tray of water"
+    ).click()
+    page.get_by_role("button", name="Put beside: Steel tray, cold", exact=True).click()
+    page.get_by_role("table").wait_for()
+    page.wait_for_timeout(800)
+    page.get_by_role("heading", name="Side by side").scroll_into_view_if_needed()
+
+
+def down_to_the_bake(page: Page) -> None:
+    """The phone, scrolled to the bake."""
+    in_the_oven(page)
+    page.evaluate("window.scrollTo(0, document.querySelector('.middle').offsetTop)")
+
+
+def oven_card(page: Page) -> None:
+    """The card of a bake as it is printed."""
+    in_the_oven(page)
+    page.emulate_media(media="print")
+
+
 Picture = tuple[str, str, tuple[int, int], Literal["light", "dark"], Callable[[Page], None] | None]
 PICTURES: list[Picture] = [
     ("plan", "/plan", DESK, "light", None),
@@ -118,14 +153,15 @@ PICTURES: list[Picture] = [
     ("card", "/plan", (794, 1123), "light", printed),
     ("plan-cannot-be-met", "/plan", DESK, "dark", cannot_be_met),
     ("plan-phone", "/plan", PHONE, "light", down_to_the_ribbon),
-    ("formulas", "/formulas", DESK, "light", None),
     ("formula-editor", "/formulas", DESK, "light", editing),
     ("written-recipe", "/formulas", DESK, "light", pasting),
     ("water-summer", "/water", DESK, "light", summer),
     ("cultures", "/cultures", DESK, "light", None),
     ("culture-feed", "/cultures/gull?do=feed", DESK, "light", feeding),
-    ("culture-history", "/cultures/gull", DESK, "dark", history),
-    ("kitchen", "/kitchen", DESK, "light", None),
+    ("oven", "/oven", DESK, "light", in_the_oven),
+    ("oven-phone", "/oven", PHONE, "dark", down_to_the_bake),
+    ("oven-card", "/oven", (794, 1123), "light", oven_card),
+    ("oven-beside", "/oven", (1280, 1500), "light", three_ways),
 ]
 
 AFTERNOON = "2026-11-28T16:08:00+00:00"
@@ -195,19 +231,11 @@ def away(page: Page) -> None:
     page.evaluate("document.activeElement.blur(); window.scrollTo(0, 0)")
 
 
-def without_connection(page: Page) -> None:
-    """The phone with no connection, a press kept."""
-    page.context.set_offline(True)
-    page.get_by_role("button", name="Done", exact=True).click()
-    page.get_by_text("No connection").wait_for()
-
-
 BENCH: list[Picture] = [
     ("bench", "/bench", DESK, "light", None),
     ("bench-judge", "/bench", DESK, "light", proofing),
     ("bench-verdict", "/bench", DESK, "light", gone_over),
     ("bench-phone", "/bench", PHONE, "dark", None),
-    ("bench-offline", "/bench", PHONE, "light", without_connection),
     ("bench-clash", "/bench", DESK, "light", away),
 ]
 
