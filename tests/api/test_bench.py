@@ -225,6 +225,51 @@ def test_a_culture_whose_history_will_not_have_it_holds_up_no_levain(day):
     assert day.step("levain-1")["state"] == "due"
 
 
+def test_readings_in_the_oven_move_the_out(day):
+    early = day.mixed().at(15, 0).press("reading", {"measure": "core", "value": 60})
+    assert early["refused"][0]["field"] == "measure"
+    for key, at in (("divide-1", (18, 20)), ("shape-1", (18, 50))):
+        day.at(*at).done(key)
+    day.at(6, 38, 29).done("load-1")
+    planned = day.step("out-1")["at"]
+    day.at(7, 5, 29).press("reading", {"measure": "core", "value": 40}, key="c")
+    assert day.step("out-1")["at"] > planned
+    day.at(7, 10, 29).press("reading", {"measure": "core", "value": 94})
+    assert day.step("out-1")["at"] < planned
+    assert [each["body"]["kind"] for each in day.dough()["history"] if each["kind"] == "reading"][-1] == "core_c"
+    for body in ({"measure": "core", "value": 300}, {"measure": "oven", "value": "hot"}):
+        assert day.press("reading", body)["refused"][0]["field"] == "value"
+
+
+def test_an_oven_that_is_cooler_than_its_dial_bakes_longer(day):
+    day.mixed()
+    for key, at in (("divide-1", (18, 20)), ("shape-1", (18, 50))):
+        day.at(*at).done(key)
+    day.at(6, 38, 29).done("load-1")
+    planned = day.step("out-1")["at"]
+    day.at(6, 50, 29).press("reading", {"measure": "oven", "value": 210})
+    assert day.step("out-1")["at"] > planned
+
+
+def test_a_loaf_is_judged_by_core_weight_and_colours_with_its_remedy(day):
+    day.mixed().at(17, 30)
+
+    def judged(cues):
+        return day.client.post(f"/api/bench/{PLAN}/judge", json={"cues": cues, "stage": "baked"})
+
+    low, lower = (judged({"core_c": core}).json["verdict"]["action"] for core in (93, 84))
+    assert low["code"] == lower["code"] == "wait" and lower["within_min"] > low["within_min"]
+    pale = judged({"core_c": 97, "crust": "deep", "base": "pale"}).json["verdict"]["action"]
+    assert pale["code"] == "wait" and "without its tin" in pale["do"]
+    dark = judged({"core_c": 85, "crust": "dark"}).json["verdict"]["action"]
+    assert "Foil" in dark["do"]
+    heavy, light = (judged({"core_c": 97, "crust": "deep", "out_g": g}).json["verdict"] for g in (850, 770))
+    assert "door ajar" in heavy["action"]["do"] and light["action"]["code"] == "go"
+    assert any("12.5" in each["says"] or each["cue"] == "loss_percent" for each in light["why"])
+    refused = judged({"out_g": 20000})
+    assert refused.status_code == 422 and refused.json["errors"][0]["field"].endswith("out_g")
+
+
 def test_a_judgement_is_kept_as_it_was_shown_moves_the_dough_and_is_scored(day):
     day.mixed().at(17, 30)
     cues = day.client.get(f"/api/bench/{PLAN}/cues").json

@@ -16,6 +16,7 @@ from gentle_crust.core.scheduling.clashes import Absence, Clash, Taken, clashes,
 from gentle_crust.core.scheduling.clock import Clock, zone_of
 from gentle_crust.core.scheduling.course import recipe
 from gentle_crust.core.scheduling.follow import Following, bulk_warmth
+from gentle_crust.core.scheduling.happened import Core
 from gentle_crust.core.scheduling.live import Live, live
 from gentle_crust.core.scheduling.plan import make_plan
 from gentle_crust.core.scheduling.remedies import Change, Remedy, changed, remedies, rescues
@@ -34,6 +35,8 @@ from gentle_crust.store.repositories import Events, Samples
 ABSENT, PRESENT = "absence", "absence_withdrawn"
 RESTS = timedelta(hours=12)
 """A loaf that is cut stays on the bench for so long, if nobody puts it away."""
+IN_A_LOAF_C = 35.0
+"""Below this a probe is not in a loaf that bakes, or has nothing to say yet."""
 HEARD_BACK = timedelta(hours=2)
 """So far back from its last figure a probe is weighed."""
 MOST_BACK = timedelta(hours=26)
@@ -209,11 +212,15 @@ class BenchBook:
         latest = story.told[-1].at if story.told else now
         now = max(now, min(latest, now + MOST_BACK))
         readings = as_read(readings_of(story, mixed), mixed)
+        if story.oven_c is not None:
+            question = (question[0], _oven_as_read(question[1], story.oven_c, plan.bake.preheat_c))
         following = Following(plan.times, plan.proof.bulk_rise, readings, story.looked(mixed), story.happened, now)
         dough = Dough(saved.id, saved, story, *question, following, mixed, now, None)
         device = story.last(tale.PROBE)
-        if device is None or not device.body.get("device") or story.happened.done("load-1") is not None:
+        if device is None or not device.body.get("device"):
             return dough
+        if story.happened.done("load-1") is not None:
+            return self._with_core(dough, str(device.body["device"]))
         return self._with_probe(dough, str(device.body["device"]), max(device.at, mixed))
 
     def _with_probe(self, dough: Dough, device: str, since: datetime) -> Dough:
@@ -237,6 +244,17 @@ class BenchBook:
             merged = sorted((*following.readings, *told), key=lambda each: each.at_h)
             following = replace(following, readings=tuple(merged))
         return replace(dough, following=following, probe=Probe(device, says, rows[-1][0] if rows else None))
+
+    def _with_core(self, dough: Dough, device: str) -> Dough:
+        """The loaf with its thermometer heard: what it shows once it is in a warming loaf is the core."""
+        loaded = dough.story.happened.done("load-1") or dough.now
+        with self.sessions() as session:
+            rows = Samples(session).since(device, "dough_c", loaded, dough.now)
+        cores = tuple(Core(at, value) for at, value in rows[-1:] if IN_A_LOAF_C <= value <= 105)
+        if not cores:
+            return dough
+        happened = replace(dough.story.happened, cores=(*dough.story.happened.cores, *cores))
+        return replace(dough, following=replace(dough.following, happened=happened))
 
     # -- one dough -------------------------------------------------------------------------------------------
 
@@ -330,6 +348,12 @@ class BenchBook:
                 judged += 1
                 right += came_out_as_judged(proofs[-1].body["verdict"]["verdict"], outcome.body["how"])
         return Score(right, judged)
+
+
+def _oven_as_read(kitchen: Kitchen, read_c: float, set_c: float) -> Kitchen:
+    """The kitchen with its oven as much hotter or cooler than its dial as a thermometer says."""
+    off = max(min(round(read_c - set_c), 50), -50)
+    return replace(kitchen, oven=replace(kitchen.oven, offset_k=float(off)))
 
 
 def _with_loss(cues: dict[str, str | float], piece_g: float | None) -> dict[str, str | float]:

@@ -11,7 +11,7 @@ from pydantic import TypeAdapter
 from sqlalchemy.orm import Session, sessionmaker
 
 from gentle_crust.core.culture.events import Event
-from gentle_crust.core.errors import CraftError
+from gentle_crust.core.errors import CraftError, within
 from gentle_crust.core.fermentation.readings import Reading, check
 from gentle_crust.core.readiness.judge import Question, Verdict, judge
 from gentle_crust.core.readiness.outcome import looked
@@ -29,6 +29,8 @@ from gentle_crust.kitchen.story import CHANGE, Story, story_of
 from gentle_crust.store.models import EventRow
 from gentle_crust.store.repositories import Events
 
+OF_A_BAKE = {"core": (tale.CORE, "The core", 0.0, 110.0), "oven": (tale.OVEN, "The oven", 50.0, 500.0)}
+"""What is read of a bake: its kind, its words and its limits, C."""
 LOOK_AGAIN = timedelta(minutes=15)
 """When a step that was not due yet is looked at again, if nobody says (practice)."""
 LONG_GONE = timedelta(hours=6)
@@ -170,11 +172,24 @@ class Presses:
 
     def _reading(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
         plan = saved().answer.plan
+        if press.body.get("measure") in OF_A_BAKE:
+            return self._in_the_oven(press, story)
         mixed = mixed_of(plan, story)
         taken = READING.validate_python(press.body)
         kind, value = value_of(taken, plan)
         check(Reading((press.at - (mixed or press.at)) / timedelta(hours=1), kind, value, taken.sure))
         return {"kind": kind, "value": value, "sure": taken.sure}
+
+    def _in_the_oven(self, press: Press, story: Story) -> dict[str, Any]:
+        """A loaf's core, or the oven itself, read while it bakes."""
+        if story.happened.done("load-1") is None:
+            raise CraftError("measure", "There is no loaf in the oven yet.", "Say that it is loaded, then read it.")
+        kind, words, low, high = OF_A_BAKE[press.body["measure"]]
+        try:
+            value = float(press.body["value"])
+        except (KeyError, TypeError, ValueError):
+            raise CraftError("value", f"{words} is not a number.", "Give what the thermometer shows.") from None
+        return {"kind": kind, "value": within("value", words, value, low, high, " C"), "sure": True}
 
     def _change(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
         change = CHANGE.validate_python(press.body["change"])

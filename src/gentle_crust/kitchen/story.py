@@ -8,7 +8,7 @@ from typing import Any
 from pydantic import TypeAdapter
 
 from gentle_crust.core.fermentation.readings import Looked, ReadingKind
-from gentle_crust.core.scheduling.happened import EXTRA_FOLD, Deed, Happened, Held
+from gentle_crust.core.scheduling.happened import EXTRA_FOLD, Core, Deed, Happened, Held
 from gentle_crust.core.scheduling.remedies import Change, changed
 from gentle_crust.store.repositories import PlainEvent
 
@@ -22,6 +22,9 @@ ALL = (*PRESSES, READ_WITHDRAWN, WITHDRAWN, CORRECTED)
 CHANGE = TypeAdapter(Change)
 LOOKED = TypeAdapter(tuple[float, float, float, float])
 SHOWS = TypeAdapter(tuple[float, float, float, float, float])
+CORE, OVEN = "core_c", "oven_c"
+IN_THE_OVEN = (CORE, OVEN)
+"""Readings of a bake: the loaf's core, and the oven beside its dial."""
 FAR_AHEAD = timedelta(seconds=90)
 """Two looks at the clock may differ by so much."""
 
@@ -84,7 +87,14 @@ class Story:
                 each.id, each.at, each.body["kind"], float(each.body["value"]), bool(each.body.get("sure")), ""
             )
             for each in self.of(READ)
+            if each.body["kind"] not in IN_THE_OVEN
         )
+
+    @property
+    def oven_c(self) -> float | None:
+        """What a thermometer in the oven read last, C."""
+        found = [float(each.body["value"]) for each in self.of(READ) if each.body["kind"] == OVEN]
+        return found[-1] if found else None
 
     @property
     def snoozed(self) -> dict[str, datetime]:
@@ -143,11 +153,16 @@ def _happened(told: tuple[Told, ...]) -> Happened:
         for each in told
         if each.kind == NOT_YET
     )
-    happened = Happened(tuple(sorted(deeds.values(), key=lambda deed: deed.at)), held)
+    cores = tuple(Core(each.at, float(each.body["value"])) for each in told if _is_core(each))
+    happened = Happened(tuple(sorted(deeds.values(), key=lambda deed: deed.at)), held, cores=cores)
     for each in told:
         if each.kind == CHANGED:
             happened = changed(happened, CHANGE.validate_python(each.body["change"]))
     return happened
+
+
+def _is_core(told: Told) -> bool:
+    return told.kind == READ and told.body["kind"] == CORE
 
 
 def as_dict(told: Told) -> dict[str, Any]:

@@ -4,6 +4,8 @@ from dataclasses import dataclass
 from functools import lru_cache
 from math import ceil
 
+import numpy as np
+
 from gentle_crust.core.errors import within
 from gentle_crust.core.oven.equipment import Oven, Vessel, shape_row, vessel_row
 from gentle_crust.core.oven.loaf import Loaf
@@ -53,6 +55,14 @@ class BakeProfile:
     def minutes(self) -> int:
         """One load, from door shut to loaf out."""
         return sum(stage.minutes for stage in self.stages)
+
+    def still_min(self, core_c: float) -> float:
+        """Minutes until a loaf with this core is done, by the bake that was simulated; 0 if it is."""
+        if not self.core or core_c >= self.core_done_c:
+            return 0.0
+        minutes, warmth = [point.minutes for point in self.core], [point.core_c for point in self.core]
+        here, there = np.interp([core_c, min(self.core_done_c, warmth[-1])], warmth, minutes)
+        return float(max(there - here, 1.0))
 
     @property
     def all_loads_min(self) -> int:

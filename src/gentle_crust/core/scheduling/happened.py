@@ -33,6 +33,14 @@ class Held:
 
 
 @dataclass(frozen=True)
+class Core:
+    """The core of a loaf in the oven, C, as it was read at an instant."""
+
+    at: datetime
+    core_c: float
+
+
+@dataclass(frozen=True)
 class Happened:
     """Everything that was done at the bench with one dough.
 
@@ -48,6 +56,8 @@ class Happened:
     reshaped: datetime | None = None
     flat: bool = False
     """It is baked as a flatbread after all."""
+    cores: tuple[Core, ...] = ()
+    """Cores that were read in the oven."""
 
     def done(self, key: str) -> datetime | None:
         """When a step was finished; None if it was not, or left out."""

@@ -247,7 +247,11 @@ def _bake_dues(plan: Plan, happened: Happened, load: datetime) -> dict[str, dict
         found["load"][key] = _later(load, happened.until(key))
         start = happened.done(key) or found["load"][key]
         found["vent"][f"vent-{number}"] = _later(start + steaming, happened.until(f"vent-{number}"))
-        found["out"][f"out-{number}"] = _later(start + whole, happened.until(f"out-{number}"))
+        baked = start + whole
+        for core in happened.cores:
+            if core.at >= start and happened.done(key) is not None:
+                baked = core.at + timedelta(minutes=plan.bake.still_min(core.core_c))
+        found["out"][f"out-{number}"] = _later(baked, happened.until(f"out-{number}"))
         out = happened.done(f"out-{number}") or found["out"][f"out-{number}"]
         load = out + timedelta(minutes=RECOVERY_MIN)
         found["cut"]["cut-1"] = _later(out + timedelta(minutes=plan.bake.cool_min), happened.until("cut-1"))

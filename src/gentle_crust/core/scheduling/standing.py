@@ -3,8 +3,6 @@
 from dataclasses import dataclass
 from datetime import datetime, timedelta
 
-import numpy as np
-
 from gentle_crust.core.fermentation.targets import ShareTarget
 from gentle_crust.core.readiness.advice import Pace
 from gentle_crust.core.readiness.cues import Dough, Stage
@@ -104,16 +102,6 @@ def foretold_c(plan: Plan, at: datetime) -> float:
     return (before[-1] if before else points[0]).dough_c
 
 
-def still_to_bake(saved: Plan, core_c: float) -> float | None:
-    """Minutes until a loaf with this core is baked, by the bake that was simulated for it; None if it is."""
-    course = saved.bake.core
-    if not course or core_c >= saved.bake.core_done_c:
-        return None
-    minutes, warmth = [point.minutes for point in course], [point.core_c for point in course]
-    there = np.interp([core_c, min(saved.bake.core_done_c, warmth[-1])], warmth, minutes)
-    return float(max(there[1] - there[0], 1.0))
-
-
 def question_of(
     saved: Plan,
     stands: Standing,
@@ -126,7 +114,7 @@ def question_of(
     pace = stands.pace
     core = cues.get("core_c")
     if stands.stage == "baked" and isinstance(core, int | float):
-        pace = Pace(still_to_bake(saved, float(core)), None)
+        pace = Pace(saved.bake.still_min(float(core)) or None, None)
     warm = stands.dough_c if measured_c is None else measured_c
     target = None
     if stands.stage == "bulk":

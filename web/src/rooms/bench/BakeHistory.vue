@@ -30,6 +30,8 @@ function says({ kind, body }: Told): string {
   }
   if (kind === 'reading') {
     const value = Number(body.value)
+    if (body.kind === 'core_c') return `${words.oven.coreNow} ${warmth(value)}`
+    if (body.kind === 'oven_c') return `${words.oven.title} ${warmth(value)}`
     return fill(words_, { value: body.kind === 'dough_c' ? warmth(value) : `+${Math.round(100 * value)} %` })
   }
   if (kind === 'bake_note') return `${words_}: ${String(body.text)}`
