@@ -82,7 +82,7 @@ const browning = computed(() => points.value.filter((point) => point.min >= 0))
 const ticks = computed(() => {
   const step = minutes.value > 75 ? 20 : minutes.value > 30 ? 10 : 5
   const found = Array.from({ length: Math.floor(minutes.value / step) + 1 }, (_, index) => index * step)
-  return found.filter((minute) => minutes.value - minute > step * 0.45 || minute === 0)
+  return found.filter((minute) => minute === 0 || x(minutes.value) - x(minute) > 52)
 })
 const grid = computed(() => {
   const found = []
@@ -278,7 +278,7 @@ const summary = computed(() =>
           −{{ Math.round(before) }}
         </text>
       </g>
-      <g v-if="!still">
+      <g v-if="!still" class="no-print">
         <g v-for="({ stage, from, to }, index) in spans" :key="`h${index}`">
           <circle
             v-if="stage.setpoint_c > 0"

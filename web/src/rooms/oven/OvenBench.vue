@@ -268,6 +268,9 @@ h1 {
   .bench {
     display: block;
   }
+  .middle {
+    padding: 0 0 8px;
+  }
   .right {
     border: 0;
     padding: 0;
