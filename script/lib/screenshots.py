@@ -112,7 +112,7 @@ def in_the_oven(page: Page) -> None:
 
 
 def three_ways(page: Page) -> None:
-    """One boule: pot against stone with stones and towels against a bare tray."""
+    """One boule: a hot pot, a cold one, a stone with stones and towels, a bare tray."""
     kitchen = page.request.get(page.url.replace("/oven", "/api/kitchen")).json()["settings"]
     steam = ["hot_stones_and_water", "soaked_towels", *kitchen["steam"]]
     page.request.put(
@@ -128,6 +128,7 @@ def three_ways(page: Page) -> None:
     page.get_by_role(
         "button", name="Put beside: Hearth stone, hot stones and water, soaked towels in a tray of water"
     ).click()
+    page.get_by_role("button", name="Put beside: Iron pots, cold", exact=True).click()
     page.get_by_role("button", name="Put beside: Steel tray, cold", exact=True).click()
     page.get_by_role("table").wait_for()
     page.wait_for_timeout(800)

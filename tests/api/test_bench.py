@@ -241,6 +241,17 @@ def test_readings_in_the_oven_move_the_out(day):
         assert day.press("reading", body)["refused"][0]["field"] == "value"
 
 
+def test_a_loaf_put_back_says_what_is_to_be_done_with_it(day):
+    day.mixed()
+    for key, at in (("divide-1", (18, 20)), ("shape-1", (18, 50))):
+        day.at(*at).done(key)
+    day.at(6, 38, 29).done("load-1")
+    day.at(7, 20, 29).press("bake_not_yet", {"key": "out-1", "minutes": 5, "note": "Back in without its tin."})
+    assert day.step("out-1")["detail"] == "Back in without its tin."
+    cut = day.step("cut-1")
+    assert "gummy" in cut["detail"]
+
+
 def test_an_oven_that_is_cooler_than_its_dial_bakes_longer(day):
     day.mixed()
     for key, at in (("divide-1", (18, 20)), ("shape-1", (18, 50))):

@@ -32,7 +32,7 @@ from gentle_crust.kitchen.follow import Measure
 from gentle_crust.kitchen.formulas import Version
 from gentle_crust.kitchen.pantry import Pantry
 from gentle_crust.kitchen.plans import Asked, NextStep
-from gentle_crust.kitchen.settings import Settings
+from gentle_crust.kitchen.settings import Settings, Tool
 from gentle_crust.kitchen.story import TakenReading
 from gentle_crust.kitchen.turn import Question
 
@@ -96,6 +96,7 @@ class OvenBody(Strict):
     hot_side: Literal["", "left", "right", "back", "front"] = ""
     shelves: int = 3
     shelf_cm2: Number = 1600
+    name: Short = ""
 
 
 class VesselBody(Strict):
@@ -127,6 +128,8 @@ class KitchenBody(Strict):
     sleep_to: Short
     oven: OvenBody
     vessels: Annotated[list[VesselBody], Field(max_length=40)]
+    other_ovens: Annotated[list[OvenBody], Field(max_length=12)] = []
+    tools: list[Tool] = ["lame", "peel"]
     steam: Annotated[list[Short], Field(max_length=12)] = ["hot_pan", "mist_loaf"]
     paper_c: Number | None = 220
     fahrenheit: bool = False
@@ -142,10 +145,12 @@ class KitchenBody(Strict):
 
     def settings(self) -> Settings:
         """As the kitchen takes it."""
-        values = self.model_dump(exclude={"oven", "vessels", "steam"})
+        values = self.model_dump(exclude={"oven", "vessels", "steam", "other_ovens", "tools"})
         vessels = tuple(Vessel(**vessel.model_dump()) for vessel in self.vessels)
         oven = Oven(**self.oven.model_dump())
-        return Settings(**values, oven=oven, vessels=vessels, steam=tuple(self.steam))
+        others = tuple(Oven(**each.model_dump()) for each in self.other_ovens)
+        means = {"steam": tuple(self.steam), "tools": tuple(self.tools)}
+        return Settings(**values, oven=oven, other_ovens=others, vessels=vessels, **means)
 
 
 class KeyPath(BaseModel):

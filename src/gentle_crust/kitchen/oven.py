@@ -20,7 +20,7 @@ from gentle_crust.core.oven.schools import School, schools
 from gentle_crust.core.oven.staged import Done, Draft, Want, done_of, draft
 from gentle_crust.kitchen.formulas import FormulaBook
 from gentle_crust.kitchen.now import Now
-from gentle_crust.kitchen.settings import KitchenSettings, Settings
+from gentle_crust.kitchen.settings import KitchenSettings, Settings, Tool
 
 ROOM_DOUGH_C = 24.0
 LONGER_MIN = 60.0
@@ -185,7 +185,7 @@ class OvenBook:
                 found.levain,
                 asked.loaf.cold,
             ),
-            touches=_touches(question, done, vessel, kit.oven),
+            touches=_touches(question, done, vessel, kit.oven, kit.tools),
             dials=tuple(_dial(stage, kit.oven) for stage in question.stages),
             cool_min=RYE_COOL_MIN if found.rye else int(form["cool_min"]),
             cutting=cutting(found.rye),
@@ -253,20 +253,28 @@ def _dial(stage: Stage, oven: Oven) -> str:
     return said + (f", gas mark {mark}" if mark else "")
 
 
-def _touches(question: Bake, done: Done, vessel: Vessel, oven: Oven) -> tuple[Touch, ...]:
+def _touches(question: Bake, done: Done, vessel: Vessel, oven: Oven, tools: tuple[Tool, ...]) -> tuple[Touch, ...]:
     """What to do when, from heating to cooling."""
     lidded = question.vessel.kind.startswith("lidded") or question.vessel.kind == "metal_dome"
     found = []
     heating, first, last = question.preheat, question.stages[0], question.stages[-1]
     if heating.minutes > 0:
         inside = f", {vessel.name.lower()} inside" if question.vessel.preheated == "whole" else ""
-        found.append(Touch("preheat", -heating.minutes, "Preheat", f"Oven to {{{heating.setpoint_c:.0f}|c}}{inside}."))
+        found.append(
+            Touch(
+                "preheat",
+                -heating.minutes,
+                "Preheat",
+                f"Oven to {{{heating.setpoint_c:.0f}|c}}{inside}. Nothing may be proofing in it.",
+            )
+        )
     for source in question.steam:
         if source.kind in STEAM_WORDS:
             at, text = STEAM_WORDS[source.kind]
             found.append(Touch("steam", at, "Steam", text))
     cover = "lid on" if lidded and first.covered else "steam in" if first.covered else "door shut"
-    found.append(Touch("load", 0, "Score and load", f"{cover.capitalize()}, {first.minutes:.0f} min."))
+    by = _by_hand(question, tools)
+    found.append(Touch("load", 0, "Score and load", f"{by}{cover.capitalize()}, {first.minutes:.0f} min."))
     at = 0.0
     for before, after in zip(question.stages, question.stages[1:], strict=False):
         at += before.minutes
@@ -288,6 +296,30 @@ def _touches(question: Bake, done: Done, vessel: Vessel, oven: Oven) -> tuple[To
     found.append(Touch("out", question.minutes, "Out", out))
     kept = tuple(sorted(found, key=lambda touch: touch.minute))
     return _with_cautions(kept, question, lidded)
+
+
+def _by_hand(question: Bake, tools: tuple[Tool, ...]) -> str:
+    """How to score and load with the tools that there are."""
+    kind, shape = question.vessel.kind, question.loaf.shape
+    score = "" if shape in ("flat_round", "slipper") else _score(tools)
+    if kind in ("stone", "steel", "oven_floor"):
+        way = "board" if shape == "baguette" and "board" in tools else "peel" if "peel" in tools else ""
+        return f"{score}Slide it off {'a ' + way if way else 'an upturned tray'}, dusted with meal. "
+    if kind.startswith("lidded") and question.vessel.preheated == "whole":
+        return (
+            f"{score}{'Lower it in with the sling. ' if 'sling' in tools else 'Tip it in from the side, hands clear. '}"
+        )
+    return score
+
+
+def _score(tools: tuple[Tool, ...]) -> str:
+    return (
+        "Score with the lame. "
+        if "lame" in tools
+        else "Snip with scissors. "
+        if "scissors" in tools
+        else ("Score with a thin sharp knife. ")
+    )
 
 
 STEAM_WORDS = {

@@ -168,7 +168,8 @@ class Presses:
             raise CraftError("key", f"'{key}' is not a step.", "Load the page anew.")
         if not isinstance(minutes, int | float) or not 1 <= minutes <= 720:
             raise CraftError("minutes", "The wait is not between 1 min and 12 h.", "Give minutes from 1 to 720.")
-        return {"key": key, "until": (press.at + timedelta(minutes=float(minutes))).isoformat()}
+        until = (press.at + timedelta(minutes=float(minutes))).isoformat()
+        return {"key": key, "until": until, "note": str(press.body.get("note", ""))[:300]}
 
     def _reading(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
         plan = saved().answer.plan

@@ -2,7 +2,7 @@
 
 import re
 from dataclasses import dataclass, field
-from typing import Any
+from typing import Any, Literal
 
 from pydantic import TypeAdapter
 from sqlalchemy.orm import Session, sessionmaker
@@ -14,6 +14,8 @@ from gentle_crust.core.oven.kit import row_of
 from gentle_crust.core.scheduling.clock import Nights, zone_of
 from gentle_crust.kitchen.now import Now
 from gentle_crust.store.repositories import Kitchens
+
+Tool = Literal["lame", "scissors", "peel", "board", "couche", "sling"]
 
 
 @dataclass(frozen=True)
@@ -36,6 +38,10 @@ class Settings:
         Vessel("tin", "tin", "Loaf tins", 2),
         Vessel("tray", "tray", "Tray", 1),
     )
+    other_ovens: tuple[Oven, ...] = ()
+    """Ovens that are not baked in now."""
+    tools: tuple[Tool, ...] = ("lame", "peel")
+    """For loading and scoring."""
     steam: tuple[str, ...] = ("hot_pan", "mist_loaf")
     """The ways to steam that there are."""
     paper_c: float | None = 220.0
@@ -106,7 +112,9 @@ def check_settings(settings: Settings) -> None:
             within(name, words, value, low, high, unit)
     if len(settings.currency) > 8:
         raise CraftError("currency", "The currency is longer than 8 letters.", "Write it as EUR or as its sign.")
-    _check_oven(settings)
+    for index, oven in enumerate((settings.oven, *settings.other_ovens)):
+        _check_oven(oven, f"other_ovens.{index - 1}" if index else "oven")
+    _check_means(settings)
     nights(settings.sleep_from, settings.sleep_to)
     if not settings.vessels:
         raise CraftError("vessels", "There is nothing to bake in.", "Keep at least one vessel.")
@@ -123,17 +131,23 @@ def check_settings(settings: Settings) -> None:
             )
 
 
-def _check_oven(settings: Settings) -> None:
-    oven = settings.oven
-    within("oven.top_c", "The oven's top temperature", oven.top_c, 150, 500, " C")
-    within("oven.volume_l", "The oven's volume", oven.volume_l, 10, 400, " litres")
-    within("oven.offset_k", "The oven's difference from its dial", oven.offset_k, -60, 60, " K")
-    within("oven.shelves", "Shelves", oven.shelves, 1, 12, "")
-    within("oven.shelf_cm2", "The room on a shelf", oven.shelf_cm2, 300, 20_000, " cm2")
+def _check_oven(oven: Oven, path: str) -> None:
+    if len(oven.name) > 40:
+        raise CraftError(f"{path}.name", "An oven's name is longer than 40 letters.", "Shorten it.")
+    within(f"{path}.top_c", "The oven's top temperature", oven.top_c, 150, 500, " C")
+    within(f"{path}.volume_l", "The oven's volume", oven.volume_l, 10, 400, " litres")
+    within(f"{path}.offset_k", "The oven's difference from its dial", oven.offset_k, -60, 60, " K")
+    within(f"{path}.shelves", "Shelves", oven.shelves, 1, 12, "")
+    within(f"{path}.shelf_cm2", "The room on a shelf", oven.shelf_cm2, 300, 20_000, " cm2")
     if oven.heater_w is not None:
-        within("oven.heater_w", "The heater's power", oven.heater_w, 500, 12_000, " W")
+        within(f"{path}.heater_w", "The heater's power", oven.heater_w, 500, 12_000, " W")
     if oven.heat_up_min is not None:
-        within("oven.heat_up_min", "The heat-up time", oven.heat_up_min, 2, 90, " min")
+        within(f"{path}.heat_up_min", "The heat-up time", oven.heat_up_min, 2, 90, " min")
+
+
+def _check_means(settings: Settings) -> None:
+    if len(settings.other_ovens) > 6:
+        raise CraftError("other_ovens", "More than seven ovens.", "Take some away.")
     if settings.paper_c is not None:
         within("paper_c", "What the paper bears", settings.paper_c, 150, 300, " C")
     for index, kind in enumerate(settings.steam):

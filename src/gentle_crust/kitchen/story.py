@@ -149,7 +149,7 @@ def _happened(told: tuple[Told, ...]) -> Happened:
         if known is None or (known.skipped and not skipped):
             deeds[key] = Deed(key, each.at, skipped)
     held = tuple(
-        Held(each.body["key"], each.at, datetime.fromisoformat(each.body["until"]))
+        Held(each.body["key"], each.at, datetime.fromisoformat(each.body["until"]), str(each.body.get("note", "")))
         for each in told
         if each.kind == NOT_YET
     )

@@ -3193,6 +3193,11 @@ export interface components {
             /** Name */
             name: string;
             /**
+             * Other Ovens
+             * @default []
+             */
+            other_ovens: components["schemas"]["OvenBody"][];
+            /**
              * Ounces
              * @default false
              */
@@ -3228,6 +3233,14 @@ export interface components {
             tap_c: number;
             /** Tin Ml */
             tin_ml?: number | null;
+            /**
+             * Tools
+             * @default [
+             *       "lame",
+             *       "peel"
+             *     ]
+             */
+            tools: ("lame" | "scissors" | "peel" | "board" | "couche" | "sling")[];
             /** Vessels */
             vessels: components["schemas"]["VesselBody"][];
             /** Zone */
@@ -3801,6 +3814,11 @@ export interface components {
              */
             kind: "electric" | "electric_fan" | "gas" | "built_in_steam" | "wood";
             /**
+             * Name
+             * @default
+             */
+            name: string;
+            /**
              * Offset K
              * @default 0
              */
@@ -3932,6 +3950,11 @@ export interface components {
              * @enum {string}
              */
             kind: "electric" | "electric_fan" | "gas" | "built_in_steam" | "wood";
+            /**
+             * Name
+             * @default
+             */
+            name: string;
             /**
              * Offset K
              * @default 0
@@ -5179,6 +5202,11 @@ export interface components {
              */
             name: string;
             /**
+             * Other Ovens
+             * @default []
+             */
+            other_ovens: components["schemas"]["Oven"][];
+            /**
              * Ounces
              * @default false
              */
@@ -5229,6 +5257,14 @@ export interface components {
             tap_c: number;
             /** Tin Ml */
             tin_ml?: number | null;
+            /**
+             * Tools
+             * @default [
+             *       "lame",
+             *       "peel"
+             *     ]
+             */
+            tools: ("lame" | "scissors" | "peel" | "board" | "couche" | "sling")[];
             /**
              * Vessels
              * @default [

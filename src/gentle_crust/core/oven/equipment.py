@@ -33,6 +33,7 @@ class Oven:
     hot_side: Side = ""
     shelves: int = 3
     shelf_cm2: float = 1600.0
+    name: str = ""
 
 
 @dataclass(frozen=True)

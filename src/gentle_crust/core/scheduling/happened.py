@@ -25,11 +25,12 @@ class Deed:
 
 @dataclass(frozen=True)
 class Held:
-    """A step that was judged not to be due yet: look again ``until``."""
+    """A step that was judged not to be due yet: look again ``until``; ``note`` says what to do meanwhile."""
 
     key: str
     at: datetime
     until: datetime
+    note: str = ""
 
 
 @dataclass(frozen=True)
@@ -74,6 +75,10 @@ class Happened:
     def until(self, key: str) -> datetime | None:
         """Before when a step is not due, as it was looked at and found not ready."""
         return max((held.until for held in self.held if held.key == key), default=None)
+
+    def note(self, key: str) -> str:
+        """What is to be done about a step that was held back last, empty if nothing was said."""
+        return next((held.note for held in reversed(self.held) if held.key == key), "")
 
     @property
     def extra_folds(self) -> tuple[datetime, ...]:

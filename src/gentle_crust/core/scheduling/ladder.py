@@ -1,6 +1,6 @@
 """The steps of a plan by the clock, and the words for them."""
 
-from gentle_crust.core.cautions import at_step
+from gentle_crust.core.cautions import at_step, caution
 from gentle_crust.core.fermentation.uncertainty import Span
 from gentle_crust.core.formula.scaling import Ingredient
 from gentle_crust.core.oven.doneness import cutting
@@ -20,6 +20,8 @@ NO_FOLDS = "No folds: it will hold less gas and spread; a longer mix makes up fo
 LEAST_GAP, MOST_GAP = 10, 60
 """Between folds, min: all of it is forgiving (practice)."""
 MOMENT_H = 1 / 12
+FIRST = "first"
+"""The caution that stands over all others of the oven, said once."""
 SAID_ONCE = ("jar", "mould")
 """Cautions that a second feed on the same plan need not repeat."""
 
@@ -40,6 +42,9 @@ class _Ladder:
         found = at_step(kind, self.vessel, self.oven, self.course.recipe.bake.lidded, self.dairy)
         cautions = tuple(each for each in found if each.code not in self.said)
         self.said |= {each.code for each in cautions if each.code in SAID_ONCE}
+        if kind in ("preheat", "load") and FIRST not in self.said:
+            self.said.add(FIRST)
+            cautions = (*cautions, caution(FIRST))
         spanned = None if span is None else dated(span, self.clock)
         self.found.append(Step(kind, self.clock.at(at), minutes, title, detail, spanned, cautions))
 

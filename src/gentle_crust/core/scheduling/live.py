@@ -12,6 +12,7 @@ from gentle_crust.core.scheduling.follow import FOLD_MIN, fold_hours
 from gentle_crust.core.scheduling.happened import EXTRA_FOLD, Happened, keys
 from gentle_crust.core.scheduling.result import Plan, Step, TimeSpan
 from gentle_crust.core.scheduling.say import c
+from gentle_crust.core.scheduling.say import clock as say_clock
 from gentle_crust.core.scheduling.standing import Standing, standing
 
 StepState = Literal["done", "skipped", "due", "coming"]
@@ -80,6 +81,7 @@ def _steps(saved: Plan, plan: Plan, happened: Happened, clock: Clock, now: datet
         else:
             overdue = at <= now
             said = older.get(key, step) if overdue and step.kind in ("divide", "shape") else step
+            said = replace(said, detail=happened.note(key) or said.detail)
             found.append(_step(key, said, at, "due" if overdue else "coming"))
     found += _change_steps(plan, happened, now, begun)
     for deed in happened.deeds:
@@ -99,15 +101,21 @@ class _Move:
     at: datetime
 
 
-def _moves(happened: Happened) -> list[_Move]:
-    """What changes of course ask: to put the dough elsewhere, and back, or to fold and shape it again."""
+def _moves(happened: Happened, heats: datetime) -> list[_Move]:
+    """What changes of course ask: to put the dough elsewhere, and back, or to fold and shape it again.
+
+    ``heats``: when the oven has to be lit; until then it may serve as a warm place.
+    """
     found = []
     for number, stand in enumerate(happened.stands, 1):
         if stand.ambient_c < FRIDGE_BELOW_C:
             title = "Whole dough into the fridge"
         else:
             title = "Put it somewhere warm" if stand.ambient_c > ROOM_ABOUT_C else "Put it somewhere cool"
-        found.append(_Move(f"move-{number}", "move", title, f"About {c(stand.ambient_c)}, covered.", stand.start))
+        detail = f"About {c(stand.ambient_c)}, covered."
+        if stand.ambient_c > ROOM_ABOUT_C:
+            detail += f" If that is the oven, not lit: out of it by {say_clock(heats.isoformat())}, when it must heat."
+        found.append(_Move(f"move-{number}", "move", title, detail, stand.start))
         if stand.ambient_c < FRIDGE_BELOW_C and stand.end is not None:
             found.append(_Move(f"back-{number}", "back", "Dough out of the fridge", "Back into the room.", stand.end))
     if happened.reshaped is not None:
@@ -118,7 +126,8 @@ def _moves(happened: Happened) -> list[_Move]:
 
 def _change_steps(plan: Plan, happened: Happened, now: datetime, begun: int) -> list[LiveStep]:
     found = []
-    for move in _moves(happened):
+    heats = (plan.dues.load if plan.dues else now) - timedelta(minutes=plan.bake.preheat_min)
+    for move in _moves(happened, heats):
         deed = next((deed for deed in happened.deeds if deed.key == move.key), None)
         if deed is not None:
             at, state = deed.at, "skipped" if deed.skipped else "done"

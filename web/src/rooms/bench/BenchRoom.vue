@@ -89,7 +89,7 @@ const holds = computed(
     dough.value?.standing.stage !== 'gluten' &&
     ['divide', 'shape', 'load', 'mix', 'out'].includes(step.value.kind),
 )
-async function judged(found: { cues: Record<string, string | number>; wait: number | null }) {
+async function judged(found: { cues: Record<string, string | number>; wait: number | null; note: string }) {
   sheet.value = null
   if (!dough.value) return
   const { id } = dough.value
@@ -100,7 +100,7 @@ async function judged(found: { cues: Record<string, string | number>; wait: numb
     await press(
       id,
       'bake_not_yet',
-      { key: held.key, minutes: Math.max(found.wait, 1) },
+      { key: held.key, minutes: Math.max(found.wait, 1), note: held.kind === 'out' ? found.note : '' },
       stepSays(t.says.notYet, held, { at }),
     )
   }

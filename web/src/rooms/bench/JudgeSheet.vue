@@ -13,7 +13,7 @@ import VerdictNote from './VerdictNote.vue'
 const props = defineProps<{ dough: BenchDough; now: number; holds: boolean }>()
 const emit = defineEmits<{
   close: []
-  judged: [{ cues: Record<string, string | number>; wait: number | null }]
+  judged: [{ cues: Record<string, string | number>; wait: number | null; note: string }]
   change: [Schemas['Remedy']]
 }>()
 const t = words.judge
@@ -138,7 +138,7 @@ const ready = computed(() => Object.keys(cues.value).length > 0)
               v-if="waits"
               type="button"
               class="action"
-              @click="emit('judged', { cues, wait: verdict.action.within_min })"
+              @click="emit('judged', { cues, wait: verdict.action.within_min, note: verdict.action.do })"
             >
               {{ fill(t.waitUntil, { at: lookAgain }) }}
             </button>
@@ -147,7 +147,7 @@ const ready = computed(() => Object.keys(cues.value).length > 0)
               type="button"
               class="action"
               :disabled="!ready"
-              @click="emit('judged', { cues, wait: null })"
+              @click="emit('judged', { cues, wait: null, note: '' })"
             >
               {{ t.keep }}
             </button>

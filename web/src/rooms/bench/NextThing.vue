@@ -36,6 +36,24 @@ const span = computed(() => {
   const { low, high } = props.step.span ?? {}
   return low && high ? `${clock(low)}–${clock(high)}` : ''
 })
+/** Cautions are quiet once they were acknowledged in this bake. */
+const KNOWN = 'gentle-crust.known-cautions'
+const stored = () => {
+  try {
+    return JSON.parse(localStorage.getItem(KNOWN) ?? '{}') as Record<string, string[]>
+  } catch {
+    return {}
+  }
+}
+const known = ref(stored())
+const cautions = computed(() =>
+  props.step.cautions.filter((caution) => !known.value[props.dough.id]?.includes(caution.code)),
+)
+function acknowledge() {
+  const codes = [...(known.value[props.dough.id] ?? []), ...cautions.value.map((caution) => caution.code)]
+  known.value = { ...known.value, [props.dough.id]: codes }
+  localStorage.setItem(KNOWN, JSON.stringify(known.value))
+}
 const canFold = computed(() => props.dough.standing.stage === 'bulk' || props.step.kind === 'fold')
 function took(event: Event) {
   const input = event.target as HTMLInputElement
@@ -64,8 +82,11 @@ function wait(value: string) {
       </p>
     </div>
     <p>{{ step.detail ? say(step.detail, now) : step.say }}</p>
-    <ul v-if="step.cautions.length" class="cautions">
-      <li v-for="caution in step.cautions" :key="caution.code">{{ caution.text }}</li>
+    <ul v-if="cautions.length" class="cautions">
+      <li v-for="caution in cautions" :key="caution.code">{{ caution.text }}</li>
+      <li>
+        <button type="button" class="link" @click="acknowledge">{{ words.oven.know }}</button>
+      </li>
     </ul>
     <div v-if="waiting" class="presses" role="group" :aria-label="t.asksWait">
       <span class="asks">{{ t.asksWait }}</span>

@@ -45,6 +45,7 @@ const errors = computed(() => {
     ? problem.errors.map((error) => `${error.sentence} ${error.remedy}`)
     : [problem.message || words.failed]
 })
+const ovenName = (kind: string) => ovenKinds.value.find((each) => each.value === kind)?.label ?? kind
 const has = (kind: string) => form.value?.steam.includes(kind) ?? false
 function tick(kind: string, on: boolean) {
   if (!form.value) return
@@ -60,6 +61,27 @@ function add() {
       name: row.name,
       count: 1,
     })
+}
+const tools = Object.entries(t.toolNames) as [
+  Body['tools'] extends (infer T)[] | undefined ? T : never,
+  string,
+][]
+function tool(kind: (typeof tools)[number][0], on: boolean) {
+  if (!form.value) return
+  const has_ = form.value.tools ?? []
+  form.value.tools = on ? [...has_, kind] : has_.filter((each) => each !== kind)
+}
+function addOven() {
+  if (form.value)
+    form.value.other_ovens = [...(form.value.other_ovens ?? []), { ...form.value.oven, name: t.another_oven }]
+}
+/** Bake in another oven: it changes places with the one in use. */
+function use(index: number) {
+  const others = form.value?.other_ovens
+  if (!form.value || !others) return
+  const now = form.value.oven
+  form.value.oven = others[index]!
+  others[index] = now
 }
 const empty = (vessel: Vessel) => ({
   get: () => (vessel.heats_empty == null ? '' : vessel.heats_empty ? 'yes' : 'no'),
@@ -97,6 +119,10 @@ async function save() {
     <section>
       <h3>{{ words.kitchen.oven }}</h3>
       <div class="row">
+        <label
+          ><span class="small quiet">{{ t.ovenCalled }}</span
+          ><input v-model="form.oven.name" class="field" maxlength="40"
+        /></label>
         <PickField
           v-model="form.oven.kind"
           :label="t.kind"
@@ -117,6 +143,17 @@ async function save() {
         <AmountField v-model="form.oven.shelves" :label="t.shelves" :low="1" :high="12" :step="1" />
       </div>
       <CalibrateOven :oven="form.oven" @take="take" />
+      <ul class="others">
+        <li v-for="(other, index) in form.other_ovens ?? []" :key="index">
+          <span>{{ other.name || ovenName(other.kind) }}, {{ other.volume_l }} l</span>
+          <button type="button" class="link" @click="use(index)">{{ t.useThis }}</button>
+          <RemoveButton
+            :of="other.name || ovenName(other.kind)"
+            @remove="form.other_ovens?.splice(index, 1)"
+          />
+        </li>
+      </ul>
+      <button type="button" class="plain" @click="addOven">{{ t.addOven }}</button>
     </section>
     <section>
       <h3>{{ words.kitchen.vessels }}</h3>
@@ -181,6 +218,16 @@ async function save() {
           @update:model-value="(on: boolean) => tick(row.kind, on)"
         />
       </div>
+      <h3>{{ t.tools }}</h3>
+      <div class="ticks">
+        <TickField
+          v-for="[kind, name] in tools"
+          :key="kind"
+          :model-value="form.tools?.includes(kind) ?? false"
+          :label="name"
+          @update:model-value="(on: boolean) => tool(kind, on)"
+        />
+      </div>
       <MaybeField v-model="form.paper_c" :label="t.paper" unit="°C" />
       <p class="small quiet">{{ t.paperLead }}</p>
     </section>
@@ -225,6 +272,11 @@ summary {
 }
 .vessel + .plain {
   margin-top: 12px;
+}
+.others li {
+  display: flex;
+  gap: 12px;
+  align-items: center;
 }
 .ticks {
   display: flex;

@@ -66,7 +66,7 @@ const besideWays = computed(() => (ways.value ?? []).filter((way) => beside.valu
 function putBeside(way: Way) {
   beside.value = beside.value.includes(way.key)
     ? beside.value.filter((key) => key !== way.key)
-    : [...beside.value.slice(-1), way.key]
+    : [...beside.value.slice(-2), way.key]
 }
 const drawnStages = computed(() => (stages.value.length ? stages.value : (baked.value?.stages ?? [])))
 const altered = computed(() => stages.value.length > 0)
