@@ -14,13 +14,14 @@ from gentle_crust.core.cautions import caution
 from gentle_crust.core.oven.calibration import calibrate
 from gentle_crust.core.oven.doneness import Lag, Sign
 from gentle_crust.core.oven.hazards import Hazard
-from gentle_crust.core.oven.kit import Stage
+from gentle_crust.core.oven.kit import Stage, vessel_heat
 from gentle_crust.core.oven.loads import Load
 from gentle_crust.core.oven.ranking import CRITERIA, Point, Way, shade
 from gentle_crust.core.oven.schools import School
 from gentle_crust.core.oven.staged import Done
+from gentle_crust.core.oven.steps import Touch
 from gentle_crust.core.tables import rows
-from gentle_crust.kitchen.oven import AskedBake, AskedLoaf, OvenBook, Shown, Touch
+from gentle_crust.kitchen.oven import AskedBake, AskedLoaf, OvenBook, Shown
 
 oven = APIBlueprint("oven", __name__, url_prefix="/api", abp_tags=[Tag(name="oven")])
 FIRST = caution("first").text
@@ -301,7 +302,7 @@ def _shown(found: Shown) -> OvenBakeAnswer:
         preheat_c=asked.preheat.setpoint_c,
         soak_min=found.soak_min,
         soak_short_k=found.soak_short_k,
-        lidded=asked.vessel.kind.startswith("lidded") or asked.vessel.kind == "metal_dome",
+        lidded=vessel_heat(asked.vessel.kind).lid_kg > 0,
         curve=[
             OvenMinute(min=round(float(minute), 2), **{name: round(float(lines[name][i]), 3) for name in _CURVE})
             for i, minute in enumerate(minutes)

@@ -21,6 +21,7 @@ from gentle_crust.core.formula.model import Formula, Preferment, Soaker, YeastKi
 from gentle_crust.core.formula.scaling import Total, Weighed
 from gentle_crust.core.formula.together import Amount, SharedLevain
 from gentle_crust.core.oven.equipment import Oven, Vessel
+from gentle_crust.core.oven.steps import Tool
 from gentle_crust.core.scheduling.mends import Mend
 from gentle_crust.core.scheduling.result import ByFeel, Costs, Plan, Problem, Proof, Ribbon
 from gentle_crust.core.scheduling.ways import WayCode
@@ -32,7 +33,7 @@ from gentle_crust.kitchen.follow import Measure
 from gentle_crust.kitchen.formulas import Version
 from gentle_crust.kitchen.pantry import Pantry
 from gentle_crust.kitchen.plans import Asked, NextStep
-from gentle_crust.kitchen.settings import Settings, Tool
+from gentle_crust.kitchen.settings import Settings
 from gentle_crust.kitchen.story import TakenReading
 from gentle_crust.kitchen.turn import Question
 

@@ -2,7 +2,7 @@
 
 import re
 from dataclasses import dataclass, field
-from typing import Any, Literal
+from typing import Any
 
 from pydantic import TypeAdapter
 from sqlalchemy.orm import Session, sessionmaker
@@ -11,11 +11,10 @@ from gentle_crust.core.errors import CraftError, within
 from gentle_crust.core.formula.checks import Equipment
 from gentle_crust.core.oven.equipment import Oven, Vessel, vessel_row
 from gentle_crust.core.oven.kit import row_of
+from gentle_crust.core.oven.steps import Tool
 from gentle_crust.core.scheduling.clock import Nights, zone_of
 from gentle_crust.kitchen.now import Now
 from gentle_crust.store.repositories import Kitchens
-
-Tool = Literal["lame", "scissors", "peel", "board", "couche", "sling"]
 
 
 @dataclass(frozen=True)

@@ -1,6 +1,7 @@
 """What a dial says: fan and still, gas marks."""
 
 from gentle_crust.core.oven.equipment import FAN_LOWER_C
+from gentle_crust.core.oven.kit import Stage
 
 _MARK_1_C, _STEP_C = 135.0, 14.0
 """Gas mark 1 is about 135 C, each mark about 14 C more (common)."""
@@ -21,3 +22,13 @@ def gas_mark(still_c: float) -> str:
 def other_dial(setpoint_c: float, fan: bool) -> float:
     """The same heat with the fan off (if it is on) or on."""
     return setpoint_c + FAN_LOWER_C if fan else setpoint_c - FAN_LOWER_C
+
+
+def in_words(stage: Stage) -> str:
+    """The same heat on another dial, in a sentence."""
+    if stage.setpoint_c <= 0:
+        return "oven off"
+    other = other_dial(stage.setpoint_c, stage.fan)
+    mark = gas_mark(stage.setpoint_c + (FAN_LOWER_C if stage.fan else 0))
+    said = f"{{{other:.0f}|c}} {'without' if stage.fan else 'with'} a fan"
+    return said + (f", gas mark {mark}" if mark else "")
