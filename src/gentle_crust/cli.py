@@ -286,6 +286,7 @@ def _serve(
     from gentle_crust import lan
     from gentle_crust.api.app import create_app
     from gentle_crust.api.guard import is_loopback
+    from gentle_crust.core.oven.warm import warm
     from gentle_crust.interchange.recipe_text import warm_up
     from gentle_crust.kitchen.now import now_from_environment
     from gentle_crust.store.database import open_store
@@ -315,7 +316,7 @@ def _serve(
         return 2
     shown = f"[{host}]" if ":" in host else host
     print(f"Gentle Crust is at http://{shown}:{server.effective_port}/", flush=True)
-    Thread(target=warm_up, daemon=True).start()
+    Thread(target=lambda: (warm_up(), warm()), daemon=True).start()
     print(f"Data: {folder}. Stop with Ctrl-C.", flush=True)
     server.run()
     return 0
