@@ -128,11 +128,12 @@ function correct({ event, at }: { event: string; at: string }) {
 function probe(device: string, from?: string) {
   if (dough.value) void press(dough.value.id, 'bake_probe', { device }, t.says.probe, from)
 }
-async function outcome(how: string) {
-  await tap('bake_outcome', { how }, t.says.outcome)
-  await score.refetch()
-}
+const outcome = (how: string) => tap('bake_outcome', { how }, t.says.outcome)
 const tasted = computed(() => dough.value?.history.find((event) => event.kind === 'bake_outcome') ?? null)
+/** The score is told once the outcome has arrived, whatever was sent before it. */
+watch([waits, () => tasted.value?.id], ([left, one]) => {
+  if (!left && one) void score.refetch()
+})
 function finish() {
   settle()
   void tap('bake_finished', {}, t.says.finished)
