@@ -812,7 +812,6 @@ export const words = {
     print: 'Print the card',
     head: '{pieces} × {each}, out {out}',
     water: 'Water for the dough: {warm}.',
-    rules: 'The maker’s instructions and your local rules come first.',
   },
   later: {
     title: '{pieces} kept for {day}',

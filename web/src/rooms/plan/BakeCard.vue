@@ -58,7 +58,6 @@ const { clock, day, dayKey, dayClock, mass, massNumber, warmth, say } = useUnits
         <p>{{ fill(t.water, { warm: warmth(plan.water.drawn_c) }) }}</p>
         <p v-for="mark in marks" :key="mark.vessel">{{ say(mark.sentence) }}</p>
         <p v-if="plan.fold_plan?.kind">{{ plan.fold_plan.sentence }}</p>
-        <p class="rules">{{ t.rules }}</p>
       </div>
     </div>
   </article>
@@ -146,8 +145,5 @@ dd {
 }
 .side p {
   margin-top: 6pt;
-}
-.rules {
-  font-size: 10pt;
 }
 </style>
