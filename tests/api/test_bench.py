@@ -241,6 +241,35 @@ def test_readings_in_the_oven_move_the_out(day):
         assert day.press("reading", body)["refused"][0]["field"] == "value"
 
 
+def test_instruments_in_the_oven_move_the_out(day):
+    def hear(device, quantity, value, minutes):
+        samples = [
+            {
+                "device": device,
+                "quantity": quantity,
+                "at": f"2026-11-29T{6 + at // 60:02}:{at % 60:02}:00+00:00",
+                "value": value,
+            }
+            for at in minutes
+        ]
+        assert (
+            day.client.post("/api/samples", json={"sent_at": samples[-1]["at"], "samples": samples}).status_code == 200
+        )
+
+    day.mixed().press("bake_probe", {"device": "dough-probe"})
+    for key, at in (("divide-1", (18, 20)), ("shape-1", (18, 50))):
+        day.at(*at).done(key)
+    day.at(6, 38, 29).done("load-1")
+    planned = day.step("out-1")["at"]
+    day.at(6, 58, 29)
+    hear("oven-probe", "oven_c", 215, range(48, 58))
+    cool = day.step("out-1")["at"]
+    assert cool > planned
+    day.at(7, 12, 29)
+    hear("dough-probe", "dough_c", 90, range(70, 72))
+    assert day.step("out-1")["at"] < cool
+
+
 def test_a_loaf_put_back_says_what_is_to_be_done_with_it(day):
     day.mixed()
     for key, at in (("divide-1", (18, 20)), ("shape-1", (18, 50))):

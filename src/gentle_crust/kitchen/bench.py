@@ -3,6 +3,7 @@
 from dataclasses import dataclass, replace
 from datetime import datetime, timedelta
 from functools import lru_cache
+from statistics import median
 
 from sqlalchemy.orm import Session, sessionmaker
 
@@ -35,6 +36,8 @@ from gentle_crust.store.repositories import Events, Samples
 ABSENT, PRESENT = "absence", "absence_withdrawn"
 RESTS = timedelta(hours=12)
 """A loaf that is cut stays on the bench for so long, if nobody puts it away."""
+SAGGED = timedelta(minutes=8)
+"""So long after loading an oven is back at what it is set to."""
 IN_A_LOAF_C = 35.0
 """Below this a probe is not in a loaf that bakes, or has nothing to say yet."""
 HEARD_BACK = timedelta(hours=2)
@@ -212,8 +215,9 @@ class BenchBook:
         latest = story.told[-1].at if story.told else now
         now = max(now, min(latest, now + MOST_BACK))
         readings = as_read(readings_of(story, mixed), mixed)
-        if story.oven_c is not None:
-            question = (question[0], _oven_as_read(question[1], story.oven_c, plan.bake.preheat_c))
+        oven_c = self._oven_heard(plan, story, now) if story.oven_c is None else story.oven_c
+        if oven_c is not None:
+            question = (question[0], _oven_as_read(question[1], oven_c, plan.bake.preheat_c))
         following = Following(plan.times, plan.proof.bulk_rise, readings, story.looked(mixed), story.happened, now)
         dough = Dough(saved.id, saved, story, *question, following, mixed, now, None)
         device = story.last(tale.PROBE)
@@ -244,6 +248,18 @@ class BenchBook:
             merged = sorted((*following.readings, *told), key=lambda each: each.at_h)
             following = replace(following, readings=tuple(merged))
         return replace(dough, following=following, probe=Probe(device, says, rows[-1][0] if rows else None))
+
+    def _oven_heard(self, plan: Plan, story: Story, now: datetime) -> float | None:
+        """What an oven's thermometer shows in the first stage, once the door's draught is over, by fives; or None."""
+        loaded = story.happened.done("load-1")
+        if loaded is None:
+            return None
+        since, until = loaded + SAGGED, min(now, loaded + timedelta(minutes=plan.bake.touch_min))
+        with self.sessions() as session:
+            samples = Samples(session)
+            devices = [device for device, quantity, at, _ in samples.latest() if quantity == "oven_c" and at >= since]
+            shown = [value for device in devices for _, value in samples.since(device, "oven_c", since, until)]
+        return None if len(shown) < 3 or until <= since else 5 * round(median(shown) / 5)
 
     def _with_core(self, dough: Dough, device: str) -> Dough:
         """The loaf with its thermometer heard: what it shows once it is in a warming loaf is the core."""
