@@ -15,6 +15,7 @@ from gentle_crust.core.oven.loaf import Loaf
 from gentle_crust.core.oven.ranking import CRITERIA, WEIGHTS, rank
 from gentle_crust.core.oven.schools import schools
 from gentle_crust.core.oven.staged import Done, Want, draft
+from gentle_crust.core.oven.steps import touches
 
 KIT = (
     Vessel("pot", "lidded_cast_iron", "Iron pot", 1),
@@ -166,6 +167,15 @@ def test_an_oven_is_learnt_from_what_was_measured():
 def test_dials():
     assert [gas_mark(c) for c in (100, 135, 180, 220, 240, 300)] == ["", "1", "4", "7", "9", ""]
     assert other_dial(220, fan=False) == 200 and other_dial(200, fan=True) == 220
+
+
+def test_steps_say_what_goes_in_and_out_with_the_tools_there_are():
+    made = draft(BOULE, 1, KIT[2], Oven(hot_side="left"), Want(steam=("soaked_towels",)))
+    found = {step.kind: step for step in touches(made.bake, made.done, KIT[2], Oven(hot_side="left"), ("scissors",))}
+    assert found["steam"].minute == -15 and {each.code for each in found["steam"].cautions} == {"towels"}
+    assert "Towels and their tray out" in found["vent"].text and "upturned tray" in found["load"].text
+    assert "Snip" in found["load"].text and "left" in found["turn"].text
+    assert found["preheat"].minute < found["load"].minute < found["vent"].minute < found["out"].minute
 
 
 def test_loads_wait_in_the_cold_and_what_that_does():

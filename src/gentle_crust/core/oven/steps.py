@@ -52,7 +52,7 @@ def touches(question: Bake, done: Done, vessel: Vessel, oven: Oven, tools: tuple
         change = f"{{{after.setpoint_c:.0f}|c}}" if after.setpoint_c else "Oven off"
         if before.covered and not after.covered:
             title = "Lid off" if lidded else "Steam out"
-            found.append(Touch("vent", at, title, f"{change}, {after.minutes:.0f} min more."))
+            found.append(Touch("vent", at, title, f"{_taken_out(question)}{change}, {after.minutes:.0f} min more."))
         else:
             found.append(Touch("step", at, change if after.setpoint_c else "Oven off", f"{after.minutes:.0f} min."))
     open_from = question.minutes - last.minutes
@@ -67,6 +67,14 @@ def touches(question: Bake, done: Done, vessel: Vessel, oven: Oven, tools: tuple
     found.append(Touch("out", question.minutes, "Out", out))
     kept = tuple(sorted(found, key=lambda touch: touch.minute))
     return _with_cautions(kept, question, lidded)
+
+
+def _taken_out(question: Bake) -> str:
+    """What made steam and has to leave with it."""
+    kinds = {source.kind for source in question.steam}
+    if "soaked_towels" in kinds:
+        return "Towels and their tray out, gloves on. "
+    return "The pan of water out, level, gloves on. " if "water_pan" in kinds else ""
 
 
 def _by_hand(question: Bake, tools: tuple[Tool, ...]) -> str:
@@ -84,13 +92,9 @@ def _by_hand(question: Bake, tools: tuple[Tool, ...]) -> str:
 
 
 def _score(tools: tuple[Tool, ...]) -> str:
-    return (
-        "Score with the lame. "
-        if "lame" in tools
-        else "Snip with scissors. "
-        if "scissors" in tools
-        else ("Score with a thin sharp knife. ")
-    )
+    if "lame" in tools:
+        return "Score with the lame. "
+    return "Snip with scissors. " if "scissors" in tools else "Score with a thin sharp knife. "
 
 
 STEAM_WORDS = {
