@@ -88,7 +88,7 @@ def test_a_pale_base_and_a_raw_core_get_their_remedy(oven):
     oven.get_by_label("Core", exact=True).fill("97")
     oven.get_by_role("group", name="Base").get_by_role("button", name="pale").click()
     expect(oven.get_by_text("Back in without its tin or pot")).to_be_visible()
-    oven.get_by_label("Weight of a loaf, out").fill("780")
+    oven.get_by_label("A loaf weighs").fill("780")
     expect(oven.get_by_text("This one lost 11.4 %.")).to_be_visible()
     oven.get_by_label("Core", exact=True).fill("970")
     expect(oven.get_by_role("alert")).to_contain_text("The core")

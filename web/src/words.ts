@@ -81,7 +81,7 @@ export const words = {
     asDrawn: 'As drawn up.',
     isItDone: 'Is it done?',
     coreNow: 'Core',
-    outWeight: 'Weight of a loaf, out',
+    outWeight: 'A loaf weighs',
     topColour: 'Top',
     baseColour: 'Base',
     shades: ['pale', 'light', 'golden', 'deep', 'dark', 'very dark'],
