@@ -44,10 +44,6 @@ export const words = {
     nothingFits:
       'Nothing in this kitchen holds this loaf. Make it smaller, or add a vessel under Ovens and vessels.',
     big: '{min} min',
-    doneAt: 'Done after {min} min; {sign} comes last.',
-    neverDone: 'Not done in this time: {sign} does not get there. {remedy}',
-    tooShort: 'These stages end {min} min too soon.',
-    lags: 'It lags by {min} min:',
     signs: { core: 'the core', colour: 'the colour', loss: 'drying' } as Record<string, string>,
     heating: 'Heating',
     minutes: 'min',
@@ -84,7 +80,6 @@ export const words = {
     outWeight: 'A loaf weighs',
     topColour: 'Top',
     baseColour: 'Base',
-    shades: ['pale', 'light', 'golden', 'deep', 'dark', 'very dark'],
     done: 'Done, as far as was looked. Onto a rack.',
     more: '{min} min more.',
     wanted: 'Wanted: core {core}, {loss} % lost.',

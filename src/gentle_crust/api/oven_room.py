@@ -12,11 +12,11 @@ from gentle_crust.api.common import answer, now, sessions
 from gentle_crust.api.schemas import Number, Short, Strict
 from gentle_crust.core.cautions import caution
 from gentle_crust.core.oven.calibration import calibrate
-from gentle_crust.core.oven.doneness import Lag, Sign
+from gentle_crust.core.oven.doneness import SHADES, Lag, Sign, shade
 from gentle_crust.core.oven.hazards import Hazard
 from gentle_crust.core.oven.kit import Stage, vessel_heat
 from gentle_crust.core.oven.loads import Load
-from gentle_crust.core.oven.ranking import CRITERIA, Point, Way, shade
+from gentle_crust.core.oven.ranking import CRITERIA, Point, Way
 from gentle_crust.core.oven.schools import School
 from gentle_crust.core.oven.staged import Done
 from gentle_crust.core.oven.steps import Touch
@@ -142,6 +142,13 @@ class OvenEndAnswer(BaseModel):
     shade: str
 
 
+class ChipAnswer(BaseModel):
+    """A colour to hold a crust against: its word and its index, 0-100."""
+
+    shade: str
+    colour: float
+
+
 class OvenBakeAnswer(BaseModel):
     """A bake drawn up or altered, and how it goes."""
 
@@ -168,6 +175,8 @@ class OvenBakeAnswer(BaseModel):
     cool_min: int
     cutting: str
     short_k: float
+    said: str
+    chips: list[ChipAnswer]
     first: str
 
 
@@ -326,6 +335,8 @@ def _shown(found: Shown) -> OvenBakeAnswer:
         cool_min=found.cool_min,
         cutting=found.cutting,
         short_k=found.short_k,
+        said=found.said,
+        chips=[ChipAnswer(shade=word, colour=colour) for _, word, colour in SHADES],
         first=FIRST,
     )
 

@@ -7,14 +7,14 @@ from sqlalchemy.orm import Session, sessionmaker
 from gentle_crust.core.errors import CraftError, within
 from gentle_crust.core.oven.bake import Bake, Baked, bake
 from gentle_crust.core.oven.dials import in_words
-from gentle_crust.core.oven.doneness import Lag, Sign, cutting, lag, remedies
+from gentle_crust.core.oven.doneness import Lag, Sign, cutting, lag, remedies, said, shade
 from gentle_crust.core.oven.equipment import Vessel, shape_row
 from gentle_crust.core.oven.hazards import Hazard, hazards
 from gentle_crust.core.oven.kit import Preheated, Stage
 from gentle_crust.core.oven.loads import Load, loads
-from gentle_crust.core.oven.loaf import Loaf
+from gentle_crust.core.oven.loaf import Loaf, loaf_of
 from gentle_crust.core.oven.profile import RYE_COOL_MIN
-from gentle_crust.core.oven.ranking import CRUST_OF, Way, Wish, rank, shade
+from gentle_crust.core.oven.ranking import CRUST_OF, Way, Wish, rank
 from gentle_crust.core.oven.schools import School, schools
 from gentle_crust.core.oven.staged import Done, Draft, Want, done_of, draft
 from gentle_crust.core.oven.steps import Touch, touches
@@ -22,7 +22,6 @@ from gentle_crust.kitchen.formulas import FormulaBook
 from gentle_crust.kitchen.now import Now
 from gentle_crust.kitchen.settings import KitchenSettings, Settings
 
-ROOM_DOUGH_C = 24.0
 LONGER_MIN = 60.0
 """How far an altered bake is followed beyond its end, to say when it would be done."""
 
@@ -63,6 +62,8 @@ class Shown:
     soak_min: int
     soak_short_k: float
     out_min: float
+    said: str
+    """When it is done, what comes last, and what to do if that lags."""
     shade: str
     hazards: tuple[Hazard, ...]
     loads: tuple[Load, ...]
@@ -104,20 +105,8 @@ class OvenBook:
         pieces = asked.pieces or formula.pieces
         within("pieces", "Pieces", pieces, 1, 60, "")
         grams = asked.piece_g or formula.scaling_weight_g
-        sugar = sum(extra.percent for extra in formula.all_extras if extra.kind in ("sugar", "honey")) / 100
-        milk = sum(extra.percent for extra in formula.all_extras if extra.kind == "milk") / 100
-        malt = sum(extra.percent for extra in formula.all_extras if extra.kind == "malt") / 100
-        loaf = Loaf(
-            within("piece_g", "Dough per piece", grams, 30, 5000, " g"),
-            min(max(formula.hydration_percent / 100, 0.45), 1.2),
-            settings.fridge_c if asked.cold else ROOM_DOUGH_C,
-            formula.shape,
-            1,
-            min(sugar, 0.4),
-            min(milk, 1.0),
-            min(malt, 0.1),
-            10.0 if asked.cold else 0.0,
-        )
+        within("piece_g", "Dough per piece", grams, 30, 5000, " g")
+        loaf = loaf_of(formula, grams, settings.fridge_c if asked.cold else None)
         rye = formula.blend("rye_fraction") >= 0.5
         return _Found(loaf, pieces, rye, formula.leaven == "levain", settings)
 
@@ -163,6 +152,7 @@ class OvenBook:
             soak_min=made.soak_min,
             soak_short_k=_short(question, went),
             out_min=question.minutes,
+            said=said(done, question.minutes),
             shade=shade(went.end("colour")),
             hazards=hazards(question, vessel, kit.oven, kit.paper_c if vessel.kind != "tin" else None),
             loads=loads(

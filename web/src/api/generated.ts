@@ -1708,6 +1708,16 @@ export interface components {
             sentence: string;
         };
         /**
+         * ChipAnswer
+         * @description A colour to hold a crust against: its word and its index, 0-100.
+         */
+        ChipAnswer: {
+            /** Colour */
+            colour: number;
+            /** Shade */
+            shade: string;
+        };
+        /**
          * Clash
          * @description Something that will not do: a sentence, and when it comes to that.
          */
@@ -3863,6 +3873,8 @@ export interface components {
          * @description A bake drawn up or altered, and how it goes.
          */
         OvenBakeAnswer: {
+            /** Chips */
+            chips: components["schemas"]["ChipAnswer"][];
             /** Cool Min */
             cool_min: number;
             /** Curve */
@@ -3890,6 +3902,8 @@ export interface components {
             preheat_min: number;
             /** Preheated */
             preheated: string;
+            /** Said */
+            said: string;
             /** Short K */
             short_k: number;
             /** Soak Min */

@@ -18,8 +18,23 @@ def caution(code: str) -> Caution:
     return Caution(code, str(toml("cautions")[code]))
 
 
-def at_step(kind: str, vessel: str, oven: str, lidded: bool, dairy: bool = False) -> tuple[Caution, ...]:
-    """Cautions for a step of a plan, by its kind, the vessel's kind, the oven's kind, a lid, and dairy in it."""
+STEAMING = {
+    "hot_stones_and_water": ("steam_stones", "steam_water"),
+    "hot_pan": ("steam_water",),
+    "water_pan": ("steam_water",),
+    "soaked_towels": ("towels",),
+    "mist_walls": ("spray",),
+}
+"""Cautions of each way to steam."""
+
+
+def at_step(
+    kind: str, vessel: str, oven: str, lidded: bool, dairy: bool = False, steam: tuple[str, ...] | None = None
+) -> tuple[Caution, ...]:
+    """Cautions for a step, by its kind, the vessel's kind, the oven's kind, a lid, and dairy in it.
+
+    ``steam``: how it is steamed, if that has a step of its own; None: it belongs to loading.
+    """
     found: list[str] = []
     if kind in ("feed", "levain"):
         found.append("jar")
@@ -36,10 +51,12 @@ def at_step(kind: str, vessel: str, oven: str, lidded: bool, dairy: bool = False
             found.append("wood")
     if kind == "load":
         found += ["blades", "hot_iron"]
-        if not lidded:
+        if not lidded and steam is None:
             found.append("steam_water")
         if vessel in ("lidded_enamel", "lidded_clay"):
             found.append("ceramic")
+    if kind == "steam":
+        found += [code for source in steam or () for code in STEAMING.get(source, ())]
     if kind == "vent":
         found.append("lid_steam" if lidded else "door_steam")
     if kind == "out":

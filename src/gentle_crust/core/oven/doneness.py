@@ -4,7 +4,24 @@ from dataclasses import dataclass
 
 from gentle_crust.core.oven.staged import Done
 
-_LAGS_MIN = 4.0
+LAGS_MIN = 4.0
+"""A sign that comes so much later than the others lags (practice)."""
+SHADES = (
+    (15.0, "pale", 8.0), (32.0, "light", 25.0), (50.0, "golden", 42.0), (68.0, "deep", 58.0), (82.0, "dark", 74.0),
+    (101.0, "very dark", 90.0),
+)  # fmt: skip
+"""A baker's words for a colour: the index that each stays below, and the one that its chip shows."""
+SIGNS = {"core": "the core", "colour": "the colour", "loss": "drying"}
+
+
+def shade(colour: float) -> str:
+    """A colour index in a baker's word."""
+    return next((word for below, word, _ in SHADES if colour < below), SHADES[-1][1])
+
+
+def chip(word: str) -> float:
+    """The colour index of a baker's word."""
+    return next(colour for _, name, colour in SHADES if name == word)
 
 
 @dataclass(frozen=True)
@@ -31,6 +48,17 @@ def lag(done: Done) -> Lag:
     """Which of core, colour and loss is last, and the remedy if it lags."""
     minutes = sorted(m if m is not None else 1e3 for m in (done.core_min, done.colour_min, done.loss_min))
     return Lag(done.last, round(min(minutes[2] - minutes[1], 99), 1), _REMEDIES[done.last])
+
+
+def said(done: Done, ends_min: float) -> str:
+    """When a bake that ends after ``ends_min`` is done, what comes last, and what to do if that lags."""
+    last = lag(done)
+    if done.minute is None:
+        return f"Not done in this time: {SIGNS[last.last]} does not get there. {last.remedy}"
+    line = f"Done after {done.minute:.0f} min; {SIGNS[last.last]} comes last."
+    if done.minute > ends_min + 1:
+        return f"{line} These stages end {done.minute - ends_min:.0f} min too soon."
+    return f"{line} It lags by {last.by_min:.0f} min: {last.remedy}" if last.by_min >= LAGS_MIN else line
 
 
 def cutting(rye: bool) -> str:

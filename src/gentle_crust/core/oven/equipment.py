@@ -3,10 +3,8 @@
 from dataclasses import dataclass
 from typing import Literal
 
-from gentle_crust.core.errors import CraftError
-from gentle_crust.core.oven.kit import OvenKind
+from gentle_crust.core.oven.kit import OvenKind, row_of
 from gentle_crust.core.oven.loaf import Loaf, rings
-from gentle_crust.core.tables import rows
 
 FAN_LOWER_C = 20.0
 """A fan oven is set this much lower (practice)."""
@@ -58,20 +56,12 @@ class Vessel:
 
 def vessel_row(kind: str) -> dict[str, str]:
     """The table's row for a vessel kind; CraftError if unknown."""
-    for row in rows("vessels"):
-        if row["kind"] == kind:
-            return row
-    known = ", ".join(row["kind"] for row in rows("vessels"))
-    raise CraftError("vessel", f"'{kind}' is not a vessel I know.", f"Choose one of {known}.")
+    return row_of("vessels", "vessel", "a vessel", kind)
 
 
 def shape_row(shape: str) -> dict[str, str]:
     """The table's row for a shape; CraftError if unknown."""
-    for row in rows("shapes"):
-        if row["shape"] == shape:
-            return row
-    known = ", ".join(row["shape"] for row in rows("shapes"))
-    raise CraftError("shape", f"'{shape}' is not a shape I know.", f"Choose one of {known}.")
+    return row_of("shapes", "shape", "a shape", shape, "shape")
 
 
 def fits(vessel: Vessel, shape: str, piece_g: float) -> str:

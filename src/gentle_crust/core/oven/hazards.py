@@ -8,8 +8,6 @@ from gentle_crust.core.oven.bake import Bake
 from gentle_crust.core.oven.equipment import Oven, Vessel, fits, vessel_row
 from gentle_crust.core.oven.kit import vessel_heat
 
-PAPER_C = 220.0
-"""What parchment commonly bears, if its maker says nothing else (common)."""
 _COLD_SHOCK = ("stone", "oven_floor", "lidded_clay", "lidded_enamel")
 _WET = ("hot_stones_and_water", "hot_pan", "water_pan")
 Weight = Literal["refused", "caution"]

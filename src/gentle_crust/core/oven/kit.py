@@ -89,12 +89,12 @@ class VesselHeat:
     material: str
 
 
-def row_of(table: str, field: str, what: str, kind: str) -> dict[str, str]:
+def row_of(table: str, field: str, what: str, kind: str, column: str = "kind") -> dict[str, str]:
     """The row of ``table`` for ``kind``; a CraftError that names ``field`` and the kinds there are, if unknown."""
     for row in rows(table):
-        if row["kind"] == kind:
+        if row[column] == kind:
             return row
-    known = ", ".join(row["kind"] for row in rows(table))
+    known = ", ".join(row[column] for row in rows(table))
     raise CraftError(field, f"'{kind}' is not {what} I know.", f"Choose one of {known}.")
 
 

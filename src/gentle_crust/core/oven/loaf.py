@@ -7,13 +7,16 @@ from math import log
 import numpy as np
 from numpy.typing import NDArray
 
-from gentle_crust.core.errors import CraftError, within
-from gentle_crust.core.tables import rows
+from gentle_crust.core.errors import within
+from gentle_crust.core.formula.model import Formula
+from gentle_crust.core.oven.kit import row_of
 
 Array = NDArray[np.float64]
 
 FLOUR_WATER = 0.14
 """Water that flour brings, share of its weight (common)."""
+PROOFED_C, OVER_NIGHT_H = 24.0, 10.0
+"""A piece proofed in the room, C; hours that a cold proof usually takes (practice)."""
 _FIRST_MM, _GROWTH = 1.0, 1.25
 _FEWEST = 9
 """Rings from skin to middle at the least: thin breads get finer ones."""
@@ -79,17 +82,17 @@ class Rings:
 
 def shape(key: str) -> Shape:
     """The shape named ``key``; CraftError if unknown."""
-    for row in rows("shapes"):
-        if row["shape"] == key:
-            names = ("ml_per_g", "height_to_width", "height_to_length", "fullness", "bottom_share")
-            return Shape(
-                key,
-                row["name"],
-                *(float(row[name]) for name in names),
-                *(float(row[name]) for name in ("dry_factor", "moist_factor")),
-            )
-    known = ", ".join(row["shape"] for row in rows("shapes"))
-    raise CraftError("loaf.shape", f"'{key}' is not a shape I know.", f"Choose one of {known}.")
+    row = row_of("shapes", "loaf.shape", "a shape", key, "shape")
+    numbers = (
+        "ml_per_g",
+        "height_to_width",
+        "height_to_length",
+        "fullness",
+        "bottom_share",
+        "dry_factor",
+        "moist_factor",
+    )
+    return Shape(key, row["name"], *(float(row[name]) for name in numbers))
 
 
 def checked(loaf: Loaf) -> Loaf:
@@ -103,6 +106,25 @@ def checked(loaf: Loaf) -> Loaf:
         within(f"loaf.{name}", f"{name.capitalize()} over flour", getattr(loaf, name), 0, most, "")
     within("loaf.cold_hours", "Hours in the fridge", loaf.cold_hours, 0, 240, " h")
     return loaf
+
+
+def loaf_of(formula: Formula, piece_g: float, cold_c: float | None) -> Loaf:
+    """A formula's piece as it is loaded: from a fridge of ``cold_c``, or from the room (None)."""
+
+    def share(*kinds: str) -> float:
+        return sum(extra.percent for extra in formula.all_extras if extra.kind in kinds) / 100
+
+    return Loaf(
+        piece_g,
+        min(max(formula.hydration_percent / 100, 0.45), 1.2),
+        PROOFED_C if cold_c is None else cold_c,
+        formula.shape,
+        1,
+        min(share("sugar", "honey"), 0.4),
+        min(share("milk"), 1.0),
+        min(share("malt"), 0.1),
+        0.0 if cold_c is None else OVER_NIGHT_H,
+    )
 
 
 def start_moisture(loaf: Loaf) -> float:

@@ -8,10 +8,11 @@ import numpy as np
 
 from gentle_crust.core.errors import within
 from gentle_crust.core.oven.equipment import Oven, Vessel, shape_row, vessel_row
-from gentle_crust.core.oven.loaf import Loaf
+from gentle_crust.core.oven.loaf import OVER_NIGHT_H, PROOFED_C, Loaf
 from gentle_crust.core.oven.staged import CoreAt, Want, draft
 
 RYE_COOL_MIN = 24 * 60
+FRIDGE_C = 5.0
 RECOVERY_MIN = 10
 """For oven and vessel to come back to heat between two loads (practice)."""
 
@@ -96,11 +97,11 @@ def profile(
     loaf = Loaf(
         max(round(piece_g / 5) * 5, 30),
         min(max(hydration, 0.45), 1.2),
-        5.0 if cold else 24.0,
+        FRIDGE_C if cold else PROOFED_C,
         shape,
         1,
         min(sugar, 0.4),
-        cold_hours=10.0 if cold else 0.0,
+        cold_hours=OVER_NIGHT_H if cold else 0.0,
     )
     made = draft(loaf, pieces, vessel, oven, Want(rye=rye >= 0.5, steam=steam), altitude_m)
     lidded = vessel_row(vessel.kind)["lidded"] == "1"

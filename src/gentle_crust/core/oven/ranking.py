@@ -1,11 +1,13 @@
 """Every way to bake a loaf that the baker's kit allows: simulated, weighed against what is wanted, and said why."""
 
-from collections.abc import Callable, Iterable
+from collections.abc import Iterable
 from concurrent.futures import ThreadPoolExecutor
 from dataclasses import dataclass, replace
 from math import ceil
+from operator import itemgetter
 from typing import Literal
 
+from gentle_crust.core.oven.doneness import SIGNS, shade
 from gentle_crust.core.oven.equipment import Oven, Vessel, fits, vessel_row
 from gentle_crust.core.oven.hazards import Hazard, hazards
 from gentle_crust.core.oven.kit import Preheated, row_of
@@ -122,10 +124,7 @@ def _options(vessel: Vessel, oven: Oven, shape: str, means: tuple[str, ...]) -> 
     if fits(vessel, shape, 30):
         return [(usual_preheat(vessel), ())]
     if vessel_row(vessel.kind)["lidded"] == "1":
-        usual = usual_preheat(vessel)
-        other: Preheated = "none" if usual == "whole" else "whole"
-        hot = [(usual, ())] + ([(other, ())] if other == "none" or vessel.heats_empty else [])
-        return [(preheated, ()) for preheated, _ in hot]
+        return [("whole", ()), ("none", ())] if usual_preheat(vessel) == "whole" else [("none", ())]
     hot_or_not = usual_preheat(vessel)
     if shape in ("pan_loaf", "flat_round"):
         return [(hot_or_not, ())]
@@ -176,7 +175,7 @@ def _crust(made: Draft, crust: Crust) -> tuple[float, str]:
     colour, thick = made.baked.end("colour"), made.baked.end("crust_mm")
     far = abs(colour - made.done.colour) / 8 + abs(thick - _THICK_MM[crust]) / 1.2
     if made.done.minute is None:
-        return 0.5, f"never done: {_WORDS[made.done.last]} does not get there"
+        return 0.5, f"never done: {SIGNS[made.done.last]} does not get there"
     return 5 - far, f"{shade(colour)}, some {thick:.0f} mm thick"
 
 
@@ -198,17 +197,5 @@ def _of_tables(way: Way, column: str, none: str) -> tuple[float, str]:
     for kind in way.steam:
         row = row_of("steam", "steam.kind", "a way to steam", kind)
         rows.append((float(row[column]), row["why"]))
-    worst: Callable[[tuple[float, str]], float] = lambda each: each[0]  # noqa: E731
-    top = max(rows, key=worst)
+    top = max(rows, key=itemgetter(0))
     return 5 - sum(points for points, _ in rows), top[1] if top[0] > 0 else none
-
-
-_WORDS = {"core": "the core", "colour": "the colour", "loss": "drying"}
-
-
-def shade(colour: float) -> str:
-    """A colour index in a baker's word."""
-    for limit, word in ((15, "pale"), (32, "light"), (50, "golden"), (68, "deep"), (82, "dark")):
-        if colour < limit:
-            return word
-    return "very dark"

@@ -4,10 +4,10 @@ from collections.abc import Callable
 from dataclasses import dataclass, replace
 
 from gentle_crust.core.oven.bake import Bake, Baked, bake
+from gentle_crust.core.oven.doneness import shade
 from gentle_crust.core.oven.equipment import FAN_LOWER_C, Oven, Vessel, vessel_row
 from gentle_crust.core.oven.kit import Preheat, Stage, Steam
 from gentle_crust.core.oven.loaf import Loaf
-from gentle_crust.core.oven.ranking import shade
 from gentle_crust.core.oven.staged import Done, Draft, Want, done_of, draft
 
 _LONGER_MIN = 60.0

@@ -3,7 +3,7 @@
 from dataclasses import dataclass, replace
 from typing import Literal
 
-from gentle_crust.core.cautions import Caution, caution
+from gentle_crust.core.cautions import Caution, at_step
 from gentle_crust.core.oven.bake import Bake
 from gentle_crust.core.oven.equipment import Oven, Vessel
 from gentle_crust.core.oven.kit import vessel_heat
@@ -112,31 +112,12 @@ STEAM_WORDS = {
 
 def _with_cautions(touches: tuple[Touch, ...], question: Bake, lidded: bool) -> tuple[Touch, ...]:
     """Each caution at its stage, once."""
-    wanted: dict[str, list[str]] = {
-        "preheat": [
-            "ratings",
-            *(["gas"] if question.oven.kind == "gas" else []),
-            *(["wood"] if question.oven.kind == "wood" else []),
-        ],
-        "steam": [],
-        "load": ["blades", "hot_iron"],
-        "vent": ["lid_steam" if lidded else "door_steam"],
-        "out": ["hot_iron"],
-    }
-    for source in question.steam:
-        wanted["steam"] += {
-            "hot_stones_and_water": ["steam_stones", "steam_water"],
-            "hot_pan": ["steam_water"],
-            "water_pan": ["steam_water"],
-            "soaked_towels": ["towels"],
-            "mist_walls": ["spray"],
-        }.get(source.kind, [])
-    if question.vessel.kind in ("lidded_enamel", "lidded_clay"):
-        wanted["load"].append("ceramic")
+    vessel, oven = question.vessel.kind, question.oven.kind
+    steam = tuple(source.kind for source in question.steam)
     seen: set[str] = set()
     found = []
     for touch in touches:
-        codes = [code for code in wanted.get(touch.kind, []) if code not in seen]
-        seen.update(codes)
-        found.append(replace(touch, cautions=tuple(caution(code) for code in codes)))
+        here = at_step(touch.kind, vessel, oven, lidded, steam=steam)
+        found.append(replace(touch, cautions=tuple(each for each in here if each.code not in seen)))
+        seen.update(each.code for each in here)
     return tuple(found)

@@ -5,7 +5,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from gentle_crust.core.fermentation.rates import levain_gas_per_h
-from gentle_crust.core.oven.doneness import remedies
+from gentle_crust.core.oven.doneness import chip, remedies
 from gentle_crust.core.oven.equipment import vessel_row
 from gentle_crust.core.oven.staged import Done
 from gentle_crust.core.readiness.cues import Dough, Stage, State
@@ -127,8 +127,7 @@ def _note(stage: Stage, state: State, dough: Dough, vessel: str | None) -> str:
     return ""
 
 
-_CRUST = {"pale": 8.0, "golden": 42.0, "deep": 60.0, "dark": 88.0}
-_BASE = {"pale": 8.0, "golden": 45.0, "dark": 85.0}
+_COLOURS = {"pale": chip("pale"), "golden": chip("golden"), "deep": chip("deep"), "dark": chip("very dark")}
 _LEAN_COLOUR, _LEAN_LOSS = 50.0, 0.10
 
 
@@ -137,8 +136,8 @@ def of_loaf(action: Action, cues: dict[str, str | float], core_c: float, pace: P
     core, loss = cues.get("core_c"), cues.get("loss_percent")
     signs = remedies(
         float(core) if core is not None else None,
-        _CRUST.get(str(cues.get("crust"))),
-        _BASE.get(str(cues.get("base"))),
+        _COLOURS.get(str(cues.get("crust"))),
+        _COLOURS.get(str(cues.get("base"))),
         float(loss) / 100 if loss is not None else None,
         Done(core_c, _LEAN_COLOUR, _LEAN_LOSS, None, None, None),
     )

@@ -11,9 +11,10 @@ from gentle_crust.core.fermentation.engine import Leg, State, Trace, begin, hand
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.targets import ShareTarget, proof_target
 from gentle_crust.core.formula.feel import Feel, feel
-from gentle_crust.core.formula.model import Formula, Preferment
+from gentle_crust.core.formula.model import Preferment
 from gentle_crust.core.formula.scaling import Weighed, weigh
 from gentle_crust.core.oven.equipment import vessel_row
+from gentle_crust.core.oven.loaf import loaf_of
 from gentle_crust.core.oven.profile import BakeProfile, profile
 from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.scheduling.wish import Kitchen, Wish
@@ -115,7 +116,7 @@ def recipe(wish: Wish, kitchen: Kitchen) -> Recipe:
         bake=profile(
             wish.vessel, kitchen.oven, formula.shape, wish.scaling_weight_g, wish.pieces - wish.later_pieces,
             formula.blend("rye_fraction"), wish.proof == "cold", round(formula.hydration_percent / 100, 2),
-            kitchen.altitude_m, round(_sugar(formula), 3), kitchen.steam,
+            kitchen.altitude_m, round(loaf_of(formula, wish.scaling_weight_g, None).sugar, 3), kitchen.steam,
         ),
         target=proof_target(group, wish.proof == "cold"),
         holds_bulk=greatest_rise(made, "bulk"),
@@ -187,8 +188,3 @@ def run_proof(
     else:
         leg = room_leg(clock, start, hours, made.proof_container, made.piece_g, made.holds_shaped, step_h(activity))
     return run(made.makeup, state, leg, activity)
-
-
-def _sugar(formula: Formula) -> float:
-    """Sugar over flour: what was added as sugar or honey."""
-    return sum(extra.percent for extra in formula.all_extras if extra.kind in ("sugar", "honey")) / 100

@@ -68,7 +68,7 @@ const facts = computed(() => {
     [t.facts.crust, (row) => `${row.end.crust_mm.toFixed(1)} mm`],
     [t.facts.loss, (row) => `${(row.end.loss * 100).toFixed(1)} %`],
     [t.facts.core, (row) => warmth(row.end.core_c)],
-    [t.facts.last, (row) => t.signs[row.done.core_min == null ? 'core' : row.lag.last] ?? row.lag.last],
+    [t.facts.last, (row) => t.signs[row.lag.last] ?? row.lag.last],
   ]
   return read.map(([label, of]) => {
     const values = rows.value.map(of)

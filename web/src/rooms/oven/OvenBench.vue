@@ -71,19 +71,6 @@ function putBeside(way: Way) {
 const drawnStages = computed(() => (stages.value.length ? stages.value : (baked.value?.stages ?? [])))
 const altered = computed(() => stages.value.length > 0)
 const refusals = computed(() => baked.value?.hazards.filter((hazard) => hazard.weight === 'refused') ?? [])
-const doneAt = computed(() => {
-  const found = baked.value
-  if (!found) return ''
-  if (found.done_min == null)
-    return fill(t.neverDone, { sign: t.signs[found.lag.last] ?? '', remedy: found.lag.remedy })
-  const total = drawnStages.value.reduce((sum, stage) => sum + stage.minutes, 0)
-  const short = found.done_min - total
-  const line = fill(t.doneAt, { min: Math.round(found.done_min), sign: t.signs[found.lag.last] ?? '' })
-  if (short > 1) return `${line} ${fill(t.tooShort, { min: Math.round(short) })}`
-  return found.lag.by_min >= 4
-    ? `${line} ${fill(t.lags, { min: Math.round(found.lag.by_min) })} ${found.lag.remedy}`
-    : line
-})
 const print = () => window.print()
 </script>
 
@@ -127,7 +114,7 @@ const print = () => window.print()
             <p>
               <strong>{{ baked.vessel }}</strong>, {{ formula?.formula.name }}, {{ mass(grams) }}
             </p>
-            <p role="status">{{ say(doneAt) }}</p>
+            <p role="status">{{ baked.said }}</p>
           </div>
         </header>
         <p v-if="refused" role="alert" class="inverted error">{{ say(refused) }}</p>
@@ -161,7 +148,7 @@ const print = () => window.print()
         </p>
         <BesideBakes v-if="besideWays.length" :loaf="loaf" :first="baked" :ways="besideWays" />
         <SchoolList v-if="schools" class="no-print" :schools="schools" />
-        <SignsSheet class="no-print" :bake="oven.body.value" />
+        <SignsSheet class="no-print" :bake="oven.body.value" :chips="baked.chips" />
       </template>
       <p v-else-if="refused" role="alert" class="inverted error">{{ say(refused) }}</p>
       <p v-else-if="ways && !ways.some((way) => !way.unfit)" role="status">{{ t.nothingFits }}</p>

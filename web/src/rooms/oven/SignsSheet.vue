@@ -8,10 +8,9 @@ import { fill, words } from '../../words'
 
 type Body = Omit<Schemas['OvenLoafSignsBody'], 'bake'>
 /** A loaf looked at: core, colour by chips, base, weight; and what to do with it. */
-const props = defineProps<{ bake: Schemas['OvenBakeBody'] }>()
+const props = defineProps<{ bake: Schemas['OvenBakeBody']; chips: Schemas['ChipAnswer'][] }>()
 const t = words.oven
 const { fromDegrees, fahrenheit, warmth } = useUnits()
-const CHIPS = [8, 25, 42, 58, 74, 90]
 const core = ref<number | null>(null)
 const out = ref<number | null>(null)
 const colour = ref<number | null>(null)
@@ -49,7 +48,7 @@ watch([core, out, colour, base], async () => {
     <fieldset v-for="part in ['top', 'base'] as const" :key="part" class="chips">
       <legend class="small quiet">{{ part === 'top' ? t.topColour : t.baseColour }}</legend>
       <button
-        v-for="(chip, index) in CHIPS"
+        v-for="{ shade, colour: chip } in chips"
         :key="chip"
         type="button"
         class="chip"
@@ -73,7 +72,7 @@ watch([core, out, colour, base], async () => {
             stroke-width="1.5"
           />
         </svg>
-        <span>{{ t.shades[index] }}</span>
+        <span>{{ shade }}</span>
       </button>
     </fieldset>
     <div v-if="refused" class="inverted error" role="alert">{{ refused }}</div>
