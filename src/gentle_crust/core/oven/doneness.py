@@ -34,9 +34,9 @@ class Lag:
 
 
 _REMEDIES = {
-    "colour": "Lower shelf out, upper shelf in; or the fan on for the last minutes, 10 K hotter.",
-    "core": "Too dark before the core is done: foil over it, 20 K cooler, and give it its time.",
-    "loss": "Out of its tin or off its tray, door ajar, 5 min more: it dries without browning.",
+    "colour": "If it stays pale: upper shelf, or for the last minutes the fan on or {10|dc} hotter.",
+    "core": "If it is dark before the core is done: foil over it, {20|dc} cooler, and give it its time.",
+    "loss": "If it stays moist: out of its tin or off its tray, door ajar, 5 min more.",
 }
 _CUT_EARLY = {
     True: "Rye cut the same day smears: its crumb is still setting.",
@@ -58,7 +58,7 @@ def said(done: Done, ends_min: float) -> str:
     line = f"Done after {done.minute:.0f} min; {SIGNS[last.last]} comes last."
     if done.minute > ends_min + 1:
         return f"{line} These stages end {done.minute - ends_min:.0f} min too soon."
-    return f"{line} It lags by {last.by_min:.0f} min: {last.remedy}" if last.by_min >= LAGS_MIN else line
+    return f"{line} It is {last.by_min:.0f} min behind the others. {last.remedy}" if last.by_min >= LAGS_MIN else line
 
 
 def cutting(rye: bool) -> str:
@@ -88,11 +88,11 @@ def remedies(
     if raw and core_c is not None:
         more = max(3, min(20, round((done.core_c - core_c) * 0.9)))
         if dark:
-            found.append(Sign("too_dark", "Foil over it, oven 20 K cooler.", more))
+            found.append(Sign("too_dark", "Foil over it, oven {20|dc} cooler.", more))
         else:
             found.append(Sign("core_low", "Back in as it was.", more))
     elif colour is not None and colour < done.colour - 12:
-        found.append(Sign("pale", "Fan on or 10 K hotter, upper shelf.", 4))
+        found.append(Sign("pale", "Fan on or {10|dc} hotter, upper shelf.", 4))
     if base is not None and base < 30 and not dark:
         found.append(Sign("pale_base", "Back in without its tin or pot, on the bare rack or stone.", 5))
     if loss is not None and loss < done.loss - 0.02 and not raw:

@@ -114,7 +114,7 @@ const print = () => window.print()
             <p>
               <strong>{{ baked.vessel }}</strong>, {{ formula?.formula.name }}, {{ mass(grams) }}
             </p>
-            <p role="status">{{ baked.said }}</p>
+            <p role="status">{{ say(baked.said) }}</p>
           </div>
         </header>
         <p v-if="refused" role="alert" class="inverted error">{{ say(refused) }}</p>

@@ -10,15 +10,17 @@ type Body = Omit<Schemas['OvenLoafSignsBody'], 'bake'>
 /** A loaf looked at: core, colour by chips, base, weight; and what to do with it. */
 const props = defineProps<{ bake: Schemas['OvenBakeBody']; chips: Schemas['ChipAnswer'][] }>()
 const t = words.oven
-const { fromDegrees, fahrenheit, warmth } = useUnits()
+const { fromDegrees, fahrenheit, warmth, say } = useUnits()
 const core = ref<number | null>(null)
 const out = ref<number | null>(null)
 const colour = ref<number | null>(null)
 const base = ref<number | null>(null)
 const found = ref<Schemas['SignsAnswer'] | null>(null)
 const refused = ref('')
+let turn = 0
 
 watch([core, out, colour, base], async () => {
+  const mine = ++turn
   if ([core.value, out.value, colour.value, base.value].every((value) => value == null)) {
     found.value = null
     return
@@ -30,9 +32,12 @@ watch([core, out, colour, base], async () => {
     out_g: out.value,
   }
   try {
-    found.value = await ask(api.POST('/api/oven/signs', { body: { bake: props.bake, ...body } }))
+    const answer = await ask(api.POST('/api/oven/signs', { body: { bake: props.bake, ...body } }))
+    if (mine !== turn) return
+    found.value = answer
     refused.value = ''
   } catch (error) {
+    if (mine !== turn) return
     refused.value = error instanceof Refused && error.message ? error.message : words.failed
   }
 })
@@ -79,7 +84,7 @@ watch([core, out, colour, base], async () => {
     <div v-else-if="found" class="verdict" role="status">
       <strong v-if="!found.signs.length">{{ t.done }}</strong>
       <p v-for="sign in found.signs" :key="sign.code">
-        <strong>{{ fill(t.more, { min: sign.minutes }) }}</strong>{{ ' ' }}{{ sign.text }}
+        <strong>{{ fill(t.more, { min: sign.minutes }) }}</strong>{{ ' ' }}{{ say(sign.text) }}
       </p>
       <p class="small quiet">
         {{ fill(t.wanted, { core: warmth(found.done.core_c), loss: Math.round(found.done.loss * 100) }) }}
