@@ -172,8 +172,10 @@ def test_dials():
 def test_steps_say_what_goes_in_and_out_with_the_tools_there_are():
     made = draft(BOULE, 1, KIT[2], Oven(hot_side="left"), Want(steam=("soaked_towels",)))
     found = {step.kind: step for step in touches(made.bake, made.done, KIT[2], Oven(hot_side="left"), ("scissors",))}
-    assert found["steam"].minute == -15 and {each.code for each in found["steam"].cautions} == {"towels"}
-    assert "Towels and their tray out" in found["vent"].text and "upturned tray" in found["load"].text
+    assert found["steam_in"].minute == -15 and {each.code for each in found["steam_in"].cautions} == {"towels"}
+    assert found["steam_out"].minute == found["vent"].minute and "Towels and their tray out" in found["steam_out"].text
+    assert {each.code for each in found["steam_out"].cautions} == {"towels", "hot_iron"}
+    assert "upturned tray" in found["load"].text
     assert "Snip" in found["load"].text and "left" in found["turn"].text
     assert found["preheat"].minute < found["load"].minute < found["vent"].minute < found["out"].minute
 

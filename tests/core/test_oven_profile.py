@@ -113,7 +113,7 @@ def test_unknown_and_impossible_are_refused(kind, change, field):
 @pytest.mark.parametrize(
     ("step", "kind", "oven", "wanted"),
     [
-        ("load", "stone", "electric", {"blades", "hot_iron", "steam_water"}),
+        ("load", "stone", "electric", {"blades", "hot_iron"}),
         ("load", "lidded_cast_iron", "electric", {"blades", "hot_iron"}),
         ("load", "lidded_clay", "electric", {"blades", "hot_iron", "ceramic"}),
         ("vent", "lidded_cast_iron", "electric", {"lid_steam"}),

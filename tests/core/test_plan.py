@@ -10,7 +10,6 @@ import pytest
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.fermentation.dough import Dough, FlourPart
 from gentle_crust.core.fermentation.forecast import Stretch, forecast
-from gentle_crust.core.formula.edit import with_yeast_beside
 from gentle_crust.core.formula.model import FlourShare, Formula, Preferment
 from gentle_crust.core.oven.equipment import Oven, Vessel
 from gentle_crust.core.oven.profile import profile
@@ -18,6 +17,7 @@ from gentle_crust.core.scheduling.clock import Clock, Nights, Room, instant, zon
 from gentle_crust.core.scheduling.mends import mends
 from gentle_crust.core.scheduling.plan import make_plan
 from gentle_crust.core.scheduling.wish import Kitchen, Wish
+from tests.core.test_any_kitchen import mended
 
 LISBON = ZoneInfo("Europe/Lisbon")
 NOW = datetime(2026, 11, 28, 6, 30, tzinfo=LISBON)
@@ -130,14 +130,6 @@ def test_rye_cools_for_a_day():
     )
     assert steps(plan)["cut"] - plan.out == timedelta(hours=24)
     assert not any(step.kind == "fold" for step in plan.steps)
-
-
-def mended(wish, mend):
-    """The wish as a mend changes it."""
-    if mend.field == "yeast_supplement_percent":
-        return replace(wish, formula=with_yeast_beside(wish.formula, float(mend.value)))
-    value = {"ready": datetime.fromisoformat, "dough_c": float}.get(mend.field, str)(mend.value)
-    return replace(wish, **{mend.field: value})
 
 
 def test_too_late_says_by_how_much_and_each_mend_really_mends():

@@ -267,14 +267,6 @@ def test_kitchens_that_are_none_are_refused(room, field):
     assert refused.value.field == field
 
 
-def test_a_freezing_kitchen_says_that_it_will_never_rise():
-    ready = datetime(2026, 11, 30, 15, tzinfo=ZONE).astimezone(UTC)
-    wish = Wish(FORMULAS["levain"], 2, 850, ready, "out", "room", VESSELS["pot"], 18)
-    with pytest.raises(CraftError) as refused:
-        make_plan(wish, replace(KITCHEN, room=Room(5, 4, 3)), NOW)
-    assert refused.value.field == "room_day_c" and "Warm" in refused.value.remedy
-
-
 def test_a_plan_without_problems_needs_no_mends():
     ready = datetime(2026, 11, 29, 18, tzinfo=ZONE).astimezone(UTC)
     wish = Wish(FORMULAS["levain"], 2, 850, ready, "out", "room", VESSELS["pot"], 25, mixing="")

@@ -69,6 +69,10 @@ class AskedBody(Strict):
     later_days: int = 1
     levain_percent: Number | None = None
     yeast_supplement_percent: Number = 0
+    yeast_percent: Number | None = Field(None, description="Yeast in the dough; omitted: the formula's")
+    stand_c: Number | None = Field(
+        None, description="A warm or cool place for levain, bulk and proof; omitted: the kitchen"
+    )
     culture_id: Short | None = Field(
         None, description="Omitted: the best of the kitchen's cultures; empty: none of them"
     )

@@ -8,7 +8,7 @@ from pydantic import AllowInfNan, BaseModel, ConfigDict, Field, StrictBool
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.oven.bake import Bake, Baked, bake
 from gentle_crust.core.oven.hazards import hazards
-from gentle_crust.core.oven.kit import InVessel, OvenHeat, OvenKind, Preheat, Stage, Steam
+from gentle_crust.core.oven.kit import Fired, InVessel, OvenHeat, OvenKind, Preheat, Stage, Steam
 from gentle_crust.core.oven.loaf import Loaf
 
 Number = Annotated[float, AllowInfNan(False)]
@@ -43,13 +43,27 @@ class VesselInput(_Strict):
     inside_l: Number | None = None
 
 
+class FiredInput(_Strict):
+    """A wood-fired oven as it is loaded: floor and dome, C, 100 to 550, and how long it stood after raking out."""
+
+    floor_c: Number
+    dome_c: Number
+    soaked_min: Number = 0.0
+
+
 class OvenInput(_Strict):
-    """An oven; `offset_k`: how much hotter than its dial it is."""
+    """An oven; `offset_k`: how much hotter than its dial it is; `fired`: of a wood-fired one."""
 
     kind: OvenKind = "electric"
     heater_w: Number = 2500.0
     volume_l: Number = 55.0
     offset_k: Number = 0.0
+    fired: FiredInput | None = None
+
+    def heat(self) -> OvenHeat:
+        """As the core takes it."""
+        fired = None if self.fired is None else Fired(**self.fired.model_dump())
+        return OvenHeat(self.kind, self.heater_w, self.volume_l, self.offset_k, fired)
 
 
 class PreheatInput(_Strict):
@@ -69,16 +83,22 @@ class SteamInput(_Strict):
 
 
 class StageInput(_Strict):
-    """Minutes at a set point (0: oven off); covered, or steaming if there is no lid; fan on or off."""
+    """Minutes at a set point (0: oven off); covered, or steaming if there is no lid; fan on or off.
+
+    The set point may be left out for an oven that is `fired`: it means nothing there.
+    """
 
     minutes: Number
-    setpoint_c: Number
+    setpoint_c: Number | None = None
     covered: bool = False
     fan: bool = False
 
 
 class BakeInput(_Strict):
-    """Question of `gentle-crust bake`. Without `preheat`: 50 min at the first stage's set point."""
+    """Question of `gentle-crust bake`. Without `preheat`: 50 min at the first stage's set point.
+
+    A wood-fired oven is loaded as hot as `oven.fired` says; without that, as hot as its `preheat`.
+    """
 
     loaf: LoafInput
     vessel: VesselInput
@@ -94,15 +114,24 @@ class BakeInput(_Strict):
         hot: Literal["whole", "lid", "none"] = (
             "lid" if self.vessel.preheated == "lid" else "whole" if self.vessel.preheated else "none"
         )
-        first = self.stages[0]
+        held = self.oven.fired.dome_c if self.oven.fired else None
+        stages = []
+        for index, stage in enumerate(self.stages):
+            setpoint = held if stage.setpoint_c is None else stage.setpoint_c
+            if setpoint is None:
+                raise CraftError(
+                    f"stages[{index}].setpoint_c", "A stage has no set point.", "Give it in C, or 0 for the oven off."
+                )
+            stages.append(Stage(stage.minutes, setpoint, stage.covered, stage.fan))
+        first = stages[0]
         heating = self.preheat or PreheatInput(setpoint_c=first.setpoint_c, minutes=50, fan=first.fan)
         steam = self.steam if isinstance(self.steam, list) else [self.steam]
         return Bake(
             Loaf(**self.loaf.model_dump()),
             InVessel(self.vessel.kind, hot, self.vessel.base_kg, self.vessel.lid_kg, self.vessel.inside_l),
-            OvenHeat(**self.oven.model_dump()),
+            self.oven.heat(),
             Preheat(**heating.model_dump()),
-            tuple(Stage(**stage.model_dump()) for stage in self.stages),
+            tuple(stages),
             tuple(Steam(**each.model_dump()) for each in steam),
             self.altitude_m,
             self.room_c,
@@ -132,6 +161,10 @@ def course(asked: Bake, went: Baked) -> dict[str, Any]:
         "loss_fraction": "loss",
         "colour": "colour",
     }
+    if asked.oven.kind == "wood":
+        lines["dome_c"] = "wall"
+        if asked.vessel.kind == "oven_floor":
+            lines["floor_c"] = "vessel"
     curves = {key: np.interp(minutes, went.minutes, getattr(went, line)) for key, line in lines.items()}
     return {
         "core_minutes_to": {str(core): _rounded(went.minute_of("core", core)) for core in _CORES},

@@ -14,12 +14,12 @@ from gentle_crust.core.readiness.cues import Cue, Stage, cues_of
 from gentle_crust.core.readiness.judge import Question, Verdict, judge
 from gentle_crust.core.readiness.outcome import came_out_as_judged
 from gentle_crust.core.scheduling.clashes import Absence, Clash, Taken, clashes, taken_by
-from gentle_crust.core.scheduling.clock import Clock, zone_of
+from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.scheduling.course import recipe
 from gentle_crust.core.scheduling.follow import Following, bulk_warmth
 from gentle_crust.core.scheduling.happened import Core
 from gentle_crust.core.scheduling.live import Live, live
-from gentle_crust.core.scheduling.plan import make_plan
+from gentle_crust.core.scheduling.plan import clock_of, make_plan
 from gentle_crust.core.scheduling.remedies import Change, Remedy, changed, remedies, rescues
 from gentle_crust.core.scheduling.result import Plan
 from gentle_crust.core.scheduling.standing import Standing, foretold_c, question_of, unforeseen
@@ -109,8 +109,8 @@ class Score:
 def _carried(saved: Known[Plan], wish: Wish, kitchen: Kitchen, made_at: datetime, following: Following) -> Live:
     """A dough carried on to a moment. All that it depends on is given, so it is reckoned once."""
     now = following.now or made_at
-    clock = Clock(wish.ready, zone_of(kitchen.zone), kitchen.nights, kitchen.room)
-    return live(saved.value, make_plan(wish, kitchen, made_at, following), following.happened, clock, now)
+    found = make_plan(wish, kitchen, made_at, following)
+    return live(saved.value, found, following.happened, clock_of(wish, kitchen), now)
 
 
 @dataclass(frozen=True)
@@ -129,7 +129,7 @@ class Dough:
 
     @property
     def clock(self) -> Clock:
-        return Clock(self.wish.ready, zone_of(self.kitchen.zone), self.kitchen.nights, self.kitchen.room)
+        return clock_of(self.wish, self.kitchen)
 
     def carried(self, following: Following | None = None) -> Live:
         """As it stands now, or as it would with another past."""

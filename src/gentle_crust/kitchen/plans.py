@@ -11,9 +11,9 @@ from pydantic import TypeAdapter
 from sqlalchemy.orm import Session, sessionmaker
 
 from gentle_crust.core.errors import CraftError
-from gentle_crust.core.fermentation.marks import Mark, in_jar, on_box
+from gentle_crust.core.fermentation.marks import Mark, in_bowl, in_jar, on_box
 from gentle_crust.core.fermentation.targets import School
-from gentle_crust.core.formula.edit import with_levain_share, with_yeast_beside
+from gentle_crust.core.formula.edit import with_levain_share, with_yeast, with_yeast_beside
 from gentle_crust.core.formula.model import Formula
 from gentle_crust.core.oven.equipment import Vessel, fits
 from gentle_crust.core.scheduling.clock import Room, zone_of
@@ -60,6 +60,10 @@ class Asked:
     """Prefermented flour of the levain, if other than the formula's; flour and water stay as they are overall."""
     yeast_supplement_percent: float = 0.0
     """Instant yeast beside the levain, percent of all flour."""
+    yeast_percent: float | None = None
+    """Yeast in the dough, percent of all flour, if other than the formula's."""
+    stand_c: float | None = None
+    """A warm or cool place in which levain, bulk and proof stand instead of the kitchen, C."""
     culture_id: str | None = None
     """The culture that the levain is built from; empty: none of the baker's own, as ``culture`` says."""
     room_day_c: float | None = None
@@ -117,13 +121,21 @@ class PlanLine:
 
 
 BEFORE_MIX_H = 18.0
+USUAL_DAYS = 3
+"""So many days ahead a first good time is looked for in a kitchen that is not cold."""
 ASKED = TypeAdapter(Asked)
 PLAN = TypeAdapter(Plan)
 
 
 def marks_of(plan: Plan, settings: Settings) -> tuple[Mark, ...]:
-    """The end of bulk as a line on the kitchen's box and a height in its sample jar, as far as it has them."""
+    """The end of bulk as a line on the kitchen's box and a height in its sample jar, as far as it has them.
+
+    The bowl is named only where this plan's dough would run over it.
+    """
     found = []
+    if settings.bowl_l is not None:
+        over = in_bowl(plan.totals.dough_g, plan.proof.bulk_rise, settings.bowl_l)
+        found += [over] if over else []
     if settings.box_l is not None:
         found.append(on_box(plan.totals.dough_g, plan.proof.bulk_rise, settings.box_l))
     if settings.jar_mm is not None:
@@ -159,6 +171,8 @@ def _as_asked(formula: Formula, asked: Asked) -> Formula:
     """The formula with the levain's share and the yeast that were asked for."""
     if asked.levain_percent is not None:
         formula = with_levain_share(formula, asked.levain_percent)
+    if asked.yeast_percent is not None:
+        formula = with_yeast(formula, asked.yeast_percent)
     return with_yeast_beside(formula, asked.yeast_supplement_percent)
 
 
@@ -186,6 +200,7 @@ def _wish(asked: Asked, settings: Settings, formula: Formula) -> tuple[Wish, Kit
         folds=asked.folds,
         later_pieces=asked.later_pieces,
         later_days=asked.later_days,
+        stand_c=asked.stand_c,
     )
     sleep = nights(asked.sleep_from or "", asked.sleep_to or "")
     return wish, Kitchen(
@@ -291,12 +306,17 @@ class PlanBook:
     def _first_good(
         self, whole: Asked, settings: Settings, formula: Formula, starter: Starter | None, about: tuple[bool, int]
     ) -> Answer:
-        """For breakfast tomorrow, else for noon, the afternoon or the evening; else the same on the days after."""
+        """For breakfast tomorrow, else for noon, the afternoon or the evening; else the same on the days after.
+
+        Days beyond the third are tried only where time is all that lacks, as in a cold kitchen.
+        """
         zone = zone_of(whole.zone or settings.zone)
         today = self.now().astimezone(zone).replace(hour=0, minute=0, second=0, microsecond=0, tzinfo=None)
         breakfast = hour_of(whole.sleep_to or "", "sleep_to") + 1.75
         answer: Answer | None = None
-        for day, hour in product((1, 2, 3), (breakfast, 12.5, 15.0, 18.5)):
+        for day, hour in product((1, 2, 3, 4, 6, 8, 10), (breakfast, 12.5, 15.0, 18.5)):
+            if day > USUAL_DAYS and answer is not None and _not_for_want_of_time(answer.plan):
+                break
             ready = today + timedelta(days=day, minutes=15 * round(hour * 4))
             tried = replace(whole, ready=ready.strftime(LOCAL))
             try:
@@ -414,6 +434,11 @@ def _kept(row: Known[Callable[[], PlanRow | None]]) -> tuple[Asked, Formula, Pla
     if found is None:
         raise CraftError("id", "That plan is not here.", "Choose one from the list of saved plans.")
     return _read(found)
+
+
+def _not_for_want_of_time(plan: Plan) -> bool:
+    """Whether a plan has problems that another day would not mend."""
+    return any(problem.code not in ("past", "asleep") for problem in plan.problems)
 
 
 def _minute(at: datetime) -> datetime:

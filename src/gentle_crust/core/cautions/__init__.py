@@ -18,27 +18,32 @@ def caution(code: str) -> Caution:
     return Caution(code, str(toml("cautions")[code]))
 
 
-STEAMING = {
-    "hot_stones_and_water": ("steam_stones", "steam_water"),
-    "hot_pan": ("steam_water",),
-    "water_pan": ("steam_water",),
-    "soaked_towels": ("towels",),
-    "mist_walls": ("spray",),
+STEAMED: dict[str, tuple[str, ...]] = {
+    "stones": ("steam_stones",),
+    "towels": ("towels",),
+    "water": ("steam_water",),
+    "spray": ("spray",),
 }
-"""Cautions of each way to steam."""
+"""Cautions of what goes into the oven to make steam, at the minute at which it goes in."""
+GLAZED = ("lidded_enamel", "lidded_clay")
 
 
 def at_step(
-    kind: str, vessel: str, oven: str, lidded: bool, dairy: bool = False, steam: tuple[str, ...] | None = None
+    kind: str,
+    vessel: str,
+    oven: str,
+    lidded: bool,
+    dairy: bool = False,
+    scored: bool = True,
+    what: str = "",
 ) -> tuple[Caution, ...]:
     """Cautions for a step, by its kind, the vessel's kind, the oven's kind, a lid, and dairy in it.
 
-    ``steam``: how it is steamed, if that has a step of its own; None: it belongs to loading.
+    ``scored``: whether the loaf is cut before it is loaded. ``what`` goes in or comes out at a step of steaming.
     """
     found: list[str] = []
     if kind in ("feed", "levain"):
-        found.append("jar")
-        found.append("mould")
+        found += ["jar", "mould"]
     if kind == "scald":
         found.append("scald")
     if kind == "soak" and dairy:
@@ -47,16 +52,15 @@ def at_step(
         found.append("raw_dough")
     if kind == "preheat":
         found += ["gas", "ratings"] if oven == "gas" else ["ratings"]
-        if oven == "wood":
-            found.append("wood")
+        found += ["wood"] if oven == "wood" else []
     if kind == "load":
-        found += ["blades", "hot_iron"]
-        if not lidded and steam is None:
-            found.append("steam_water")
-        if vessel in ("lidded_enamel", "lidded_clay"):
-            found.append("ceramic")
-    if kind == "steam":
-        found += [code for source in steam or () for code in STEAMING.get(source, ())]
+        found += ["blades", "hot_iron"] if scored else ["hot_iron"]
+        found += ["ceramic"] if vessel in GLAZED else []
+    if kind == "steam_in":
+        found += STEAMED.get(what, ())
+        found += ["ceramic"] if what == "ice" and vessel in GLAZED else []
+    if kind == "steam_out":
+        found += ["hot_iron", "towels"] if what == "towels" else ["hot_iron"]
     if kind == "vent":
         found.append("lid_steam" if lidded else "door_steam")
     if kind == "out":

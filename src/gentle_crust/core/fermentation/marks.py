@@ -37,6 +37,20 @@ def on_box(dough_g: float, rise: float, box_l: float) -> Mark:
     return Mark("box", "ml", start, target, fits, sentence)
 
 
+def in_bowl(dough_g: float, rise: float, bowl_l: float) -> Mark | None:
+    """A bowl of ``bowl_l`` litres that ``dough_g`` would run over at ``rise`` (fraction); None if it holds it."""
+    within("bowl_l", "The bowl", bowl_l, 0.2, 400, " litres")
+    start = _volume_ml(dough_g)
+    target = start * (1 + rise)
+    if target <= 950 * bowl_l:
+        return None
+    sentence = (
+        f"Your {bowl_l:g}-litre bowl is too small for this plan: at +{100 * rise:.0f} % the dough takes"
+        f" {target / 1000:.1f} litres. Use a bigger one, or two."
+    )
+    return Mark("bowl", "ml", start, target, False, sentence)
+
+
 def in_jar(rise: float, diameter_mm: float, sample_g: float = SAMPLE_G) -> Mark:
     """Height in a straight jar of an inner ``diameter_mm`` at which a sample of ``sample_g`` has risen by ``rise``."""
     within("jar_mm", "The jar's inner width", diameter_mm, 15, 150, " mm")

@@ -19,7 +19,7 @@ SCHOOLS: dict[str, tuple[tuple[float, float], str]] = {
     "wet_far": ((1.10, 1.60), "More than doubled, for big wet doughs with a poolish: they are tipped out, not shaped."),
 }
 """Rises between which each school stops bulk, and its reason (practice)."""
-BULK_RISE_BOUNDS = {"levain": (0.25, 1.0), "yeast": (0.6, 1.5)}
+BULK_RISE_BOUNDS = {"levain": (0.25, 1.0), "yeast": (0.3, 1.5)}
 """The same if the dough decides: so that the whole way to the oven comes out right (practice)."""
 
 

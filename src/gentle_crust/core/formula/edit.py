@@ -205,6 +205,17 @@ def with_yeast_beside(formula: Formula, percent: float) -> Formula:
     return replace(formula, yeast_kind="instant", yeast_percent=percent) if percent else formula
 
 
+def with_yeast(formula: Formula, percent: float) -> Formula:
+    """``formula`` with ``percent`` of all flour of its own kind of yeast in the dough.
+
+    Raises CraftError if its dough has no yeast.
+    """
+    if not formula.yeast_percent:
+        raise CraftError("yeast_percent", "This formula's dough has no yeast.", "Leave its share out.")
+    within("yeast_percent", "The dough's yeast", percent, 0.01, 5, " % of the flour")
+    return replace(formula, yeast_percent=percent)
+
+
 def _set_flour_grams(formula: Formula, lock: Lock, index: int, grams: float) -> Formula:
     """One flour's grams: with other flours they make room; alone it is all the flour, and the batch follows it."""
     if len(formula.flours) > 1:

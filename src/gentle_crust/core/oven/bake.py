@@ -17,6 +17,7 @@ from gentle_crust.core.oven.chamber import STEAM_CODES, Oven
 from gentle_crust.core.oven.constants import numbers
 from gentle_crust.core.oven.heating import Piece
 from gentle_crust.core.oven.kit import (
+    HOTTEST_FIRED_C,
     LARGEST_SETPOINT_C,
     InVessel,
     OvenHeat,
@@ -124,9 +125,15 @@ class Baked:
 
 def bake(question: Bake) -> Baked:
     """Simulate one bake (a few milliseconds). CraftError for what cannot be."""
-    asked = _checked(question)
+    asked = _checked(_as_fired(question))
     body = rings(asked.loaf.shape, asked.loaf.dough_g)
-    pot = _pot(asked.vessel, asked.loaf.pieces, float(body.base_m2), float(body.volume_m3.sum()) * 1000)
+    pot = _pot(
+        asked.vessel,
+        asked.loaf.pieces,
+        float(body.base_m2),
+        float(body.volume_m3.sum()) * 1000,
+        asked.oven.kind == "wood",
+    )
     keep = np.zeros((int(asked.preheat.minutes + asked.minutes * 12 + 80 * len(asked.stages)) + 400, len(LINES)))
     totals = np.zeros(len(TOTALS))
     rows = march(_piece(asked.loaf), pot, _oven(asked.oven), _course(asked), numbers(), keep, totals)
@@ -134,6 +141,29 @@ def bake(question: Bake) -> Baked:
     found: dict[str, Any] = dict(zip(LINES, lines, strict=True)) | dict(zip(TOTALS, totals.tolist(), strict=True))
     found["skin_set_min"] = found["skin_set_min"] if found["skin_set_min"] >= 0 else None
     return Baked(**found)
+
+
+def _as_fired(asked: Bake) -> Bake:
+    """A fired oven bakes with the heat it holds: it is loaded as hot as it was fired, and its set points mean nothing.
+
+    Without ``fired`` a wood oven's preheating is its firing: floor and dome are at that set point when it is loaded.
+    Raises CraftError if an oven that burns no wood is said to be fired, or for heat that no oven has.
+    """
+    fired = asked.oven.fired
+    if fired is None:
+        return replace(asked, preheat=replace(asked.preheat, minutes=0)) if asked.oven.kind == "wood" else asked
+    if asked.oven.kind != "wood":
+        raise CraftError("oven.fired", "Only a wood-fired oven is fired.", "Leave fired out, or give the kind wood.")
+    within("oven.fired.floor_c", "The floor", fired.floor_c, 100, HOTTEST_FIRED_C, " C")
+    within("oven.fired.dome_c", "The dome", fired.dome_c, 100, HOTTEST_FIRED_C, " C")
+    within("oven.fired.soaked_min", "The soak", fired.soaked_min, 0, 360, " min")
+    held = min(fired.dome_c, LARGEST_SETPOINT_C)
+    return replace(
+        asked,
+        oven=replace(asked.oven, heater_w=OvenHeat().heater_w),
+        preheat=Preheat(held, 0),
+        stages=tuple(replace(stage, setpoint_c=held) for stage in asked.stages),
+    )
 
 
 def _checked(asked: Bake) -> Bake:
@@ -202,7 +232,7 @@ def _piece(loaf: Loaf) -> Piece:
     )
 
 
-def _pot(vessel: InVessel, pieces: int, base_skin_m2: float, loaf_l: float) -> Pot:
+def _pot(vessel: InVessel, pieces: int, base_skin_m2: float, loaf_l: float, fired: bool) -> Pot:
     """All vessels in use, as one."""
     heat = vessel_heat(vessel.kind)
     units = float(np.ceil(pieces / heat.holds))
@@ -225,7 +255,7 @@ def _pot(vessel: InVessel, pieces: int, base_skin_m2: float, loaf_l: float) -> P
         free_l=max(inside - loaf_l * each, 0.5) * units,
         leak_s=max(heat.leak_s, 1.0),
         has_lid=lidded,
-        base_hot=vessel.preheated == "whole",
+        base_hot=vessel.preheated == "whole" or (fired and vessel.kind == "oven_floor"),
         lid_hot=vessel.preheated != "none",
     )
 
@@ -248,12 +278,14 @@ def _oven(oven: OvenHeat) -> Oven:
 
 
 def _course(asked: Bake) -> Course:
-    stages = asked.stages
+    stages, fired = asked.stages, asked.oven.fired
     works = [each for each in asked.steam if each.kind not in ("none", "mist_loaf")]
     return Course(
         preheat_min=float(asked.preheat.minutes),
         preheat_c=float(asked.preheat.setpoint_c),
         preheat_fan=bool(asked.preheat.fan),
+        floor_c=float(fired.floor_c if fired else asked.preheat.setpoint_c),
+        dome_c=float(fired.dome_c if fired else asked.preheat.setpoint_c),
         ends=np.cumsum([float(stage.minutes) for stage in stages]),
         setpoints=np.array([float(stage.setpoint_c) for stage in stages]),
         covered=np.array([float(stage.covered) for stage in stages]),
@@ -261,7 +293,7 @@ def _course(asked: Bake) -> Course:
         vent_min=float(asked.vent_min),
         steam_kind=np.array([STEAM_CODES[each.kind] for each in works], dtype=np.int64),
         steam_kg=np.array([(each.g or 0.0) / 1000 for each in works], dtype=np.float64),
-        steam_min=np.array([each.at_min or 0.0 for each in works], dtype=np.float64),
+        steam_min=np.array([max(each.at_min or 0.0, -asked.preheat.minutes) for each in works], dtype=np.float64),
         film_kg=float(sum(each.g or 0.0 for each in asked.steam if each.kind == "mist_loaf") / 1000),
         start_c=float(asked.loaf.start_c),
         pieces=float(asked.loaf.pieces),

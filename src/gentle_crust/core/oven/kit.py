@@ -10,16 +10,30 @@ from gentle_crust.core.tables import rows
 OvenKind = Literal["electric", "electric_fan", "gas", "built_in_steam", "wood"]
 Preheated = Literal["whole", "lid", "none"]
 LARGEST_SETPOINT_C = 500.0
+HOTTEST_FIRED_C = 550.0
+
+
+@dataclass(frozen=True)
+class Fired:
+    """A wood-fired oven as it is loaded: floor and dome (C) after it was raked out and stood for ``soaked_min``."""
+
+    floor_c: float
+    dome_c: float
+    soaked_min: float = 0.0
 
 
 @dataclass(frozen=True)
 class OvenHeat:
-    """An oven to simulate: kind, heater (W), volume (l), how many K hotter than its dial it is."""
+    """An oven to simulate: kind, heater (W), volume (l), how many K hotter than its dial it is.
+
+    ``fired``: what a wood-fired oven was fired to; without it, its preheating counts as its firing.
+    """
 
     kind: OvenKind = "electric"
     heater_w: float = 2500.0
     volume_l: float = 55.0
     offset_k: float = 0.0
+    fired: Fired | None = None
 
 
 @dataclass(frozen=True)

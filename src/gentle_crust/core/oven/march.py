@@ -54,11 +54,16 @@ class Pot(NamedTuple):
 
 
 class Course(NamedTuple):
-    """What is done when: stages by their ends (min from loading), steam, and the kitchen."""
+    """What is done when: stages by their ends (min from loading), steam, and the kitchen.
+
+    ``floor_c`` and ``dome_c``: what a fired oven, and a vessel that was heated in it, begin with.
+    """
 
     preheat_min: float
     preheat_c: float
     preheat_fan: bool
+    floor_c: float
+    dome_c: float
     ends: Array
     setpoints: Array
     covered: Array
@@ -103,7 +108,9 @@ def march(piece: Piece, pot: Pot, oven: Oven, course: Course, numbers: Numbers, 
     best = np.ones(count)
     air, wall, base, lid = room, room, room, room
     if oven.fired:
-        air, wall = course.preheat_c, course.preheat_c
+        air, wall = course.dome_c, course.dome_c
+        base = course.floor_c if pot.base_hot else room
+        lid = course.dome_c if pot.lid_hot else room
     vapour, under_lid, film = DRY_AIR, DRY_AIR, course.film_kg
     to_air, to_seen, to_base, boiled = 0.0, 0.0, 0.0, 0.0
     stones, brown, base_brown, growth, set_min, moist_over = 0.0, 0.0, 0.0, 0.0, -1.0, -99.0

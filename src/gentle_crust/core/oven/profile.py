@@ -1,6 +1,6 @@
 """The staged bake of a load, as a plan takes it."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import lru_cache
 from math import ceil
 
@@ -10,6 +10,7 @@ from gentle_crust.core.errors import within
 from gentle_crust.core.oven.equipment import Oven, Vessel, shape_row, vessel_row
 from gentle_crust.core.oven.loaf import OVER_NIGHT_H, PROOFED_C, Loaf
 from gentle_crust.core.oven.staged import CoreAt, Want, draft
+from gentle_crust.core.oven.steaming import Steaming, steaming
 
 RYE_COOL_MIN = 24 * 60
 FRIDGE_C = 5.0
@@ -46,6 +47,14 @@ class BakeProfile:
     """How the core warms."""
     last: str = "core"
     """Which sign of done comes last: core, colour or loss."""
+    steam: tuple[Steaming, ...] = ()
+    """What goes in and comes out to make steam, minutes from the first loading."""
+
+    def steaming(self, load: int) -> tuple[Steaming, ...]:
+        """The same for a load by its number: before a later one, what heats goes in as the oven comes back to heat."""
+        if load == 1:
+            return self.steam
+        return tuple(replace(each, minute=max(each.minute, -RECOVERY_MIN)) for each in self.steam)
 
     @property
     def touch_min(self) -> int:
@@ -127,4 +136,5 @@ def profile(
         short_k=made.short_k,
         core=made.core,
         last=made.done.last,
+        steam=steaming(bake.steam, round(bake.preheat.minutes), bake.vent_min, bake.minutes),
     )

@@ -5,9 +5,10 @@ from typing import Literal
 
 from gentle_crust.core.cautions import Caution, at_step
 from gentle_crust.core.oven.bake import Bake
-from gentle_crust.core.oven.equipment import Oven, Vessel
+from gentle_crust.core.oven.equipment import Oven, Vessel, shape_row
 from gentle_crust.core.oven.kit import vessel_heat
 from gentle_crust.core.oven.staged import Done
+from gentle_crust.core.oven.steaming import steaming
 
 Tool = Literal["lame", "scissors", "peel", "board", "couche", "sling"]
 """What a baker scores and loads with."""
@@ -22,6 +23,8 @@ class Touch:
     title: str
     text: str
     cautions: tuple[Caution, ...] = ()
+    what: str = ""
+    """What goes in or comes out, at a step of steaming."""
 
 
 def touches(question: Bake, done: Done, vessel: Vessel, oven: Oven, tools: tuple[Tool, ...]) -> tuple[Touch, ...]:
@@ -30,29 +33,25 @@ def touches(question: Bake, done: Done, vessel: Vessel, oven: Oven, tools: tuple
     found = []
     heating, first, last = question.preheat, question.stages[0], question.stages[-1]
     if heating.minutes > 0:
-        inside = f", {vessel.name.lower()} inside" if question.vessel.preheated == "whole" else ""
-        found.append(
-            Touch(
-                "preheat",
-                -heating.minutes,
-                "Preheat",
-                f"Oven to {{{heating.setpoint_c:.0f}|c}}{inside}. Nothing may be proofing in it.",
-            )
+        name = vessel.name.lower()
+        inside = {"whole": f", {name} inside", "lid": f", the lid of the {name} inside, its base left out"}.get(
+            question.vessel.preheated, ""
         )
-    for source in question.steam:
-        if source.kind in STEAM_WORDS:
-            at, text = STEAM_WORDS[source.kind]
-            found.append(Touch("steam", at, "Steam", text))
+        text = f"Oven to {{{heating.setpoint_c:.0f}|c}}{inside}. Nothing may be proofing in it."
+        found.append(Touch("preheat", -heating.minutes, "Preheat", text))
+    for each in steaming(question.steam, heating.minutes, question.vent_min, question.minutes):
+        found.append(Touch(f"steam_{each.way}", each.minute, each.title, each.text, what=each.what))
     cover = "lid on" if lidded and first.covered else "steam in" if first.covered else "door shut"
     by = _by_hand(question, tools)
-    found.append(Touch("load", 0, "Score and load", f"{by}{cover.capitalize()}, {first.minutes:.0f} min."))
+    title = "Score and load" if scored(question.loaf.shape) else "Load"
+    found.append(Touch("load", 0, title, f"{by}{cover.capitalize()}, {first.minutes:.0f} min."))
     at = 0.0
     for before, after in zip(question.stages, question.stages[1:], strict=False):
         at += before.minutes
         change = f"{{{after.setpoint_c:.0f}|c}}" if after.setpoint_c else "Oven off"
         if before.covered and not after.covered:
             title = "Lid off" if lidded else "Steam out"
-            found.append(Touch("vent", at, title, f"{_taken_out(question)}{change}, {after.minutes:.0f} min more."))
+            found.append(Touch("vent", at, title, f"{change}, {after.minutes:.0f} min more."))
         else:
             found.append(Touch("step", at, change if after.setpoint_c else "Oven off", f"{after.minutes:.0f} min."))
     open_from = question.minutes - last.minutes
@@ -65,22 +64,23 @@ def touches(question: Bake, done: Done, vessel: Vessel, oven: Oven, tools: tuple
     found.append(Touch("check", check, "First look", "Then every 2 min: colour, core, knock."))
     out = f"Core {{{done.core_c:.0f}|c}}, a hollow knock, the colour you want."
     found.append(Touch("out", question.minutes, "Out", out))
-    kept = tuple(sorted(found, key=lambda touch: touch.minute))
+    kept = tuple(sorted(found, key=lambda touch: (touch.minute, ORDER.get(touch.kind, 1))))
     return _with_cautions(kept, question, lidded)
 
 
-def _taken_out(question: Bake) -> str:
-    """What made steam and has to leave with it."""
-    kinds = {source.kind for source in question.steam}
-    if "soaked_towels" in kinds:
-        return "Towels and their tray out, gloves on. "
-    return "The pan of water out, level, gloves on. " if "water_pan" in kinds else ""
+ORDER = {"preheat": 0, "vent": 0, "out": 2}
+"""Of what falls into one minute: the oven is lit before what goes in to heat, and opened before what comes out."""
+
+
+def scored(shape: str) -> bool:
+    """Whether loaves of this shape are cut before they are loaded."""
+    return shape_row(shape)["scored"] == "1"
 
 
 def _by_hand(question: Bake, tools: tuple[Tool, ...]) -> str:
     """How to score and load with the tools that there are."""
     kind, shape = question.vessel.kind, question.loaf.shape
-    score = "" if shape in ("flat_round", "slipper") else _score(tools)
+    score = _score(tools) if scored(shape) else ""
     if kind in ("stone", "steel", "oven_floor"):
         way = "board" if shape == "baguette" and "board" in tools else "peel" if "peel" in tools else ""
         return f"{score}Slide it off {'a ' + way if way else 'an upturned tray'}, dusted with meal. "
@@ -97,27 +97,10 @@ def _score(tools: tuple[Tool, ...]) -> str:
     return "Snip with scissors. " if "scissors" in tools else "Score with a thin sharp knife. "
 
 
-STEAM_WORDS = {
-    "hot_stones_and_water": (0.0, "Half a litre of boiling water onto the stones, from the side, door shut at once."),
-    "hot_pan": (0.0, "A quarter litre of boiling water into the hot pan, from the side, door shut at once."),
-    "soaked_towels": (-15.0, "The soaked towels in their metal tray of water onto the floor rack."),
-    "water_pan": (-30.0, "A pan of hot water onto the lowest rack."),
-    "mist_loaf": (-1.0, "Mist the loaf, outside the oven."),
-    "mist_walls": (0.0, "Not recommended: six sprays at the walls, never at lamp or glass."),
-    "ice_in_pot": (0.0, "Not recommended: a handful of ice beside the loaf."),
-    "built_in": (0.0, "Steam on."),
-}
-"""When each source is put to work (minutes from loading) and how."""
-
-
 def _with_cautions(touches: tuple[Touch, ...], question: Bake, lidded: bool) -> tuple[Touch, ...]:
-    """Each caution at its stage, once."""
-    vessel, oven = question.vessel.kind, question.oven.kind
-    steam = tuple(source.kind for source in question.steam)
-    seen: set[str] = set()
-    found = []
-    for touch in touches:
-        here = at_step(touch.kind, vessel, oven, lidded, steam=steam)
-        found.append(replace(touch, cautions=tuple(each for each in here if each.code not in seen)))
-        seen.update(each.code for each in here)
-    return tuple(found)
+    """Each caution at every minute at which its cause is there."""
+    vessel, oven, cut = question.vessel.kind, question.oven.kind, scored(question.loaf.shape)
+    return tuple(
+        replace(touch, cautions=at_step(touch.kind, vessel, oven, lidded, scored=cut, what=touch.what))
+        for touch in touches
+    )

@@ -1,6 +1,6 @@
 """Wall-clock time in a kitchen: its zone, its nights, and the temperature of its room."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from datetime import UTC, datetime, timedelta
 from zoneinfo import ZoneInfo, ZoneInfoNotFoundError
 
@@ -125,6 +125,10 @@ class Clock:
     def room_at(self, hours: float) -> float:
         """Room temperature at one time."""
         return float(self.room_c(np.array([hours]))[0])
+
+    def kitchen_at(self, hours: float) -> float:
+        """Temperature of the kitchen itself at one time, wherever the dough stands."""
+        return replace(self, stands=()).room_at(hours)
 
     def asleep_min(self, start: float, end: float) -> float:
         """Minutes of start..end (hours from the origin, less than a day) that lie in the baker's sleep."""

@@ -11,7 +11,7 @@ from gentle_crust.core.fermentation.engine import Leg, State, Trace, begin, hand
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.targets import ShareTarget, proof_target
 from gentle_crust.core.formula.feel import Feel, feel
-from gentle_crust.core.formula.model import Preferment
+from gentle_crust.core.formula.model import Formula, Preferment
 from gentle_crust.core.formula.scaling import Weighed, weigh
 from gentle_crust.core.oven.equipment import vessel_row
 from gentle_crust.core.oven.loaf import loaf_of
@@ -20,6 +20,13 @@ from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.scheduling.wish import Kitchen, Wish
 
 MIX_MIN = 15
+FOLDS_NEED_H = 0.2
+"""A fold nearer to the end of bulk than this is not made any more."""
+CLOSEST_FOLDS_H = 1 / 6
+QUICK_YEAST_PERCENT = 0.6
+"""From so much instant yeast on, long loaves too are pressed out when they are shaped (practice)."""
+BULK_STEPS = 12
+"""A bulk is looked at so often at least: a quick one is over within an hour."""
 SHORTEST_HANDLING_H = 0.05
 SEARCH_STEP_H = 1 / 2
 """Step while times are still being looked for: moves a crossing by less than 1 %."""
@@ -121,12 +128,37 @@ def recipe(wish: Wish, kitchen: Kitchen) -> Recipe:
         target=proof_target(group, wish.proof == "cold"),
         holds_bulk=greatest_rise(made, "bulk"),
         holds_shaped=greatest_rise(made, state),
-        shaping="tip_into_tray" if rye or flat else "tight_tin_shape" if tin else "gentle_shape",
+        shaping=_shaping(formula, rye),
         proof_container="tin" if tin else "tray" if in_tray else "banneton",
         divide_min=round(5 + 1.5 * wish.pieces),
         rest_min=0 if rye or flat else 20,
         shape_min=round(5 + 1.5 * wish.pieces),
     )  # fmt: skip
+
+
+def _shaping(formula: Formula, rye: bool) -> str:
+    """How shaping handles the dough: yeasted loaves and rolls are pressed and shaped firmly, open ones gently."""
+    if rye or formula.shape in ("slipper", "flat_round"):
+        return "tip_into_tray"
+    if formula.shape == "pan_loaf":
+        return "tight_tin_shape"
+    if formula.leaven != "yeast":
+        return "gentle_shape"
+    open_crumb = formula.shape == "baguette" and makeup_of(formula).yeast_percent < QUICK_YEAST_PERCENT
+    return "gentle_shape" if open_crumb else "firm_shape"
+
+
+def folded_in_time(made: Recipe, bulk_h: float) -> Recipe:
+    """The recipe with the folds that the baker asked for closer together, if its bulk is too short for their usual gap.
+
+    None follows another within ten minutes, so of very many only some find room.
+    """
+    asked, room_h = made.wish.folds, bulk_h - MIX_MIN / 60 - FOLDS_NEED_H
+    if not asked or made.folds_at_h is not None or made.fold_times_h[-1] < bulk_h - FOLDS_NEED_H:
+        return made
+    gap_h = max(room_h / (asked + 0.5), CLOSEST_FOLDS_H)
+    times = tuple(MIX_MIN / 60 + gap_h * (n + 1) for n in range(asked))
+    return replace(made, folds_at_h=tuple(at for at in times if at < bulk_h - FOLDS_NEED_H))
 
 
 def with_preferment(made: Recipe, preferment: Preferment, ripe: State) -> Recipe:
@@ -152,7 +184,8 @@ def run_bulk(made: Recipe, clock: Clock, mix: float, hours: float, activity: Flo
     """Carry the dough from mixing (at ``mix``) through its folds for ``hours``."""
     boxed = "box" if made.feel.boxed else "covered_bowl"
     state = begin(made.makeup, made.wish.dough_c, len(activity))
-    leg = room_leg(clock, mix, hours, boxed, made.weighed.dough_g, made.holds_bulk, step_h(activity))
+    step = min(step_h(activity), hours / BULK_STEPS)
+    leg = room_leg(clock, mix, hours, boxed, made.weighed.dough_g, made.holds_bulk, step)
     return run(made.makeup, state, replace(leg, folds_h=made.fold_times_h), activity)
 
 

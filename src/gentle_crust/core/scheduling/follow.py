@@ -95,7 +95,7 @@ def follow(
     made: Recipe, clock: Clock, following: Following, ripenings: tuple[Ripening, ...]
 ) -> tuple[Course, Clock, Told, Dues]:
     """The course of a plan that is being baked, its kitchen as the readings show it, what they told, what is due."""
-    clock = replace(clock, stands=following.happened.stands)
+    clock = replace(clock, stands=(*clock.stands, *following.happened.stands))
     made = _turned_cold(made, following)
     ripenings, late = _as_they_were_begun(ripenings, clock, following)
     due_mix = max(mixed_at(following, made, clock) + late, _rested(made, clock, following))
@@ -298,7 +298,7 @@ def _believed(made: Recipe, clock: Clock, times: Times, following: Following) ->
 
 def bulk_warmth(made: Recipe, clock: Clock, following: Following, when: tuple[datetime, ...]) -> tuple[float, ...]:
     """The dough's temperature in its bowl at some instants, as foretold before any thermometer is looked at, C."""
-    clock = replace(clock, stands=following.happened.stands)
+    clock = replace(clock, stands=(*clock.stands, *following.happened.stands))
     mix = mixed_at(following, made, clock)
     hours = [max(clock.hours(at) - mix, 0.0) for at in when]
     trace = run_bulk(made, clock, mix, max(*hours, 0.5) + 0.5, ONE)

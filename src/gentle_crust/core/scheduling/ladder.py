@@ -1,10 +1,14 @@
 """The steps of a plan by the clock, and the words for them."""
 
+from math import ceil, floor
+
 from gentle_crust.core.cautions import at_step, caution
 from gentle_crust.core.fermentation.uncertainty import Span
 from gentle_crust.core.formula.scaling import Ingredient
 from gentle_crust.core.oven.doneness import cutting
 from gentle_crust.core.oven.profile import RECOVERY_MIN, RYE_COOL_MIN, BakeProfile
+from gentle_crust.core.oven.steps import scored
+from gentle_crust.core.scheduling.by_shape import RYE_RICH, divide_title, loading_words, shape_title, shaping_words
 from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.scheduling.course import Recipe
 from gentle_crust.core.scheduling.leaven import HANDS_MIN, Ripening
@@ -17,11 +21,14 @@ from gentle_crust.core.scheduling.wish import Kitchen
 from gentle_crust.core.water.plan import NEAR_K, WaterAnswer
 
 NO_FOLDS = "No folds: it will hold less gas and spread; a longer mix makes up for part of it."
+TOO_SHORT_TO_FOLD = "Bulk is over before a fold would come: knead 8 to 10 min when mixing instead."
 LEAST_GAP, MOST_GAP = 10, 60
 """Between folds, min: all of it is forgiving (practice)."""
 MOMENT_H = 1 / 12
 FIRST = "first"
 """The caution that stands over all others of the oven, said once."""
+OF_ONE_MINUTE = {"preheat": 0, "vent": 0, "out": 2}
+"""Of what falls into one minute: the oven is lit before anything goes in, the door opened before it comes out."""
 SAID_ONCE = ("jar", "mould")
 """Cautions that a second feed on the same plan need not repeat."""
 
@@ -35,18 +42,23 @@ class _Ladder:
         self.oven = kitchen.oven.kind
         soaked = [extra for soaker in course.recipe.wish.formula.soakers for extra in soaker.extras]
         self.dairy = any(extra.kind in ("milk", "butter") for extra in soaked)
+        self.scored = (
+            scored(course.recipe.wish.formula.shape) and course.recipe.wish.formula.blend("rye_fraction") < RYE_RICH
+        )
         self.found: list[Step] = []
         self.said: set[str] = set()
 
-    def add(self, kind: str, at: float, minutes: int, title: str, detail: str, span: Span | None = None) -> None:
-        found = at_step(kind, self.vessel, self.oven, self.course.recipe.bake.lidded, self.dairy)
+    def add(
+        self, kind: str, at: float, minutes: int, title: str, detail: str, span: Span | None = None, what: str = ""
+    ) -> None:
+        found = at_step(kind, self.vessel, self.oven, self.course.recipe.bake.lidded, self.dairy, self.scored, what)
         cautions = tuple(each for each in found if each.code not in self.said)
         self.said |= {each.code for each in cautions if each.code in SAID_ONCE}
         if kind in ("preheat", "load") and FIRST not in self.said:
             self.said.add(FIRST)
             cautions = (*cautions, caution(FIRST))
         spanned = None if span is None else dated(span, self.clock)
-        self.found.append(Step(kind, self.clock.at(at), minutes, title, detail, spanned, cautions))
+        self.found.append(Step(kind, self.clock.at(at), minutes, title, detail, spanned, cautions, what))
 
 
 def steps(course: Course, kitchen: Kitchen, clock: Clock, water: WaterAnswer) -> tuple[Step, ...]:
@@ -58,7 +70,7 @@ def steps(course: Course, kitchen: Kitchen, clock: Clock, water: WaterAnswer) ->
     _mixing_steps(ladder, water)
     _shaping_steps(ladder)
     _baking_steps(ladder)
-    return tuple(sorted(ladder.found, key=lambda step: step.at))
+    return tuple(sorted(ladder.found, key=lambda step: (step.at, OF_ONE_MINUTE.get(step.kind, 1))))
 
 
 def _ripening_step(ladder: _Ladder, ripening: Ripening, clock: Clock) -> None:
@@ -73,17 +85,25 @@ def _ripening_step(ladder: _Ladder, ripening: Ripening, clock: Clock) -> None:
         ladder.add(ripening.kind, ripening.start, HANDS_MIN, title, amounts, ripening.ripe)
         return
     yeast = build.flour_g * preferment.yeast_percent / 100
-    detail = f"{g(build.flour_g)} flour, {water}, {g(yeast)} instant yeast.{_dilution(yeast, ladder.scale_g)}"
+    dilution = _dilution(yeast, build.water_g, ladder.scale_g)
+    detail = f"{g(build.flour_g)} flour, {water}, {g(yeast)} instant yeast.{dilution}"
     ladder.add("preferment", ripening.start, HANDS_MIN, f"Mix the {ripening.kind}", detail, ripening.ripe)
 
 
-def _dilution(yeast_g: float, scale_g: float) -> str:
-    """How to weigh what the scale cannot: a gram stirred into a hundred of water, and part of that used."""
+def _dilution(yeast_g: float, water_g: float, scale_g: float) -> str:
+    """How to weigh what the scale cannot: whole steps of it stirred into some of the water, and part of that used.
+
+    A hundred of water to one of yeast, or as much as the preferment has; of the mixture, never more than there is.
+    """
     if yeast_g >= 2 * scale_g:
         return ""
-    gram = max(1.0, scale_g)
-    part = g(100 * yeast_g)
-    return f" Too little for the scale: stir {g(gram)} yeast into {g(100 * gram)} of the water, use {part} of it."
+    step = max(1.0, scale_g)
+    weighed = step * ceil(yeast_g / step)
+    water = min(100 * weighed, floor(water_g / 10) * 10)
+    if water < 10 * weighed:
+        return ""
+    part = g(water * yeast_g / weighed)
+    return f" Too little for the scale: stir {g(weighed)} yeast into {g(water)} of the water, use {part} of it."
 
 
 def _soaking_steps(ladder: _Ladder) -> None:
@@ -175,8 +195,8 @@ def _shaping_steps(ladder: _Ladder) -> None:
             "shape",
             times.bulk_end + (made.divide_min + made.rest_min) / 60,
             made.shape_min,
-            "Shape",
-            _shape_words(made),
+            shape_title(made.wish.formula.shape),
+            shaping_words(made.wish.formula, made.wish.vessel.kind),
         )
     else:
         minutes = made.divide_min + made.shape_min
@@ -184,8 +204,8 @@ def _shaping_steps(ladder: _Ladder) -> None:
             "shape",
             times.bulk_end,
             minutes,
-            "Divide and shape",
-            f"{stop}: {portions}. {_shape_words(made)}",
+            divide_title(made.wish.formula.shape),
+            f"{stop}: {portions}. {shaping_words(made.wish.formula, made.wish.vessel.kind)}",
             course.bulk_span,
         )
     if made.wish.proof == "cold":
@@ -200,15 +220,6 @@ def _shaping_steps(ladder: _Ladder) -> None:
         )
 
 
-def _shape_words(made: Recipe) -> str:
-    if made.wish.formula.blend("rye_fraction") >= 0.5:
-        return "Wet hands and scraper, into the greased tin, smooth the top."
-    return {
-        "tin": "Roll up tight, seam down, into the greased tin.",
-        "tray": "Tip out, stretch from below, do not press.",
-    }.get(made.proof_container, "Tight without tearing, seam closed, into the floured basket seam up.")
-
-
 def _baking_steps(ladder: _Ladder) -> None:
     course = ladder.course
     made, load = course.recipe, course.times.load
@@ -221,7 +232,11 @@ def _baking_steps(ladder: _Ladder) -> None:
         start = load + number * (bake.minutes + RECOVERY_MIN) / 60
         of = f" {number + 1} of {bake.loads}" if bake.loads > 1 else ""
         span = course.load_span if number == 0 and made.wish.proof == "room" else None
-        ladder.add("load", start, 5, f"Score and load{of}", _load_words(made), span)
+        for each in bake.steaming(number + 1):
+            at = start + each.minute / 60
+            ladder.add(f"steam_{each.way}", at, 1, f"{each.title}{of}", each.text, what=each.what)
+        load_title = "Score and load" if ladder.scored else "Load"
+        ladder.add("load", start, 5, f"{load_title}{of}", _load_words(made), span)
         vent = "Turn it round" if len(bake.stages) == 1 else "Lid off" if bake.lidded else "Let the steam out"
         text = f"{_from_here(bake)}. Look every 2 min near the end."
         ladder.add("vent", start + bake.touch_min / 60, 1, f"{vent}{of}", text)
@@ -260,21 +275,29 @@ def _load_words(made: Recipe) -> str:
     if bake.cold_start:
         return f"Into the cold pot, lid on, into the cold oven; then to {c(first.setpoint_c)} for {first.minutes} min."
     if bake.lidded:
-        return f"Lid on, {first.minutes} min at {c(first.setpoint_c)}."
-    steam = "Steam, then " if first.covered else ""
-    return f"{steam}{first.minutes} min at {c(first.setpoint_c)}."
+        by_hand = loading_words(made.wish.formula.shape, made.wish.vessel.kind)
+        return f"{by_hand}Lid on, {first.minutes} min at {c(first.setpoint_c)}."
+    by_hand = loading_words(made.wish.formula.shape, made.wish.vessel.kind)
+    return f"{by_hand}{first.minutes} min at {c(first.setpoint_c)}."
 
 
-def fold_plan(made: Recipe) -> FoldPlan:
-    """Folds by feel and hydration, and which of them may slip."""
-    dough, count = made.feel, made.folds
+def fold_plan(course: Course) -> FoldPlan:
+    """The folds that this bulk has room for, by feel and hydration, and which of them may slip."""
+    made = course.recipe
+    dough, count = made.feel, len(course.folds)
+    if not count and made.folds:
+        return FoldPlan("", 0, 0, 0, 0, TOO_SHORT_TO_FOLD)
     if not count:
         why = "It is kneaded instead." if dough.knead else "It is a paste: stirring is enough."
         return FoldPlan("", 0, 0, 0, 0, why if made.wish.folds is None or not dough.folds else NO_FOLDS)
     kind = "bowl folds, then coil folds" if dough.boxed else "stretch-and-folds"
-    every = dough.fold_every_min or 30
+    every = round(60 * (course.folds[1] - course.folds[0])) if count > 1 else dough.fold_every_min or 30
+    if count == 1:
+        sentence = f"One set of {kind}, about half way through bulk."
+        return FoldPlan(kind, count, every, LEAST_GAP, MOST_GAP, sentence)
     sentence = f"{count} sets of {kind}, {every} min apart. Anything from {LEAST_GAP} to {MOST_GAP} min does no harm: "
-    sentence += "only the first two matter for strength; the last may be left out if the dough resists."
+    sentence += "only the first two matter for strength"
+    sentence += "; the last may be left out if the dough resists." if count > 2 else "."
     return FoldPlan(kind, count, every, LEAST_GAP, MOST_GAP, sentence)
 
 

@@ -30,7 +30,10 @@ START_C = 25.0
 CULTURE_KEPT_G = 40.0
 """Culture that goes back to sleep after the levain was taken from it (practice)."""
 HANDS_MIN = 5
-LONGEST_H = 16.0
+HORIZONS_H = (16.0, 48.0, 144.0)
+"""How far ahead a feed is followed until it is ripe: further the colder the kitchen is, six days at most."""
+UNRIPE_H = 12.0
+"""Begun so long before it is wanted where no feed ever ripens: the plan is drawn, and says so."""
 
 
 @dataclass(frozen=True)
@@ -61,18 +64,37 @@ def _trace(
     return run(jar, state, leg, activity)
 
 
-def _starts(jar: Makeup, clock: Clock, wanted: float, mass_g: float, ratios: tuple[float, ...]) -> dict[float, float]:
-    """About when each feed would have to start; all side by side at the temperatures before ``wanted``."""
-    guess = _trace(jar, fed(jar, START_C, ratios), clock, wanted - 7, LONGEST_H, mass_g, np.ones(len(ratios)))
-    return {ratio: wanted - float(hours) for ratio, hours in zip(ratios, ripe_hours(guess), strict=True)}
+def _hours_to_ripe(
+    jar: Makeup, clock: Clock, start: float, mass_g: float, ratios: tuple[float, ...], about_h: float = 0.0
+) -> Floats:
+    """Hours until each of some feeds that start at ``start`` is ripe; nan for one that is not within six days.
+
+    ``about_h``: about how long that takes, if it is known.
+    """
+    state, activity = fed(jar, START_C, ratios), np.ones(len(ratios))
+    hours: Floats = np.full(len(ratios), np.nan)
+    for horizon in (about_h or HORIZONS_H[0], *HORIZONS_H[0 if about_h else 1 :]):
+        hours = ripe_hours(_trace(jar, state, clock, start, horizon, mass_g, activity))
+        if np.isfinite(hours).all():
+            break
+    return hours
 
 
 def quickest_h(
     clock: Clock, start: float, mass_g: float, formula: Formula, preferment: Preferment, lively: float = 1.0
 ) -> float:
-    """Hours until an equal-parts feed that starts at ``start`` is ripe; ``lively`` is the culture's activity."""
+    """Hours until an equal-parts feed that starts at ``start`` is ripe; ``lively`` is the culture's activity.
+
+    Six days for one that never ripens there.
+    """
     jar = replace(jar_makeup(formula, preferment), liveliness=lively)
-    return float(ripe_hours(_trace(jar, fed(jar, START_C, (1.0,)), clock, start, 9.0, mass_g, ONE))[0])
+    hours = float(_hours_to_ripe(jar, clock, start, mass_g, (1.0,), 9.0)[0])
+    return HORIZONS_H[-1] if np.isnan(hours) else hours
+
+
+def _past_ripe_h(hours: float) -> float:
+    """How long a build that is ripe after ``hours`` is followed, so that its spread and its end are seen."""
+    return max(hours + 6, 1.2 * hours)
 
 
 def _trouble(clock: Clock, start: float, now: float) -> float:
@@ -103,22 +125,35 @@ def levain(
     mass = needed_g + kept_g + 10
     able = tuple(ratio for ratio in ratios if build(needed_g, kept_g, ratio, hydration).seed_g <= most_seed_g)
     ratios = able or (max(ratios),)
-    starts = _starts(jar, clock, wanted, mass, ratios)
-    ratio = min(ratios, key=lambda each: (_trouble(clock, starts[each], now), ratios.index(each)))
-    start = starts[ratio]
-    for _ in range(3):
-        hours = float(
-            ripe_hours(_trace(jar, fed(jar, START_C, (ratio,)), clock, start, wanted - start + 4, mass, ONE))[0]
-        )
-        late = start + hours - wanted
-        start -= late
-        if abs(late) < 0.1:
-            break
+    ratio, start = _fitting(jar, clock, wanted, now, mass, ratios)
     state = fed(jar, START_C, (ratio,) * len(activity))
-    trace = _trace(jar, state, clock, start, wanted - start + 6, mass, activity)
+    trace = _trace(jar, state, clock, start, _past_ripe_h(wanted - start), mass, activity)
     made = build(needed_g, kept_g, ratio, hydration)
     ripe, spent = span(start + ripe_hours(trace)), span(start + spent_hours(trace))
     return Ripening(kind, preferment, made, start, wanted, ripe, spent, trace, kept_g)
+
+
+def _fitting(
+    jar: Makeup, clock: Clock, wanted: float, now: float, mass_g: float, ratios: tuple[float, ...]
+) -> tuple[float, float]:
+    """Which feed, of ``ratios``, suits night and time best, and when it starts so that it is ripe at ``wanted``.
+
+    Where none ever ripens: the last of them, begun half a day before.
+    """
+    hours = _hours_to_ripe(jar, clock, wanted - 7, mass_g, ratios)
+    able = {ratio: wanted - float(each) for ratio, each in zip(ratios, hours, strict=True) if np.isfinite(each)}
+    if not able:
+        return ratios[-1], wanted - UNRIPE_H
+    ratio = min(able, key=lambda each: (_trouble(clock, able[each], now), ratios.index(each)))
+    start = able[ratio]
+    for _ in range(4):
+        about = (wanted - start) * 1.3 + 4
+        ripe = float(_hours_to_ripe(jar, clock, start, mass_g, (ratio,), about)[0])
+        late = start + (wanted - start if np.isnan(ripe) else ripe) - wanted
+        start -= late
+        if abs(late) < 0.1:
+            break
+    return ratio, start
 
 
 def yeasted(
@@ -137,14 +172,15 @@ def yeasted(
     hydration = preferment.hydration_percent / 100
     jar = jar_makeup(formula, preferment)
     start = wanted - about_h
-    for _ in range(4):
-        trace = _trace(jar, begin(jar, START_C), clock, start, max(wanted - start, 6) * 1.5 + 2, needed_g, ONE)
+    for _ in range(6):
+        hours = min(max(wanted - start, 6) * 1.5 + 2, HORIZONS_H[-1])
+        trace = _trace(jar, begin(jar, START_C), clock, start, hours, needed_g, ONE)
         late = start + float(preferment_ripe_hours(trace)[0]) - wanted
-        start -= late
+        start = max(start - late, wanted - HORIZONS_H[-1])
         if abs(late) < 0.1:
             break
     state = begin(jar, START_C, len(activity))
-    trace = _trace(jar, state, clock, start, wanted - start + 6, needed_g, activity)
+    trace = _trace(jar, state, clock, start, _past_ripe_h(wanted - start), needed_g, activity)
     flour = needed_g / (1 + hydration + preferment.yeast_percent / 100)
     ripe = span(start + preferment_ripe_hours(trace))
     spent = span(start + spent_hours(trace))

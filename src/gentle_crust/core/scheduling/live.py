@@ -8,6 +8,7 @@ from typing import Literal
 from gentle_crust.core.cautions import Caution
 from gentle_crust.core.oven.profile import RECOVERY_MIN
 from gentle_crust.core.scheduling.clock import Clock
+from gentle_crust.core.scheduling.course import FOLDS_NEED_H
 from gentle_crust.core.scheduling.follow import FOLD_MIN, fold_hours
 from gentle_crust.core.scheduling.happened import EXTRA_FOLD, Happened, keys
 from gentle_crust.core.scheduling.result import Plan, Step, TimeSpan
@@ -16,8 +17,6 @@ from gentle_crust.core.scheduling.say import clock as say_clock
 from gentle_crust.core.scheduling.standing import Standing, standing
 
 StepState = Literal["done", "skipped", "due", "coming"]
-FOLDS_NEED_H = 0.2
-"""A fold nearer to the end of bulk than this is not made any more."""
 ROOM_ABOUT_C, FRIDGE_BELOW_C = 22.0, 10.0
 MOVE_MIN = 1
 
@@ -76,7 +75,7 @@ def _steps(saved: Plan, plan: Plan, happened: Happened, clock: Clock, now: datet
             found.append(_step(key, step, deed.at, "skipped" if deed.skipped else "done"))
             continue
         at = dues(key, step)
-        if at is None or _passed(step, begun):
+        if at is None or _passed(step, begun, plan):
             found.append(_step(key, step, at or step.at, "skipped"))
         else:
             overdue = at <= now
@@ -140,7 +139,7 @@ def _change_steps(plan: Plan, happened: Happened, now: datetime, begun: int) -> 
 
 
 ORDER = ("soak", "scald", "old_dough", "feed", "levain", "preferment", "autolyse", "mix", "fold", "divide", "shape",
-         "chill", "load", "vent", "out", "cut")  # fmt: skip
+         "chill", "load", "steam_in", "vent", "steam_out", "out", "cut")  # fmt: skip
 """Kinds of steps in the order in which they come; a later one done leaves the earlier ones behind."""
 MILESTONES = ("mix", "divide", "shape", "load", "out", "cut")
 
@@ -151,10 +150,13 @@ def _latest_stage(happened: Happened) -> int:
     return max(done, default=-1)
 
 
-def _passed(step: Step, begun: int) -> bool:
+def _passed(step: Step, begun: int, plan: Plan) -> bool:
     """Whether the dough is past this step, so that it will not be done any more."""
-    if step.kind == "preheat":
+    heats = step.kind == "steam_in" and plan.times is not None and step.at < plan.times.load
+    if step.kind == "preheat" or heats:
         return begun >= ORDER.index("load")
+    if step.kind in ("steam_in", "steam_out"):
+        return begun >= ORDER.index("out")
     if step.kind in ("load", "vent", "out", "cut"):
         return begun >= ORDER.index("cut") and step.kind != "cut"
     return ORDER.index(step.kind) < begun
@@ -177,7 +179,6 @@ SPOKEN = {
     "shape": "Shape, seam closed.",
     "chill": "Into the fridge.",
     "preheat": "Oven on.",
-    "load": "Score and load. Gloves on.",
     "vent": "Steam out. Stand aside.",
     "out": "Look whether it is baked. Gloves on.",
     "cut": "Cool enough to cut.",
@@ -192,6 +193,8 @@ def spoken(step: Step) -> str:
         if len(words) == 4 and all(word.isdigit() and int(word) < len(_NUMBERS) for word in words[1::2]):
             return f"Fold {_NUMBERS[int(words[1])]} of {_NUMBERS[int(words[3])]}, wet hands."
         return "Fold, wet hands."
+    if step.kind in ("load", "steam_out"):
+        return f"{step.title.split(' 1 of')[0]}. Gloves on."
     if step.kind == "vent" and step.title.startswith("Lid"):
         return "Lid off, away from you. Gloves on."
     return SPOKEN.get(step.kind, f"{step.title}.")
@@ -248,13 +251,20 @@ def _first_due(saved: Plan, key: str, step: Step) -> datetime:
 
 def _bake_dues(plan: Plan, happened: Happened, load: datetime) -> dict[str, dict[str, datetime]]:
     """When each load is due in, vented and out, one after the other, and when the last can be cut."""
-    found: dict[str, dict[str, datetime]] = {"load": {}, "vent": {}, "out": {}, "cut": {}}
+    found: dict[str, dict[str, datetime]] = {
+        kind: {} for kind in ("load", "steam_in", "steam_out", "vent", "out", "cut")
+    }
     steaming = timedelta(minutes=plan.bake.touch_min)
     whole = timedelta(minutes=plan.bake.minutes)
     for number in range(1, plan.bake.loads + 1):
         key = f"load-{number}"
         found["load"][key] = _later(load, happened.until(key))
         start = happened.done(key) or found["load"][key]
+        for each in plan.bake.steaming(number):
+            of_kind = found[f"steam_{each.way}"]
+            key = f"steam_{each.way}-{len(of_kind) + 1}"
+            of_kind[key] = _later(start + timedelta(minutes=each.minute), happened.until(key))
+        key = f"load-{number}"
         found["vent"][f"vent-{number}"] = _later(start + steaming, happened.until(f"vent-{number}"))
         baked = start + whole
         for core in happened.cores:

@@ -1,16 +1,17 @@
 """The water of a plan: for the dough, and for each build that goes before it."""
 
-from gentle_crust.core.errors import CraftError
 from gentle_crust.core.formula.feel import mixing_for
 from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.scheduling.course import Recipe
 from gentle_crust.core.scheduling.leaven import START_C, Ripening
 from gentle_crust.core.scheduling.whole import Course
 from gentle_crust.core.scheduling.wish import Kitchen
-from gentle_crust.core.water.balance import FLOUR, Mix, Part, levain_heat, water_for
+from gentle_crust.core.water.balance import FLOUR, Mix, Part, dough_from, levain_heat, water_for
 from gentle_crust.core.water.plan import WaterAnswer, friction_of, mix_of_formula, plan_water
 from gentle_crust.core.water.taps import Taps
 
+HOTTEST_POUR_C = 45.0
+"""No plan pours hotter water on flour and leaven: a dough that would need it becomes as warm as this makes it."""
 STIRRED_K = 0.5
 """What stirring warms a build (practice)."""
 
@@ -23,11 +24,12 @@ def mixing_of(made: Recipe) -> str:
 def water_for_mix(course: Course, kitchen: Kitchen, clock: Clock) -> WaterAnswer:
     """Water for the final dough, flour and salt being at the room's temperature when it is stirred.
 
-    Milk goes in at the room's temperature; what fermented first as warm as it ripened.
+    Milk goes in at the room's temperature; what fermented first as warm as it ripened. In a kitchen so cold that the
+    wished dough would need water that harms its leaven, the dough is as warm as water of 45 C makes it.
     """
     made = course.recipe
     stirred = course.times.mix if course.autolyse is None else course.autolyse
-    room = clock.room_at(stirred)
+    room = clock.kitchen_at(stirred)
     ripe = [each for each in course.ripenings if each.kind != "feed"]
     mass = sum(each.build.g for each in ripe)
     levain_c = room if not ripe else sum(each.build.g * _ripe_c(each) for each in ripe) / mass
@@ -35,11 +37,7 @@ def water_for_mix(course: Course, kitchen: Kitchen, clock: Clock) -> WaterAnswer
     friction = dict(kitchen.learnt_k).get(mixing, friction_of(mixing))
     mix = mix_of_formula(made.wish.formula, made.weighed, room, room, levain_c, friction)
     taps = Taps(kitchen.tap_c, kitchen.hot_tap_c, 0.0, kitchen.altitude_m)
-    try:
-        return plan_water(mix, made.wish.dough_c, taps)
-    except CraftError as error:
-        field = "dough_c" if error.field == "target_dough_c" else error.field
-        raise CraftError(field, error.sentence, error.remedy) from error
+    return plan_water(mix, min(made.wish.dough_c, dough_from(HOTTEST_POUR_C, mix)), taps)
 
 
 def _ripe_c(ripening: Ripening) -> float:
@@ -48,7 +46,7 @@ def _ripe_c(ripening: Ripening) -> float:
 
 def build_water_c(ripening: Ripening, clock: Clock) -> float:
     """Water that brings a build to its starting temperature, seed and flour being at the room's."""
-    room, build = clock.room_at(ripening.start), ripening.build
+    room, build = clock.kitchen_at(ripening.start), ripening.build
     seed = Part(build.seed_g, levain_heat(ripening.preferment.hydration_percent / 100), room)
     parts = (Part(build.flour_g, FLOUR, room), seed)
     mix = Mix(parts, build.flour_g, build.water_g, room, room, room, "levain", STIRRED_K)

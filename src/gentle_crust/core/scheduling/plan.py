@@ -17,9 +17,9 @@ from gentle_crust.core.oven.equipment import Vessel
 from gentle_crust.core.oven.profile import BakeProfile, profile
 from gentle_crust.core.scheduling import ladder, problems, ribbon, weigh_list
 from gentle_crust.core.scheduling.carry import carry
-from gentle_crust.core.scheduling.clock import Clock, zone_of
+from gentle_crust.core.scheduling.clock import Clock, Stand, zone_of
 from gentle_crust.core.scheduling.costs import costs
-from gentle_crust.core.scheduling.course import Recipe, recipe, with_preferment
+from gentle_crust.core.scheduling.course import Recipe, folded_in_time, recipe, with_preferment
 from gentle_crust.core.scheduling.feeds import feeds_first, levain_builds, ripenings_for
 from gentle_crust.core.scheduling.follow import Following, follow, plan_times
 from gentle_crust.core.scheduling.later import later_part
@@ -34,6 +34,7 @@ from gentle_crust.core.water.taps import kettle_c
 ENGINE = "3"
 """Version of the rules that a plan was reckoned with; raised whenever a plan's figures would change."""
 MOST_TRIES = 3
+LONGEST_AHEAD = timedelta(days=14)
 
 
 def make_plan(wish: Wish, kitchen: Kitchen, now: datetime, following: Following | None = None) -> Plan:
@@ -44,7 +45,7 @@ def make_plan(wish: Wish, kitchen: Kitchen, now: datetime, following: Following 
     cannot be met comes back as a plan with ``problems``.
     """
     check_wish(wish, kitchen)
-    if not timedelta(0) < wish.ready - now < timedelta(days=14):
+    if not timedelta(0) < wish.ready - now < LONGEST_AHEAD:
         raise CraftError(
             "ready",
             "The bread is wanted in the past, or more than two weeks ahead.",
@@ -77,11 +78,11 @@ def make_plan(wish: Wish, kitchen: Kitchen, now: datetime, following: Following 
         proof=_proof(course),
         bake=made.bake,
         ribbon=ribbon.draw(course, clock, clock.hours(now)),
-        problems=problems.find(course, steps, kitchen, clock, clock.hours(now) if told is None else None),
+        problems=problems.find(course, steps, kitchen, clock, water, clock.hours(now) if told is None else None),
         notes=ladder.notes(course, water),
         times=plan_times(course.times, clock),
         costs=costs(course, steps, clock),
-        fold_plan=ladder.fold_plan(made),
+        fold_plan=ladder.fold_plan(course),
         later=later_part(course, clock),
         told=told,
         levains=levain_builds(course, clock),
@@ -94,9 +95,10 @@ def make_plan(wish: Wish, kitchen: Kitchen, now: datetime, following: Following 
 def plan_course(wish: Wish, kitchen: Kitchen, now: datetime) -> tuple[Course, Clock]:
     """The course behind a plan, for whoever looks into it more closely."""
     check_wish(wish, kitchen)
-    made, clock = recipe(wish, kitchen), _clock(wish, kitchen)
+    made, clock = recipe(wish, kitchen), clock_of(wish, kitchen)
     load = -_cooling_h(made) - made.bake.all_loads_min / 60
     made, times = _times(made, clock, load, clock.hours(now))
+    made = folded_in_time(made, times.bulk_end - times.mix)
     factors = activities(wish.belief)
     ripenings = ripenings_for(made, clock, times.mix, clock.hours(now), factors)
     return carry(made, clock, times, ripenings, factors), clock
@@ -104,12 +106,13 @@ def plan_course(wish: Wish, kitchen: Kitchen, now: datetime) -> tuple[Course, Cl
 
 def _followed(wish: Wish, kitchen: Kitchen, now: datetime, following: Following) -> tuple[Course, Clock, Told, Dues]:
     """The course of a plan that is being baked, as what was done and read moves it."""
-    made, clock = recipe(wish, kitchen), _clock(wish, kitchen)
+    made, clock = recipe(wish, kitchen), clock_of(wish, kitchen)
     if following.happened.flat:
         made = replace(made, bake=_flat(wish, kitchen))
     mix = clock.hours(following.times.mix)
     ripenings = _ripenings_once(made, clock, mix, clock.hours(now), wish.belief)
-    return follow(_with_ripe(made, clock, mix)[0], clock, following, ripenings)
+    made = folded_in_time(_with_ripe(made, clock, mix)[0], clock.hours(following.times.bulk_end) - mix)
+    return follow(made, clock, following, ripenings)
 
 
 @lru_cache(maxsize=16)
@@ -124,8 +127,10 @@ def _flat(wish: Wish, kitchen: Kitchen) -> BakeProfile:
     return profile(tray, kitchen.oven, "flat_round", wish.scaling_weight_g, wish.pieces, 0.0, wish.proof == "cold")
 
 
-def _clock(wish: Wish, kitchen: Kitchen) -> Clock:
-    return Clock(wish.ready, zone_of(kitchen.zone), kitchen.nights, kitchen.room)
+def clock_of(wish: Wish, kitchen: Kitchen) -> Clock:
+    """The kitchen's clock, from the time at which the bread is wanted, with where its dough is to stand till then."""
+    stands = () if wish.stand_c is None else (Stand(wish.ready - LONGEST_AHEAD, wish.ready, wish.stand_c),)
+    return Clock(wish.ready, zone_of(kitchen.zone), kitchen.nights, kitchen.room, stands)
 
 
 def _cooling_h(made: Recipe) -> float:
@@ -137,14 +142,7 @@ def _times(made: Recipe, clock: Clock, load: float, now: float) -> tuple[Recipe,
     made, ripen_h = _with_ripe(made, clock, load - 6.0)
     if made.wish.proof == "cold":
         return made, _best_cold(made, clock, load, now, ripen_h)
-    times = room_times(made, clock, load)
-    if times is None:
-        raise CraftError(
-            "room_day_c",
-            "In this kitchen the dough would not be ready within a day and a half.",
-            "Warm the kitchen or the dough, or take more leaven.",
-        )
-    return made, times
+    return made, room_times(made, clock, load)
 
 
 def _with_ripe(made: Recipe, clock: Clock, mix: float) -> tuple[Recipe, tuple[float, ...]]:

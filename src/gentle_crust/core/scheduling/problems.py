@@ -4,30 +4,43 @@ from datetime import datetime
 
 from gentle_crust.core.oven.equipment import TOO_COOL_K, fits
 from gentle_crust.core.scheduling.clock import Clock
+from gentle_crust.core.scheduling.mixing_water import HOTTEST_POUR_C
 from gentle_crust.core.scheduling.result import Problem, Step
 from gentle_crust.core.scheduling.say import c, duration, lower
 from gentle_crust.core.scheduling.say import clock as say_clock
+from gentle_crust.core.scheduling.solve import least_rise
 from gentle_crust.core.scheduling.whole import Course
 from gentle_crust.core.scheduling.wish import Kitchen
+from gentle_crust.core.water.plan import WaterAnswer
 
 NEAR_TARGET = 0.015
 """A share of greatest volume this near its target counts as in it."""
+A_SECOND_MIN = 0.02
 LAST_LOAD_BEYOND = 0.05
+WANTS_HOTTER_K = 1.0
+"""A dough this much colder than wished, for want of water that may be poured, is said."""
+NEARLY_RISEN = 0.8
+"""A bulk stopped this near the least rise, as a share of it, will do."""
+UNRIPE_SHARE = 0.25
+"""What ripens so much later than it is wanted, beside its whole time, is not ripe then."""
 YOUNG_H = 0.35
 """A culture may be this much younger than a good seed, h (practice)."""
 
 
 def find(
-    course: Course, ladder: tuple[Step, ...], kitchen: Kitchen, clock: Clock, now: float | None
+    course: Course, ladder: tuple[Step, ...], kitchen: Kitchen, clock: Clock, water: WaterAnswer, now: float | None
 ) -> tuple[Problem, ...]:
     """All problems of a course and its ladder of steps, the gravest first. Without ``now`` the plan is under way."""
     found: list[Problem] = []
     first = ladder[0]
     missed = 0.0 if now is None else (clock.at(now) - first.at).total_seconds() / 60
-    if missed > 0.5:
+    if missed > A_SECOND_MIN:
         when = f"{say_clock(first.at.isoformat())}, {duration(missed)} ago"
         sentence = f"Begins in the past: {lower(first.title)} should have been at {when}."
         found.append(Problem("past", sentence, missed))
+    found += _unripe(course, kitchen)
+    found += _never_rises(course, kitchen)
+    found += _too_cold_to_mix(course, water)
     found += _too_young(course, clock)
     found += _asleep(ladder, clock)
     made = course.recipe
@@ -43,6 +56,45 @@ def find(
         found.append(Problem("oven", sentence, 0))
     found += _proof(course)
     return tuple(found)
+
+
+def _where(course: Course, kitchen: Kitchen) -> str:
+    """Where levain and dough stand, and how warm that is, for a sentence."""
+    if course.recipe.wish.stand_c is not None:
+        return f"at {c(course.recipe.wish.stand_c)}"
+    return f"in this kitchen, {c(kitchen.room.day_c)} by day and {c(kitchen.room.night_c)} by night"
+
+
+def _unripe(course: Course, kitchen: Kitchen) -> list[Problem]:
+    """A feed, levain or preferment that is not ripe when it is wanted, however early it is begun."""
+    for each in course.ripenings:
+        ripe = each.ripe.likely
+        if ripe is None or ripe > each.wanted + max(1.0, UNRIPE_SHARE * (each.wanted - each.start)):
+            name = {"feed": "culture's feed", "levain": "levain"}.get(each.kind, each.kind)
+            return [Problem("unripe", f"The {name} does not get ripe {_where(course, kitchen)}.", 0)]
+    return []
+
+
+def _never_rises(course: Course, kitchen: Kitchen) -> list[Problem]:
+    """A dough that hardly ferments where it stands, however long it is given."""
+    least = NEARLY_RISEN * least_rise(course.recipe)
+    if course.bulk_rise >= least:
+        return []
+    rise, wanted = round(100 * course.bulk_rise), round(100 * least_rise(course.recipe))
+    sentence = f"Bulk does not get far enough {_where(course, kitchen)}: +{rise} %, wanted at least +{wanted} %."
+    return [Problem("no_rise", sentence, 0)]
+
+
+def _too_cold_to_mix(course: Course, water: WaterAnswer) -> list[Problem]:
+    """A dough that would need water too hot for its leaven to leave the bowl as warm as was wished."""
+    wished = course.recipe.wish.dough_c
+    if water.dough_c > wished - WANTS_HOTTER_K or water.water_c < HOTTEST_POUR_C - 1:
+        return []
+    sentence = (
+        f"The flour is too cold for a dough of {c(wished)}: with water at {c(water.water_c)}, the hottest that does"
+        f" its leaven no harm, it becomes {c(water.dough_c)}."
+    )
+    return [Problem("water_hot", sentence, 0)]
 
 
 def _too_young(course: Course, clock: Clock) -> list[Problem]:

@@ -41,6 +41,8 @@ class Step:
     detail: str
     span: TimeSpan | None
     cautions: tuple[Caution, ...]
+    what: str = ""
+    """What goes into the oven or comes out of it, at a step of steaming."""
 
 
 @dataclass(frozen=True)

@@ -7,15 +7,18 @@ from dataclasses import dataclass, replace
 
 import numpy as np
 
-from gentle_crust.core.fermentation.engine import State, Trace, first_crossing, rise_of
+from gentle_crust.core.fermentation.engine import State, Trace, crossings, first_crossing, rise_of
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.targets import bulk_bounds, bulk_rise, share_of_greatest
 from gentle_crust.core.fermentation.uncertainty import ONE
 from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.scheduling.course import Recipe, run_bulk, run_proof, shape
 
-LONGEST_BULK_H = 20.0
-LONGEST_ROOM_PROOF_H = 12.0
+LONGEST_H = 120.0
+"""So long a dough is followed in a cold kitchen for its rise or its proof."""
+SHORTEST_H = 0.5
+USUAL_PROOF_SHARE, USUAL_PROOF_H = 0.35, (0.6, 1.5)
+"""A yeasted dough's proof beside its bulk, and the bounds of that, h: bulk leaves so much to come (practice)."""
 FRIDGE_HOURS = (12.0, 11.0, 13.0, 10.0, 14.0, 9.0, 15.0, 8.0, 16.0, 17.0, 18.0)
 """Cold proofs that are tried, the one bakers like best first."""
 WAITS_H = (0.0, 0.5, 1.0, 2.0, 3.0)
@@ -61,32 +64,70 @@ def _bulk_stop_hours(made: Recipe, hours: Floats, dough_c: Floats, rise: Floats)
     return first_crossing(hours, rise - wanted, 0.0)
 
 
-def room_times(made: Recipe, clock: Clock, load: float) -> Times | None:
-    """Times for a proof in the room that is ready at ``load``; None if it is never ready there.
+def _bulk_in_room(made: Recipe, clock: Clock, mix: float, about_h: float) -> tuple[Trace, float]:
+    """Bulk from ``mix``, and the hours at which its rise is there; where it never is, those of its greatest rise."""
+    for horizon in (min(about_h * 1.5 + 1, LONGEST_H), LONGEST_H):
+        bulk = run_bulk(made, clock, mix, horizon, ONE)
+        found = _bulk_stop_hours(made, bulk.hours, bulk.dough_c, bulk.rise[:, 0])
+        if not np.isnan(found):
+            return bulk, found
+    return bulk, max(float(bulk.hours[bulk.rise[:, 0].argmax()]), SHORTEST_H)
 
-    Bulk and proof hardly change when moved by minutes, so moving the mix by the error converges at once.
+
+def _proof_in_room(made: Recipe, clock: Clock, start: float, state: State, about_h: float) -> float:
+    """Hours until a shaped dough is proofed in the room; where it never is, until it is highest."""
+    for horizon in (min(about_h * 1.6 + 1, LONGEST_H), LONGEST_H):
+        proof = run_proof(made, clock, start, horizon, state, ONE)
+        shares = share_of_greatest(proof.rise[:, 0], made.holds_shaped)
+        ready = first_crossing(proof.hours, shares, made.target.aim)
+        if not np.isnan(ready):
+            return ready
+    return max(float(proof.hours[shares.argmax()]), SHORTEST_H)
+
+
+def usual_proof_h(bulk_h: float) -> float:
+    """What a yeasted dough's proof takes at least, beside a bulk of ``bulk_h``."""
+    return float(np.clip(USUAL_PROOF_SHARE * bulk_h, *USUAL_PROOF_H))
+
+
+def _leaving_a_proof(made: Recipe, clock: Clock, mix: float, bulk: Trace, stop_h: float) -> float:
+    """The latest stop of a yeasted bulk, up to ``stop_h``, that leaves its proof the usual length.
+
+    What bulk and proof make together is bounded by what the shaped dough can hold: the more bulk takes, the less the
+    proof has. Where no stop leaves enough, the earliest.
+    """
+    least = bulk_bounds(made.wish.formula.leaven, made.wish.school)[0]
+    first = first_crossing(bulk.hours, bulk.rise[:, 0], min(least, 0.5 * made.holds_bulk))
+    if np.isnan(first) or first >= stop_h:
+        return stop_h
+    stops = np.linspace(first, stop_h, 9)
+    states = _columns([bulk.at(float(stop)) for stop in stops])
+    many = np.ones(len(stops))
+    shaped = shape(made, clock, mix + stop_h, states, many)
+    longest = usual_proof_h(stop_h) * 2
+    proof = run_proof(made, clock, mix + stop_h + made.handling_h, longest, shaped.state, many)
+    ready = crossings(proof.hours, share_of_greatest(proof.rise, made.holds_shaped), made.target.aim)
+    spare = np.where(np.isnan(ready), longest, ready) - np.array([usual_proof_h(float(stop)) for stop in stops])
+    if spare[0] <= 0:
+        return float(stops[0])
+    return float(np.interp(0.0, np.minimum.accumulate(spare)[::-1], stops[::-1]))
+
+
+def room_times(made: Recipe, clock: Clock, load: float) -> Times:
+    """Times for a proof in the room that is ready at ``load``.
+
+    Bulk and proof hardly change when moved by minutes, so moving the mix by the error converges at once. A dough
+    that never comes to its rise or its proof there is given as long as it rises: the caller sees what it lacks.
     """
     mix = load - 8.0
     bulk_h, proof_h = 6.0, 3.0
     for _ in range(6):
-        bulk = run_bulk(made, clock, mix, min(bulk_h * 1.5 + 1, LONGEST_BULK_H), ONE)
-        found = _bulk_stop_hours(made, bulk.hours, bulk.dough_c, bulk.rise[:, 0])
-        if np.isnan(found):
-            if bulk.hours[-1] >= LONGEST_BULK_H - 1e-6:
-                return None
-            bulk_h = LONGEST_BULK_H
-            continue
-        bulk_h = found
+        bulk, bulk_h = _bulk_in_room(made, clock, mix, bulk_h)
+        if made.wish.formula.leaven == "yeast":
+            bulk_h = _leaving_a_proof(made, clock, mix, bulk, bulk_h)
         shaped = shape(made, clock, mix + bulk_h, bulk.at(bulk_h), ONE)
         start = mix + bulk_h + made.handling_h
-        proof = run_proof(made, clock, start, min(proof_h * 1.6 + 1, LONGEST_ROOM_PROOF_H), shaped.state, ONE)
-        ready = first_crossing(proof.hours, share_of_greatest(proof.rise[:, 0], made.holds_shaped), made.target.aim)
-        if np.isnan(ready):
-            if proof.hours[-1] >= LONGEST_ROOM_PROOF_H - 1e-6:
-                return None
-            proof_h = LONGEST_ROOM_PROOF_H
-            continue
-        proof_h = ready
+        proof_h = _proof_in_room(made, clock, start, shaped.state, proof_h)
         late = start + proof_h - load
         mix -= late
         if abs(late) < NEAR_ENOUGH_H:
@@ -137,9 +178,9 @@ def cold_times(made: Recipe, clock: Clock, load: float, fridge_h: float, bulk_h:
     high = min(high, 0.5 * made.holds_bulk)
     low = min(low, 0.7 * high)
     wait_h = 0.0
-    for _ in range(6):
+    for _ in range(10):
         bulk_end = load - fridge_h - made.handling_h - wait_h
-        bulk = run_bulk(made, clock, bulk_end - bulk_h, min(bulk_h * 1.6 + 1, LONGEST_BULK_H), ONE)
+        bulk = run_bulk(made, clock, bulk_end - bulk_h, min(bulk_h * 1.6 + 1, LONGEST_H), ONE)
         earliest = first_crossing(bulk.hours, bulk.rise[:, 0], low)
         latest = first_crossing(bulk.hours, bulk.rise[:, 0], high)
         earliest = bulk.hours[-1] if np.isnan(earliest) else earliest
@@ -176,6 +217,11 @@ def _wait_in_room(made: Recipe, clock: Clock, chill: float, fridge_h: float, sha
     if max(shares) < made.target.aim:
         return WAITS_H[shares.index(max(shares))]
     return float(np.interp(made.target.aim, np.maximum.accumulate(shares), WAITS_H))
+
+
+def least_rise(made: Recipe) -> float:
+    """The least rise at which this dough's bulk is stopped, as a fraction: below it, it has hardly fermented."""
+    return min(bulk_bounds(made.wish.formula.leaven, made.wish.school)[0], 0.35 * made.holds_bulk)
 
 
 def rise_at_bulk_end(made: Recipe, state: State) -> float:

@@ -1,5 +1,6 @@
 """Ways to get there: the same bread by the same time, warm and quick, steady, over night, or cold for days."""
 
+import math
 from dataclasses import dataclass, replace
 from datetime import datetime, timedelta
 from typing import Literal
@@ -12,7 +13,8 @@ from gentle_crust.core.scheduling.wish import Kitchen, Wish
 WayCode = Literal["quick", "steady", "overnight", "days"]
 QUICK_C, COOL_C = 27.5, 26.0
 """A dough in a hurry, and the warmest that a slow one begins with, C (practice)."""
-MOST_DAYS_LATER = 3
+MOST_LATER = timedelta(days=12)
+TRIES = 3
 RYE_WARMER_K = 2.0
 """Rye-rich dough likes it warmer than wheat (practice)."""
 
@@ -34,10 +36,15 @@ class Way:
 def _in_time(wish: Wish, kitchen: Kitchen, now: datetime) -> Plan:
     """The plan; if it would have to begin in the past, that of the first later day on which it need not."""
     first = plan = make_plan(wish, kitchen, now)
-    for later in range(1, MOST_DAYS_LATER + 1):
-        if all(problem.code != "past" for problem in plan.problems):
+    later = timedelta(0)
+    for _ in range(TRIES):
+        missed = max((problem.minutes for problem in plan.problems if problem.code == "past"), default=0.0)
+        if not missed:
             return plan
-        plan = make_plan(replace(wish, ready=wish.ready + timedelta(days=later)), kitchen, now)
+        later += timedelta(days=math.ceil(missed / 1440))
+        if wish.ready + later - now > MOST_LATER:
+            break
+        plan = make_plan(replace(wish, ready=wish.ready + later), kitchen, now)
     return plan if all(problem.code != "past" for problem in plan.problems) else first
 
 

@@ -112,4 +112,6 @@ def handling_words(formula: Formula) -> str:
         return "Knead by hand 10 to 15 min, until a membrane stretches."
     if dough.boxed:
         return f"{dough.folds} folds: bowl folds first, then coil folds in an oiled box."
+    if dough.folds == 1:
+        return "One stretch-and-fold, half an hour after mixing; ten minutes either way do no harm."
     return f"{dough.folds} stretch-and-folds, half an hour apart; ten minutes either way do no harm."

@@ -8,7 +8,7 @@ from gentle_crust.core.fermentation.engine import Trace
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.targets import share_of_greatest
 from gentle_crust.core.fermentation.uncertainty import Span
-from gentle_crust.core.scheduling.course import Recipe, Shaped
+from gentle_crust.core.scheduling.course import FOLDS_NEED_H, Recipe, Shaped
 from gentle_crust.core.scheduling.leaven import Ripening
 from gentle_crust.core.scheduling.solve import Times, rise_at_bulk_end
 
@@ -37,7 +37,7 @@ class Course:
     def folds(self) -> tuple[float, ...]:
         """Times of the folds that fall within bulk."""
         times = (self.times.mix + fold for fold in self.recipe.fold_times_h)
-        return tuple(fold for fold in times if fold < self.times.bulk_end - 0.2)
+        return tuple(fold for fold in times if fold < self.times.bulk_end - FOLDS_NEED_H)
 
     @property
     def bulk_rise(self) -> float:

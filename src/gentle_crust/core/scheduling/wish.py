@@ -89,6 +89,8 @@ class Wish:
     later_pieces: int = 0
     """Pieces that are baked ``later_days`` after the others, from the fridge."""
     later_days: int = 1
+    stand_c: float | None = None
+    """A warm or cool place in which levain, bulk and proof stand instead of the kitchen, C."""
     starter: Starter | None = None
     """The culture that the levain is built from; without one, ``culture`` says how it is."""
 
@@ -109,6 +111,8 @@ def check_wish(wish: Wish, kitchen: Kitchen) -> None:
     within("tap_c", "Tap water", kitchen.tap_c, 1, 40, " C")
     within("later_pieces", "Pieces kept for another day", wish.later_pieces, 0, wish.pieces - 1, "")
     within("later_days", "Days until they are baked", wish.later_days, 1, 3, "")
+    if wish.stand_c is not None:
+        within("stand_c", "The warm or cool place", wish.stand_c, 5, 40, " C")
     within("fridge_days", "Days in the fridge", wish.fridge_days, 0, 3, "")
     if wish.folds is not None:
         within("folds", "Sets of folds", wish.folds, 0, 8, "")

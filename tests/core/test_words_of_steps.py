@@ -1,0 +1,119 @@
+"""What a plan tells the hands: it can be weighed, folds agree with their steps, and it speaks of this loaf's shape."""
+
+import re
+from dataclasses import replace
+from datetime import UTC, datetime
+
+import pytest
+
+from gentle_crust.core.fermentation.marks import in_bowl
+from gentle_crust.core.formula.model import FlourShare, Formula, Preferment
+from gentle_crust.core.oven.equipment import Oven, Vessel
+from gentle_crust.core.scheduling.clock import Nights, Room
+from gentle_crust.core.scheduling.plan import make_plan
+from gentle_crust.core.scheduling.wish import Kitchen, Wish
+from gentle_crust.kitchen.plans import marks_of
+from gentle_crust.kitchen.settings import Settings
+
+NOW = datetime(2026, 11, 28, 6, 30, tzinfo=UTC)
+READY = datetime(2026, 11, 29, 15, tzinfo=UTC)
+KITCHEN = Kitchen("Europe/Lisbon", Room(22, 19, 4), Nights(22.5, 6.5), 15, Oven("electric", 250))
+WHITE = (FlourShare("strong_white", 100),)
+LEVAIN = (Preferment("levain", "strong_white", 10, 100),)
+VESSELS = {
+    kind: Vessel(kind, kind, kind.replace("_", " ").title()) for kind in ("lidded_cast_iron", "stone", "tray", "tin")
+}
+
+
+def plan_of(shape="boule", vessel="lidded_cast_iron", weight=850, pieces=1, scale=1.0, **changes):
+    formula = Formula("Loaf", WHITE, 72, 2, shape, (), LEVAIN)
+    formula = replace(formula, **{key: changes.pop(key) for key in list(changes) if hasattr(formula, key)})
+    values = {"dough_c": 25.0, "culture": "lively", "mixing": "", **changes}
+    wish = Wish(formula, pieces, weight, READY, "out", "room", VESSELS[vessel], **values)
+    return make_plan(wish, replace(KITCHEN, scale_g=scale), NOW)
+
+
+@pytest.mark.parametrize("scale", [0.1, 1.0, 5.0])
+@pytest.mark.parametrize(("share", "weight"), [(8, 250), (20, 850), (30, 1700), (40, 5000)])
+@pytest.mark.parametrize("percent", [0.05, 0.1, 0.3, 0.9])
+def test_little_yeast_is_weighed_in_water_and_never_more_used_than_was_stirred(scale, share, weight, percent):
+    poolish = Preferment("poolish", "strong_white", share, 100, percent)
+    plan = plan_of("slipper", "tray", weight, scale=scale, yeast_percent=0.3, preferments=(poolish,))
+    step = next(step for step in plan.steps if step.kind == "preferment")
+    flour, water = (float(found) for found in re.findall(r"\{([\d.]+)\|g\}", step.detail)[:2])
+    if "Too little" not in step.detail:
+        assert flour * percent / 100 >= 2 * scale - 0.01 or water < 10 * scale * 2
+        return
+    said = re.search(r"stir \{([\d.]+)\|g\} yeast into \{([\d.]+)\|g\} of the water, use \{([\d.]+)\|g\}", step.detail)
+    yeast, stirred, used = (float(figure) for figure in said.groups())
+    assert used <= stirred + 0.01 and stirred <= water + 0.01
+    assert yeast % max(1, scale) == 0
+    assert used * yeast / stirred == pytest.approx(flour * percent / 100, rel=0.02, abs=0.005)
+
+
+def steps_of(plan, kind):
+    return [step for step in plan.steps if step.kind == kind]
+
+
+@pytest.mark.parametrize("folds", [None, 0, 1, 2, 3, 4, 6, 8])
+@pytest.mark.parametrize(("dough_c", "percent"), [(25, 10), (30, 30), (23, 5)])
+def test_fold_words_count_the_steps_that_there_are(folds, dough_c, percent):
+    plan = plan_of(folds=folds, dough_c=dough_c, preferments=(Preferment("levain", "strong_white", percent, 100),))
+    made, said = steps_of(plan, "fold"), plan.fold_plan
+    assert said.count == len(made)
+    for number, step in enumerate(made, 1):
+        assert step.title == f"Fold {number} of {len(made)}"
+    if folds:
+        assert len(made) == folds, "folds that were asked for fit into this bulk, closer together"
+    if said.count > 1:
+        gap = (made[1].at - made[0].at).total_seconds() / 60
+        assert said.every_min == pytest.approx(gap, abs=1) and f"{said.count} sets" in said.sentence
+    if said.count == 1:
+        assert "One set" in said.sentence and "sets" not in said.sentence
+
+
+def test_a_bulk_too_short_for_folds_says_to_knead_and_prints_no_interval():
+    quick = plan_of("slipper", "tray", 400, preferments=(), yeast_percent=2.0, dough_c=29, hydration_percent=78)
+    assert not steps_of(quick, "fold") and not quick.fold_plan.kind
+    assert "knead" in quick.fold_plan.sentence and "apart" not in quick.fold_plan.sentence
+
+
+@pytest.mark.parametrize(
+    ("shape", "vessel", "weight", "shaped", "never"),
+    [
+        ("baguette", "stone", 350, "floured cloth", "basket"),
+        ("baguette", "tray", 350, "lined tray", "stretch from below"),
+        ("slipper", "stone", 450, "Cut, do not shape", "basket"),
+        ("slipper", "tray", 450, "lined tray", "basket"),
+        ("flat_round", "stone", 250, "Round up", "basket"),
+        ("roll", "tray", 90, "under the palm", "stretch from below"),
+        ("boule", "lidded_cast_iron", 850, "floured basket", "tray"),
+        ("boule", "tray", 850, "lined tray", "basket"),
+        ("pan_loaf", "tin", 900, "greased tin", "basket"),
+    ],
+)
+def test_hands_are_told_by_the_shape(shape, vessel, weight, shaped, never):
+    plan = plan_of(shape, vessel, weight)
+    (step,) = steps_of(plan, "shape")
+    assert shaped in step.detail and never not in step.detail
+    load = steps_of(plan, "load")[0]
+    assert ("Score" in load.title) == (shape not in ("slipper", "flat_round"))
+    assert ("blades" in [each.code for each in load.cautions]) == ("Score" in load.title)
+
+
+def test_rye_is_not_scored_and_rounds_are_opened_by_hand():
+    rye = plan_of("pan_loaf", "tin", 900, flours=(FlourShare("whole_rye", 100),), hydration_percent=84,
+                  preferments=(Preferment("levain", "whole_rye", 30, 100),))  # fmt: skip
+    assert steps_of(rye, "load")[0].title == "Load" and "Wet hands" in steps_of(rye, "shape")[0].detail
+    assert "Open each by hand" in steps_of(plan_of("flat_round", "stone", 250), "load")[0].detail
+    assert "sling" in steps_of(plan_of(), "load")[0].detail
+
+
+def test_a_bowl_is_checked_against_the_rise_of_this_plan():
+    assert in_bowl(1000, 0.5, 2.0) is None
+    over = in_bowl(1000, 1.78, 2.0)
+    assert over is not None and not over.fits and "2.4 litres" in over.sentence and "+178 %" in over.sentence
+    plan = plan_of("slipper", "tray", 900, preferments=(), yeast_percent=0.3, school="wet_far")
+    marks = {mark.vessel: mark for mark in marks_of(plan, Settings(bowl_l=1.4))}
+    assert plan.proof.bulk_rise > 0.9 and not marks["bowl"].fits
+    assert "bowl" not in {mark.vessel for mark in marks_of(plan, Settings(bowl_l=4.0))}
