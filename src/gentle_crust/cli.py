@@ -21,7 +21,7 @@ from gentle_crust.core.formula.checks import Equipment, checks
 from gentle_crust.core.formula.measures import Habits
 from gentle_crust.core.formula.scaling import totals, weigh
 from gentle_crust.core.readiness.advice import Pace
-from gentle_crust.core.readiness.cues import STAGES, Stage, cues_of
+from gentle_crust.core.readiness.cues import STAGES, Leaven, Stage, cues_of
 from gentle_crust.core.readiness.cues import Dough as JudgedDough
 from gentle_crust.core.readiness.judge import Question, judge
 from gentle_crust.core.readiness.prior import ShareBand
@@ -212,6 +212,7 @@ class JudgeInput(_Strict):
     past_peak: bool | None = None
     vessel: str | None = Field(None, description="What it is baked in; default: a stone")
     rye_percent: Number = 0.0
+    leaven: Leaven = Field("yeast", description="What raises it: its pace, warm and cold, is its leaven's own")
     target: Number | None = Field(None, description="The rise wanted, percent, in bulk; the core wanted, C, when baked")
     minutes_to_ready: Number | None = Field(None, description="Until it is ready, by its own forecast")
     minutes_to_over: Number | None = Field(None, description="Until it is too far, by its own forecast")
@@ -224,7 +225,7 @@ def _judge(text: str) -> dict[str, Any]:
     found = judge(
         Question(
             stage=asked.stage,
-            dough=JudgedDough(asked.dough_c, asked.rye_percent),
+            dough=JudgedDough(asked.dough_c, asked.rye_percent, asked.leaven),
             share=None if share is None else ShareBand(share.low, share.likely, share.high),
             vessel=asked.vessel,
             past_peak=asked.past_peak,

@@ -8,7 +8,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from gentle_crust.core.errors import CraftError
-from gentle_crust.core.readiness.advice import Pace
+from gentle_crust.core.readiness.advice import Pace, action_for
 from gentle_crust.core.readiness.cues import STAGES, STATES, Dough, cues_of
 from gentle_crust.core.readiness.judge import Question, judge
 from gentle_crust.core.readiness.prior import ShareBand
@@ -196,3 +196,65 @@ def test_forty_situations_have_ten_against_the_forecast_and_name_every_stage():
     rows_ = _situations()
     assert {row["stage"] for row in rows_} == set(STAGES)
     assert sum(row["against"] == "yes" for row in rows_) == 10
+
+
+PACES = [
+    ("bulk", "yeast", 24, 25, 45), ("bulk", "yeast", 32, 12, 25), ("bulk", "yeast", 35, 8, 20),
+    ("bulk", "levain", 24, 25, 45), ("bulk", "levain", 32, 20, 45), ("bulk", "levain", 35, 30, 90),
+    ("final_proof", "yeast", 35, 8, 15),
+]  # fmt: skip
+"""Stage, leaven, C, and within how many minutes a ready dough must be acted on."""
+
+
+@pytest.mark.parametrize(("stage", "leaven", "dough_c", "low", "high"), PACES)
+def test_a_ready_dough_is_hurried_by_its_own_leaven(stage, leaven, dough_c, low, high):
+    cues = {"poke": "slow_partial", "jiggle": "some"} if stage == "final_proof" else {"rise_percent": 62.0}
+    found = judge(Question(stage, Dough(dough_c, 0.0, leaven), ShareBand(0.5, 0.55, 0.6), cues=cues))
+    if stage == "final_proof":
+        found = judge(Question(stage, Dough(dough_c, 0.0, leaven), ShareBand(0.76, 0.81, 0.86), "stone", cues=cues))
+    assert found.verdict == "ready" and low <= found.action.within_min <= high
+
+
+@given(st.sampled_from(["yeast", "levain", "mixed"]), st.floats(-2, 45), st.sampled_from(["bulk", "final_proof"]))
+@settings(max_examples=150, deadline=None, derandomize=True)
+def test_no_leaven_is_told_to_wait_for_ever_and_warm_yeast_never_longer(leaven, dough_c, stage):
+    here, usual = (action_for(stage, "ready", Dough(c, 0.0, leaven), None, None).within_min for c in (dough_c, 24.0))
+    if dough_c >= 24 and leaven == "yeast":
+        assert here <= usual
+    if leaven == "mixed":
+        low, high = sorted(action_for(stage, "ready", Dough(dough_c, 0.0, one), None, None).within_min
+                           for one in ("yeast", "levain"))  # fmt: skip
+        assert low - 1 <= here <= high + 1
+    assert 3 <= here <= 240
+
+
+@given(
+    st.sampled_from(["culture", "preferment", "bulk", "final_proof"]),
+    st.floats(0, 45),
+    st.floats(0.3, 1.0),
+    st.data(),
+)
+@settings(max_examples=150, deadline=None, derandomize=True)
+def test_past_its_peak_nothing_becomes_ready_again(stage, dough_c, likely, data):
+    cues = {}
+    for cue in cues_of(stage, Dough(dough_c)):
+        if cue.values:
+            cues[cue.cue] = data.draw(st.sampled_from([each.value for each in cue.values]))
+    band = ShareBand(likely - 0.1, likely, likely + 0.1)
+    found = judge(Question(stage, Dough(dough_c), band, past_peak=True, cues=cues))
+    assert found.verdict in ("late", "over")
+    assert found.states.ready == found.states.nearly == found.states.early == 0
+
+
+@pytest.mark.parametrize(
+    ("core", "state", "least"), [(60.0, "early", 0.97), (96.0, "ready", 0.3), (70.0, "early", 0.97)]
+)
+def test_a_probe_settles_what_it_measures(core, state, least):
+    found = judge(Question("baked", Dough(96.0), cues={"core_c": core}))
+    assert getattr(found.states, state) > least
+    assert core < 90 or found.states.early < 0.05
+
+
+def test_a_rise_far_beyond_the_wanted_one_is_over():
+    found = judge(Question("bulk", Dough(24.0), cues={"rise_percent": 250.0}, target=60))
+    assert found.states.over > 0.95

@@ -22,7 +22,7 @@ from gentle_crust.core.scheduling.live import Live, live
 from gentle_crust.core.scheduling.plan import clock_of, make_plan
 from gentle_crust.core.scheduling.remedies import Change, Remedy, changed, remedies, rescues
 from gentle_crust.core.scheduling.result import Plan
-from gentle_crust.core.scheduling.standing import Standing, foretold_c, question_of, unforeseen
+from gentle_crust.core.scheduling.standing import Standing, foretold_c, leaven_of, question_of, unforeseen
 from gentle_crust.core.scheduling.wish import Kitchen, Wish
 from gentle_crust.kitchen import story as tale
 from gentle_crust.kitchen.follow import as_read, mixed_of, readings_of
@@ -327,7 +327,8 @@ class BenchBook:
         rye = 100 * dough.saved.answer.formula.blend("rye_fraction")
         if "out_g" in cues:
             cues = _with_loss(cues, dough.saved.answer.asked.scaling_weight_g)
-        return question_of(dough.saved.answer.plan, stands, dough.wish.vessel.kind, rye, measured, cues)
+        leaven = leaven_of(dough.saved.answer.formula)
+        return question_of(dough.saved.answer.plan, stands, dough.wish.vessel.kind, rye, leaven, measured, cues)
 
     # -- absences, record, score -----------------------------------------------------------------------------
 

@@ -15,13 +15,20 @@ RiseKind = Literal["rise_eye", "rise_box", "rise_jar"]
 ReadingKind = Literal["rise_eye", "rise_box", "rise_jar", "ready", "dough_c"]
 RISES = get_args(RiseKind)
 GRID_SIGMAS, GRID_POINTS = 3.5, 57
-OUTLIER = 0.02
-"""Part of readings that are plain mistakes: none may throw the belief away."""
+WEAKEST, LIVELIEST, TAIL_POINTS = 0.02, 3.0, 12
+"""Activity factors between which every belief is spread, and the points on either side of the likely ones."""
+HONEST_SIGMAS = 2.0
+"""A reading further off than this counts in proportion, not by its square (Huber 1964, unverified): one mistake does
+not throw the belief away, and of two readings the lower never speaks for the livelier leaven."""
 THIN_H = 0.25
 """Readings nearer than this say hardly more than one."""
 SUREST_SIGMA = 0.05
+WITHIN_A_SIGMA = (0.1587, 0.5, 0.8413)
+"""Shares of a normal belief below its middle less a standard deviation, its middle, and its middle and one."""
 LOOKED_SOFT = 0.06
 """How softly one state of readiness passes into the next, as a rise (practice)."""
+DOUBTED_BELOW, DEAD_BELOW = 0.5, 0.18
+"""A leaven believed this weak is asked about, and this weak is said to be dead (practice)."""
 HARD_TO_BELIEVE_RISE = 0.12
 """A dough that is not touched does not fall by this much between two readings."""
 HARD_TO_BELIEVE_K_PER_H = 12.0
@@ -116,9 +123,35 @@ def believed(readings: tuple[Reading, ...]) -> tuple[Reading, ...]:
 
 
 def grid(prior: Vigour) -> Floats:
-    """Activity factors over which belief is spread, evenly in their logarithm."""
-    factors: Floats = prior.likely * np.exp(np.linspace(-GRID_SIGMAS, GRID_SIGMAS, GRID_POINTS) * prior.sigma)
+    """Activity factors over which belief is spread: close together where they are likely, from .02 to 3 in all."""
+    near = np.linspace(-GRID_SIGMAS, GRID_SIGMAS, GRID_POINTS) * prior.sigma + np.log(prior.likely)
+    below = np.linspace(min(np.log(WEAKEST), near[0] - 0.1), near[0], TAIL_POINTS, endpoint=False)
+    above = np.linspace(near[-1], max(np.log(LIVELIEST), near[-1] + 0.1), TAIL_POINTS // 4 + 1)[1:]
+    factors: Floats = np.exp(np.concatenate([below, near, above]))
     return factors
+
+
+def _log_prior(logs: Floats, belief: Vigour) -> Floats:
+    """How likely each of the grid's factors is: as believed, but some leavens are weak, and a few are dead."""
+
+    def normal(part: float, middle: float, sigma: float) -> Floats:
+        result: Floats = part / sigma * np.exp(-(((logs - middle) / sigma) ** 2) / 2)
+        return result
+
+    weak, dead = (constant("fermentation", "uncertainty", f"{name}_part") for name in ("weak", "dead"))
+    density = normal(1 - weak - dead, np.log(belief.likely), belief.sigma)
+    density += normal(weak, np.log(belief.likely * constant("fermentation", "uncertainty", "weak_factor")), 0.4)
+    density += normal(dead, np.log(constant("fermentation", "uncertainty", "dead_factor")), 0.6)
+    result: Floats = np.log(density * np.gradient(logs))
+    return result
+
+
+def _log_likelihood(off_sigmas: Floats) -> Floats:
+    """Of readings so many standard deviations off, with straight tails."""
+    off = np.abs(off_sigmas)
+    straight = HONEST_SIGMAS * off - HONEST_SIGMAS**2 / 2
+    result: Floats = -np.where(off < HONEST_SIGMAS, off**2 / 2, straight)
+    return result
 
 
 @dataclass(frozen=True)
@@ -152,21 +185,22 @@ def update(
     """
     belief = unknown() if prior is None else prior
     logs = np.log(grid(belief))
-    weight = -(((logs - np.log(belief.likely)) / belief.sigma) ** 2) / 2
+    weight = _log_prior(logs, belief)
     for reading in believed(readings):
-        off = (reading.value - rise_at(reading.at_h)) / error_of(reading.kind)
-        weight = weight + np.log((1 - OUTLIER) * np.exp(-(off**2) / 2) + OUTLIER * np.exp(-4.5))
+        weight = weight + _log_likelihood((reading.value - rise_at(reading.at_h)) / error_of(reading.kind))
     for look in looked:
         weight = weight + np.log(look.likelihood(rise_at(look.at_h)))
     share = np.exp(weight - weight.max())
-    share /= share.sum()
-    mean = float(share @ logs)
-    sigma = float(np.sqrt(share @ (logs - mean) ** 2))
-    return Vigour(float(np.exp(mean)), max(sigma, SUREST_SIGMA))
+    low, middle, high = np.interp(WITHIN_A_SIGMA, (np.cumsum(share) - share / 2) / share.sum(), logs)
+    return Vigour(float(np.exp(middle)), max(float(high - low) / 2, SUREST_SIGMA))
 
 
 def in_words(vigour: Vigour) -> str:
     """How this dough compares with the usual one, in a sentence; empty while that cannot be told."""
+    if vigour.likely < DEAD_BELOW:
+        return "This dough does not rise: its leaven is not alive. Work in yeast or a lively levain, or begin anew."
+    if vigour.likely < DOUBTED_BELOW:
+        return "It hardly rises: is its leaven alive? Look for bubbles at the side; if there are none, it is not."
     faster = vigour.likely - 1
     if abs(np.log(vigour.likely)) < 0.5 * vigour.sigma or abs(faster) < 0.05:
         return "Your dough keeps to the usual time." if vigour.sigma < 0.15 else ""

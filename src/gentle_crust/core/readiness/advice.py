@@ -4,11 +4,11 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from gentle_crust.core.fermentation.rates import levain_gas_per_h
 from gentle_crust.core.oven.doneness import chip, remedies
 from gentle_crust.core.oven.equipment import vessel_row
 from gentle_crust.core.oven.staged import Done
-from gentle_crust.core.readiness.cues import Dough, Stage, State
+from gentle_crust.core.readiness.cues import Dough, Leaven, Stage, State
+from gentle_crust.core.tables import rows
 
 
 @dataclass(frozen=True)
@@ -40,7 +40,6 @@ USUAL_MIN: dict[tuple[Stage, State], float] = {
 }  # fmt: skip
 """Minutes until it is ready, or for how long it stays so, of a dough at 24 C that nobody has forecast (practice)."""
 SHORTEST, LONGEST = 3, 240
-COLDEST_PACE = 0.12
 DO: dict[tuple[Stage, State], tuple[str, str]] = {
     ("gluten", "early"): ("wait", "Go on kneading, or fold again after a rest."),
     ("gluten", "nearly"): ("wait", "Nearly: a few more turns, or one more set of folds."),
@@ -91,7 +90,7 @@ def _within_min(stage: Stage, state: State, dough: Dough, pace: Pace | None) -> 
         return 0 if stage == "baked" else 15
     usual = USUAL_MIN[(stage, state)]
     if stage not in ("gluten", "baked"):
-        usual /= _speed(dough.dough_c)
+        usual /= pace_of(dough.dough_c, dough.leaven)
     if pace is not None and state in ("early", "nearly") and pace.ready_min is not None and pace.ready_min > 0:
         usual = pace.ready_min
     if pace is not None and state == "ready" and pace.over_min is not None:
@@ -101,10 +100,16 @@ def _within_min(stage: Stage, state: State, dough: Dough, pace: Pace | None) -> 
     return int(np.clip(round(usual), SHORTEST if stage != "baked" else 1, LONGEST))
 
 
-def _speed(dough_c: float) -> float:
-    """How fast a dough goes beside one at 24 C."""
-    at, usual = (float(levain_gas_per_h(np.array([c]))[0]) for c in (dough_c, 24.0))
-    return max(at / usual, COLDEST_PACE)
+def pace_of(dough_c: float, leaven: Leaven) -> float:
+    """How fast a dough goes by its leaven beside one at 24 C, 0.1-2.1 (practice).
+
+    Yeasted dough is never slower above 24 C; a levain is from about 33 C on. A mixed dough goes between the two.
+    """
+    table = rows("readiness_pace")
+    warmth = [float(row["celsius"]) for row in table]
+    kinds = ("yeast", "levain") if leaven == "mixed" else (leaven,)
+    paces = [float(np.interp(dough_c, warmth, [float(row[kind]) for row in table])) for kind in kinds]
+    return sum(paces) / len(paces)
 
 
 def _note(stage: Stage, state: State, dough: Dough, vessel: str | None) -> str:

@@ -19,12 +19,16 @@ Likelihood = tuple[float, float, float, float, float]
 """How likely each state, early to over, is to show a cue; only their ratios count."""
 
 
+Leaven = Literal["yeast", "levain", "mixed"]
+
+
 @dataclass(frozen=True)
 class Dough:
-    """What decides how a cue is to be read: the dough's temperature, C, and rye's share of the flour, percent."""
+    """What decides how a cue is to be read: the dough's temperature, C, rye in its flour, percent, and its leaven."""
 
     dough_c: float = 24.0
     rye_percent: float = 0.0
+    leaven: Leaven = "yeast"
 
     @property
     def cold(self) -> bool:
@@ -55,6 +59,10 @@ class Cue:
     unit: str = ""
     low: float = 0.0
     high: float = 0.0
+
+
+MISREAD = 0.003
+"""How often a figure is plainly misread (practice)."""
 
 
 @dataclass(frozen=True)
@@ -119,7 +127,7 @@ def measured(stage: Stage, cue: str, target: float) -> Measured | None:
 def of_figure(found: Measured, value: float) -> Likelihood:
     """How likely each state is to show a figure: soft steps as wide as a reading is uncertain."""
     below = [1.0, *(1 / (1 + exp(max(min((bound - value) / (found.error / 1.7), 60), -60))) for bound in found.bounds)]
-    shares = [max(upper - lower, 0.0) + 0.02 for upper, lower in zip(below, [*below[1:], 0.0], strict=True)]
+    shares = [max(upper - lower, 0.0) + MISREAD for upper, lower in zip(below, [*below[1:], 0.0], strict=True)]
     return (shares[0], shares[1], shares[2], shares[3], shares[4])
 
 

@@ -18,17 +18,22 @@ from gentle_crust.core.readiness.cues import (
     check_cues,
     cues_of,
     likelihood,
+    measured,
 )
 from gentle_crust.core.readiness.prior import ANY, ShareBand, check_band, prior, target_of
 
-ENGINE = "1"
+ENGINE = "2"
 """Version of the rules and the table of cues; raised whenever a verdict would change."""
 TEMPER = 0.7
+MEASURED_WHOLLY = 1.0
+"""What was measured counts in full."""
 COLD_POKE = 0.35
 """A cold dough answers the poke sluggishly at every stage."""
 SURE = 0.9
 """So sure, nothing more need be asked."""
 LEAST_BITS = 0.03
+FALLS = ("culture", "preferment", "bulk", "final_proof")
+"""Stages at which a dough can be past its peak."""
 APART = 2
 DOUGH_SURE = 0.6
 """Forecast and dough contradict each other if the dough alone is so sure of being so many states from the forecast."""
@@ -121,6 +126,8 @@ class Verdict:
 
 
 def _weight_of(question: Question, cue: str) -> float:
+    if measured(question.stage, cue, question.wanted) is not None:
+        return MEASURED_WHOLLY
     cold_poke = cue == "poke" and question.dough.cold and question.stage in ("bulk", "final_proof")
     return COLD_POKE if cold_poke else TEMPER
 
@@ -168,6 +175,8 @@ def judge(question: Question) -> Verdict:
     after = before
     for _, _, seen in told:
         after = _weighed(after, seen)
+    if question.past_peak and question.stage in FALLS:
+        after = _never_ready_again(after)
     states = States(*after)
     verdict = states.likeliest
     why = [Counted(cue, says, _bits(seen, after, verdict)) for cue, says, seen in told]
@@ -184,6 +193,12 @@ def judge(question: Question) -> Verdict:
         conflict=_conflict(question, States(*before), seen_likelihood(question)),
         prior=States(*before),
     )
+
+
+def _never_ready_again(after: Likelihood) -> Likelihood:
+    """Past its peak a dough is late or has gone over, however it looks."""
+    late, over = after[3], after[4]
+    return (0.0, 0.0, 0.0, late / (late + over), over / (late + over))
 
 
 def _check(question: Question) -> None:

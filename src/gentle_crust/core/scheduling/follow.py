@@ -276,7 +276,7 @@ def _believed(made: Recipe, clock: Clock, times: Times, following: Following) ->
     for reading in thinned(warm):
         made, clock = _warmer(made, clock, times.mix, reading)
     prior = made.wish.belief
-    in_bulk = _in_bulk(following.readings, times)
+    in_bulk = _in_bulk(made, clock, following, times)
     looked = tuple(each for each in following.looked if each.at_h < times.proof_start - times.mix)
     if not looked and not any(each.kind != "dough_c" for each in following.readings) and not following.looked:
         return made, clock, Told(prior, "", odd)
@@ -312,9 +312,20 @@ def thinned(warm: list[Reading]) -> list[Reading]:
     return [*early[-1:], *late[-1:]]
 
 
-def _in_bulk(readings: tuple[Reading, ...], times: Times) -> tuple[Reading, ...]:
-    """Readings taken before the dough was to be shaped."""
-    return tuple(each for each in readings if each.at_h < times.proof_start - times.mix)
+def _in_bulk(made: Recipe, clock: Clock, following: Following, times: Times) -> tuple[Reading, ...]:
+    """Readings of a dough that was still in its bowl: a rise, until it was really divided, however late that is.
+
+    A dough judged ready when it was to be shaped already was judged in its proof, unless it is known to be whole yet.
+    """
+    shaped_h = times.proof_start - times.mix
+    happened = following.happened
+    divided = _divided(made, clock, happened) is not None or happened.done("shape-1") is not None
+    known_whole = following.now is not None and not divided
+
+    def of_bulk(reading: Reading) -> bool:
+        return reading.at_h < shaped_h or (not divided and (reading.kind != "ready" or known_whole))
+
+    return tuple(each for each in following.readings if of_bulk(each))
 
 
 def _after_proof(
@@ -411,7 +422,7 @@ def _bulk_end(course: _Bulk, clock: Clock, likely: Floats, following: Following,
     else:
         stop = first_crossing(course.bulk.hours, course.bulk.rise[:, 0], following.bulk_rise)
         stop = course.bulk.hours[-1] if np.isnan(stop) else stop
-    read_h = [each.at_h for each in believed(_in_bulk(following.readings, times)) if each.kind in RISES]
+    read_h = [each.at_h for each in believed(_in_bulk(made, clock, following, times)) if each.kind in RISES]
     due = times.mix + max(stop, *read_h, 0.0)
     until = happened.until("divide-1" if made.rest_min else "shape-1")
     due = due if until is None else max(due, clock.hours(until))

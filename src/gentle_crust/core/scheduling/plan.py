@@ -31,7 +31,7 @@ from gentle_crust.core.scheduling.whole import Course
 from gentle_crust.core.scheduling.wish import Kitchen, Wish, check_wish
 from gentle_crust.core.water.taps import kettle_c
 
-ENGINE = "3"
+ENGINE = "4"
 """Version of the rules that a plan was reckoned with; raised whenever a plan's figures would change."""
 MOST_TRIES = 3
 LONGEST_AHEAD = timedelta(days=14)

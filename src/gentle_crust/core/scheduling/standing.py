@@ -4,8 +4,9 @@ from dataclasses import dataclass
 from datetime import datetime, timedelta
 
 from gentle_crust.core.fermentation.targets import ShareTarget
+from gentle_crust.core.formula.model import Formula
 from gentle_crust.core.readiness.advice import Pace
-from gentle_crust.core.readiness.cues import Dough, Stage
+from gentle_crust.core.readiness.cues import Dough, Leaven, Stage
 from gentle_crust.core.readiness.judge import Question
 from gentle_crust.core.readiness.prior import ShareBand
 from gentle_crust.core.scheduling.happened import Happened
@@ -102,11 +103,19 @@ def foretold_c(plan: Plan, at: datetime) -> float:
     return (before[-1] if before else points[0]).dough_c
 
 
+def leaven_of(formula: Formula) -> Leaven:
+    """What raises a formula's dough, for its pace."""
+    if formula.leaven == "yeast":
+        return "yeast"
+    return "levain" if formula.by_culture_alone else "mixed"
+
+
 def question_of(
     saved: Plan,
     stands: Standing,
     vessel: str,
     rye_percent: float,
+    leaven: Leaven,
     measured_c: float | None,
     cues: dict[str, str | float],
 ) -> Question:
@@ -123,7 +132,7 @@ def question_of(
         target = saved.bake.core_done_c
     return Question(
         stage=stands.stage,
-        dough=Dough(USUAL_C if warm is None else warm, rye_percent),
+        dough=Dough(USUAL_C if warm is None else warm, rye_percent, leaven),
         share=stands.share,
         vessel=vessel,
         past_peak=True if stands.past_peak else None,
