@@ -7,6 +7,7 @@ from functools import cache
 from typing import Any
 
 from gentle_crust.core.errors import CraftError
+from gentle_crust.core.formula.flour import MyFlour
 from gentle_crust.core.formula.measures import (
     HEAPED,
     PACKET_G,
@@ -18,7 +19,17 @@ from gentle_crust.core.formula.measures import (
     grams_per_ml,
     ingredients,
 )
-from gentle_crust.core.formula.model import Extra, ExtraKind, FlourShare, Formula, Preferment, check
+from gentle_crust.core.formula.model import (
+    YEAST_AS_INSTANT,
+    Extra,
+    ExtraKind,
+    FlourShare,
+    Formula,
+    Preferment,
+    YeastKind,
+    check,
+)
+from gentle_crust.interchange.fractions_in_words import in_figures
 from gentle_crust.interchange.stated_sum import doubt, stated_g
 
 MOST_LINES, LONGEST_LINE = 80, 200
@@ -49,6 +60,25 @@ _AMOUNT = re.compile(
     rf"(?P<heap>heaped|heaping|rounded|level)?\s*(?P<unit>{_UNIT})\b\.?",
     re.IGNORECASE,
 )
+_PACKETS = "|".join(re.escape(word) for word in sorted(UNITS["packet"], key=len, reverse=True))
+_WEIGHED_PACKET = re.compile(
+    rf"(?P<count>{_NUMBER}|\ban?\b)\s*(?:x|\u00d7)?\s*\(?(?P<each>{_NUMBER})[\s-]*(?P<unit>grams?|gr|g|ounces?|oz)\)?\s*(?:{_PACKETS})\b",
+    re.IGNORECASE,
+)
+_PACKETS_EACH = re.compile(
+    rf"(?P<count>{_NUMBER})\s*(?:{_PACKETS})\b\s*\(?\s*(?:of\s+)?(?P<each>{_NUMBER})\s*(?P<unit>grams?|gr|g|ounces?|oz)\s*each\)?",
+    re.IGNORECASE,
+)
+"""Packets of a stated weight: two 7 g sachets, a quarter of an 8 g packet, 2 packets (7 g each)."""
+_BRACKETS = re.compile(r"\(([^()]*)\)|\[([^\[\]]*)\]")
+_NO_LEAVEN = re.compile(r"nutritional|deactivated|brewer", re.IGNORECASE)
+_STILL_WHEAT = re.compile(
+    r"strong|bread|white|plain|wheat|unbleached|bleached|sifted|organic|fine|all|purpose|ap|cake|pastry|self|raising"
+    r"|rising|0+|tipo|type|bakers?|baker's|stone|stoneground|ground|good|quality|more|extra|of|the|an?|your|some|high"
+    r"|gluten|protein|hard|soft|winter|spring|or|and|level|heaped|heaping|rounded|enriched|dusting|fortified",
+    re.IGNORECASE,
+)
+"""What may stand before the bare word flour for it to be plain white wheat; another grain's flour is asked about."""
 _TEMPERATURE = re.compile(r"\(?\b\d+(?:[.,]\d+)?\s*(?:°|º|degrees)?\s*[CF]\b\)?(?:\s*/\s*\d+\s*°?\s*[CF]\b)?")
 
 
@@ -130,8 +160,36 @@ def _words() -> tuple[tuple[re.Pattern[str], Measured], ...]:
 def _ingredient(text: str) -> Measured | None:
     """The ingredient a line is about: its longest known word; flour words win where flour is named."""
     names = re.sub(r"\(.*?\)", " ", text)
-    found = [item for pattern, item in _words() if pattern.search(names)]
-    return found[0] if found else None
+    if re.search(r"\byeast\b", names, re.IGNORECASE):
+        return _yeast(names)
+    found = [(pattern, item) for pattern, item in _words() if pattern.search(names)]
+    if not found:
+        return None
+    if found[0][0].pattern.lower() == r"\bflour\b" and not _is_wheat(names):
+        return None
+    return found[0][1]
+
+
+def _is_wheat(names: str) -> bool:
+    """Whether the bare word flour stands alone, or after words that leave it wheat."""
+    before = re.search(r"([^\W\d_][\w'-]*)\s+flour\b", names, re.IGNORECASE)
+    words = [] if before is None else before[1].lower().split("-")
+    return all(word in _UNIT_OF or _STILL_WHEAT.fullmatch(word) for word in words)
+
+
+def _yeast(names: str) -> Measured | None:
+    """Which yeast, by its words in any order; None for one that raises nothing."""
+    if _NO_LEAVEN.search(names):
+        return None
+    kinds = (
+        ("fresh_yeast", r"fresh|cake|compressed|cubes?"),
+        ("instant_yeast", r"instant|quick|rapid|fast|easy|machine"),
+        ("active_dry_yeast", r"active|dry|dried"),
+    )
+    kind = next(
+        (kind for kind, words in kinds if re.search(rf"\b(?:{words})\b", names, re.IGNORECASE)), "instant_yeast"
+    )
+    return next(item for item in ingredients() if item.kind == kind)
 
 
 @dataclass(frozen=True)
@@ -145,6 +203,12 @@ class _Amount:
 
 
 def _amounts(text: str) -> list[_Amount]:
+    """All amounts of a line; packets of a stated weight count as that weight."""
+    for packets in (_PACKETS_EACH.search(text), _WEIGHED_PACKET.search(text)):
+        if packets:
+            grams = number(packets["count"]) * number(packets["each"])
+            unit = _UNIT_OF[packets["unit"].lower()]
+            return [_Amount(grams, grams, unit, False, packets.start(), packets.end())]
     found = []
     for match in _AMOUNT.finditer(text):
         first = number(match["first"])
@@ -208,14 +272,14 @@ def _why(amounts: list[_Amount], item: Measured) -> str:
 
 def read_line(line: str, habits: Habits) -> ReadLine | None:
     """One line, or None if no amount and ingredient can be made out. A weight in brackets wins over a volume."""
-    text = _TEMPERATURE.sub(" ", _plain(line))
+    text = in_figures(_TEMPERATURE.sub(" ", _plain(line)), _UNIT)
     item = _ingredient(text)
     amounts = _amounts(text)
-    if item is None or not amounts:
+    if item is None or not amounts or _part_of_something_else(text, amounts):
         return None
-    weighed = [amount for amount in amounts if amount.unit in ("gram", "kilogram")]
-    if weighed and len(weighed) < len(amounts):
-        amounts = weighed[:1]
+    weighed = _that_win(text, amounts)
+    if weighed:
+        amounts = weighed
     elif (
         len(amounts) > 1
         and {amounts[0].unit, amounts[1].unit} != {"pound", "ounce"}
@@ -228,6 +292,36 @@ def read_line(line: str, habits: Habits) -> ReadLine | None:
     if total.high <= 0 or total.high > 100_000:
         return None
     return ReadLine(line.strip(), item.name, item.role, item.kind, total, _why(amounts, item))
+
+
+_FRACTION = re.compile(r"\b\d\.\d{4}\b|\b\d+\s*/\s*\d+\s+of\b")
+
+
+def _part_of_something_else(text: str, amounts: list[_Amount]) -> bool:
+    """Whether the line has a fraction that belongs to none of its amounts: what it is of, only the baker can say."""
+    return any(
+        not any(amount.start <= match.start() < amount.end for amount in amounts) for match in _FRACTION.finditer(text)
+    )
+
+
+_WEIGHTS = ("gram", "kilogram", "ounce", "pound")
+
+
+def _that_win(text: str, amounts: list[_Amount]) -> list[_Amount]:
+    """The weights that win over the volumes beside them: metric ones anywhere, any in brackets; empty if none does."""
+    if all(amount.unit in ("gram", "kilogram") for amount in amounts):
+        return []
+    metric = [amount for amount in amounts if amount.unit in ("gram", "kilogram")]
+    if metric:
+        added = [one for one in metric[1:] if re.search(r"\bplus\b|\+", text[metric[0].end : one.start])]
+        return [metric[0], *added]
+    spans = [match.span() for match in _BRACKETS.finditer(text)]
+    inside = [
+        amount
+        for amount in amounts
+        if amount.unit in _WEIGHTS and any(start <= amount.start < end for start, end in spans)
+    ]
+    return inside if len(inside) < len(amounts) else []
 
 
 def _percentages(items: tuple[ReadLine, ...]) -> dict[str, Grams]:
@@ -243,8 +337,7 @@ def _percentages(items: tuple[ReadLine, ...]) -> dict[str, Grams]:
         elif item.role == "salt":
             salt = salt.plus(item.g)
         elif item.role == "yeast":
-            as_instant = {"active_dry_yeast": 0.825, "fresh_yeast": 0.33}.get(item.kind, 1.0)
-            yeast = yeast.plus(item.g.times(as_instant))
+            yeast = yeast.plus(item.g.times(YEAST_AS_INSTANT[_YEAST_KINDS[item.kind]]))
         elif item.kind in ("milk", "butter", "honey"):
             water = water.plus(item.g.times({"milk": 0.88, "butter": 0.15, "honey": 0.17}[item.kind]))
     if flour.low <= 0:
@@ -360,9 +453,12 @@ def formula_of(reading: Reading, name: str) -> Formula:
     shares = {kind: percent(mass) for kind, mass in by_kind.items()}
     shares[main] = round(shares[main] + 100 - sum(shares.values()), 2)
     mass = sum(item.g.likely for item in reading.items)
+    named = {item.kind: item.ingredient for item in grams["flour"]}
+    yeasts = {_YEAST_KINDS[item.kind] for item in grams["yeast"]}
+    kind_of_yeast = yeasts.pop() if len(yeasts) == 1 else "instant"
     formula = Formula(
         name=name.strip() or "A written recipe",
-        flours=tuple(FlourShare(kind, share) for kind, share in shares.items()),
+        flours=tuple(FlourShare(kind, share, _own_name(kind, named[kind])) for kind, share in shares.items()),
         hydration_percent=round(reading.percent["hydration"].likely, 1),
         salt_percent=round(reading.percent["salt"].likely, 2),
         shape="boule",
@@ -370,7 +466,8 @@ def formula_of(reading: Reading, name: str) -> Formula:
             Extra(item.ingredient.capitalize(), _extra_kind(item), percent(item.g.likely)) for item in grams["extra"]
         ),
         preferments=(Preferment("levain", main, percent(levain / 2), 100),) if levain else (),
-        yeast_percent=round(reading.percent["yeast"].likely, 2),
+        yeast_percent=round(reading.percent["yeast"].likely / YEAST_AS_INSTANT[kind_of_yeast], 2),
+        yeast_kind=kind_of_yeast,
         scaling_weight_g=round(min(max(mass * 0.99, 30), 5000)),
         pieces=1,
         dough_c=25.0,
@@ -379,6 +476,18 @@ def formula_of(reading: Reading, name: str) -> Formula:
     )
     check(formula)
     return formula
+
+
+_YEAST_KINDS: dict[str, YeastKind] = {
+    "instant_yeast": "instant", "active_dry_yeast": "active_dry", "fresh_yeast": "fresh",
+}  # fmt: skip
+
+
+def _own_name(kind: str, ingredient: str) -> MyFlour | None:
+    """A flour that the table only knows as one of many keeps the name that the recipe gave it."""
+    if kind not in ("gluten_free", "other"):
+        return None
+    return MyFlour(f"read-{ingredient.replace(' ', '-')}", ingredient.capitalize(), kind)
 
 
 _ROLES = ("flour", "water", "salt", "yeast", "levain", "extra")

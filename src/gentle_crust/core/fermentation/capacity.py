@@ -8,6 +8,9 @@ from gentle_crust.core.tables import constant
 
 STATES = ("bulk", "culture", "free_standing", "free_standing_yeasted", "tin", "tray")
 GLUTEN_IN_JAR = ("culture",)
+WEAKEST_GLUTEN, UNHELD = 0.2, 0.15
+"""Strength of the weakest flour that still holds some gas, and what a dough without any gluten holds of a strong one's
+(practice)."""
 
 
 def _of(name: str) -> float:
@@ -25,7 +28,7 @@ def greatest_rise(makeup: Makeup, state: str) -> float:
         raise CraftError("state", f"'{state}' is not a state of dough I know.", f"Choose one of {', '.join(STATES)}.")
     bran = 1 - _of("bran") * makeup.whole_grain
     rye = 1 - _of("rye") * makeup.rye
-    gluten = 0.55 + 0.45 * min(makeup.strength, 1.1)
+    gluten = float(np.interp(makeup.strength, [0, WEAKEST_GLUTEN, 1.1], [UNHELD, 0.64, 1.045]))
     if state in GLUTEN_IN_JAR:
         return _of(state) * bran * rye * gluten
     dry = makeup.hydration - makeup.bound_water - 0.1 * (makeup.whole_grain + makeup.rye)
