@@ -11,7 +11,9 @@ from gentle_crust.core.errors import CraftError
 from gentle_crust.core.scheduling.happened import keys
 from gentle_crust.kitchen import story as tale
 from gentle_crust.kitchen.now import Clock, now_from_environment, rate_of, system_now
+from gentle_crust.kitchen.press_bodies import is_step_key
 from gentle_crust.kitchen.story import story_of
+from gentle_crust.tidy import clean, sane
 
 START = datetime(2026, 11, 28, 14, 0, tzinfo=UTC)
 MIN = timedelta(minutes=1)
@@ -114,8 +116,8 @@ def test_keys_name_each_of_a_kind():
 
     found = keys([Kinded("fold"), Kinded("fold"), Kinded("load"), Kinded("fold")])
     assert found == ("fold-1", "fold-2", "load-1", "fold-3")
-    assert all(tale.is_step_key(key) for key in (*found, "extra_fold-9f"))
-    assert not any(tale.is_step_key(key) for key in ("", "fold", "-1", "fold-x"))
+    assert all(is_step_key(key) for key in (*found, "extra_fold-9f"))
+    assert not any(is_step_key(key) for key in ("", "fold", "-1", "fold-x"))
 
 
 def test_the_clock_may_run_fast_or_stand_and_nonsense_is_refused(monkeypatch):
@@ -134,7 +136,47 @@ def test_the_clock_may_run_fast_or_stand_and_nonsense_is_refused(monkeypatch):
     assert rate_of(now_from_environment()) == 1.0 and rate_of(system_now) == 1.0
 
 
-def test_a_change_that_says_too_little_is_refused():
-    event = ("a", tale.CHANGED, START, {"change": {"code": "warm", "at": START.isoformat()}})
-    with pytest.raises(CraftError):
-        story_of([event])
+UNREADABLE = [
+    (tale.CHANGED, {"change": {"code": "warm", "at": START.isoformat()}}),
+    (tale.CHANGED, {"change": {"code": "chill", "at": "2026-11-28T14:00:00", "load_at": "2026-11-29T07:00:00"}}),
+    (tale.CHANGED, {}),
+    (tale.STEP, {"key": "\ud800-1"}),
+    (tale.STEP, {"key": "levain--5"}),
+    (tale.STEP, {"key": "levain-\u00b2"}),
+    (tale.NOT_YET, {"key": "mix-1", "until": "0001-01-01T00:00:00+00:00"}),
+    (tale.NOT_YET, {"key": "mix-1", "until": "soon"}),
+    (tale.READ, {"kind": "song", "value": 1}),
+    (tale.READ, {"kind": "rise_eye", "value": None}),
+    (tale.JUDGED, {"cues": "x"}),
+    (tale.CORRECTED, {"event": "s"}),
+    (tale.WITHDRAWN, {}),
+    (tale.OUTCOME, {"how": "fine"}),
+    (tale.NOTE, "words"),
+    ("bake_sung", {}),
+]
+
+
+@pytest.mark.parametrize(("kind", "body"), UNREADABLE)
+def test_one_unreadable_event_costs_one_event(kind, body):
+    good = [("s", tale.STARTED, START, {}), ("m", tale.STEP, START, {"key": "mix-1"})]
+    bad = ("bad", kind, START, body)
+    for events in ([bad, *good], [*good, bad]):
+        found = story_of(events)
+        assert [each.id for each in found.unreadable] == ["bad"]
+        assert {each.id for each in found.told} == {"s", "m"} and found.happened.done("mix-1") == START
+
+
+def test_half_letters_and_control_characters_are_kept_as_what_can_be_written():
+    found = story_of([("n", tale.NOTE, START, {"text": "a\ud83d b\x00\x1b\nc"})])
+    assert not found.unreadable and found.told[0].body["text"] == "a\ufffd b\nc"
+    assert clean({"\udc00": ["\x07x", 3, None, {"y": "\ud800"}]}) == {"\ufffd": ["x", 3, None, {"y": "\ufffd"}]}
+
+
+@pytest.mark.parametrize(
+    "at", [datetime(1, 1, 1, tzinfo=UTC), datetime(9999, 12, 31, tzinfo=UTC), datetime(2026, 1, 1)]
+)
+def test_times_that_no_kitchen_has(at):
+    with pytest.raises(CraftError) as refused:
+        sane(at, "at")
+    assert refused.value.field == "at" and refused.value.remedy
+    assert sane(START, "at") == START

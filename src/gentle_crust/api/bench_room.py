@@ -5,7 +5,8 @@ from typing import Annotated, Any, Literal
 
 from flask import Response, current_app, request
 from flask_openapi import APIBlueprint, Tag
-from pydantic import AwareDatetime, BaseModel, Field, StringConstraints, ValidationError
+from pydantic import AwareDatetime, BaseModel, Field, StringConstraints
+from sqlalchemy.exc import OperationalError
 
 from gentle_crust.api.common import answer, now, sessions
 from gentle_crust.api.schemas import KeyPath, Number, Short, Strict
@@ -18,8 +19,10 @@ from gentle_crust.core.scheduling.remedies import Remedy
 from gentle_crust.core.scheduling.result import Ribbon
 from gentle_crust.core.scheduling.standing import Standing
 from gentle_crust.interchange.logger_csv import Figure, read_log
+from gentle_crust.kitchen import press_bodies as bodies
 from gentle_crust.kitchen import story as tale
-from gentle_crust.kitchen.bench import AwayNote, BenchBook, BenchView, OnBench, Probe, Score
+from gentle_crust.kitchen.bakes import BakeLine, BakeRecord, BakesBook
+from gentle_crust.kitchen.bench import AwayNote, BenchBook, BenchView, OnBench, Probe, Score, SetAside
 from gentle_crust.kitchen.instruments import Instruments
 from gentle_crust.kitchen.photos import LARGEST_BYTES, PhotoShelf
 from gentle_crust.kitchen.plans import Asked
@@ -168,6 +171,8 @@ class BenchAnswer(BaseModel):
     unchanged: bool = False
     now: datetime
     clock_back: bool = False
+    aside: list[SetAside] = []
+    """Doughs that cannot be carried on with."""
     doughs: list[DoughAnswer] = []
     absences: list[AwayNote] = []
     heard: dict[str, datetime] = {}
@@ -180,6 +185,8 @@ class RefusedPress(BaseModel):
     field: str
     sentence: str
     remedy: str
+    keep: bool = False
+    """The program failed over it: whoever pressed it keeps it, to be sent again some day."""
 
 
 class PressedAnswer(BaseModel):
@@ -218,6 +225,20 @@ class RecordAnswer(BaseModel):
     events: list[ToldAnswer]
     withdrawn: list[ToldAnswer]
     complete: bool
+    unreadable: list[ToldAnswer] = []
+    """What is kept but cannot be read."""
+
+
+class BakesAnswer(BaseModel):
+    """All bakes, the latest first."""
+
+    bakes: list[BakeLine]
+
+
+class BakeAnswer(BaseModel):
+    """One bake's record."""
+
+    bake: BakeRecord
 
 
 class ScoreAnswer(BaseModel):
@@ -286,6 +307,7 @@ def _bench(view: BenchView) -> BenchAnswer:
         clock_back=view.clock_back,
         doughs=[_dough(each) for each in view.doughs],
         absences=list(view.absences),
+        aside=list(view.aside),
         heard=view.last,
     )
 
@@ -312,25 +334,38 @@ def press(body: PressesBody) -> Response:
             taken.append(each.id)
         except CraftError as error:
             refused.append(RefusedPress(id=each.id, field=error.field, sentence=error.sentence, remedy=error.remedy))
-        except (ValidationError, KeyError, TypeError) as error:
-            sentence = f"What was pressed cannot be read ({type(error).__name__})."
-            refused.append(RefusedPress(id=each.id, field="body", sentence=sentence, remedy="Load the page anew."))
+        except (OperationalError, OSError):
+            raise
+        except Exception:
+            current_app.logger.exception("press %s of kind %s", each.id, each.kind)
+            refused.append(RefusedPress(id=each.id, field="body", sentence=FAILED_OVER, remedy=KEPT_HERE, keep=True))
     return answer(PressedAnswer(taken=taken, refused=refused, bench=_bench(book.view())))
+
+
+FAILED_OVER = "The program failed over something that was pressed."
+KEPT_HERE = "It is kept on this device; everything else was taken."
+
+
+def _text(body: dict[str, Any], name: str) -> str:
+    """A text of a press's body. CraftError if it is missing."""
+    if not isinstance(body.get(name), str):
+        raise CraftError(name, f"{name} is missing from what was pressed.", "Load the page anew.")
+    return str(body[name])
 
 
 def _keep(presses: Presses, each: PressBody, at: datetime) -> None:
     if each.kind == "bake_withdrawn":
-        return presses.withdraw(each.dough, str(each.body["event"]), each.id)
+        return presses.withdraw(each.dough, _text(each.body, "event"), each.id)
     if each.kind == "bake_corrected":
-        return presses.correct(each.dough, str(each.body["event"]), each.id, presses.when(str(each.body["at"])))
+        return presses.correct(each.dough, _text(each.body, "event"), each.id, presses.when(_text(each.body, "at")))
     if each.kind == "absence":
         if "from" in each.body:
-            hours = presses.hours_away(at, str(each.body["from"]), str(each.body["to"]))
+            hours = presses.hours_away(at, _text(each.body, "from"), _text(each.body, "to"))
         else:
-            hours = presses.when(str(each.body["start"])), presses.when(str(each.body["end"]))
+            hours = presses.when(_text(each.body, "start")), presses.when(_text(each.body, "end"))
         return presses.be_away(each.id, *hours)
     if each.kind == "absence_withdrawn":
-        return presses.be_back(str(each.body["event"]))
+        return presses.be_back(_text(each.body, "event"))
     if each.kind == "bake_started":
         return presses.start(each.dough, each.id)
     return presses.press(each.dough, (Press(each.id, each.kind, at, dict(each.body)),))
@@ -376,8 +411,21 @@ def record(path: KeyPath) -> Response:
             events=[ToldAnswer(**tale.as_dict(each)) for each in found.told],
             withdrawn=[ToldAnswer(**tale.as_dict(each)) for each in found.withdrawn],
             complete=found.happened.done("cut-1") is not None,
+            unreadable=[ToldAnswer(**tale.as_dict(each)) for each in found.unreadable],
         )
     )
+
+
+@bench.get("/bakes", responses={200: BakesAnswer})
+def list_bakes() -> Response:
+    """Every bake that was begun."""
+    return answer(BakesAnswer(bakes=list(BakesBook(sessions(), now()).all())))
+
+
+@bench.get("/bakes/<key>", responses={200: BakeAnswer})
+def bake_record(path: KeyPath) -> Response:
+    """What was done, read, judged, written and photographed of one bake."""
+    return answer(BakeAnswer(bake=BakesBook(sessions(), now()).one(path.key)))
 
 
 @bench.get("/bench/score", responses={200: ScoreAnswer})
@@ -395,7 +443,7 @@ def take_photo(path: PhotoPath) -> Response:
     kept = shelf().keep(path.photo, request.get_data())
     at = presses.when(request.headers.get("Taken-At") or book.now().isoformat())
     body = {"width": kept.width, "height": kept.height}
-    presses.press(path.key, (Press(path.photo, tale.PHOTO, min(at, book.now()), body),))
+    presses.press(path.key, (Press(path.photo, bodies.PHOTO, min(at, book.now()), body),))
     return answer(_bench(book.view()))
 
 

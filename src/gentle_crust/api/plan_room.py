@@ -47,6 +47,7 @@ def _saved(found: Followed) -> Response:
             readings=list(found.readings),
             followed=found.plan,
             started=found.started,
+            baked=found.baked,
             shared=Ahead(sessions(), now()).shared_with(saved.id),
             **_plan(saved.answer),
         )

@@ -1,9 +1,9 @@
 """Requests and responses. Responses are made of the core's own dataclasses, so they cannot drift from it."""
 
 from datetime import datetime
-from typing import Annotated, Literal
+from typing import Annotated, Any, Literal
 
-from pydantic import AllowInfNan, BaseModel, ConfigDict, Field, StringConstraints
+from pydantic import AllowInfNan, BaseModel, ConfigDict, Field, StringConstraints, model_validator
 
 from gentle_crust.core.culture.shared import SharedBuild
 from gentle_crust.core.fermentation.bulk_time import BulkTime
@@ -36,15 +36,21 @@ from gentle_crust.kitchen.plans import Asked, NextStep
 from gentle_crust.kitchen.settings import Settings
 from gentle_crust.kitchen.story import TakenReading
 from gentle_crust.kitchen.turn import Question
+from gentle_crust.tidy import clean
 
 Number = Annotated[float, AllowInfNan(False)]
 Short = Annotated[str, StringConstraints(max_length=80)]
 
 
 class Strict(BaseModel):
-    """A request: unknown fields are refused."""
+    """A request: unknown fields are refused, half letters and control characters do not get in."""
 
     model_config = ConfigDict(extra="forbid")
+
+    @model_validator(mode="before")
+    @classmethod
+    def _clean(cls, value: Any) -> Any:
+        return clean(value) if isinstance(value, dict) else value
 
 
 class AskedBody(Strict):
@@ -398,6 +404,8 @@ class SavedPlanAnswer(PlanAnswer):
     followed: Plan | None
     started: datetime | None
     """When it came to the bench."""
+    baked: bool = False
+    """Whether it has left the bench again: its record is among the bakes."""
     shared: SharedBuild | None
     """The levain build that it shares with other saved plans."""
 
@@ -412,6 +420,7 @@ class PlanLineAnswer(BaseModel):
     begins: datetime
     saved_at: datetime
     next_step: NextStep | None
+    state: Literal["planned", "on_bench", "baked"] = "planned"
 
 
 class PlansAnswer(BaseModel):

@@ -13,6 +13,7 @@ from gentle_crust.core.culture.culture import Culture
 from gentle_crust.core.culture.events import Event
 from gentle_crust.core.errors import CraftError
 from gentle_crust.problem import of_validation
+from gentle_crust.tidy import clean, sane
 
 FORMAT = "gentle-crust-culture"
 LARGEST = 2_000_000
@@ -72,7 +73,7 @@ def read(text: str) -> tuple[Culture, History]:
 
 def _from_json(text: str) -> tuple[Culture, History]:
     try:
-        body = json.loads(text)
+        body = clean(json.loads(text))
     except (json.JSONDecodeError, RecursionError) as error:
         raise CraftError("text", "The file breaks off or is not JSON.", "Take it out once more.") from error
     if body.get("format") != FORMAT or not isinstance(body.get("events"), list):
@@ -82,9 +83,9 @@ def _from_json(text: str) -> tuple[Culture, History]:
 
 
 def _from_csv(text: str) -> tuple[Culture, History]:
-    first, _, rest = text.lstrip("\ufeff").partition("\n")
+    first, _, rest = clean(text).lstrip("\ufeff").partition("\n")
     try:
-        culture = json.loads(first.lstrip("# "))
+        culture = clean(json.loads(first.lstrip("# ")))
     except (json.JSONDecodeError, RecursionError) as error:
         raise CraftError(
             "text", "The first line does not hold the culture.", "Keep the line that begins with # as it was taken out."
@@ -107,8 +108,7 @@ def _event(row: dict[str, Any], place: int) -> tuple[datetime, Event]:
             f"Event {place} has no time that I can read.",
             "Write it as 2026-11-29T07:30:00+00:00.",
         ) from error
-    if at.tzinfo is None:
-        raise CraftError(f"events.{place}.at", f"The time of event {place} has no zone.", "End it with Z or +00:00.")
+    sane(at, f"events.{place}.at")
     unknown = set(row) - set(_COLUMNS)
     if unknown:
         name = sorted(unknown)[0]

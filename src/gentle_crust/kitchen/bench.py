@@ -1,5 +1,7 @@
 """The bench: doughs that are being baked, as their plans and all that happened to them make them stand now."""
 
+import logging
+from contextlib import suppress
 from dataclasses import dataclass, replace
 from datetime import datetime, timedelta
 from functools import lru_cache
@@ -24,18 +26,19 @@ from gentle_crust.core.scheduling.remedies import Change, Remedy, changed, remed
 from gentle_crust.core.scheduling.result import Plan
 from gentle_crust.core.scheduling.standing import Standing, foretold_c, leaven_of, question_of, unforeseen
 from gentle_crust.core.scheduling.wish import Kitchen, Wish
+from gentle_crust.kitchen import press_bodies as bodies
 from gentle_crust.kitchen import story as tale
 from gentle_crust.kitchen.follow import as_read, mixed_of, readings_of
 from gentle_crust.kitchen.now import Now
 from gentle_crust.kitchen.once import Known
-from gentle_crust.kitchen.plans import PlanBook, SavedPlan
+from gentle_crust.kitchen.plans import RESTS, PlanBook, SavedPlan
 from gentle_crust.kitchen.settings import KitchenSettings
 from gentle_crust.kitchen.story import Story, story_of
 from gentle_crust.store.repositories import Events, Samples
+from gentle_crust.tidy import sane
 
+LOG = logging.getLogger(__name__)
 ABSENT, PRESENT = "absence", "absence_withdrawn"
-RESTS = timedelta(hours=12)
-"""A loaf that is cut stays on the bench for so long, if nobody puts it away."""
 SAGGED = timedelta(minutes=8)
 """So long after loading an oven is back at what it is set to."""
 IN_A_LOAF_C = 35.0
@@ -84,6 +87,15 @@ class AwayNote:
 
 
 @dataclass(frozen=True)
+class SetAside:
+    """A dough that cannot be carried on with, by its plan's key and name, and why: all others are."""
+
+    id: str
+    name: str
+    sentence: str
+
+
+@dataclass(frozen=True)
 class BenchView:
     """Everything at the bench. ``cursor`` changes whenever any of it does."""
 
@@ -95,6 +107,7 @@ class BenchView:
     absences: tuple[AwayNote, ...]
     last: dict[str, datetime]
     """When each instrument was last heard of."""
+    aside: tuple[SetAside, ...] = ()
 
 
 @dataclass(frozen=True)
@@ -159,29 +172,36 @@ class BenchBook:
     def begun(self) -> frozenset[str]:
         """Plans that ever came to the bench: their steps are told by it, if at all."""
         with self.sessions() as session:
-            return frozenset(Events(session).subjects(tale.STARTED))
+            return frozenset(Events(session).subjects(bodies.STARTED))
 
     def view(self) -> BenchView:
         """Every dough at the bench, and what they run into together."""
         with self.sessions() as session:
             newest, heard = Events(session).newest(), Samples(session).latest()
-            keys = Events(session).subjects(tale.STARTED)
+            keys = Events(session).subjects(bodies.STARTED)
             plans = self.plans.some(keys)
             stories = {plan.id: story_of(Events(session).plain(*tale.ALL, subject=plan.id)) for plan in plans}
         last = {device: at for device, _, at, _ in heard}
         cursor = self._cursor(newest, max(last.values(), default=None))
         minute = self._minute()
-        alive = [plan for plan in plans if _on_bench(stories[plan.id], minute)]
-        asked = self.plans.questions([plan.answer for plan in alive])
-        doughs = [
-            self._dough(plan, question, stories[plan.id], minute) for plan, question in zip(alive, asked, strict=True)
-        ]
-        lives = {dough.key: dough.carried() for dough in doughs}
+        asked = self.plans.asker()
+        doughs: list[Dough] = []
+        lives: dict[str, Live] = {}
+        aside: list[SetAside] = []
+        for plan in plans:
+            if not on_bench(stories[plan.id], minute):
+                continue
+            try:
+                dough = self._dough(plan, asked(plan.answer), stories[plan.id], minute)
+                lives[dough.key] = dough.carried()
+                doughs.append(dough)
+            except Exception as error:
+                aside.append(_set_aside(plan, error))
         taken = {dough.key: taken_by(_name(dough), lives[dough.key], dough.now) for dough in doughs}
         away = self.absences()
         found = tuple(self._shown(dough, lives[dough.key], taken, away) for dough in doughs)
         back = any(dough.now > self.now() + timedelta(minutes=1) for dough in doughs)
-        return BenchView(cursor, self.now(), back, found, away, last)
+        return BenchView(cursor, self.now(), back, found, away, last, tuple(aside))
 
     def _minute(self) -> datetime:
         return self.now().replace(second=0, microsecond=0)
@@ -220,7 +240,7 @@ class BenchBook:
             question = (question[0], _oven_as_read(question[1], oven_c, plan.bake.preheat_c))
         following = Following(plan.times, plan.proof.bulk_rise, readings, story.looked(mixed), story.happened, now)
         dough = Dough(saved.id, saved, story, *question, following, mixed, now, None)
-        device = story.last(tale.PROBE)
+        device = story.last(bodies.PROBE)
         if device is None or not device.body.get("device"):
             return dough
         if story.happened.done("load-1") is not None:
@@ -284,6 +304,12 @@ class BenchBook:
             raise CraftError("id", "That dough is not on the bench.", "Start its plan first.")
         return self._dough(saved[0], self.plans.question(saved[0].answer), story, self._minute())
 
+    def would_stand(self, saved: SavedPlan, story: Story) -> None:
+        """Carry a dough that is not kept yet to now. Raises CraftError if it cannot be."""
+        dough = self._dough(saved, self.plans.question(saved.answer), story, self._minute())
+        known = Known("", saved.answer.plan)
+        _carried.__wrapped__(known, dough.wish, dough.kitchen, saved.saved_at, dough.following)
+
     def remedies(self, key: str) -> tuple[tuple[Remedy, ...], tuple[Remedy, ...]]:
         """Ways out of what a dough runs into, and rescues for one that has gone over."""
         view = self.view()
@@ -336,12 +362,12 @@ class BenchBook:
         """Times at which the baker is away, from now on."""
         with self.sessions() as session:
             rows = Events(session).of(ABSENT, PRESENT)
-        gone = {row.body["event"] for row in rows if row.kind == PRESENT}
-        found = [
-            AwayNote(row.id, row.at, datetime.fromisoformat(row.body["end"]))
-            for row in rows
-            if row.kind == ABSENT and row.id not in gone
-        ]
+        gone = {row.body.get("event") for row in rows if row.kind == PRESENT}
+        found = []
+        for row in rows:
+            if row.kind == ABSENT and row.id not in gone:
+                with suppress(CraftError, KeyError, ValueError, TypeError):
+                    found.append(AwayNote(row.id, row.at, sane(datetime.fromisoformat(row.body["end"]), "end")))
         return tuple(each for each in found if each.end > self.now())
 
     def record(self, key: str) -> tuple[SavedPlan, Story]:
@@ -356,15 +382,23 @@ class BenchBook:
         with self.sessions() as session:
             stories = [
                 story_of(Events(session).plain(*tale.ALL, subject=key))
-                for key in Events(session).subjects(tale.OUTCOME)
+                for key in Events(session).subjects(bodies.OUTCOME)
             ]
         for story in stories:
-            outcome = story.last(tale.OUTCOME)
-            proofs = [each for each in story.of(tale.JUDGED) if each.body["stage"] == "final_proof"]
+            outcome = story.last(bodies.OUTCOME)
+            proofs = [each for each in story.of(bodies.JUDGED) if each.body["stage"] == "final_proof"]
             if outcome is not None and proofs:
                 judged += 1
                 right += came_out_as_judged(proofs[-1].body["verdict"]["verdict"], outcome.body["how"])
         return Score(right, judged)
+
+
+def _set_aside(plan: SavedPlan, error: Exception) -> SetAside:
+    """What is said of a dough that cannot be carried on with; what was not foreseen is logged."""
+    if isinstance(error, CraftError):
+        return SetAside(plan.id, _name_of(plan), f"{error.sentence} {error.remedy}")
+    LOG.exception("dough %s cannot be carried on", plan.id)
+    return SetAside(plan.id, _name_of(plan), "The program failed over this dough. All that was pressed is kept.")
 
 
 def _oven_as_read(kitchen: Kitchen, read_c: float, set_c: float) -> Kitchen:
@@ -390,7 +424,7 @@ def _name_of(saved: SavedPlan) -> str:
     return saved.answer.formula.name
 
 
-def _on_bench(story: Story, now: datetime) -> bool:
+def on_bench(story: Story, now: datetime) -> bool:
     """Whether a dough is at the bench: started, not put away, and not cut so long ago that it leaves by itself."""
     cut = story.happened.done("cut-1")
     return story.started is not None and not story.closed and (cut is None or now - cut <= RESTS)

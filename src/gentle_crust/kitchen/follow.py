@@ -20,8 +20,9 @@ from gentle_crust.core.scheduling.plan import make_plan
 from gentle_crust.core.scheduling.result import Plan
 from gentle_crust.kitchen.local_time import instant_of
 from gentle_crust.kitchen.now import Now
-from gentle_crust.kitchen.plans import PlanBook, SavedPlan
-from gentle_crust.kitchen.story import ALL, READ, READ_WITHDRAWN, Story, TakenReading, story_of
+from gentle_crust.kitchen.plans import RESTS, PlanBook, SavedPlan
+from gentle_crust.kitchen.press_bodies import READ, READ_WITHDRAWN
+from gentle_crust.kitchen.story import ALL, Story, TakenReading, story_of
 from gentle_crust.store.models import EventRow
 from gentle_crust.store.repositories import Events
 
@@ -39,6 +40,8 @@ class Followed:
     readings: tuple[TakenReading, ...]
     plan: Plan | None
     started: datetime | None = None
+    baked: bool = False
+    """Whether it has left the bench again."""
 
 
 @dataclass(frozen=True)
@@ -96,8 +99,13 @@ class FollowBook:
 
     def open(self, key: str) -> Followed:
         """A saved plan and what was done and read of its dough."""
-        saved = self.plans.open(key)
         story = self.story(key)
+        cut = story.happened.done("cut-1")
+        left = story.closed or (cut is not None and self.plans.now() - cut > RESTS)
+        return replace(self._open(key, story), baked=story.started is not None and left)
+
+    def _open(self, key: str, story: Story) -> Followed:
+        saved = self.plans.open(key)
         times, mixed = saved.answer.plan.times, mixed_of(saved.answer.plan, story)
         if times is None or mixed is None:
             return Followed(saved, story.readings, None, story.started)

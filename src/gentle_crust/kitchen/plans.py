@@ -1,5 +1,6 @@
 """Plans: asked for, mended, saved and opened again."""
 
+import logging
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass, replace
 from datetime import datetime, timedelta
@@ -7,7 +8,7 @@ from functools import lru_cache
 from itertools import product
 from typing import Any, Literal
 
-from pydantic import TypeAdapter
+from pydantic import TypeAdapter, ValidationError
 from sqlalchemy.orm import Session, sessionmaker
 
 from gentle_crust.core.errors import CraftError
@@ -28,6 +29,7 @@ from gentle_crust.kitchen.local_time import LOCAL, instant_of
 from gentle_crust.kitchen.mixes import MixBook
 from gentle_crust.kitchen.now import Now
 from gentle_crust.kitchen.once import Known
+from gentle_crust.kitchen.press_bodies import FINISHED, STARTED, STOPPED
 from gentle_crust.kitchen.settings import KitchenSettings, Settings, hour_of, nights
 from gentle_crust.store.models import PlanRow
 from gentle_crust.store.repositories import Events, Plans
@@ -118,9 +120,14 @@ class PlanLine:
     begins: datetime
     saved_at: datetime
     next_step: NextStep | None
+    """The next thing that the plan itself asks for; None once it was started: the bench knows better then."""
+    state: Literal["planned", "on_bench", "baked"] = "planned"
 
 
+LOG = logging.getLogger(__name__)
 BEFORE_MIX_H = 18.0
+RESTS = timedelta(hours=12)
+"""A loaf that is cut stays on the bench for so long, if nobody puts it away."""
 USUAL_DAYS = 3
 """So many days ahead a first good time is looked for in a kitchen that is not cold."""
 ASKED = TypeAdapter(Asked)
@@ -246,29 +253,34 @@ class PlanBook:
 
     def question(self, answer: Answer) -> tuple[Wish, Kitchen]:
         """The core's question behind a saved answer, its formula and culture as they were then."""
-        return self.questions([answer])[0]
+        return self.asker()(answer)
 
-    def questions(self, answers: Sequence[Answer]) -> list[tuple[Wish, Kitchen]]:
+    def asker(self) -> Callable[[Answer], tuple[Wish, Kitchen]]:
         """The same for several, in one kitchen that is looked up once."""
         settings, learnt = self.settings.get(), self.mixes.learnt_k()
-        found = []
-        for answer in answers:
+
+        def question(answer: Answer) -> tuple[Wish, Kitchen]:
             wish, kitchen = _wish(answer.asked, settings, answer.formula)
-            found.append((replace(wish, starter=answer.plan.starter), replace(kitchen, learnt_k=learnt)))
-        return found
+            return replace(wish, starter=answer.plan.starter), replace(kitchen, learnt_k=learnt)
+
+        return question
 
     def some(self, keys: Sequence[str]) -> tuple[SavedPlan, ...]:
-        """Some saved plans as they were kept, the soonest wanted first, without what became of their formulas."""
+        """Some saved plans as they were kept, the soonest wanted first, without what became of their formulas.
+
+        One that cannot be read is left out, and said in the log.
+        """
+        found = []
         with self.sessions() as session:
             plans = Plans(session)
-            kept = [
-                (key, at, mark, _kept(Known(mark, lambda key=key: plans.get(key))))
-                for key, at, mark in plans.marks_of(keys)
-            ]
-        return tuple(
-            SavedPlan(key, at, Answer(asked, formula, False, asked.version or 1, plan), mark)
-            for key, at, mark, (asked, formula, plan) in kept
-        )
+            for key, at, mark in plans.marks_of(keys):
+                try:
+                    asked, formula, plan = _kept(Known(mark, lambda key=key: plans.get(key)))
+                except (ValidationError, TypeError, KeyError):
+                    LOG.exception("plan %s cannot be read", key)
+                    continue
+                found.append(SavedPlan(key, at, Answer(asked, formula, False, asked.version or 1, plan), mark))
+        return tuple(found)
 
     def _formula(self, asked: Asked) -> tuple[Formula, tuple[bool, int]]:
         """The formula of the version that is asked for; whether it was put away, and its newest version's number."""
@@ -352,10 +364,10 @@ class PlanBook:
         """Plan and keep under the client's own key; saving the same key again replaces what was asked."""
         if asked.version is None:
             asked = replace(asked, version=self.formulas.newest(self.formulas.get(asked.formula_id).id))
-        return self._keep(key, asked, self.preview(asked))
+        return self._keep(key, self.preview(asked))
 
-    def save_mixed(self, key: str, asked: Asked, mixed_at: datetime) -> SavedPlan:
-        """A plan for a dough that is mixed already: it is ready as long after that as its own course takes."""
+    def for_mixed(self, key: str, asked: Asked, mixed_at: datetime) -> SavedPlan:
+        """A plan for a dough that is mixed already, not kept yet: ready as long after that as its own course takes."""
         book = PlanBook(self.sessions, lambda: mixed_at - timedelta(hours=BEFORE_MIX_H))
         if asked.version is None:
             asked = replace(asked, version=self.formulas.newest(self.formulas.get(asked.formula_id).id))
@@ -371,12 +383,16 @@ class PlanBook:
             lasts = answer.plan.ready - times.mix
         if answer is None:
             raise AssertionError("no plan was tried")
-        return self._keep(key, asked, answer)
+        return SavedPlan(key, self.now(), answer)
 
-    def _keep(self, key: str, asked: Asked, answer: Answer) -> SavedPlan:
+    def keep(self, saved: SavedPlan) -> SavedPlan:
+        """Keep a plan as it is."""
+        return self._keep(saved.id, saved.answer)
+
+    def _keep(self, key: str, answer: Answer) -> SavedPlan:
         now = self.now()
         with self.sessions.begin() as session:
-            if any(Events(session).plain("bake_started", subject=key)):
+            if any(Events(session).plain(STARTED, subject=key)):
                 raise CraftError(
                     "plan", "This plan is on the bench: changed now, its record would not hold.", "Plan another one."
                 )
@@ -384,7 +400,7 @@ class PlanBook:
             if row is None:
                 row = PlanRow(id=key, created_at=now)
                 Plans(session).add(row)
-            row.formula_id = asked.formula_id
+            row.formula_id = answer.asked.formula_id
             row.formula = FORMULA.dump_python(answer.formula, mode="json")
             row.asked = ASKED.dump_python(answer.asked, mode="json")
             row.shown = PLAN.dump_python(answer.plan, mode="json")
@@ -406,7 +422,14 @@ class PlanBook:
     def all(self) -> tuple[PlanLine, ...]:
         """Saved plans, the latest wanted first."""
         with self.sessions() as session:
-            return tuple(_line(row, self.now()) for row in Plans(session).all())
+            events = Events(session)
+            begun = set(events.subjects(STARTED))
+            closed = {*events.subjects(FINISHED), *events.subjects(STOPPED)}
+            closed |= set(events.subjects_done("cut-1", self.now() - RESTS))
+            return tuple(
+                _begun(line, line.id in closed) if line.id in begun else line
+                for line in (_line(row, self.now()) for row in Plans(session).all())
+            )
 
     def put_away(self, key: str, away: bool = True) -> PlanLine:
         """Delete a plan, or bring it back."""
@@ -443,6 +466,11 @@ def _not_for_want_of_time(plan: Plan) -> bool:
 
 def _minute(at: datetime) -> datetime:
     return at.replace(second=0, microsecond=0)
+
+
+def _begun(line: PlanLine, closed: bool) -> PlanLine:
+    """The line of a plan that was brought to the bench, and left it if ``closed``."""
+    return replace(line, next_step=None, state="baked" if closed else "on_bench")
 
 
 def _line(row: PlanRow, now: datetime) -> PlanLine:

@@ -2,12 +2,12 @@
 
 from collections.abc import Callable
 from contextlib import suppress
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from datetime import date, datetime, timedelta
-from typing import Any
+from typing import Any, TypeVar
 from zoneinfo import ZoneInfo
 
-from pydantic import TypeAdapter
+from pydantic import TypeAdapter, ValidationError
 from sqlalchemy.orm import Session, sessionmaker
 
 from gentle_crust.core.culture.events import Event
@@ -18,23 +18,29 @@ from gentle_crust.core.readiness.outcome import looked
 from gentle_crust.core.scheduling.clock import zone_of
 from gentle_crust.core.scheduling.happened import check_order
 from gentle_crust.core.scheduling.remedies import changed
+from gentle_crust.kitchen import press_bodies as bodies
 from gentle_crust.kitchen import story as tale
-from gentle_crust.kitchen.bench import ABSENT, PRESENT, BenchBook
+from gentle_crust.kitchen.bench import ABSENT, PRESENT, BenchBook, on_bench
 from gentle_crust.kitchen.follow import Taken, mixed_of, value_of
 from gentle_crust.kitchen.local_time import instant_of
 from gentle_crust.kitchen.now import Now
 from gentle_crust.kitchen.plans import Asked, PlanBook, SavedPlan
+from gentle_crust.kitchen.press_bodies import Changed, is_step_key
 from gentle_crust.kitchen.settings import hour_of
 from gentle_crust.kitchen.story import CHANGE, Story, story_of
+from gentle_crust.problem import of_validation
 from gentle_crust.store.models import EventRow
 from gentle_crust.store.repositories import Events
+from gentle_crust.tidy import clean, sane
 
-OF_A_BAKE = {"core": (tale.CORE, "The core", 0.0, 110.0), "oven": (tale.OVEN, "The oven", 50.0, 500.0)}
+OF_A_BAKE = {"core": (bodies.CORE, "The core", 0.0, 110.0), "oven": (bodies.OVEN, "The oven", 50.0, 500.0)}
 """What is read of a bake: its kind, its words and its limits, C."""
 LOOK_AGAIN = timedelta(minutes=15)
 """When a step that was not due yet is looked at again, if nobody says (practice)."""
 LONG_GONE = timedelta(hours=6)
 """An hour that passed so long ago is meant for tomorrow."""
+MOVES = (bodies.STARTED, bodies.STEP, bodies.NOT_YET, bodies.CHANGED, bodies.READ, bodies.JUDGED, bodies.PROBE)
+"""Presses that move a dough's forecast: none is kept that it could not be carried on with."""
 READING = TypeAdapter(Taken)
 VERDICT = TypeAdapter(Verdict)
 QUESTION = TypeAdapter(Question)
@@ -48,6 +54,19 @@ class Press:
     kind: str
     at: datetime
     body: dict[str, Any]
+
+
+T = TypeVar("T")
+
+
+def _as_declared(read: Callable[[Any], T], value: Any, name: str) -> T:
+    """``value`` as it is declared. Raises CraftError, naming the part of it that is wrong."""
+    try:
+        return read(value)
+    except ValidationError as error:
+        first = of_validation(error)[0]
+        field = name if first.field == "body" else f"{name}.{first.field}"
+        raise CraftError(field, f"In the {name}, {first.sentence}", first.remedy) from error
 
 
 class _Once:
@@ -76,21 +95,34 @@ class Presses:
         saved = self.plans.open(key)
         if saved.answer.plan.times is None:
             raise CraftError("id", "This plan is of an older kind.", "Save it once more, then start it.")
-        self.press(key, (Press(event, tale.STARTED, self.now(), {}),))
+        with self.sessions() as session:
+            story = story_of(Events(session).plain(*tale.ALL, subject=key))
+        if story.started is not None and not on_bench(story, self.now()):
+            raise CraftError("plan", "This plan was baked already.", "Plan it again, then start that.")
+        self.press(key, (Press(event, bodies.STARTED, self.now(), {}),))
 
     def mixed(self, key: str, event: str, asked: Asked, mixed_at: datetime) -> None:
-        """A dough that was mixed without a plan: it gets one that begins with it, and is on the bench."""
+        """A dough that was mixed without a plan: it gets one that begins with it, and is on the bench.
+
+        It is carried to now before anything is kept: what is refused leaves nothing behind.
+        """
+        sane(mixed_at, "mixed_at")
         if mixed_at > self.now() + timedelta(minutes=1):
             raise CraftError("mixed_at", "That time is still to come.", "Give the time at which it was mixed.")
         if self.now() - mixed_at > timedelta(hours=24):
             raise CraftError("mixed_at", "That was more than a day ago.", "Give a time within the last day.")
         with self.sessions() as session:
-            there = Events(session).plain(tale.STARTED, subject=key)
+            there = Events(session).plain(bodies.STARTED, subject=key)
         if there:
             return
-        self.plans.save_mixed(key, asked, mixed_at)
-        mixed = Press(f"{event}-mix"[:60], tale.STEP, mixed_at, {"key": "mix-1"})
-        self.press(key, (Press(event, tale.STARTED, mixed_at, {}), mixed))
+        pressed = (
+            Press(event, bodies.STARTED, mixed_at, {}),
+            Press(f"{event}-mix"[:60], bodies.STEP, mixed_at, {"key": "mix-1", "skipped": False}),
+        )
+        plan = self.plans.for_mixed(key, asked, mixed_at)
+        self.bench.would_stand(plan, story_of([(each.id, each.kind, each.at, each.body) for each in pressed]))
+        self.plans.keep(plan)
+        self.press(key, pressed)
 
     def _saved(self, key: str) -> SavedPlan:
         kept = self.plans.some([key])
@@ -101,7 +133,7 @@ class Presses:
     def must_be_there(self, key: str) -> None:
         """Raise CraftError if that dough is not on the bench."""
         with self.sessions() as session:
-            if not Events(session).plain(tale.STARTED, subject=key):
+            if not Events(session).plain(bodies.STARTED, subject=key):
                 raise CraftError("id", "That dough is not on the bench.", "Start its plan first.")
 
     def press(self, key: str, presses: tuple[Press, ...]) -> None:
@@ -114,19 +146,35 @@ class Presses:
             for press in presses:
                 if press.id in known:
                     continue
-                body = self._checked(press, story, saved)
+                sane(press.at, "at")
+                before, body = story, self._checked(press, story, saved)
                 events.add(EventRow(id=press.id, kind=press.kind, subject=key, at=press.at, body=body))
                 told = (press.id, press.kind, press.at, body)
                 story = story_of([*_plain_events(story), told])
-            check_order(story.happened, max(self.now(), *(each.at for each in story.told)))
+                if any(each.id == press.id for each in story.unreadable):
+                    raise CraftError("body", "What was pressed cannot be kept as it is.", "Load the page anew.")
+                check_order(story.happened, max(self.now(), *(each.at for each in story.told)))
+                if press.kind in MOVES:
+                    self._must_stand(key, before, story)
         for press in presses:
             if press.id not in known:
                 self._took_culture(press, saved)
 
+    def _must_stand(self, key: str, before: Story, after: Story) -> None:
+        """Raise what a press would break; a dough that was broken before it is not the press's fault."""
+        try:
+            self.bench.one(key, after).carried()
+        except Exception:
+            try:
+                self.bench.one(key, before).carried()
+            except Exception:
+                return
+            raise
+
     def _took_culture(self, press: Press, saved: _Once) -> None:
         """Write into the culture's history what a levain took of it; one that will not have it holds up nothing."""
         key = str(press.body.get("key", ""))
-        if press.kind != tale.STEP or press.body.get("skipped") or not key.startswith("levain-"):
+        if press.kind != bodies.STEP or press.body.get("skipped") or not key.startswith("levain-"):
             return
         starter, builds = saved().answer.plan.starter, saved().answer.plan.levains
         number = int(key.removeprefix("levain-")) - 1
@@ -144,28 +192,30 @@ class Presses:
             raise CraftError("at", "That time is still to come.", "Give the time at which it was done.")
         if press.kind not in tale.PRESSES:
             raise CraftError("kind", f"'{press.kind}' is nothing that can be pressed.", "Load the page anew.")
-        if press.kind != tale.STARTED and story.started is None:
+        if press.kind != bodies.STARTED and story.started is None:
             raise CraftError("id", "That dough is not on the bench.", "Start its plan first.")
-        if press.kind == tale.STARTED and story.started is not None:
-            return dict(press.body)
+        if press.kind == bodies.STARTED and story.started is not None:
+            return {}
         keep = {
-            tale.STEP: self._step, tale.NOT_YET: self._until, tale.SNOOZED: self._until, tale.READ: self._reading,
-            tale.CHANGED: self._change, tale.JUDGED: self._judged, tale.NOTE: self._note, tale.OUTCOME: self._outcome,
-            tale.PROBE: self._probe,
+            bodies.STEP: self._step, bodies.NOT_YET: self._until, bodies.SNOOZED: self._until,
+            bodies.READ: self._reading, bodies.CHANGED: self._change, bodies.JUDGED: self._judged,
+            bodies.NOTE: self._note, bodies.OUTCOME: self._outcome, bodies.PROBE: self._probe,
         }.get(press.kind)  # fmt: skip
-        return dict(press.body) if keep is None else keep(press, story, saved)
+        if keep is None:
+            return {"width": int(press.body["width"]), "height": int(press.body["height"])} if press.body else {}
+        return keep(replace(press, body=clean(press.body)), story, saved)
 
     def _step(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
         key = str(press.body.get("key", ""))
-        if not tale.is_step_key(key):
-            raise CraftError("key", f"'{key}' is not a step.", "Load the page anew.")
+        if not is_step_key(key):
+            raise CraftError("key", f"'{key[:40]}' is not a step.", "Load the page anew.")
         return {"key": key, "skipped": bool(press.body.get("skipped"))}
 
     def _until(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
         key = str(press.body.get("key", ""))
         minutes = press.body.get("minutes", LOOK_AGAIN / timedelta(minutes=1))
-        if not tale.is_step_key(key):
-            raise CraftError("key", f"'{key}' is not a step.", "Load the page anew.")
+        if not is_step_key(key):
+            raise CraftError("key", f"'{key[:40]}' is not a step.", "Load the page anew.")
         if not isinstance(minutes, int | float) or not 1 <= minutes <= 720:
             raise CraftError("minutes", "The wait is not between 1 min and 12 h.", "Give minutes from 1 to 720.")
         until = (press.at + timedelta(minutes=float(minutes))).isoformat()
@@ -176,7 +226,7 @@ class Presses:
         if press.body.get("measure") in OF_A_BAKE:
             return self._in_the_oven(press, story)
         mixed = mixed_of(plan, story)
-        taken = READING.validate_python(press.body)
+        taken = _as_declared(READING.validate_python, press.body, "reading")
         kind, value = value_of(taken, plan)
         check(Reading((press.at - (mixed or press.at)) / timedelta(hours=1), kind, value, taken.sure))
         return {"kind": kind, "value": value, "sure": taken.sure}
@@ -193,7 +243,11 @@ class Presses:
         return {"kind": kind, "value": within("value", words, value, low, high, " C"), "sure": True}
 
     def _change(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
-        change = CHANGE.validate_python(press.body["change"])
+        _as_declared(Changed.model_validate, press.body.get("change"), "change")
+        change = _as_declared(CHANGE.validate_python, press.body["change"], "change")
+        for name in ("at", "until", "load_at"):
+            if (when := getattr(change, name)) is not None:
+                sane(when, f"change.{name}")
         if change.code in ("reshape", "flatbread") and story.happened.done("shape-1") is None:
             raise CraftError("change.code", "There is no shaped dough yet.", "Shape it first.")
         if story.happened.done("load-1") is not None:
@@ -206,12 +260,14 @@ class Presses:
 
     def _judged(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
         """A judgement as it was shown: what was asked, what was answered, and what it tells of the dough."""
-        key = saved().id
-        question = self.bench.question(key, press.body["cues"], press.body.get("stage"), story)
+        key, cues = saved().id, press.body.get("cues")
+        if not isinstance(cues, dict) or not all(isinstance(each, str | int | float) for each in cues.values()):
+            raise CraftError("cues", "What was seen is not said cue by cue.", "Press what you see once more.")
+        question = self.bench.question(key, cues, press.body.get("stage"), story)
         verdict = judge(question)
         return {
             "stage": verdict.stage,
-            "cues": press.body["cues"],
+            "cues": cues,
             "asked": QUESTION.dump_python(question, mode="json"),
             "verdict": VERDICT.dump_python(verdict, mode="json"),
             "looked": self._looked(key, question, story),
@@ -237,7 +293,14 @@ class Presses:
         how = press.body.get("how")
         if how not in ("under", "right", "over"):
             raise CraftError("how", "How it came out is not said.", "Choose under-proofed, right or over-proofed.")
-        return {"how": how}
+        more = {
+            name: value
+            for name, value in press.body.items()
+            if name != "how" and len(name) <= 40 and isinstance(value, str | int | float | bool)
+        }
+        if any(isinstance(value, str) and len(value) > 2000 for value in more.values()) or len(more) > 12:
+            raise CraftError("how", "Too much is said of the outcome.", "Put it into a note of up to 2,000 letters.")
+        return {"how": how, **more}
 
     def _probe(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
         return {"device": str(press.body.get("device", ""))[:60]}
@@ -249,7 +312,7 @@ class Presses:
             if not any(found == event for found, *_ in events):
                 raise CraftError("id", "That was never pressed here.", "Load the page anew.")
             body = {"event": event, "with": list(tale.same_step(story_of(events).told, event))}
-            Events(session).add(EventRow(id=withdrawal, kind=tale.WITHDRAWN, subject=key, at=self.now(), body=body))
+            Events(session).add(EventRow(id=withdrawal, kind=bodies.WITHDRAWN, subject=key, at=self.now(), body=body))
             taken = [f"{each}-t"[:60] for each in (event, *body["with"])]
             taken = [each for each in taken if Events(session).get(each)]
         starter = self.plans.open(key).answer.plan.starter
@@ -268,9 +331,11 @@ class Presses:
             if not any(found == event for found, *_ in told):
                 raise CraftError("id", "That was never pressed here.", "Load the page anew.")
             body = {"event": event, "at": at.isoformat()}
-            after = story_of([*told, (correction, tale.CORRECTED, self.now(), body)])
+            sane(at, "at")
+            before, after = story_of(told), story_of([*told, (correction, bodies.CORRECTED, self.now(), body)])
             check_order(after.happened, max(self.now(), *(each.at for each in after.told)))
-            events.add(EventRow(id=correction, kind=tale.CORRECTED, subject=key, at=self.now(), body=body))
+            self._must_stand(key, before, after)
+            events.add(EventRow(id=correction, kind=bodies.CORRECTED, subject=key, at=self.now(), body=body))
 
     def when(self, text: str, field: str = "at") -> datetime:
         """The instant of a written time: with its offset, or by the kitchen's wall clock as 2026-11-29T07:30."""

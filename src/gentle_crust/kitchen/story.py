@@ -5,24 +5,41 @@ from dataclasses import dataclass
 from datetime import datetime, timedelta
 from typing import Any
 
-from pydantic import TypeAdapter
+from pydantic import TypeAdapter, ValidationError
 
+from gentle_crust.core.errors import CraftError
 from gentle_crust.core.fermentation.readings import Looked, ReadingKind
-from gentle_crust.core.scheduling.happened import EXTRA_FOLD, Core, Deed, Happened, Held
+from gentle_crust.core.scheduling.happened import Core, Deed, Happened, Held
 from gentle_crust.core.scheduling.remedies import Change, changed
+from gentle_crust.kitchen.press_bodies import (
+    BODIES,
+    CHANGED,
+    CORE,
+    CORRECTED,
+    FINISHED,
+    JUDGED,
+    NOT_YET,
+    NOTE,
+    OUTCOME,
+    OVEN,
+    PHOTO,
+    PROBE,
+    READ,
+    READ_WITHDRAWN,
+    SNOOZED,
+    STARTED,
+    STEP,
+    STOPPED,
+    WITHDRAWN,
+)
 from gentle_crust.store.repositories import PlainEvent
+from gentle_crust.tidy import clean, sane
 
-READ, READ_WITHDRAWN = "reading", "reading_withdrawn"
-STARTED, STEP, NOT_YET, SNOOZED = "bake_started", "bake_step", "bake_not_yet", "bake_snoozed"
-NOTE, PHOTO, CHANGED, JUDGED = "bake_note", "bake_photo", "bake_changed", "bake_judged"
-OUTCOME, FINISHED, STOPPED, PROBE = "bake_outcome", "bake_finished", "bake_stopped", "bake_probe"
-WITHDRAWN, CORRECTED = "bake_withdrawn", "bake_corrected"
 PRESSES = (STARTED, STEP, NOT_YET, SNOOZED, NOTE, PHOTO, CHANGED, JUDGED, OUTCOME, FINISHED, STOPPED, PROBE, READ)
 ALL = (*PRESSES, READ_WITHDRAWN, WITHDRAWN, CORRECTED)
 CHANGE = TypeAdapter(Change)
 LOOKED = TypeAdapter(tuple[float, float, float, float])
 SHOWS = TypeAdapter(tuple[float, float, float, float, float])
-CORE, OVEN = "core_c", "oven_c"
 IN_THE_OVEN = (CORE, OVEN)
 """Readings of a bake: the loaf's core, and the oven beside its dial."""
 FAR_AHEAD = timedelta(seconds=90)
@@ -58,6 +75,8 @@ class Story:
     told: tuple[Told, ...]
     withdrawn: tuple[Told, ...]
     happened: Happened
+    unreadable: tuple[Told, ...] = ()
+    """Events that are kept but cannot be read: they count for nothing."""
 
     def of(self, *kinds: str) -> tuple[Told, ...]:
         """Events of some kinds."""
@@ -115,7 +134,11 @@ class Story:
 
 
 def story_of(events: Sequence[PlainEvent]) -> Story:
-    """A dough's story; ``events`` in the order of their time, those of one instant as they came in."""
+    """A dough's story; ``events`` in the order of their time, those of one instant as they came in.
+
+    An event that cannot be read is set aside, and all others count.
+    """
+    events, unreadable = _read(events)
     gone: set[str] = set()
     for _, kind, _, body in events:
         if kind in (WITHDRAWN, READ_WITHDRAWN):
@@ -129,7 +152,32 @@ def story_of(events: Sequence[PlainEvent]) -> Story:
     pressed = [Told(key, kind, corrected.get(key, at), body) for key, kind, at, body in events if kind in PRESSES]
     pressed.sort(key=lambda each: each.at)
     told = tuple(each for each in pressed if each.id not in gone)
-    return Story(told, tuple(each for each in pressed if each.id in gone), _happened(told))
+    return Story(told, tuple(each for each in pressed if each.id in gone), _happened(told), unreadable)
+
+
+def _read(events: Sequence[PlainEvent]) -> tuple[list[PlainEvent], tuple[Told, ...]]:
+    """Events whose body is what their kind holds, and those that cannot be read."""
+    good: list[PlainEvent] = []
+    odd = []
+    for key, kind, at, body in events:
+        cleaned = clean(body) if isinstance(body, dict) else {}
+        try:
+            BODIES[kind].model_validate(cleaned)
+            _check_times(kind, cleaned)
+            good.append((key, kind, sane(at, "at"), cleaned))
+        except (ValidationError, CraftError, KeyError, ValueError, OverflowError):
+            odd.append(Told(key, kind, at, cleaned))
+    return good, tuple(odd)
+
+
+def _check_times(kind: str, body: dict[str, Any]) -> None:
+    """Raise CraftError for a time in a body that no kitchen has."""
+    inside = body.get("change", {}) if kind == CHANGED else body
+    for name in ("at", "until", "load_at"):
+        if inside.get(name):
+            sane(datetime.fromisoformat(str(inside[name])), name)
+    if kind == CHANGED:
+        changed(Happened(), CHANGE.validate_python(body["change"]))
 
 
 def same_step(told: Sequence[Told], event: str) -> tuple[str, ...]:
@@ -168,8 +216,3 @@ def _is_core(told: Told) -> bool:
 def as_dict(told: Told) -> dict[str, Any]:
     """An event as the wire carries it."""
     return {"id": told.id, "kind": told.kind, "at": told.at, "body": told.body}
-
-
-def is_step_key(key: str) -> bool:
-    """Whether a key may name a step."""
-    return key.startswith(EXTRA_FOLD) or (key.rpartition("-")[2].isdigit() and bool(key.rpartition("-")[0]))

@@ -93,6 +93,17 @@ class Events:
         newest_first = wanted.order_by(EventRow.at.desc(), text("event.rowid DESC")).limit(last)
         return [_plain(row) for row in self.session.execute(newest_first)][::-1]
 
+    def about(self, subjects: tuple[str, ...], kinds: tuple[str, ...]) -> dict[str, list[PlainEvent]]:
+        """Events of some kinds about several subjects in one look, each subject's oldest first."""
+        found: dict[str, list[PlainEvent]] = {}
+        for start in range(0, len(subjects), 500):
+            wanted = select(EventRow.subject, *_PLAIN).where(
+                EventRow.subject.in_(subjects[start : start + 500]), EventRow.kind.in_(kinds)
+            )
+            for row in self.session.execute(wanted.order_by(EventRow.at, text("event.rowid"))):
+                found.setdefault(row[0], []).append((row[1], row[2], row[3], row[4]))
+        return found
+
     def of_keys(self, keys: tuple[str, ...]) -> list[PlainEvent]:
         """Events by their keys, the oldest first."""
         wanted = select(*_PLAIN).where(EventRow.id.in_(keys)).order_by(EventRow.at, text("event.rowid"))
@@ -116,6 +127,12 @@ class Events:
         """Whatever has an event of this kind, the one that had it first first."""
         wanted = select(EventRow.subject).where(EventRow.kind == kind).group_by(EventRow.subject)
         return list(self.session.scalars(wanted.order_by(func.min(EventRow.at))))
+
+    def subjects_done(self, step: str, before: datetime) -> list[str]:
+        """Whatever had a step done before an instant."""
+        key = func.json_extract(EventRow.body, "$.key")
+        wanted = select(EventRow.subject).where(EventRow.kind == "bake_step", key == step, EventRow.at < before)
+        return list(self.session.scalars(wanted.distinct()))
 
     def of(self, *kinds: str, subject: str = "") -> Sequence[EventRow]:
         """Events of some kinds about one subject, the oldest first; of one instant, as they came in."""
@@ -267,6 +284,15 @@ class Plans:
         store = str(self.session.get_bind().engine.url)
         rows = self.session.execute(living.order_by(PlanRow.ready, PlanRow.id))
         return [(row[0], row[1], f"{store} {row[0]} {row[1].isoformat()} {row[2]}") for row in rows]
+
+    def names(self, keys: Sequence[str]) -> dict[str, tuple[str, int]]:
+        """Name of the formula and pieces of some plans, put away or not, without reading what they showed."""
+        found: dict[str, tuple[str, int]] = {}
+        name, pieces = func.json_extract(PlanRow.formula, "$.name"), func.json_extract(PlanRow.asked, "$.pieces")
+        for start in range(0, len(keys), 500):
+            wanted = select(PlanRow.id, name, pieces).where(PlanRow.id.in_(keys[start : start + 500]))
+            found |= {row[0]: (str(row[1]), int(row[2] or 1)) for row in self.session.execute(wanted)}
+        return found
 
     def get(self, key: str) -> PlanRow | None:
         """One plan, put away or not."""

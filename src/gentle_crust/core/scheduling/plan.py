@@ -45,7 +45,7 @@ def make_plan(wish: Wish, kitchen: Kitchen, now: datetime, following: Following 
     cannot be met comes back as a plan with ``problems``.
     """
     check_wish(wish, kitchen)
-    if not timedelta(0) < wish.ready - now < LONGEST_AHEAD:
+    if following is None and not timedelta(0) < wish.ready - now < LONGEST_AHEAD:
         raise CraftError(
             "ready",
             "The bread is wanted in the past, or more than two weeks ahead.",

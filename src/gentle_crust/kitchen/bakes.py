@@ -1,0 +1,208 @@
+"""Bakes that were begun: a list of them, and each one's record, whatever became of it."""
+
+from dataclasses import dataclass
+from datetime import datetime
+from typing import Any, Literal
+
+from sqlalchemy.orm import Session, sessionmaker
+
+from gentle_crust.core.errors import CraftError
+from gentle_crust.core.scheduling.happened import EXTRA_FOLD, keys
+from gentle_crust.core.scheduling.result import Plan
+from gentle_crust.kitchen import press_bodies as bodies
+from gentle_crust.kitchen import story as tale
+from gentle_crust.kitchen.bench import on_bench
+from gentle_crust.kitchen.now import Now
+from gentle_crust.kitchen.plans import PlanBook
+from gentle_crust.kitchen.story import Story, Told, story_of
+from gentle_crust.store.repositories import Events, Plans
+
+BakeState = Literal["on_bench", "baked", "stopped"]
+
+
+@dataclass(frozen=True)
+class BakeLine:
+    """One line of the list of bakes. ``out``: when the last loaf came out, or it was stopped; None while it bakes."""
+
+    id: str
+    name: str
+    pieces: int
+    started: datetime
+    out: datetime | None
+    state: BakeState
+    how: str
+    """What was said of it last: under, right or over; empty if nothing was."""
+    notes: int
+    photos: int
+
+
+@dataclass(frozen=True)
+class RecordStep:
+    """A step as it was done, or left out; ``planned`` for when, None for one that no plan asked for."""
+
+    key: str
+    kind: str
+    title: str
+    at: datetime
+    planned: datetime | None
+    skipped: bool
+
+
+@dataclass(frozen=True)
+class RecordReading:
+    """Something that was measured: a rise (fraction) or C."""
+
+    id: str
+    at: datetime
+    kind: str
+    value: float
+
+
+@dataclass(frozen=True)
+class RecordVerdict:
+    """A judgement: the stage, the verdict, and what to do by it, as they were shown."""
+
+    at: datetime
+    stage: str
+    verdict: str
+    do: str
+
+
+@dataclass(frozen=True)
+class RecordWords:
+    """Words that were written: a note, or a change of course."""
+
+    id: str
+    at: datetime
+    text: str
+
+
+@dataclass(frozen=True)
+class RecordPhoto:
+    """A photograph, by its key, with its size in px."""
+
+    id: str
+    at: datetime
+    width: int
+    height: int
+
+
+@dataclass(frozen=True)
+class RecordOutcome:
+    """How it came out, and whatever else was said then."""
+
+    id: str
+    at: datetime
+    how: str
+    more: dict[str, Any]
+
+
+@dataclass(frozen=True)
+class BakeRecord:
+    """A bake from its first press to its last."""
+
+    line: BakeLine
+    each_g: float
+    vessel_id: str
+    steps: tuple[RecordStep, ...]
+    readings: tuple[RecordReading, ...]
+    verdicts: tuple[RecordVerdict, ...]
+    changes: tuple[RecordWords, ...]
+    notes: tuple[RecordWords, ...]
+    photos: tuple[RecordPhoto, ...]
+    outcomes: tuple[RecordOutcome, ...]
+    unreadable: tuple[Told, ...]
+
+
+class BakesBook:
+    """All bakes of a kitchen."""
+
+    def __init__(self, sessions: sessionmaker[Session], now: Now) -> None:
+        self.sessions, self.now = sessions, now
+        self.plans = PlanBook(sessions, now)
+
+    def all(self) -> tuple[BakeLine, ...]:
+        """Every bake that was begun, the latest first."""
+        with self.sessions() as session:
+            about = Plans(session).names(Events(session).subjects(bodies.STARTED))
+            told = Events(session).about(tuple(about), tale.ALL)
+        lines = [self._line(key, *about[key], story_of(told.get(key, []))) for key in about]
+        return tuple(sorted(lines, key=lambda line: line.out or line.started, reverse=True))
+
+    def one(self, key: str) -> BakeRecord:
+        """One bake's record. Raises CraftError if that was never begun."""
+        saved = self.plans.open(key)
+        with self.sessions() as session:
+            story = story_of(Events(session).plain(*tale.ALL, subject=key))
+        if story.started is None:
+            raise CraftError("id", "That plan was never begun.", "Choose one from the list of bakes.")
+        asked, plan = saved.answer.asked, saved.answer.plan
+        line = self._line(key, saved.answer.formula.name, int(asked.pieces or 1), story)
+        return BakeRecord(
+            line=line,
+            each_g=float(asked.scaling_weight_g or 0),
+            vessel_id=asked.vessel_id or "",
+            steps=_steps(plan, story),
+            readings=tuple(
+                RecordReading(each.id, each.at, each.body["kind"], float(each.body["value"]))
+                for each in story.of(bodies.READ)
+            ),
+            verdicts=tuple(_verdict(each) for each in story.of(bodies.JUDGED)),
+            changes=tuple(
+                RecordWords(each.id, each.at, str(each.body.get("sentence", ""))) for each in story.of(bodies.CHANGED)
+            ),
+            notes=tuple(RecordWords(each.id, each.at, each.body["text"]) for each in story.of(bodies.NOTE)),
+            photos=tuple(
+                RecordPhoto(each.id, each.at, int(each.body["width"]), int(each.body["height"]))
+                for each in story.of(bodies.PHOTO)
+            ),
+            outcomes=tuple(_outcome(each) for each in story.of(bodies.OUTCOME)),
+            unreadable=story.unreadable,
+        )
+
+    def _line(self, key: str, name: str, pieces: int, story: Story) -> BakeLine:
+        state = self._state(story)
+        outs = [deed.at for deed in story.happened.deeds if deed.key.startswith("out-") and not deed.skipped]
+        closing = story.of(bodies.FINISHED, bodies.STOPPED)
+        out = max(outs, default=None) or (closing[-1].at if closing else None)
+        outcome = story.last(bodies.OUTCOME)
+        return BakeLine(
+            id=key,
+            name=name,
+            pieces=pieces,
+            started=story.started or self.now(),
+            out=None if state == "on_bench" and not outs else out,
+            state=state,
+            how="" if outcome is None else str(outcome.body["how"]),
+            notes=len(story.of(bodies.NOTE)),
+            photos=len(story.of(bodies.PHOTO)),
+        )
+
+    def _state(self, story: Story) -> BakeState:
+        if story.of(bodies.STOPPED):
+            return "stopped"
+        return "on_bench" if on_bench(story, self.now()) else "baked"
+
+
+def _steps(plan: Plan, story: Story) -> tuple[RecordStep, ...]:
+    """What was done and left out, in order of time, each beside when it was planned for."""
+    planned = dict(zip(keys(plan.steps), plan.steps, strict=True))
+    found = []
+    for deed in story.happened.deeds:
+        step = planned.get(deed.key)
+        extra = "Extra fold" if deed.key.startswith(EXTRA_FOLD) else deed.key.rsplit("-", 1)[0].replace("_", " ")
+        title = extra.capitalize() if step is None else step.title
+        kind = "fold" if deed.key.startswith(EXTRA_FOLD) else deed.key.rsplit("-", 1)[0]
+        found.append(RecordStep(deed.key, kind, title, deed.at, None if step is None else step.at, deed.skipped))
+    return tuple(found)
+
+
+def _verdict(told: Told) -> RecordVerdict:
+    verdict = told.body["verdict"]
+    action = verdict.get("action") or {}
+    return RecordVerdict(told.at, str(told.body["stage"]), str(verdict.get("verdict", "")), str(action.get("do", "")))
+
+
+def _outcome(told: Told) -> RecordOutcome:
+    more = {name: value for name, value in told.body.items() if name != "how"}
+    return RecordOutcome(told.id, told.at, str(told.body["how"]), more)

@@ -1,0 +1,31 @@
+"""What comes from outside, made fit to keep: text without broken letters, times that a kitchen can have."""
+
+import re
+from datetime import UTC, datetime
+from typing import Any
+
+from gentle_crust.core.errors import CraftError
+
+EARLIEST, LATEST = datetime(2000, 1, 1, tzinfo=UTC), datetime(2100, 1, 1, tzinfo=UTC)
+_BROKEN = re.compile(r"[\ud800-\udfff]")
+_CONTROL = re.compile(r"[\x00-\x08\x0b\x0c\x0e-\x1f\x7f]")
+
+
+def clean(value: Any) -> Any:
+    """``value`` as JSON holds it, with half letters marked and control characters left out of all its texts."""
+    if isinstance(value, str):
+        return _CONTROL.sub("", _BROKEN.sub("\ufffd", value))
+    if isinstance(value, dict):
+        return {clean(key): clean(each) for key, each in value.items()}
+    if isinstance(value, list | tuple):
+        return [clean(each) for each in value]
+    return value
+
+
+def sane(at: datetime, field: str) -> datetime:
+    """``at`` if it has its offset and lies in this century. Raises CraftError, naming ``field``, if not."""
+    if at.tzinfo is None:
+        raise CraftError(field, "That time does not say in which zone it is.", "End it with Z or its offset, +01:00.")
+    if not EARLIEST.replace(tzinfo=None) <= at.replace(tzinfo=None) <= LATEST.replace(tzinfo=None):
+        raise CraftError(field, f"The year {at.year} is none that this kitchen can have.", "Correct the date.")
+    return at
