@@ -69,7 +69,7 @@ def test_no_acknowledged_press_is_lost_by_a_kill(folder, sessions):
 
 
 def test_times_are_kept_to_the_second(sessions):
-    from tests.api.test_bench import Day
+    from tests.api.conftest import Day
 
     day = Day(sessions)
     day.press("bake_started")

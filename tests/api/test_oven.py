@@ -14,8 +14,8 @@ def test_a_bake_is_drawn_up_with_its_steps_and_cautions(client):
     found = client.post("/api/oven/bake", json=WAY).get_json()
     assert found["done_min"] and found["curve"][0]["min"] == -found["preheat_min"]
     assert found["touches"][0]["kind"] == "preheat"
-    codes = [caution["code"] for touch in found["touches"] for caution in touch["cautions"]]
-    assert "lid_steam" in codes and len(codes) == len(set(codes))
+    codes = {touch["kind"]: [caution["code"] for caution in touch["cautions"]] for touch in found["touches"]}
+    assert codes["vent"] == ["lid_steam"] and "hot_iron" in codes["load"] and codes["out"] == ["hot_iron"]
     colours = [point["colour"] for point in found["curve"]]
     assert colours == sorted(colours)
 

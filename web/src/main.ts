@@ -16,6 +16,8 @@ const router = createRouter({
     { path: '/', redirect: '/plan' },
     { path: '/bench', name: 'bench', component: () => import('./rooms/bench/BenchRoom.vue') },
     { path: '/bench/:id', name: 'bench-dough', component: () => import('./rooms/bench/BenchRoom.vue') },
+    { path: '/bakes', name: 'bakes', component: () => import('./rooms/bakes/BakesRoom.vue') },
+    { path: '/bakes/:id', name: 'bake', component: () => import('./rooms/bakes/BakeRecord.vue') },
     { path: '/plan', name: 'plan', component: PlanRoom },
     { path: '/plan/:id', name: 'saved', component: PlanRoom },
     { path: '/formulas', name: 'formulas', component: () => import('./rooms/formulas/FormulasRoom.vue') },

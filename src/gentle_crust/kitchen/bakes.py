@@ -98,6 +98,15 @@ class RecordOutcome:
 
 
 @dataclass(frozen=True)
+class UnreadableEvent:
+    """Something that is kept but cannot be read: its key, its kind, and when it came."""
+
+    id: str
+    kind: str
+    at: datetime
+
+
+@dataclass(frozen=True)
 class BakeRecord:
     """A bake from its first press to its last."""
 
@@ -111,7 +120,7 @@ class BakeRecord:
     notes: tuple[RecordWords, ...]
     photos: tuple[RecordPhoto, ...]
     outcomes: tuple[RecordOutcome, ...]
-    unreadable: tuple[Told, ...]
+    unreadable: tuple[UnreadableEvent, ...]
 
 
 class BakesBook:
@@ -157,7 +166,7 @@ class BakesBook:
                 for each in story.of(bodies.PHOTO)
             ),
             outcomes=tuple(_outcome(each) for each in story.of(bodies.OUTCOME)),
-            unreadable=story.unreadable,
+            unreadable=tuple(UnreadableEvent(each.id, each.kind, each.at) for each in story.unreadable),
         )
 
     def _line(self, key: str, name: str, pieces: int, story: Story) -> BakeLine:

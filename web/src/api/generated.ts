@@ -4,6 +4,40 @@
  */
 
 export interface paths {
+    "/api/bakes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every bake that was begun. */
+        get: operations["bench_list_bakes_bakes_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bakes/{key}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What was done, read, judged, written and photographed of one bake. */
+        get: operations["bench_bake_record_bakes__key__get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bench": {
         parameters: {
             query?: never;
@@ -1283,12 +1317,16 @@ export interface components {
             sleep_from?: string | null;
             /** Sleep To */
             sleep_to?: string | null;
+            /** Stand C */
+            stand_c?: number | null;
             /** Tap C */
             tap_c?: number | null;
             /** Version */
             version?: number | null;
             /** Vessel Id */
             vessel_id?: string | null;
+            /** Yeast Percent */
+            yeast_percent?: number | null;
             /**
              * Yeast Supplement Percent
              * @default 0
@@ -1369,6 +1407,11 @@ export interface components {
             sleep_from?: string | null;
             /** Sleep To */
             sleep_to?: string | null;
+            /**
+             * Stand C
+             * @description A warm or cool place for levain, bulk and proof; omitted: the kitchen
+             */
+            stand_c?: number | null;
             /** Tap C */
             tap_c?: number | null;
             /**
@@ -1378,6 +1421,11 @@ export interface components {
             version?: number | null;
             /** Vessel Id */
             vessel_id?: string | null;
+            /**
+             * Yeast Percent
+             * @description Yeast in the dough; omitted: the formula's
+             */
+            yeast_percent?: number | null;
             /**
              * Yeast Supplement Percent
              * @default 0
@@ -1441,6 +1489,43 @@ export interface components {
             steps: components["schemas"]["CareShown"][];
         };
         /**
+         * BakeAnswer
+         * @description One bake's record.
+         */
+        BakeAnswer: {
+            bake: components["schemas"]["BakeRecord"];
+        };
+        /**
+         * BakeLine
+         * @description One line of the list of bakes. ``out``: when the last loaf came out, or it was stopped; None while it bakes.
+         */
+        BakeLine: {
+            /** How */
+            how: string;
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Notes */
+            notes: number;
+            /** Out */
+            out: string | null;
+            /** Photos */
+            photos: number;
+            /** Pieces */
+            pieces: number;
+            /**
+             * Started
+             * Format: date-time
+             */
+            started: string;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "on_bench" | "baked" | "stopped";
+        };
+        /**
          * BakeProfile
          * @description A whole bake of one load, and how many loads the pieces need.
          */
@@ -1475,6 +1560,38 @@ export interface components {
             short_k: number;
             /** Stages */
             stages: components["schemas"]["BakeStage"][];
+            /**
+             * Steam
+             * @default []
+             */
+            steam: components["schemas"]["Steaming"][];
+        };
+        /**
+         * BakeRecord
+         * @description A bake from its first press to its last.
+         */
+        BakeRecord: {
+            /** Changes */
+            changes: components["schemas"]["RecordWords"][];
+            /** Each G */
+            each_g: number;
+            line: components["schemas"]["BakeLine"];
+            /** Notes */
+            notes: components["schemas"]["RecordWords"][];
+            /** Outcomes */
+            outcomes: components["schemas"]["RecordOutcome"][];
+            /** Photos */
+            photos: components["schemas"]["RecordPhoto"][];
+            /** Readings */
+            readings: components["schemas"]["RecordReading"][];
+            /** Steps */
+            steps: components["schemas"]["RecordStep"][];
+            /** Unreadable */
+            unreadable: components["schemas"]["UnreadableEvent"][];
+            /** Verdicts */
+            verdicts: components["schemas"]["RecordVerdict"][];
+            /** Vessel Id */
+            vessel_id: string;
         };
         /**
          * BakeStage
@@ -1491,6 +1608,14 @@ export interface components {
             setpoint_c: number;
         };
         /**
+         * BakesAnswer
+         * @description All bakes, the latest first.
+         */
+        BakesAnswer: {
+            /** Bakes */
+            bakes: components["schemas"]["BakeLine"][];
+        };
+        /**
          * BenchAnswer
          * @description Everything at the bench; ``unchanged`` with nothing else if the browser has it already.
          */
@@ -1500,6 +1625,11 @@ export interface components {
              * @default []
              */
             absences: components["schemas"]["AwayNote"][];
+            /**
+             * Aside
+             * @default []
+             */
+            aside: components["schemas"]["SetAside"][];
             /**
              * Clock Back
              * @default false
@@ -3673,7 +3803,7 @@ export interface components {
              * Field
              * @enum {string}
              */
-            field: "ready" | "proof" | "culture" | "vessel" | "dough_c" | "levain_percent" | "yeast_supplement_percent";
+            field: "ready" | "proof" | "culture" | "vessel" | "dough_c" | "levain_percent" | "yeast_supplement_percent" | "yeast_percent" | "stand_c" | "school";
             /** Sentence */
             sentence: string;
             /** Value */
@@ -4370,6 +4500,12 @@ export interface components {
              * Format: date-time
              */
             saved_at: string;
+            /**
+             * State
+             * @default planned
+             * @enum {string}
+             */
+            state: "planned" | "on_bench" | "baked";
         };
         /**
          * PlanTimes
@@ -4864,8 +5000,119 @@ export interface components {
             id: string;
             /** Name */
             name: string;
+            /**
+             * Unreadable
+             * @default []
+             */
+            unreadable: components["schemas"]["ToldAnswer"][];
             /** Withdrawn */
             withdrawn: components["schemas"]["ToldAnswer"][];
+        };
+        /**
+         * RecordOutcome
+         * @description How it came out, and whatever else was said then.
+         */
+        RecordOutcome: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** How */
+            how: string;
+            /** Id */
+            id: string;
+            /** More */
+            more: {
+                [key: string]: unknown;
+            };
+        };
+        /**
+         * RecordPhoto
+         * @description A photograph, by its key, with its size in px.
+         */
+        RecordPhoto: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Height */
+            height: number;
+            /** Id */
+            id: string;
+            /** Width */
+            width: number;
+        };
+        /**
+         * RecordReading
+         * @description Something that was measured: a rise (fraction) or C.
+         */
+        RecordReading: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Id */
+            id: string;
+            /** Kind */
+            kind: string;
+            /** Value */
+            value: number;
+        };
+        /**
+         * RecordStep
+         * @description A step as it was done, or left out; ``planned`` for when, None for one that no plan asked for.
+         */
+        RecordStep: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Key */
+            key: string;
+            /** Kind */
+            kind: string;
+            /** Planned */
+            planned: string | null;
+            /** Skipped */
+            skipped: boolean;
+            /** Title */
+            title: string;
+        };
+        /**
+         * RecordVerdict
+         * @description A judgement: the stage, the verdict, and what to do by it, as they were shown.
+         */
+        RecordVerdict: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Do */
+            do: string;
+            /** Stage */
+            stage: string;
+            /** Verdict */
+            verdict: string;
+        };
+        /**
+         * RecordWords
+         * @description Words that were written: a note, or a change of course.
+         */
+        RecordWords: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Id */
+            id: string;
+            /** Text */
+            text: string;
         };
         /**
          * RefusedPress
@@ -4876,6 +5123,11 @@ export interface components {
             field: string;
             /** Id */
             id: string;
+            /**
+             * Keep
+             * @default false
+             */
+            keep: boolean;
             /** Remedy */
             remedy: string;
             /** Sentence */
@@ -5057,6 +5309,11 @@ export interface components {
          */
         SavedPlanAnswer: {
             asked: components["schemas"]["Asked"];
+            /**
+             * Baked
+             * @default false
+             */
+            baked: boolean;
             followed: components["schemas"]["Plan"] | null;
             formula: components["schemas"]["Formula"];
             /** Formula Put Away */
@@ -5174,6 +5431,18 @@ export interface components {
          */
         ScoreAnswer: {
             score: components["schemas"]["Score"];
+        };
+        /**
+         * SetAside
+         * @description A dough that cannot be carried on with, by its plan's key and name, and why: all others are.
+         */
+        SetAside: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Sentence */
+            sentence: string;
         };
         /**
          * Settings
@@ -5652,6 +5921,32 @@ export interface components {
             ready: number;
         };
         /**
+         * Steaming
+         * @description One thing that goes in (or comes out) to make steam, minutes from loading (before it: negative).
+         *
+         *     ``g`` of it, None where it is not weighed.
+         */
+        Steaming: {
+            /** G */
+            g: number | null;
+            /** Minute */
+            minute: number;
+            /** Text */
+            text: string;
+            /** Title */
+            title: string;
+            /**
+             * Way
+             * @enum {string}
+             */
+            way: "in" | "out";
+            /**
+             * What
+             * @enum {string}
+             */
+            what: "stones" | "pan" | "towels" | "water" | "ice" | "spray" | "steam";
+        };
+        /**
          * Step
          * @description One line of the ladder. ``minutes`` are hands-on; a step with none runs by itself.
          */
@@ -5672,6 +5967,11 @@ export interface components {
             span: components["schemas"]["TimeSpan"] | null;
             /** Title */
             title: string;
+            /**
+             * What
+             * @default
+             */
+            what: string;
         };
         /**
          * SwapAnswer
@@ -5859,6 +6159,11 @@ export interface components {
             text: string;
             /** Title */
             title: string;
+            /**
+             * What
+             * @default
+             */
+            what: string;
         };
         /**
          * TurnAnswer
@@ -5910,6 +6215,21 @@ export interface components {
             sentence: string;
             /** Value */
             value: number | null;
+        };
+        /**
+         * UnreadableEvent
+         * @description Something that is kept but cannot be read: its key, its kind, and when it came.
+         */
+        UnreadableEvent: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Id */
+            id: string;
+            /** Kind */
+            kind: string;
         };
         /**
          * UsualFlour
@@ -6441,6 +6761,66 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    bench_list_bakes_bakes_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BakesAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
+    bench_bake_record_bakes__key__get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BakeAnswer"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProblemDocument"][];
+                };
+            };
+        };
+    };
     bench_look_bench_get: {
         parameters: {
             query?: {

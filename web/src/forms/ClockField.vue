@@ -10,8 +10,9 @@ watch(model, (value) => (text.value = value))
 /** 7, 730, 7.30 and 7:30 are all half past seven or seven; anything else goes to the server, which says why not. */
 function read() {
   const found = /^(\d{1,2})(?:[:.h ]?(\d{2}))?$/.exec(text.value.trim())
-  model.value = found ? `${found[1]!.padStart(2, '0')}:${found[2] ?? '00'}` : text.value.trim()
-  text.value = model.value
+  const said = found ? `${found[1]!.padStart(2, '0')}:${found[2] ?? '00'}` : text.value.trim()
+  if (said !== model.value) model.value = said
+  text.value = said
 }
 
 function move(minutes: number) {

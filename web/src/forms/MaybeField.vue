@@ -30,7 +30,7 @@ function read(written: string): number | null | undefined {
 
 function take() {
   const value = read(text.value)
-  if (value !== undefined) model.value = value
+  if (value !== undefined && value !== model.value) model.value = value
 }
 </script>
 

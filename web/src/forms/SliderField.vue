@@ -1,22 +1,27 @@
 <script setup lang="ts">
+import { useByHand } from './useByHand'
+
 defineProps<{ label: string; said: string; min: number; max: number; step: number; counts?: string }>()
 const model = defineModel<number>({ required: true })
+const { hand, byHand } = useByHand()
+const slid = (value: number | number[]) => byHand() && (model.value = Number(value))
 </script>
 
 <template>
-  <div class="slide">
+  <div class="slide" v-bind="hand">
     <div class="head">
       <span class="small quiet">{{ label }}</span>
       <output class="value" :data-counts="counts">{{ said }}</output>
     </div>
     <ElSlider
-      v-model="model"
-      :min="min"
-      :max="max"
+      :model-value="model"
+      :min="Math.min(min, model)"
+      :max="Math.max(max, model)"
       :step="step"
       :show-tooltip="false"
       :aria-label="label"
       :format-value-text="() => said"
+      @update:model-value="slid"
     />
   </div>
 </template>

@@ -11,27 +11,39 @@ export type PressKind = Schemas['PressBody']['kind']
 type Waiting = Schemas['PressBody']
 
 const QUEUE = 'gentle-crust.presses'
+const STUCK = 'gentle-crust.presses.stuck'
 const SLOWEST = 2000
 /** A page that nobody looks at still has to know what was done elsewhere: it calls for what is due. */
 const OUT_OF_SIGHT = 10_000
 const PHOTO = 'photo:'
 
 const bench = shallowRef<Bench | null>(null)
-const waiting = shallowRef<Waiting[]>(stored())
+const waiting = shallowRef<Waiting[]>(stored(QUEUE))
 const photosWaiting = ref(0)
 const offline = ref(false)
 const refused = ref('')
-/** The last thing pressed here, to be taken back with one tap. */
-const last = shallowRef<{ id: string; dough: string; says: string; kind: PressKind } | null>(null)
+interface Pressed {
+  id: string
+  dough: string
+  says: string
+  kind: PressKind
+}
+/** What was pressed here, the latest last: each can be taken back with one tap, as far back as wanted. */
+const pressed = shallowRef<Pressed[]>([])
+const last = computed(() => pressed.value.at(-1) ?? null)
+/** Presses that are on their way to the server just now: taking one back is a press of its own. */
+const underWay = new Set<string>()
+/** Presses that the server could not take: kept until somebody says what is to become of them. */
+const stuck = shallowRef<Waiting[]>(stored(STUCK))
 let heard = { at: 0, says: 0, rate: 1 }
 let sending = false
 let users = 0
 let timer: ReturnType<typeof setTimeout> | undefined
 let telling: ReturnType<typeof setTimeout> | undefined
 
-function stored(): Waiting[] {
+function stored(name: string): Waiting[] {
   try {
-    const found = JSON.parse(localStorage.getItem(QUEUE) ?? '[]') as Waiting[]
+    const found = JSON.parse(localStorage.getItem(name) ?? '[]') as Waiting[]
     return Array.isArray(found) ? found : []
   } catch {
     return []
@@ -39,13 +51,21 @@ function stored(): Waiting[] {
 }
 
 /** Presses that are not with the server yet are kept in the browser, whatever happens to the page. */
-function keep(presses: Waiting[]) {
-  waiting.value = presses
+function keep(presses: Waiting[], list = waiting, name = QUEUE) {
+  list.value = presses
   try {
-    localStorage.setItem(QUEUE, JSON.stringify(presses))
+    localStorage.setItem(name, JSON.stringify(presses))
   } catch {
     /* Full: they are still held by the page. */
   }
+}
+
+/** Out of the way of the others, and kept all the same. */
+function setAside(ids: Set<string>) {
+  if (!ids.size) return
+  const odd = waiting.value.filter((each) => ids.has(each.id))
+  keep([...stuck.value, ...odd], stuck, STUCK)
+  keep(waiting.value.filter((each) => !ids.has(each.id)))
 }
 
 function took(found: Bench) {
@@ -85,9 +105,12 @@ async function send() {
   let more = false
   try {
     const presses = waiting.value.slice(0, 400)
+    presses.forEach((each) => underWay.add(each.id))
     const sent_at = new Date(programNow()).toISOString()
     const answer = await ask(api.POST('/api/bench/presses', { body: { sent_at, presses } }))
+    setAside(new Set(answer.refused.filter((each) => each.keep).map((each) => each.id)))
     const settled = new Set([...answer.taken, ...answer.refused.map((each) => each.id)])
+    forget(answer.refused.map((each) => each.id))
     keep(waiting.value.filter((each) => !settled.has(each.id)))
     const first = answer.refused[0]
     if (first) refused.value = `${first.sentence} ${first.remedy}`
@@ -98,20 +121,25 @@ async function send() {
     const said = error instanceof Refused ? error : null
     offline.value = !said?.message
     if (said?.message) refused.value = said.message
-    more = dropUnreadable(said)
+    more = passUnreadable(said)
   } finally {
     sending = false
+    underWay.clear()
   }
   await (more ? send() : sendPhotos())
 }
 
 /** Presses that the program cannot even read, of an older page for one, must not hold up those behind them. */
-function dropUnreadable(said: Refused | null): boolean {
+function passUnreadable(said: Refused | null): boolean {
   const places = new Set((said?.errors ?? []).map((each) => /^presses\.(\d+)\b/.exec(each.field)?.[1]))
-  const left = waiting.value.filter((_, index) => !places.has(String(index)))
-  const dropped = left.length < waiting.value.length
-  if (dropped) keep(left)
-  return dropped
+  const odd = waiting.value.filter((_, index) => places.has(String(index)))
+  setAside(new Set(odd.map((each) => each.id)))
+  return odd.length > 0
+}
+
+/** What was refused, or taken back, can no longer be taken back. */
+function forget(ids: string[]) {
+  if (ids.length) pressed.value = pressed.value.filter((each) => !ids.includes(each.id))
 }
 
 interface WaitingPhoto {
@@ -160,7 +188,7 @@ export function useBench() {
     const one: Waiting = { id: newKey(), dough, kind, at: at ?? new Date(programNow()).toISOString(), body }
     keep([...waiting.value, one])
     refused.value = ''
-    if (says) last.value = { id: one.id, dough, says, kind }
+    if (says) pressed.value = [...pressed.value, { id: one.id, dough, says, kind }]
     return send().then(() => {
       tellOthers()
       return one.id
@@ -177,9 +205,9 @@ export function useBench() {
 
   /** Take something back; what was not sent yet is simply not sent. */
   async function takeBack(dough: string, event: string) {
-    const absence = last.value?.id === event && last.value.kind === 'absence'
-    last.value = null
-    if (waiting.value.some((each) => each.id === event)) {
+    const absence = pressed.value.some((each) => each.id === event && each.kind === 'absence')
+    forget([event])
+    if (waiting.value.some((each) => each.id === event) && !underWay.has(event)) {
       return keep(waiting.value.filter((each) => each.id !== event))
     }
     await press(dough, absence ? 'absence_withdrawn' : 'bake_withdrawn', { event }, '')
@@ -192,10 +220,34 @@ export function useBench() {
     await sendPhotos()
   }
 
+  /** Try again what could not be taken, or forget it. */
+  function unstick(again: boolean) {
+    const odd = stuck.value
+    keep([], stuck, STUCK)
+    if (!again) return Promise.resolve()
+    keep([...waiting.value, ...odd])
+    return send()
+  }
+
   /** The bench with what was pressed here and is still on its way. */
   const doughs = computed<BenchDough[]>(() => (bench.value?.doughs ?? []).map(withWaiting))
   const waits = computed(() => waiting.value.length + photosWaiting.value)
-  return { bench, doughs, offline, waits, refused, last, press, takeBack, photograph, follow, poll, took }
+  return {
+    bench,
+    doughs,
+    offline,
+    waits,
+    refused,
+    last,
+    stuck,
+    press,
+    takeBack,
+    unstick,
+    photograph,
+    follow,
+    poll,
+    took,
+  }
 }
 
 function withWaiting(dough: BenchDough): BenchDough {

@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, onScopeDispose, ref, watch } from 'vue'
-import { useRoute, useRouter } from 'vue-router'
+import { RouterLink, useRoute, useRouter } from 'vue-router'
 import { api, ask, type Schemas } from '../../api/client'
 import BenchRibbons from '../../charts/BenchRibbons.vue'
 import ClockField from '../../forms/ClockField.vue'
 import { useBench, type BenchDough, type LiveStep } from '../../shell/bench'
 import { useNow } from '../../shell/kitchen'
 import { newKey } from '../../shell/keys'
+import { shortcuts } from '../../shell/shortcuts'
 import { useUnits } from '../../shell/units'
 import { fill, words } from '../../words'
 import { shrunk } from '../cultures/picture'
@@ -24,7 +25,7 @@ import { useAwake } from './useAwake'
 
 /** The bench: what is alive now, the next thing to do as large as can be, and one tap for it. */
 const t = words.bench
-const { bench, doughs, offline, waits, refused, press, takeBack, photograph } = useBench()
+const { bench, doughs, offline, waits, refused, stuck, press, takeBack, unstick, photograph } = useBench()
 const now = useNow()
 const route = useRoute()
 const router = useRouter()
@@ -67,9 +68,10 @@ async function tap(kind: Parameters<typeof press>[1], body: Record<string, unkno
 }
 const stepSays = (text: string, one: LiveStep, more: Record<string, string> = {}) =>
   fill(text, { step: one.title, ...more })
-const done = () => step.value && tap('bake_step', { key: step.value.key }, stepSays(t.says.done, step.value))
-const skip = () =>
-  step.value && tap('bake_step', { key: step.value.key, skipped: true }, stepSays(t.says.skipped, step.value))
+const done = (shown: LiveStep) => tap('bake_step', { key: shown.key }, stepSays(t.says.done, shown))
+const skip = (shown: LiveStep) =>
+  tap('bake_step', { key: shown.key, skipped: true }, stepSays(t.says.skipped, shown))
+const thing = ref<InstanceType<typeof NextThing> | null>(null)
 function notYet(minutes: number) {
   if (!step.value) return
   const at = clock(now.value + minutes * 60_000)
@@ -155,12 +157,13 @@ function beAway() {
 
 function keys(event: KeyboardEvent) {
   const target = event.target as HTMLElement
+  if (!shortcuts.value || event.repeat) return
   if (event.ctrlKey || event.metaKey || event.altKey || sheet.value) return
   if (target.closest('input, textarea, select, [contenteditable]')) return
   const act: Record<string, () => unknown> = {
-    d: done,
-    s: skip,
-    n: () => notYet(15),
+    d: () => thing.value?.say('done'),
+    s: () => thing.value?.say('skip'),
+    n: () => thing.value?.settling || notYet(15),
     l: () => dough.value && (sheet.value = 'judge'),
     r: () => dough.value && (sheet.value = 'read'),
   }
@@ -189,6 +192,18 @@ watch(
     </p>
     <p v-if="bench?.clock_back" class="inverted notice" role="status">{{ t.clockBack }}</p>
     <p v-if="refused" class="inverted notice" role="alert">{{ refused }}</p>
+    <p v-for="odd in bench?.aside ?? []" :key="odd.id" class="inverted notice" role="alert">
+      {{ fill(t.asideDough, { name: odd.name, why: say(odd.sentence) }) }}
+      <RouterLink :to="`/bakes/${odd.id}`">{{ words.bakes.seeRecord }}</RouterLink>
+      <button type="button" class="link" @click="press(odd.id, 'bake_stopped', {}, t.says.stopped)">
+        {{ t.asideOff }}
+      </button>
+    </p>
+    <p v-if="stuck.length" class="inverted notice" role="alert">
+      {{ fill(stuck.length === 1 ? t.stuckOne : t.stuck, { count: stuck.length }) }}
+      <button type="button" class="link" @click="unstick(true)">{{ t.stuckAgain }}</button>
+      <button type="button" class="link" @click="unstick(false)">{{ t.stuckDrop }}</button>
+    </p>
     <p v-if="!bench" class="quiet">{{ words.loading }}</p>
 
     <template v-else-if="!doughs.length">
@@ -196,11 +211,15 @@ watch(
       <h2 class="empty">{{ t.empty }}</h2>
       <p class="lead">{{ t.emptyMore }}</p>
       <StartPanel @begun="choose" />
+      <p>
+        <RouterLink to="/bakes">{{ words.bakes.earlier }}</RouterLink>
+      </p>
     </template>
 
     <template v-else>
       <NextThing
         v-if="dough && step"
+        ref="thing"
         :dough="dough"
         :step="step"
         :now="now"
@@ -263,7 +282,10 @@ watch(
             @back="(event) => takeBack(dough!.id, event)"
             @correct="correct"
           />
-          <button type="button" class="link" @click="stop">{{ t.stop }}</button>
+          <p class="row">
+            <button type="button" class="link" @click="stop">{{ t.stop }}</button>
+            <RouterLink to="/bakes" class="link earlier">{{ words.bakes.earlier }}</RouterLink>
+          </p>
         </section>
         <BenchAside
           :dough="dough"
@@ -352,6 +374,14 @@ watch(
   min-height: 60px;
   padding: 0 22px;
   font-size: 20px;
+}
+.notice .link,
+.notice a {
+  color: inherit;
+}
+.earlier {
+  display: grid;
+  place-items: center;
 }
 .below {
   display: grid;

@@ -2,7 +2,9 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { api, ask } from '../../api/client'
+import TickField from '../../forms/TickField.vue'
 import { useReminders } from '../../shell/reminders'
+import { shortcuts } from '../../shell/shortcuts'
 import { words } from '../../words'
 
 /** What this device can do to call: sound, notifications, a lit screen; and in words what its browser withholds. */
@@ -33,6 +35,7 @@ const allowed = computed(() => props.reminders.allowed.value)
     </p>
     <p v-else>{{ t.noticeWithheld }}</p>
     <p>{{ awake === 'withheld' ? t.noAwake : t.awake }}</p>
+    <TickField v-model="shortcuts" :label="t.shortcuts" />
     <div v-if="phone.data.value?.address" class="phone">
       <img :src="phone.data.value.qr" :alt="phone.data.value.address" width="165" height="165" />
       <p>

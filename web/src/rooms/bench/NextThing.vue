@@ -1,14 +1,15 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, onScopeDispose, ref, watch } from 'vue'
 import type { BenchDough, LiveStep } from '../../shell/bench'
+import { shortcuts } from '../../shell/shortcuts'
 import { useUnits } from '../../shell/units'
 import { fill, words } from '../../words'
 
 /** The next thing to do with one dough: its name as large as the screen allows, and what can be pressed about it. */
 const props = defineProps<{ dough: BenchDough; step: LiveStep; now: number }>()
 const emit = defineEmits<{
-  done: []
-  skip: []
+  done: [LiveStep]
+  skip: [LiveStep]
   notYet: [number]
   snooze: []
   look: []
@@ -54,6 +55,44 @@ function acknowledge() {
   known.value = { ...known.value, [props.dough.id]: codes }
   localStorage.setItem(KNOWN, JSON.stringify(known.value))
 }
+/** What is pressed counts for what was seen: for a moment after the step has changed, nothing does. */
+const SETTLES_MS = 1000
+const settling = ref(false)
+let timer: ReturnType<typeof setTimeout> | undefined
+watch(
+  () => `${props.dough.id} ${props.step.key}`,
+  () => {
+    settling.value = true
+    asking.value = null
+    waiting.value = false
+    clearTimeout(timer)
+    timer = setTimeout(() => (settling.value = false), SETTLES_MS)
+  },
+)
+onScopeDispose(() => clearTimeout(timer))
+/** A step this far ahead is asked about once before it counts as done or left out. */
+const FAR_AHEAD_MIN = 30
+const asking = ref<'done' | 'skip' | null>(null)
+const aheadSpan = computed(() => {
+  const size = Math.max(minutes.value, 0)
+  return size >= 60 ? `${Math.floor(size / 60)} h ${size % 60} min` : `${size} min`
+})
+function press_(what: 'done' | 'skip') {
+  if (settling.value) return
+  if (minutes.value > FAR_AHEAD_MIN && asking.value !== what) return void (asking.value = what)
+  asking.value = null
+  if (what === 'done') emit('done', props.step)
+  else emit('skip', props.step)
+}
+function hold() {
+  if (!settling.value) waiting.value = true
+}
+/** A key that is held down presses once. */
+function once(event: KeyboardEvent) {
+  if (event.repeat && (event.key === 'Enter' || event.key === ' ')) event.preventDefault()
+}
+defineExpose({ say: press_, settling })
+const keyFor = (letter: string) => (shortcuts.value ? letter : undefined)
 const canFold = computed(() => props.dough.standing.stage === 'bulk' || props.step.kind === 'fold')
 function took(event: Event) {
   const input = event.target as HTMLInputElement
@@ -88,7 +127,16 @@ function wait(value: string) {
         <button type="button" class="link" @click="acknowledge">{{ words.oven.know }}</button>
       </li>
     </ul>
-    <div v-if="waiting" class="presses" role="group" :aria-label="t.asksWait">
+    <div v-if="asking" class="presses" role="group" :aria-label="t.done" @keydown="once">
+      <span class="asks" role="status">{{
+        fill(asking === 'done' ? t.early : t.earlySkip, { step: step.title, span: aheadSpan })
+      }}</span>
+      <button type="button" class="press main ask" @click="press_(asking)">
+        {{ asking === 'done' ? t.earlyYes : t.earlySkipYes }}
+      </button>
+      <button type="button" class="press" @click="asking = null">{{ t.earlyNo }}</button>
+    </div>
+    <div v-else-if="waiting" class="presses" role="group" :aria-label="t.asksWait">
       <span class="asks">{{ t.asksWait }}</span>
       <button
         v-for="(label, value) in t.waits"
@@ -101,16 +149,40 @@ function wait(value: string) {
       </button>
       <button type="button" class="press" @click="waiting = false">{{ t.close }}</button>
     </div>
-    <div v-else class="presses">
-      <button type="button" class="press main" aria-keyshortcuts="d" @click="emit('done')">
+    <div v-else class="presses" @keydown="once">
+      <button
+        type="button"
+        class="press main"
+        :aria-keyshortcuts="keyFor('d')"
+        :aria-disabled="settling"
+        @click="press_('done')"
+      >
         {{ t.done }}
       </button>
-      <button type="button" class="press" aria-keyshortcuts="n" @click="waiting = true">
+      <button
+        type="button"
+        class="press"
+        :aria-keyshortcuts="keyFor('n')"
+        :aria-disabled="settling"
+        @click="hold"
+      >
         {{ t.notYet }}
       </button>
-      <button type="button" class="press" aria-keyshortcuts="s" @click="emit('skip')">{{ t.skip }}</button>
-      <button type="button" class="press" aria-keyshortcuts="l" @click="emit('look')">{{ t.look }}</button>
-      <button type="button" class="press" aria-keyshortcuts="r" @click="emit('read')">{{ t.read }}</button>
+      <button
+        type="button"
+        class="press"
+        :aria-keyshortcuts="keyFor('s')"
+        :aria-disabled="settling"
+        @click="press_('skip')"
+      >
+        {{ t.skip }}
+      </button>
+      <button type="button" class="press" :aria-keyshortcuts="keyFor('l')" @click="emit('look')">
+        {{ t.look }}
+      </button>
+      <button type="button" class="press" :aria-keyshortcuts="keyFor('r')" @click="emit('read')">
+        {{ t.read }}
+      </button>
       <button type="button" class="press" @click="emit('note')">{{ t.note }}</button>
       <button type="button" class="press" @click="file?.click()">{{ t.photo }}</button>
       <button v-if="canFold" type="button" class="press" @click="emit('extraFold')">{{ t.extraFold }}</button>
@@ -190,6 +262,16 @@ h1 {
 }
 .press:hover {
   border-color: var(--ink);
+}
+.press[aria-disabled='true'] {
+  border-color: var(--hairline);
+  color: var(--quiet);
+  cursor: default;
+}
+.press.main[aria-disabled='true'] {
+  background: var(--quiet);
+  border-color: var(--quiet);
+  color: var(--flour);
 }
 .press.main {
   min-width: 190px;

@@ -21,7 +21,7 @@ const formulas = useQuery({ queryKey: ['formulas'], queryFn: () => ask(api.GET('
 const there = computed(() => new Set(doughs.value.map((dough) => dough.id)))
 const coming = computed(() =>
   (plans.data.value?.plans ?? []).filter(
-    (line) => !there.value.has(line.id) && Date.parse(line.ready) > programNow(),
+    (line) => line.state === 'planned' && !there.value.has(line.id) && Date.parse(line.ready) > programNow(),
   ),
 )
 const formula = ref('')

@@ -220,19 +220,26 @@ const formulaOptions = computed(() =>
     <SentenceLine
       :label="t.lines.kitchen"
       :value="
-        fill(t.says.kitchen, {
+        fill(asked.stand_c == null ? t.says.kitchen : t.says.stands, {
+          warm: degree(asked.stand_c ?? 0),
           day: degree(asked.room_day_c ?? 0),
           night: degree(asked.room_night_c ?? 0),
           tap: degree(asked.tap_c ?? 0),
         })
       "
       :open="open === 'kitchen'"
-      :error="errors.room_day_c ?? errors.room_night_c ?? errors.tap_c"
+      :error="errors.room_day_c ?? errors.room_night_c ?? errors.tap_c ?? errors.stand_c"
       @toggle="toggle('kitchen')"
     >
-      <WarmthSlider v-model="roomDay" :label="t.fields.roomDay" :low="10" :high="35" />
-      <WarmthSlider v-model="roomNight" :label="t.fields.roomNight" :low="5" :high="32" />
-      <WarmthSlider v-model="tap" :label="t.fields.tap" :low="2" :high="30" />
+      <WarmthSlider v-model="roomDay" :label="t.fields.roomDay" :low="5" :high="40" />
+      <WarmthSlider v-model="roomNight" :label="t.fields.roomNight" :low="5" :high="40" />
+      <p v-if="asked.stand_c != null" class="small">
+        {{ fill(t.standsAt, { warm: degree(asked.stand_c) }) }}
+        <button type="button" class="link" @click="emit('change', { stand_c: undefined })">
+          {{ t.standsHere }}
+        </button>
+      </p>
+      <WarmthSlider v-model="tap" :label="t.fields.tap" :low="1" :high="40" />
     </SentenceLine>
     <SentenceLine
       :label="t.lines.dough"
@@ -243,11 +250,11 @@ const formulaOptions = computed(() =>
         })
       "
       :open="open === 'dough'"
-      :error="errors.dough_c ?? errors.culture_id ?? errors.yeast_supplement_percent"
+      :error="errors.dough_c ?? errors.culture_id ?? errors.yeast_supplement_percent ?? errors.yeast_percent"
       @toggle="toggle('dough')"
     >
-      <WarmthSlider v-model="dough" :label="t.fields.dough" :low="18" :high="32" />
-      <ShareSlider v-if="isLevain" v-model="levain" :label="t.fields.levain" :low="2" :high="25" />
+      <WarmthSlider v-model="dough" :label="t.fields.dough" :low="15" :high="35" />
+      <ShareSlider v-if="isLevain" v-model="levain" :label="t.fields.levain" :low="1" :high="40" />
       <AmountField
         v-if="answer?.plan.fold_plan?.kind || asked.folds != null"
         v-model="folds"
@@ -260,6 +267,12 @@ const formulaOptions = computed(() =>
       <p class="small quiet">{{ t.schoolWhy[school] }}</p>
       <ChoiceRow v-if="isLevain" v-model="culture" :legend="t.fields.culture" :options="cultures" />
       <p v-if="isLevain && starter" class="small quiet">{{ t.ownCulture }}</p>
+      <p v-if="asked.yeast_percent != null" class="small">
+        {{ fill(t.otherYeast, { percent: asked.yeast_percent }) }}
+        <button type="button" class="link" @click="emit('change', { yeast_percent: undefined })">
+          {{ t.usualYeast }}
+        </button>
+      </p>
       <p v-if="asked.yeast_supplement_percent" class="small">
         {{ fill(t.withPinch, { percent: asked.yeast_supplement_percent }) }}
         <button type="button" class="link" @click="emit('change', { yeast_supplement_percent: 0 })">
@@ -288,7 +301,7 @@ const formulaOptions = computed(() =>
         :legend="t.fields.days"
         :options="t.nights.map((label, index) => ({ value: String(index), label }))"
       />
-      <WarmthSlider v-if="proof === 'cold'" v-model="fridge" :label="t.fields.fridge" :low="1" :high="10" />
+      <WarmthSlider v-if="proof === 'cold'" v-model="fridge" :label="t.fields.fridge" :low="0" :high="12" />
     </SentenceLine>
     <SentenceLine
       :label="t.lines.vessel"

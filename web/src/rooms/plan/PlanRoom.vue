@@ -100,7 +100,7 @@ const lost = computed(
 )
 const share = (part: number) => `${Math.round(100 * part)} %`
 
-const NUMBERS = ['dough_c', 'levain_percent', 'yeast_supplement_percent']
+const NUMBERS = ['dough_c', 'levain_percent', 'yeast_supplement_percent', 'yeast_percent', 'stand_c']
 
 function mend(found: Mend) {
   const name = found.field === 'vessel' ? 'vessel_id' : found.field
@@ -126,7 +126,10 @@ function mend(found: Mend) {
         @formula="takeFormula"
       />
       <div v-if="asked" class="actions no-print">
-        <RouterLink v-if="kept?.started && id" :to="`/bench/${id}`" class="action as-link">{{
+        <RouterLink v-if="kept?.baked && id" :to="`/bakes/${id}`" class="action as-link">{{
+          words.bakes.seeRecord
+        }}</RouterLink>
+        <RouterLink v-else-if="kept?.started && id" :to="`/bench/${id}`" class="action as-link">{{
           words.bench.toBench
         }}</RouterLink>
         <button v-else-if="kept && id" type="button" class="action" @click="startBake">

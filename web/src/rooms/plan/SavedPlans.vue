@@ -39,9 +39,12 @@ async function bringBack() {
       <li v-for="line in plans.data.value?.plans" :key="line.id" :class="{ here: line.id === current }">
         <RouterLink :to="`/plan/${line.id}`">
           <strong>{{ line.formula_name }}</strong>
-          <span class="small quiet">{{
-            fill(words.plan.says.saved, { count: line.pieces, when: dayClock(line.ready) })
-          }}</span>
+          <span class="small quiet"
+            >{{ fill(words.plan.says.saved, { count: line.pieces, when: dayClock(line.ready) })
+            }}<template v-if="line.state !== 'planned'">
+              · {{ words.bakes.states[line.state] }}</template
+            ></span
+          >
         </RouterLink>
         <button
           type="button"

@@ -101,6 +101,7 @@ export function usePlan() {
       proof: undefined,
       levain_percent: undefined,
       yeast_supplement_percent: 0,
+      yeast_percent: undefined,
       culture_id: undefined,
       folds: undefined,
       version: undefined,

@@ -1,0 +1,319 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
+import { RouterLink, useRoute } from 'vue-router'
+import { api, ask, Refused, type Schemas } from '../../api/client'
+import ChoiceRow from '../../forms/ChoiceRow.vue'
+import { useBench } from '../../shell/bench'
+import { useUnits } from '../../shell/units'
+import { fill, words } from '../../words'
+import UndoLine from '../bench/UndoLine.vue'
+
+/** One bake's record: what was done when, read, judged, changed, written and photographed; and what comes to mind later. */
+const t = words.bakes
+const route = useRoute()
+const client = useQueryClient()
+const { day, clock, warmth, mass, say } = useUnits()
+const { press, refused } = useBench()
+const key = computed(() => String(route.params.id))
+const found = useQuery({
+  queryKey: ['bakes', key],
+  queryFn: () => ask(api.GET('/api/bakes/{key}', { params: { path: { key: key.value } } })),
+})
+const bake = computed(() => found.data.value?.bake ?? null)
+const lost = computed(() => (found.error.value instanceof Refused ? found.error.value.message : ''))
+type Step = Schemas['RecordStep']
+
+const days = computed(() => {
+  const groups: { day: string; steps: Step[] }[] = []
+  for (const step of bake.value?.steps ?? []) {
+    const name = day(step.at)
+    if (groups.at(-1)?.day !== name) groups.push({ day: name, steps: [] })
+    groups.at(-1)!.steps.push(step)
+  }
+  return groups
+})
+const NEAR_MIN = 10
+function besidePlan(step: Step): string {
+  if (step.skipped) return t.leftOut
+  if (!step.planned) return ''
+  const off = Math.round((Date.parse(step.at) - Date.parse(step.planned)) / 60_000)
+  if (Math.abs(off) <= NEAR_MIN) return t.asPlanned
+  const size = Math.abs(off)
+  const span = size >= 60 ? `${Math.floor(size / 60)} h ${size % 60} min` : `${size} min`
+  return `${fill(off > 0 ? t.later : t.sooner, { span })}, ${fill(t.planned, { at: clock(step.planned) })}`
+}
+const figure = (kind: string, value: number) =>
+  kind.endsWith('_c') ? warmth(value) : kind === 'ready' ? '' : `+${Math.round(100 * value)} %`
+const named = (stage: string, verdict: string) =>
+  (stage === 'baked' ? words.judge.baked[verdict] : words.judge.verdicts[verdict]) ?? verdict
+
+const note = ref('')
+const how = ref<'under' | 'right' | 'over' | ''>('')
+const latest = computed(() => bake.value?.outcomes.at(-1) ?? null)
+async function send(kind: 'bake_note' | 'bake_outcome', body: Record<string, unknown>, says: string) {
+  await press(key.value, kind, body, says)
+  await client.invalidateQueries({ queryKey: ['bakes'] })
+}
+async function keepNote() {
+  const text = note.value.trim()
+  if (!text) return
+  await send('bake_note', { text }, words.bench.says.note)
+  if (!refused.value) note.value = ''
+}
+async function keepOutcome(value: 'under' | 'right' | 'over' | '') {
+  if (!value) return
+  how.value = value
+  await send('bake_outcome', { how: value }, words.bench.says.outcome)
+  how.value = ''
+}
+const more = (outcome: Schemas['RecordOutcome']) =>
+  Object.entries(outcome.more)
+    .map(([name, value]) => `${name.replaceAll('_', ' ')}: ${String(value)}`)
+    .join(', ')
+</script>
+
+<template>
+  <div class="record">
+    <p class="no-print">
+      <RouterLink to="/bakes">{{ t.back }}</RouterLink>
+    </p>
+    <ElSkeleton v-if="found.isPending.value" :rows="6" animated />
+    <p v-else-if="found.isError.value" class="inverted notice" role="alert">
+      {{ lost || words.failed }}
+      <ElButton @click="found.refetch()">{{ words.again }}</ElButton>
+    </p>
+    <template v-else-if="bake">
+      <header>
+        <h1>{{ bake.line.name }}</h1>
+        <p class="lead">
+          {{ day(bake.line.out ?? bake.line.started)
+          }}<template v-if="bake.line.out">, {{ fill(t.out, { when: clock(bake.line.out) }) }}</template> ·
+          {{ bake.line.pieces === 1 ? t.linePiece : fill(t.line, { pieces: bake.line.pieces }) }},
+          {{ mass(bake.each_g) }}
+          <template v-if="bake.line.state !== 'baked'"> · {{ t.states[bake.line.state] }}</template>
+        </p>
+      </header>
+      <p v-if="refused" class="inverted notice" role="alert">{{ refused }}</p>
+      <UndoLine />
+
+      <div class="columns">
+        <section>
+          <h2>{{ t.steps }}</h2>
+          <p v-if="!bake.steps.length" class="quiet">{{ t.nothing }}</p>
+          <template v-for="group in days" :key="group.day">
+            <h3>{{ group.day }}</h3>
+            <ol class="steps">
+              <li v-for="step in group.steps" :key="step.key" :class="{ out: step.skipped }">
+                <span class="clock">{{ clock(step.at) }}</span>
+                <span>{{ step.title }}</span>
+                <span class="small quiet beside">{{ besidePlan(step) }}</span>
+              </li>
+            </ol>
+          </template>
+        </section>
+
+        <div class="told">
+          <section>
+            <h2>{{ t.outcome }}</h2>
+            <p v-for="outcome in bake.outcomes" :key="outcome.id">
+              {{ fill(t.proof, { how: words.bench.outcomes[outcome.how] ?? outcome.how }) }}
+              <template v-if="more(outcome)"> · {{ more(outcome) }}</template>
+              <span class="small quiet"> {{ day(outcome.at) }}</span>
+            </p>
+            <ChoiceRow
+              v-if="!latest"
+              class="no-print"
+              :model-value="how"
+              :legend="t.proofWas"
+              :options="
+                (['under', 'right', 'over'] as const).map((value) => ({
+                  value,
+                  label: words.bench.outcomes[value]!,
+                }))
+              "
+              @update:model-value="keepOutcome"
+            />
+          </section>
+          <section v-if="bake.readings.length">
+            <h2>{{ t.read }}</h2>
+            <ul>
+              <li v-for="reading in bake.readings" :key="reading.id">
+                <span class="clock">{{ clock(reading.at) }}</span>
+                {{ figure(reading.kind, reading.value) }}
+                <span class="quiet">{{ t.kinds[reading.kind] }}</span>
+              </li>
+            </ul>
+          </section>
+          <section v-if="bake.verdicts.length">
+            <h2>{{ t.verdicts }}</h2>
+            <ul>
+              <li v-for="verdict in bake.verdicts" :key="verdict.at">
+                <span class="clock">{{ clock(verdict.at) }}</span>
+                {{ t.stageNames[verdict.stage] }}: {{ named(verdict.stage, verdict.verdict).toLowerCase() }}.
+                <span class="quiet">{{ say(verdict.do) }}</span>
+              </li>
+            </ul>
+          </section>
+          <section v-if="bake.changes.length">
+            <h2>{{ t.changes }}</h2>
+            <ul>
+              <li v-for="change in bake.changes" :key="change.id">
+                <span class="clock">{{ clock(change.at) }}</span> {{ say(change.text) }}
+              </li>
+            </ul>
+          </section>
+          <section>
+            <h2>{{ t.words }}</h2>
+            <ul v-if="bake.notes.length">
+              <li v-for="one in bake.notes" :key="one.id" class="words">
+                <span class="clock">{{ clock(one.at) }}</span> {{ one.text }}
+              </li>
+            </ul>
+            <form class="no-print" @submit.prevent="keepNote">
+              <label class="small quiet" for="later-note">{{ t.addNoteHint }}</label>
+              <ElInput
+                id="later-note"
+                v-model="note"
+                type="textarea"
+                :autosize="{ minRows: 2, maxRows: 8 }"
+                maxlength="2000"
+              />
+              <ElButton native-type="submit" :disabled="!note.trim()">{{ t.keep }}</ElButton>
+            </form>
+          </section>
+          <section v-if="bake.unreadable.length" class="odd">
+            <h2>{{ t.unreadable }}</h2>
+            <p>{{ fill(t.unreadableMore, { count: bake.unreadable.length }) }}</p>
+          </section>
+        </div>
+      </div>
+
+      <section v-if="bake.photos.length">
+        <h2>{{ t.pictures }}</h2>
+        <div class="photos">
+          <figure v-for="photo in bake.photos" :key="photo.id">
+            <img
+              :src="`/api/photos/${photo.id}`"
+              :alt="`${words.bench.photo} ${clock(photo.at)}`"
+              :width="photo.width"
+              :height="photo.height"
+              loading="lazy"
+            />
+            <figcaption class="small quiet">{{ day(photo.at) }}, {{ clock(photo.at) }}</figcaption>
+          </figure>
+        </div>
+      </section>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.record {
+  display: grid;
+  align-content: start;
+  gap: 14px;
+  max-width: 1160px;
+  padding: 18px 28px 48px;
+}
+h1 {
+  font-size: 44px;
+}
+.lead {
+  font-size: 19px;
+}
+h2 {
+  margin-bottom: 6px;
+}
+h3 {
+  margin: 12px 0 2px;
+  font: 650 17px/1.3 var(--show);
+}
+.notice {
+  display: flex;
+  gap: 16px;
+  align-items: center;
+  padding: 12px 18px;
+  border-radius: var(--corner);
+}
+.columns {
+  display: grid;
+  grid-template-columns: minmax(0, 1.15fr) minmax(0, 1fr);
+  gap: 32px 56px;
+  margin-top: 10px;
+}
+.told {
+  display: grid;
+  align-content: start;
+  gap: 24px;
+}
+.steps li {
+  display: grid;
+  grid-template-columns: 60px minmax(0, 1fr) auto;
+  gap: 0 12px;
+  align-items: baseline;
+  padding: 7px 0;
+  border-bottom: 1px solid var(--hairline);
+}
+.steps .out > :nth-child(2) {
+  color: var(--quiet);
+  text-decoration: line-through;
+}
+.beside {
+  text-align: right;
+}
+.told li {
+  padding: 6px 0;
+  border-bottom: 1px solid var(--hairline);
+}
+.told .clock {
+  margin-right: 10px;
+}
+.words {
+  white-space: pre-wrap;
+  overflow-wrap: anywhere;
+}
+form {
+  display: grid;
+  gap: 8px;
+  justify-items: start;
+  margin-top: 12px;
+}
+.odd {
+  padding-left: 12px;
+  border-left: 3px solid var(--ink);
+}
+.photos {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 18px;
+}
+.photos img {
+  display: block;
+  width: auto;
+  max-width: 100%;
+  height: 220px;
+  object-fit: cover;
+  border: 1.5px solid var(--ink);
+}
+@media (max-width: 900px) {
+  .columns {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+@media (max-width: 720px) {
+  .record {
+    padding: 12px 16px 32px;
+  }
+  h1 {
+    font-size: 34px;
+  }
+  .steps li {
+    grid-template-columns: 56px minmax(0, 1fr);
+  }
+  .beside {
+    grid-column: 2;
+    text-align: left;
+  }
+}
+</style>

@@ -1,0 +1,125 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { RouterLink } from 'vue-router'
+import { api, ask, type Schemas } from '../../api/client'
+import { useUnits } from '../../shell/units'
+import { fill, words } from '../../words'
+
+/** Every bake that was begun, the latest first. */
+const t = words.bakes
+const { day, clock } = useUnits()
+const bakes = useQuery({ queryKey: ['bakes'], queryFn: () => ask(api.GET('/api/bakes')) })
+type Line = Schemas['BakeLine']
+
+const whenOf = (line: Line) => {
+  const at = line.out ?? line.started
+  return fill(line.out ? t.out : t.began, { when: clock(at) })
+}
+function besides(line: Line): string {
+  const found = [line.pieces === 1 ? t.linePiece : fill(t.line, { pieces: line.pieces })]
+  if (line.state !== 'baked') found.push(t.states[line.state]!)
+  if (line.how) found.push(fill(t.proof, { how: words.bench.outcomes[line.how] ?? line.how }))
+  if (line.notes) found.push(line.notes === 1 ? t.note : fill(t.notes, { count: line.notes }))
+  if (line.photos) found.push(line.photos === 1 ? t.photo : fill(t.photos, { count: line.photos }))
+  return found.join(' · ')
+}
+</script>
+
+<template>
+  <div class="bakes">
+    <h1>{{ t.title }}</h1>
+    <p class="quiet">{{ t.lead }}</p>
+    <ElSkeleton v-if="bakes.isPending.value" :rows="4" animated />
+    <p v-else-if="bakes.isError.value" class="inverted notice" role="alert">
+      {{ words.failed }}
+      <ElButton @click="bakes.refetch()">{{ words.again }}</ElButton>
+    </p>
+    <template v-else-if="!bakes.data.value?.bakes.length">
+      <h2 class="none">{{ t.none }}</h2>
+      <p>{{ t.noneMore }}</p>
+      <p>
+        <RouterLink to="/bench">{{ words.bench.toBench }}</RouterLink>
+      </p>
+    </template>
+    <ol v-else>
+      <li v-for="line in bakes.data.value.bakes" :key="line.id">
+        <RouterLink :to="line.state === 'on_bench' ? `/bench/${line.id}` : `/bakes/${line.id}`">
+          <span class="date">
+            <span class="day">{{ day(line.out ?? line.started) }}</span>
+            <span class="small quiet">{{ whenOf(line) }}</span>
+          </span>
+          <span class="what">
+            <strong>{{ line.name }}</strong>
+            <span class="small quiet">{{ besides(line) }}</span>
+          </span>
+        </RouterLink>
+      </li>
+    </ol>
+  </div>
+</template>
+
+<style scoped>
+.bakes {
+  display: grid;
+  align-content: start;
+  gap: 10px;
+  max-width: 860px;
+  padding: 24px 28px 48px;
+}
+h1 {
+  font-size: 44px;
+}
+.none {
+  margin-top: 18px;
+  font-size: 30px;
+}
+.notice {
+  display: flex;
+  gap: 16px;
+  align-items: center;
+  padding: 12px 18px;
+  border-radius: var(--corner);
+}
+ol {
+  margin-top: 14px;
+  border-top: 1.5px solid var(--ink);
+}
+li {
+  border-bottom: 1px solid var(--hairline);
+}
+li a {
+  display: grid;
+  grid-template-columns: 250px minmax(0, 1fr);
+  gap: 4px 24px;
+  align-items: baseline;
+  padding: 14px 0;
+  text-decoration: none;
+}
+li a:hover strong {
+  text-decoration: underline;
+  text-underline-offset: 4px;
+}
+.date,
+.what {
+  display: grid;
+  line-height: 1.3;
+}
+.day {
+  font: 620 17px/1.3 var(--show);
+}
+strong {
+  font: 650 20px/1.25 var(--show);
+  letter-spacing: -0.01em;
+}
+@media (max-width: 720px) {
+  .bakes {
+    padding: 16px 16px 32px;
+  }
+  h1 {
+    font-size: 36px;
+  }
+  li a {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>
