@@ -279,7 +279,13 @@ def data_folder(given: str | None) -> Path:
 
 
 def _serve(
-    folder: Path, host: str, port: int, demo: bool, over_lan: bool = False, instruments: list[str] | None = None
+    folder: Path,
+    host: str,
+    port: int,
+    demo: bool,
+    over_lan: bool = False,
+    instruments: list[str] | None = None,
+    empty_bench: bool = False,
 ) -> int:
     from waitress import create_server
 
@@ -288,6 +294,7 @@ def _serve(
     from gentle_crust.api.app import create_app
     from gentle_crust.api.guard import is_loopback
     from gentle_crust.core.oven.warm import warm
+    from gentle_crust.demo.doughs import begin_doughs
     from gentle_crust.interchange.recipe_text import warm_up
     from gentle_crust.kitchen.now import now_from_environment
     from gentle_crust.store.database import open_store
@@ -305,6 +312,9 @@ def _serve(
     sessions = open_store(folder)
     if demo:
         bakery.fill(sessions, now)
+        bakery.plan_ahead(sessions, now)
+        if not empty_bench:
+            begin_doughs(sessions, now)
     else:
         bakery.start_formulas(sessions, now)
     _listen(instruments or [], sessions, now)
@@ -417,6 +427,7 @@ def _parser() -> argparse.ArgumentParser:
         )
         if name == "demo":
             command.add_argument("--reset", action="store_true", help="begin with fresh demo data")
+            command.add_argument("--empty-bench", action="store_true", help="put no doughs on the bench")
     command = commands.add_parser("devices", help="play a kitchen's instruments", description="Play instruments.")
     command.add_argument("--host", default="127.0.0.1", help="address to listen on (default 127.0.0.1)")
     command.add_argument("--port", type=int, default=8418, help="port (default 8418)")
@@ -458,7 +469,8 @@ def main(arguments: list[str] | None = None) -> int:
         bakery.mark(folder)
     try:
         host = "0.0.0.0" if options.lan and options.host == "127.0.0.1" else options.host  # noqa: S104 - asked for
-        return _serve(folder, host, options.port, demo, options.lan, options.devices)
+        empty = demo and options.empty_bench
+        return _serve(folder, host, options.port, demo, options.lan, options.devices, empty)
     except KeyboardInterrupt:
         return 0
 

@@ -335,7 +335,7 @@ def test_a_whole_bake_at_six_hundred_times_from_mixing_to_the_cooled_loaf(browse
     Image.new("RGB", (900, 700), (150, 100, 60)).save(tmp_path / "loaf.jpg")
     with (
         serving("devices", rate=600) as devices,
-        serving("demo", "--devices", devices, rate=600) as address,
+        serving("demo", "--empty-bench", "--devices", devices, rate=600) as address,
     ):
         context = browser.new_context(viewport=DESK)
         page = context.new_page()

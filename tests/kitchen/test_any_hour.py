@@ -36,7 +36,7 @@ def test_the_demo_can_be_filled_in_any_month(tmp_path, month):
     demo.fill(sessions, lambda: now)
     saved = PlanBook(sessions, lambda: now).open(demo.TOMORROW_PLAN)
     assert not saved.answer.plan.problems
-    assert saved.answer.plan.ready.astimezone(LISBON).strftime("%d %H:%M") == "16 07:30"
+    assert saved.answer.plan.begins >= now and saved.answer.plan.ready - now < timedelta(days=3)
 
 
 def test_what_is_left_out_comes_from_formula_and_kitchen(book):

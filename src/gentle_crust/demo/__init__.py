@@ -16,7 +16,6 @@ from gentle_crust.core.scheduling.clock import zone_of
 from gentle_crust.kitchen.cultures import CULTURE, CultureBook
 from gentle_crust.kitchen.formulas import ADAPTER as FORMULA
 from gentle_crust.kitchen.formulas import FormulaBook
-from gentle_crust.kitchen.local_time import LOCAL
 from gentle_crust.kitchen.now import Now
 from gentle_crust.kitchen.pantry import ADAPTER as PANTRY
 from gentle_crust.kitchen.pantry import PantryBook
@@ -68,10 +67,16 @@ def fill(sessions: sessionmaker[Session], now: Now) -> None:
     KitchenSettings(sessions, now).save(kitchen)
     PantryBook(sessions, now).save(PANTRY.validate_python(_data()["pantry"]))
     morning = _Morning(now, kitchen.zone)
-    ready = morning().replace(hour=7) + timedelta(days=1)
     _fill_cultures(sessions, now, morning)
-    asked = Asked("tidewater-country", ready=ready.strftime(LOCAL))
-    PlanBook(sessions, morning).save(TOMORROW_PLAN, asked)
+    plan_ahead(sessions, now)
+
+
+def plan_ahead(sessions: sessionmaker[Session], now: Now) -> None:
+    """The demo's plan, for the first good time from now on: saved anew if it lies behind and was never begun."""
+    book = PlanBook(sessions, now)
+    line = next((line for line in book.all() if line.id == TOMORROW_PLAN), None)
+    if line is None or (line.state == "planned" and line.begins < now()):
+        book.save(TOMORROW_PLAN, Asked("tidewater-country"))
 
 
 def _fill_cultures(sessions: sessionmaker[Session], now: Now, morning: Now) -> None:
