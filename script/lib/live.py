@@ -42,7 +42,15 @@ def serving(
         if now:
             environment["GENTLE_CRUST_NOW"] = now
             environment["GENTLE_CRUST_RATE"] = str(rate)
-        command = [*prefix, sys.executable, "-m", "gentle_crust.cli", *(arguments or ("demo", "--empty-bench")), "--port", "0"]
+        command = [
+            *prefix,
+            sys.executable,
+            "-m",
+            "gentle_crust.cli",
+            *(arguments or ("demo", "--empty-bench")),
+            "--port",
+            "0",
+        ]
         process = subprocess.Popen(command, env=environment, stdout=subprocess.PIPE, text=True)  # noqa: S603
         try:
             line = process.stdout.readline() if process.stdout else ""

@@ -1,17 +1,12 @@
 """Takes the pictures of each room, made from the demo data on a clock that stands still."""
 
-import json
 import re
-import tempfile
-import urllib.request
 from collections.abc import Callable
 from pathlib import Path
 from typing import Literal
 
 from live import CHROMIUM, QUIET, SATURDAY, serving
 from playwright.sync_api import Browser, Page, sync_playwright
-
-from gentle_crust.demo import TOMORROW_PLAN
 
 FOLDER = Path(__file__).parents[2] / "docs" / "screenshots"
 DESK, PHONE = (1280, 800), (390, 844)
@@ -141,12 +136,6 @@ def down_to_the_bake(page: Page) -> None:
     page.evaluate("window.scrollTo(0, document.querySelector('.middle').offsetTop)")
 
 
-def oven_card(page: Page) -> None:
-    """The card of a bake as it is printed."""
-    in_the_oven(page)
-    page.emulate_media(media="print")
-
-
 Picture = tuple[str, str, tuple[int, int], Literal["light", "dark"], Callable[[Page], None] | None]
 PICTURES: list[Picture] = [
     ("plan", "/plan", DESK, "light", None),
@@ -161,46 +150,14 @@ PICTURES: list[Picture] = [
     ("culture-feed", "/cultures/gull?do=feed", DESK, "light", feeding),
     ("oven", "/oven", DESK, "light", in_the_oven),
     ("oven-phone", "/oven", PHONE, "dark", down_to_the_bake),
-    ("oven-card", "/oven", (794, 1123), "light", oven_card),
     ("oven-beside", "/oven", (1280, 1500), "light", three_ways),
 ]
 
-AFTERNOON = "2026-11-28T16:08:00+00:00"
-BEGUN = (("tidewater-country", "", ()), ("lamplighters-tin", "13:05", ("divide-1 14:43", "shape-1 15:10")),
-         ("two-tides", "14:02", ("fold-1 14:36", "fold-2 15:08", "fold-3 15:38")))  # fmt: skip
-OF_THE_PLAN = ("levain-1 08:37", "autolyse-1 13:40", "mix-1 14:18", "fold-1 14:50", "fold-2 15:21", "fold-3 15:52")
 
-
-def _instant(hour: str) -> str:
-    return f"2026-11-28T{hour}:00+00:00"
-
-
-def _send(address: str, path: str, body: dict[str, object]) -> None:
-    asked = urllib.request.Request(  # noqa: S310 - our own loopback address
-        address + path, json.dumps(body).encode(), {"Content-Type": "application/json"}
-    )
-    with urllib.request.urlopen(asked) as answer:  # noqa: S310
-        answer.read()
-
-
-def _press(address: str, dough: str, kind: str, at: str, body: dict[str, object], key: str) -> None:
-    press = {"id": key, "dough": dough, "kind": kind, "at": at, "body": body}
-    _send(address, "/api/bench/presses", {"sent_at": AFTERNOON, "presses": [press]})
-
-
-def three_doughs(address: str) -> None:
-    """An afternoon at the bench: a planned loaf, a tin loaf and a wholemeal that were just mixed."""
-    for number, (formula, mixed, done) in enumerate(BEGUN):
-        dough = f"dough{number}" if mixed else TOMORROW_PLAN
-        if mixed:
-            body = {"event": f"begun{number}", "formula_id": formula, "pieces": 2, "proof": "room"}
-            _send(address, f"/api/bench/mixed/{dough}", body | {"mixed_at": _instant(mixed)})
-        else:
-            _press(address, dough, "bake_started", AFTERNOON, {}, "begun")
-        for line in done or OF_THE_PLAN:
-            key, hour = line.split()
-            _press(address, dough, "bake_step", _instant(hour), {"key": key}, f"{number}-{key}")
-    _press(address, TOMORROW_PLAN, "bake_note", _instant("14:20"), {"text": "Sticky; held back 20 g of water."}, "note")
+def record(page: Page) -> None:
+    """Yesterday's loaf: what was done, read and said of it."""
+    page.get_by_role("link", name="Tidewater country loaf").click()
+    page.get_by_role("heading", name="What was done").wait_for()
 
 
 def proofing(page: Page) -> None:
@@ -209,7 +166,7 @@ def proofing(page: Page) -> None:
     page.get_by_role("button", name="Is it ready?").click()
     page.get_by_role("group", name="The dent").get_by_role("button", name="slowly, partly").click()
     page.get_by_role("group", name="Shaken a little").get_by_role("button", name="some").click()
-    page.get_by_text("it jiggles a little").wait_for()
+    page.get_by_text("the dent comes back slowly").wait_for()
 
 
 def gone_over(page: Page) -> None:
@@ -222,10 +179,10 @@ def gone_over(page: Page) -> None:
 
 
 def away(page: Page) -> None:
-    """The afternoon out of the house, and two ways round it."""
+    """Two hours out of the house, and ways round it."""
     page.get_by_role("button", name="I am away").click()
-    page.get_by_label("From", exact=True).fill("17:45")
-    page.get_by_label("To", exact=True).fill("19:30")
+    page.get_by_label("From", exact=True).fill("07:00")
+    page.get_by_label("To", exact=True).fill("09:00")
     page.keyboard.press("Tab")
     page.get_by_role("button", name="Write it down").click()
     page.locator("button.way").first.wait_for(timeout=10_000)
@@ -237,6 +194,7 @@ BENCH: list[Picture] = [
     ("bench-judge", "/bench", DESK, "light", proofing),
     ("bench-verdict", "/bench", DESK, "light", gone_over),
     ("bench-phone", "/bench", PHONE, "dark", None),
+    ("bake-record", "/bakes", DESK, "light", record),
     ("bench-clash", "/bench", DESK, "light", away),
 ]
 
@@ -249,13 +207,9 @@ def main() -> None:
         with serving(now=SATURDAY) as address:
             for picture in PICTURES:
                 _take(browser, address, *picture)
-        with tempfile.TemporaryDirectory() as scratch:
-            with serving(now=SATURDAY, folder=Path(scratch)):
-                pass
-            with serving(now=AFTERNOON, folder=Path(scratch)) as address:
-                three_doughs(address)
-                for picture in BENCH:
-                    _take(browser, address, *picture)
+        with serving("demo", now=SATURDAY) as address:
+            for picture in BENCH:
+                _take(browser, address, *picture)
         browser.close()
 
 

@@ -330,6 +330,7 @@ export const words = {
     photos: '{count} photos',
     photo: 'one photo',
     proof: 'proof {how}',
+    proofSaid: 'Proof: {how}',
     steps: 'What was done',
     planned: 'planned {at}',
     leftOut: 'left out',

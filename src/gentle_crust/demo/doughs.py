@@ -64,6 +64,7 @@ def begin_doughs(sessions: sessionmaker[Session], now: Now) -> None:
         stamp = f"{now():%Y%m%d%H%M}"
         for dough in DOUGHS:
             _begin(sessions, now, dough, f"{PREFIX}{dough.key}-{stamp}")
+        _baked_yesterday(sessions, now)
 
 
 def _begin(sessions: sessionmaker[Session], now: Now, dough: _Dough, key: str) -> None:
@@ -72,15 +73,44 @@ def _begin(sessions: sessionmaker[Session], now: Now, dough: _Dough, key: str) -
     saved = SavedPlan(key, at - LONG_BEFORE, _answer(sessions, dough, at))
     PlanBook(sessions, lambda: saved.saved_at).keep(saved)
     plan = saved.answer.plan
-    told = [(bodies.STARTED, plan.begins - 10 * MINUTE, {})]
+    told: list[tuple[str, datetime, dict[str, Any]]] = [(bodies.STARTED, plan.begins - 10 * MINUTE, {})]
     for name, step in zip(keys(plan.steps), plan.steps, strict=True):
         done = step.at + step.minutes * MINUTE
         if done <= at:
             told.append((bodies.STEP, done, {"key": name, "skipped": False}))
     if dough.key == "bulk":
         told.append((bodies.READ, at - READ_AGO, _read(plan, at - READ_AGO)))
+    _tell(sessions, key, told)
+
+
+def _baked_yesterday(sessions: sessionmaker[Session], now: Now) -> None:
+    """A bake of yesterday morning, finished: bulk went on a little longer, one fold was left out, and it was liked."""
+    key = f"{PREFIX}baked-{now():%Y%m%d}"
+    book = PlanBook(sessions, lambda: now() - timedelta(days=3))
+    zone = zone_of(book.settings.get().zone)
+    ready = (now().astimezone(zone) - timedelta(days=1)).replace(hour=7, minute=30).strftime(LOCAL)
+    answer = book.preview(Asked("tidewater-country", ready=ready, culture_id=""))
+    book.keep(SavedPlan(key, book.now(), answer))
+    plan = answer.plan
+    if plan.times is None:
+        raise AssertionError("a plan of today has its times")
+    told: list[tuple[str, datetime, dict[str, Any]]] = [(bodies.STARTED, plan.begins - 10 * MINUTE, {})]
+    for name, step in zip(keys(plan.steps), plan.steps, strict=True):
+        longer = 22 * MINUTE if step.kind in ("divide", "shape", "chill") else NONE
+        done = step.at + step.minutes * MINUTE + longer
+        told.append((bodies.STEP, done, {"key": name, "skipped": name == "fold-4"}))
+    told.append((bodies.READ, plan.times.bulk_end - 35 * MINUTE, _read(plan, plan.times.bulk_end - 65 * MINUTE)))
+    told.append((bodies.NOTE, plan.times.bulk_end - 30 * MINUTE, {"text": "Slower than foretold: gave it longer."}))
+    told.append((bodies.OUTCOME, plan.out + timedelta(hours=3), {"how": "right"}))
+    told.append((bodies.NOTE, plan.out + timedelta(hours=3), {"text": "Open crumb, crackling crust. Do it so again."}))
+    told.append((bodies.FINISHED, plan.out + timedelta(hours=3), {}))
+    _tell(sessions, key, told)
+
+
+def _tell(sessions: sessionmaker[Session], key: str, told: list[tuple[str, datetime, dict[str, Any]]]) -> None:
+    """Keep what happened to a dough, in the order of its time."""
     with sessions.begin() as session:
-        for number, (kind, when, body) in enumerate(told):
+        for number, (kind, when, body) in enumerate(sorted(told, key=lambda each: each[1])):
             Events(session).add(EventRow(id=f"{key}-{number}", kind=kind, subject=key, at=when, body=body))
 
 

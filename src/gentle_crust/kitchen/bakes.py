@@ -1,7 +1,7 @@
 """Bakes that were begun: a list of them, and each one's record, whatever became of it."""
 
 from dataclasses import dataclass
-from datetime import datetime
+from datetime import datetime, timedelta
 from typing import Any, Literal
 
 from sqlalchemy.orm import Session, sessionmaker
@@ -38,7 +38,7 @@ class BakeLine:
 
 @dataclass(frozen=True)
 class RecordStep:
-    """A step as it was done, or left out; ``planned`` for when, None for one that no plan asked for."""
+    """A step as it was finished, or left out; ``planned`` to be finished when, None if no plan asked for it."""
 
     key: str
     kind: str
@@ -202,7 +202,8 @@ def _steps(plan: Plan, story: Story) -> tuple[RecordStep, ...]:
         extra = "Extra fold" if deed.key.startswith(EXTRA_FOLD) else deed.key.rsplit("-", 1)[0].replace("_", " ")
         title = extra.capitalize() if step is None else step.title
         kind = "fold" if deed.key.startswith(EXTRA_FOLD) else deed.key.rsplit("-", 1)[0]
-        found.append(RecordStep(deed.key, kind, title, deed.at, None if step is None else step.at, deed.skipped))
+        wanted = None if step is None else step.at + timedelta(minutes=step.minutes)
+        found.append(RecordStep(deed.key, kind, title, deed.at, wanted, deed.skipped))
     return tuple(found)
 
 

@@ -13,7 +13,7 @@ import UndoLine from '../bench/UndoLine.vue'
 const t = words.bakes
 const route = useRoute()
 const client = useQueryClient()
-const { day, clock, warmth, mass, say } = useUnits()
+const { day, dayClock, clock, warmth, mass, say } = useUnits()
 const { press, refused } = useBench()
 const key = computed(() => String(route.params.id))
 const found = useQuery({
@@ -117,7 +117,7 @@ const more = (outcome: Schemas['RecordOutcome']) =>
           <section>
             <h2>{{ t.outcome }}</h2>
             <p v-for="outcome in bake.outcomes" :key="outcome.id">
-              {{ fill(t.proof, { how: words.bench.outcomes[outcome.how] ?? outcome.how }) }}
+              {{ fill(t.proofSaid, { how: words.bench.outcomes[outcome.how] ?? outcome.how }) }}
               <template v-if="more(outcome)"> · {{ more(outcome) }}</template>
               <span class="small quiet"> {{ day(outcome.at) }}</span>
             </p>
@@ -139,7 +139,7 @@ const more = (outcome: Schemas['RecordOutcome']) =>
             <h2>{{ t.read }}</h2>
             <ul>
               <li v-for="reading in bake.readings" :key="reading.id">
-                <span class="clock">{{ clock(reading.at) }}</span>
+                <span class="clock">{{ dayClock(reading.at) }}</span>
                 {{ figure(reading.kind, reading.value) }}
                 <span class="quiet">{{ t.kinds[reading.kind] }}</span>
               </li>
@@ -149,7 +149,7 @@ const more = (outcome: Schemas['RecordOutcome']) =>
             <h2>{{ t.verdicts }}</h2>
             <ul>
               <li v-for="verdict in bake.verdicts" :key="verdict.at">
-                <span class="clock">{{ clock(verdict.at) }}</span>
+                <span class="clock">{{ dayClock(verdict.at) }}</span>
                 {{ t.stageNames[verdict.stage] }}: {{ named(verdict.stage, verdict.verdict).toLowerCase() }}.
                 <span class="quiet">{{ say(verdict.do) }}</span>
               </li>
@@ -159,7 +159,7 @@ const more = (outcome: Schemas['RecordOutcome']) =>
             <h2>{{ t.changes }}</h2>
             <ul>
               <li v-for="change in bake.changes" :key="change.id">
-                <span class="clock">{{ clock(change.at) }}</span> {{ say(change.text) }}
+                <span class="clock">{{ dayClock(change.at) }}</span> {{ say(change.text) }}
               </li>
             </ul>
           </section>
@@ -167,7 +167,7 @@ const more = (outcome: Schemas['RecordOutcome']) =>
             <h2>{{ t.words }}</h2>
             <ul v-if="bake.notes.length">
               <li v-for="one in bake.notes" :key="one.id" class="words">
-                <span class="clock">{{ clock(one.at) }}</span> {{ one.text }}
+                <span class="clock">{{ dayClock(one.at) }}</span> {{ one.text }}
               </li>
             </ul>
             <form class="no-print" @submit.prevent="keepNote">
