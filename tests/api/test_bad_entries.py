@@ -2,7 +2,7 @@
 
 import json
 from dataclasses import replace
-from datetime import timedelta
+from datetime import UTC, datetime, timedelta
 
 import pytest
 
@@ -10,7 +10,7 @@ from gentle_crust.kitchen.bench import BenchBook
 from gentle_crust.kitchen.plans import PlanBook
 from gentle_crust.kitchen.presses import Presses
 from gentle_crust.kitchen.settings import KitchenSettings
-from gentle_crust.store.models import EventRow, PlanRow
+from gentle_crust.store.models import CultureRow, EventRow, PlanRow
 from tests.api.conftest import PLAN
 from tests.conftest import SATURDAY
 
@@ -249,3 +249,24 @@ def test_a_culture_file_with_broken_letters_or_years_never_closes_the_cultures(c
     if found.status_code == 422:
         assert "year" in found.json["detail"] or "date" in found.json["detail"]
     assert client.get("/api/cultures").status_code == 200
+
+
+def test_bad_events_and_letters_of_a_culture_are_left_out_and_all_else_lives(day):
+    before = next(each for each in day.client.get("/api/cultures").json["cultures"] if each["id"] == "gull")
+    at = SATURDAY - timedelta(hours=3)
+    with day.sessions.begin() as session:
+        row = session.get(CultureRow, "gull")
+        row.body = {**row.body, "note": "half \ud83c", "name": row.body["name"] + "\udfff"}
+        for number, (kind, when, body) in enumerate(
+            (("fed", datetime(1, 1, 1, tzinfo=UTC), {"seed_g": 20, "flour_g": 20, "water_g": 20}),
+             ("seen", at, {"height_mm": "tall"}), ("seen", at, {"song": 1}), ("moved", at, {"note": "\ud800"}))
+        ):  # fmt: skip
+            session.add(EventRow(id=f"odd-{number}", kind=kind, subject="gull", at=when, body=body))
+    found = day.client.get("/api/cultures")
+    assert found.status_code == 200
+    after = next(each for each in found.json["cultures"] if each["id"] == "gull")
+    assert after["life"]["forecast"] == before["life"]["forecast"] and after["culture"]["name"].endswith("\ufffd")
+    for path in ("/api/cultures/gull", "/api/next", "/api/bench", "/api/cultures/calendar.ics"):
+        assert day.client.get(path).status_code in (200, 404), path
+    assert day.client.delete("/api/cultures/gull").status_code == 200
+    assert day.client.get("/api/cultures").status_code == 200

@@ -1,12 +1,14 @@
 """Cultures: kept, fed, looked at; what happened to each is a list of events that only grows."""
 
+import logging
+from collections.abc import Sequence
 from dataclasses import dataclass, fields
 from datetime import datetime, timedelta
 from functools import cached_property
 from typing import Any
 from uuid import NAMESPACE_URL, uuid5
 
-from pydantic import TypeAdapter
+from pydantic import TypeAdapter, ValidationError
 from sqlalchemy.orm import Session, sessionmaker
 
 from gentle_crust.core.cautions import caution
@@ -29,7 +31,8 @@ from gentle_crust.kitchen.local_time import instant_of
 from gentle_crust.kitchen.now import Now
 from gentle_crust.kitchen.settings import KitchenSettings, nights
 from gentle_crust.store.models import CultureRow, EventRow, PhotoRow
-from gentle_crust.store.repositories import Cultures, Events
+from gentle_crust.store.repositories import Cultures, Events, PlainEvent
+from gentle_crust.tidy import clean, sane
 
 KINDS = ("begun", "fed", "seen", "moved", "taken", "weighed", "dried", "woken")
 WITHDRAWN, REINSTATED = "culture_withdrawn", "culture_reinstated"
@@ -42,7 +45,8 @@ AHEAD = timedelta(days=21)
 PHOTO_TYPES = {b"\xff\xd8\xff": "image/jpeg", b"\x89PNG\r\n\x1a\n": "image/png"}
 LARGEST_PHOTO = 900_000
 
-CULTURE = TypeAdapter(Culture)
+LOG = logging.getLogger(__name__)
+CULTURE, EVENT = TypeAdapter(Culture), TypeAdapter(Event)
 _OWN = tuple(field.name for field in fields(Event) if field.name not in ("id", "at_h", "kind"))
 
 
@@ -97,6 +101,23 @@ def _can_raise(known: _Known) -> bool:
     """Whether a dough may be raised by it: fed at least once, past its beginnings, and clean."""
     courses = known.courses
     return bool(courses) and guide(known.culture, courses, known.clock) is None and not spoilt(courses[-1].looks)
+
+
+def _readable(events: Sequence[PlainEvent]) -> list[PlainEvent]:
+    """Events that can be read, their texts made fit to show; any other is left out, and said in the log."""
+    found = []
+    for key, kind, at, body in events:
+        try:
+            sane(at, "at")
+            cleaned = clean(body)
+            EVENT.validate_python({"id": key, "at_h": 0.0, "kind": kind, **cleaned})
+            if not set(cleaned) <= set(_OWN):
+                raise TypeError("a field that no event has")
+        except (CraftError, ValidationError, TypeError):
+            LOG.warning("event %s of a culture cannot be read", key)
+            continue
+        found.append((key, kind, at, cleaned))
+    return found
 
 
 def _starter(known: _Known, life: Life) -> Starter:
@@ -160,7 +181,7 @@ class CultureBook:
         with self.sessions() as session:
             rows = Cultures(session).all()
         return tuple(
-            PutAwayCulture(row.id, row.body["name"], row.deleted_at + RECOVERABLE)
+            PutAwayCulture(row.id, str(clean(row.body["name"])), row.deleted_at + RECOVERABLE)
             for row in rows
             if row.deleted_at is not None and self.now() - row.deleted_at <= RECOVERABLE
         )
@@ -237,16 +258,16 @@ class CultureBook:
         away_: dict[str, datetime] = {}
         for _, kind, at, body in events.plain(WITHDRAWN, REINSTATED, subject=row.id):
             if kind == WITHDRAWN:
-                away_[body["event"]] = at
+                away_[str(body.get("event"))] = at
             else:
-                away_.pop(body["event"], None)
+                away_.pop(str(body.get("event")), None)
         rows = events.plain(*KINDS, subject=row.id, last=None if whole else LATEST)
         if not whole and len(rows) == LATEST and not any(kind in FEEDS for _, kind, _, _ in rows):
             return self._known(session, row, clock, whole=True)
-        living = tuple(_event(clock, *each) for each in rows if each[0] not in away_)
-        gone = events.of_keys(tuple(away_))
+        living = tuple(_event(clock, *each) for each in _readable(rows) if each[0] not in away_)
+        gone = _readable(events.of_keys(tuple(away_)))
         taken_back = tuple((away_[each[0]], _event(clock, *each)) for each in gone)
-        return _Known(row, CULTURE.validate_python(row.body), in_order(living), taken_back, clock)
+        return _Known(row, CULTURE.validate_python(clean(row.body)), in_order(living), taken_back, clock)
 
     def known(self, key: str) -> tuple[Culture, tuple[Event, ...], Clock]:
         """A culture, all its events in order, and the clock that their hours are counted on."""
