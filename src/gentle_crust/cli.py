@@ -312,8 +312,8 @@ def _serve(
     sessions = open_store(folder)
     if demo:
         bakery.fill(sessions, now)
-        bakery.plan_ahead(sessions, now)
         if not empty_bench:
+            bakery.plan_ahead(sessions, now)
             begin_doughs(sessions, now)
     else:
         bakery.start_formulas(sessions, now)

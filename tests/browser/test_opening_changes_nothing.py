@@ -34,6 +34,14 @@ def odd(browser, filled, tmp_path_factory):
     sessions.kw["bind"].dispose()
 
 
+@pytest.fixture(autouse=True)
+def shut(odd):
+    """No page is left open behind a test: each asks the program every two seconds."""
+    yield
+    while odd.contexts:
+        odd.contexts.pop().close()
+
+
 class Asked:
     """What a page sends, but for what changes by itself."""
 

@@ -14,9 +14,12 @@ IN_BULK = "2026-11-28T17:10:00+00:00"
 
 
 @pytest.fixture(scope="module")
-def evening():
-    """The demo at twenty past seven, its dough well into bulk."""
-    with serving(now=IN_BULK) as address:
+def evening(tmp_path_factory):
+    """The demo of the morning at twenty past seven, its planned dough well into bulk."""
+    folder = tmp_path_factory.mktemp("evening")
+    with serving(folder=folder):
+        pass
+    with serving(now=IN_BULK, folder=folder) as address:
         yield address
 
 

@@ -89,7 +89,7 @@ def test_rooms_that_once_ended_in_an_error_are_planned(day, night):
         check(name, day, night, proof, hungry=day == 18)
 
 
-@settings(max_examples=25, deadline=None, derandomize=True)
+@settings(max_examples=14, deadline=None, derandomize=True)
 @given(
     st.sampled_from(sorted(LEVAINS)),
     st.integers(5, 40),

@@ -1,5 +1,6 @@
 """Ripe levain for a time: every way that is offered is ripe then, and what is said to be impossible is."""
 
+import os
 from datetime import UTC, datetime
 
 import numpy as np
@@ -90,10 +91,14 @@ def reaches(ripe, spent, goals):
     return any(((ripe <= goal) & (goal <= spent + LATE_SEED_H)).any() for goal in goals)
 
 
-def test_200_wishes_are_ripe_when_wanted_or_truly_out_of_reach():
+WISHES = 200 if os.environ.get("GENTLE_CRUST_PROVE") else 60
+"""A sample here; all of them when the costly proofs are run."""
+
+
+def test_wishes_are_ripe_when_wanted_or_truly_out_of_reach():
     chance = np.random.default_rng(11)
     met = 0
-    for _ in range(200):
+    for _ in range(WISHES):
         clock, events, wish = any_wish(chance)
         life = live(WHITE, events, clock)
         answer = feed_for(WHITE, life, wish, clock)
@@ -111,7 +116,7 @@ def test_200_wishes_are_ripe_when_wanted_or_truly_out_of_reach():
             assert life.ripe.likely <= wish.at_h <= life.spent.likely and life.grams >= wish.needed_g
         else:
             assert answer.why_not and not brute(clock, events, wish), wish
-    assert met >= 120
+    assert met >= 0.6 * WISHES
 
 
 def test_a_bigger_feed_tonight_or_a_smaller_one_later_are_both_offered():

@@ -20,8 +20,10 @@ from gentle_crust.kitchen.now import Now
 from gentle_crust.kitchen.pantry import ADAPTER as PANTRY
 from gentle_crust.kitchen.pantry import PantryBook
 from gentle_crust.kitchen.plans import Asked, PlanBook
+from gentle_crust.kitchen.press_bodies import STARTED
 from gentle_crust.kitchen.settings import ADAPTER as SETTINGS
 from gentle_crust.kitchen.settings import KitchenSettings
+from gentle_crust.store.repositories import Events, Plans
 
 TOMORROW_PLAN = "5d0a0f5e-0000-4000-8000-000000000001"
 
@@ -72,10 +74,16 @@ def fill(sessions: sessionmaker[Session], now: Now) -> None:
 
 
 def plan_ahead(sessions: sessionmaker[Session], now: Now) -> None:
-    """The demo's plan, for the first good time from now on: saved anew if it lies behind and was never begun."""
+    """The demo's plan, for the first good time from now on: made anew if it lies behind and nobody ever touched it."""
     book = PlanBook(sessions, now)
-    line = next((line for line in book.all() if line.id == TOMORROW_PLAN), None)
-    if line is None or (line.state == "planned" and line.begins < now()):
+    with sessions.begin() as session:
+        row = Plans(session).get(TOMORROW_PLAN)
+        begun = row is not None and TOMORROW_PLAN in Events(session).subjects(STARTED)
+        mine = row is not None and (begun or row.updated_at != row.created_at or row.deleted_at is not None)
+        if row is not None and not mine and datetime.fromisoformat(str(row.shown["begins"])) < now():
+            session.delete(row)
+            row = None
+    if row is None:
         book.save(TOMORROW_PLAN, Asked("tidewater-country"))
 
 

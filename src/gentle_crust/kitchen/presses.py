@@ -27,7 +27,7 @@ from gentle_crust.kitchen.now import Now
 from gentle_crust.kitchen.plans import Asked, PlanBook, SavedPlan
 from gentle_crust.kitchen.press_bodies import Changed, is_step_key
 from gentle_crust.kitchen.settings import hour_of
-from gentle_crust.kitchen.story import CHANGE, Story, story_of
+from gentle_crust.kitchen.story import CHANGE, Story, grown, story_of
 from gentle_crust.problem import of_validation
 from gentle_crust.store.models import EventRow
 from gentle_crust.store.repositories import Events
@@ -39,8 +39,8 @@ LOOK_AGAIN = timedelta(minutes=15)
 """When a step that was not due yet is looked at again, if nobody says (practice)."""
 LONG_GONE = timedelta(hours=6)
 """An hour that passed so long ago is meant for tomorrow."""
-MOVES = (bodies.STARTED, bodies.STEP, bodies.NOT_YET, bodies.CHANGED, bodies.READ, bodies.JUDGED, bodies.PROBE)
-"""Presses that move a dough's forecast: none is kept that it could not be carried on with."""
+MOVES = (bodies.STARTED, bodies.CHANGED)
+"""Presses that set a dough's whole course: none is kept that it could not be carried on with."""
 READING = TypeAdapter(Taken)
 VERDICT = TypeAdapter(Verdict)
 QUESTION = TypeAdapter(Question)
@@ -149,8 +149,7 @@ class Presses:
                 sane(press.at, "at")
                 before, body = story, self._checked(press, story, saved)
                 events.add(EventRow(id=press.id, kind=press.kind, subject=key, at=press.at, body=body))
-                told = (press.id, press.kind, press.at, body)
-                story = story_of([*_plain_events(story), told])
+                story = grown(story, (press.id, press.kind, press.at, body))
                 if any(each.id == press.id for each in story.unreadable):
                     raise CraftError("body", "What was pressed cannot be kept as it is.", "Load the page anew.")
                 check_order(story.happened, max(self.now(), *(each.at for each in story.told)))
@@ -375,7 +374,3 @@ class Presses:
         with self.sessions.begin() as session:
             body = {"event": event}
             Events(session).add(EventRow(id=f"{event}-w"[:60], kind=PRESENT, subject="", at=self.now(), body=body))
-
-
-def _plain_events(story: Story) -> list[tuple[str, str, datetime, dict[str, Any]]]:
-    return [(each.id, each.kind, each.at, each.body) for each in story.told]

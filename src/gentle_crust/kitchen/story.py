@@ -138,7 +138,18 @@ def story_of(events: Sequence[PlainEvent]) -> Story:
 
     An event that cannot be read is set aside, and all others count.
     """
-    events, unreadable = _read(events)
+    return _story(*_read(events))
+
+
+def grown(story: Story, event: PlainEvent) -> Story:
+    """A story with one event more; those that it has are not read again."""
+    good, odd = _read([event])
+    before = [(each.id, each.kind, each.at, each.body) for each in story.told]
+    return _story([*before, *good], (*story.unreadable, *odd))
+
+
+def _story(events: list[PlainEvent], unreadable: tuple[Told, ...]) -> Story:
+    """What events that can be read come to."""
     gone: set[str] = set()
     for _, kind, _, body in events:
         if kind in (WITHDRAWN, READ_WITHDRAWN):

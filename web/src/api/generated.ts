@@ -5063,7 +5063,7 @@ export interface components {
         };
         /**
          * RecordStep
-         * @description A step as it was done, or left out; ``planned`` for when, None for one that no plan asked for.
+         * @description A step as it was finished, or left out; ``planned`` to be finished when, None if no plan asked for it.
          */
         RecordStep: {
             /**
