@@ -182,6 +182,11 @@ def feeds() -> Proof:
     return _tests("tests/core/test_feeding.py")
 
 
+def random_benches() -> Proof:
+    """Twelve doughs pressed at random, at random times, read, judged and changed: the bench still answers."""
+    return _tests("tests/kitchen/test_bench_courses.py")
+
+
 def set_ups() -> Proof:
     """2,000 set-ups of oven, vessel, steam and loaf drawn at random: each bakes like bread, heat and water kept."""
     return _tests("tests/core/test_oven_cases.py")
@@ -195,6 +200,7 @@ PROOFS: dict[str, Callable[[], Proof]] = {
     "kills": kills,
     "whole_bake": whole_bake,
     "feeds": feeds,
+    "random_benches": random_benches,
     "set_ups": set_ups,
 }
 

@@ -16,7 +16,7 @@ from gentle_crust.store.database import open_store
 from gentle_crust.store.repositories import Events
 from tests.conftest import SATURDAY
 
-PRESSES, KILLS = (500, 12) if os.environ.get("GENTLE_CRUST_PROVE") else (160, 4)
+PRESSES, KILLS = (500, 12) if os.environ.get("GENTLE_CRUST_PROVE") else (100, 3)
 """A sample here; all of them when the costly proofs are run."""
 
 

@@ -33,7 +33,7 @@ def own(browser, sessions):
     yield opened
     for context in contexts:
         context.close()
-    server.close()
+    # The server is left to its daemon thread: its sockets' numbers must not be given to the next data file.
 
 
 def state(page):

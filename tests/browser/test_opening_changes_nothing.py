@@ -8,7 +8,7 @@ import pytest
 from playwright.sync_api import expect
 
 from gentle_crust.kitchen.settings import KitchenSettings
-from tests.browser.conftest import PHONE
+from tests.browser.conftest import DESK, PHONE
 from tests.browser.test_bench_room import Own
 from tests.kitchen.test_keeping import FORMULAS
 
@@ -60,6 +60,16 @@ class Asked:
         return [one for one in self.sent if one[0] != "POST"]
 
 
+def heard(odd, path: str, viewport=DESK):
+    """A page that is heard from its first request on."""
+    odd.contexts.append(odd.browser.new_context(viewport=viewport))
+    page = odd.contexts[-1].new_page()
+    asked = Asked(page)
+    page.goto(odd.address + path)
+    page.wait_for_load_state("networkidle")
+    return page, asked
+
+
 def same(bodies: list[dict]) -> bool:
     def plain(body: dict) -> dict:
         return {name: value for name, value in body.items() if value is not None}
@@ -74,10 +84,7 @@ def formula(odd, key: str) -> dict:
 
 @pytest.mark.parametrize("key", FORMULAS)
 def test_every_line_of_every_plan(odd, key):
-    page = odd.open("/kitchen")
-    asked = Asked(page)
-    page.goto(f"{odd.address}/plan?formula={key}")
-    page.wait_for_load_state("networkidle")
+    page, asked = heard(odd, f"/plan?formula={key}")
     expect(page.locator(".say")).not_to_have_count(0)
     page.wait_for_timeout(300)
     before = asked.bodies("plan")
@@ -130,10 +137,7 @@ def test_a_formula_whose_dough_is_cooler_than_any_mark_is_saved_as_it_was(odd):
 
 def test_the_kitchen_and_the_oven_opened_write_nothing(odd):
     for path in ("/kitchen", "/oven", "/water", "/cultures/gull?do=feed"):
-        page = odd.open("/bakes")
-        asked = Asked(page)
-        page.goto(odd.address + path)
-        page.wait_for_load_state("networkidle")
+        page, asked = heard(odd, path)
         page.wait_for_timeout(700)
         assert asked.writes() == [], path
         for _, where, _ in asked.sent:
@@ -143,20 +147,14 @@ def test_the_kitchen_and_the_oven_opened_write_nothing(odd):
 
 
 def test_stages_of_a_bake_shown_on_the_phone_are_not_rewritten(odd):
-    page = odd.open("/bakes", PHONE)
-    asked = Asked(page)
-    page.goto(odd.address + "/oven")
-    page.wait_for_load_state("networkidle")
+    page, asked = heard(odd, "/oven", PHONE)
     page.wait_for_timeout(900)
     bakes = asked.bodies("oven/bake")
     assert bakes and all(not body.get("stages") for body in bakes), bakes
 
 
 def test_a_hand_still_moves_a_slider_and_only_that(odd):
-    page = odd.open("/bakes")
-    asked = Asked(page)
-    page.goto(f"{odd.address}/plan?formula={FORMULAS[0]}")
-    page.wait_for_load_state("networkidle")
+    page, asked = heard(odd, f"/plan?formula={FORMULAS[0]}")
     page.wait_for_timeout(300)
     before = asked.bodies("plan")[-1]
     kitchen = page.locator("button.say").filter(has_text="at night")
