@@ -68,6 +68,8 @@ def test_fold_words_count_the_steps_that_there_are(folds, dough_c, percent):
     if said.count > 1:
         gap = (made[1].at - made[0].at).total_seconds() / 60
         assert said.every_min == pytest.approx(gap, abs=1) and f"{said.count} sets" in said.sentence
+    handling = plan.feel.handling
+    assert handling.startswith((f"{len(made)} ", "One stretch") if made else "No folds")
     if said.count == 1:
         assert "One set" in said.sentence and "sets" not in said.sentence
 

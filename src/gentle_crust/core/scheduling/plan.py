@@ -73,7 +73,7 @@ def make_plan(wish: Wish, kitchen: Kitchen, now: datetime, following: Following 
         water=water,
         tap_c=kitchen.tap_c,
         kettle_c=kettle_c(kitchen.altitude_m),
-        feel=weigh_list.feeling(made),
+        feel=weigh_list.feeling(course),
         by_feel=weigh_list.by_feel(wish.formula, made.weighed.flour_g),
         proof=_proof(course),
         bake=made.bake,

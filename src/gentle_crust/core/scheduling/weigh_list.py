@@ -98,20 +98,26 @@ def by_feel(formula: Formula, flour_g: float) -> ByFeel | None:
     )
 
 
-def feeling(made: Recipe) -> Feeling:
-    """The dough's feel and the handling it asks for, in words."""
-    return Feeling(made.feel.word, made.feel.capacity_percent, handling_words(made.wish.formula))
+def feeling(course: Course) -> Feeling:
+    """The dough's feel and the handling that this plan gives it, in words."""
+    made = course.recipe
+    words = handling_words(made.wish.formula, len(course.folds))
+    return Feeling(made.feel.word, made.feel.capacity_percent, words)
 
 
-def handling_words(formula: Formula) -> str:
-    """How a formula's gluten is developed, in a sentence."""
+def handling_words(formula: Formula, folds: int | None = None) -> str:
+    """How a formula's gluten is developed, in a sentence; by so many ``folds``, if a plan has settled that."""
     dough = feel(formula)
+    if folds is not None and dough.folds:
+        dough = replace(dough, folds=folds)
     if formula.blend("rye_fraction") >= 0.5:
         return "Stir to a paste; no kneading, no folds."
     if dough.knead:
         return "Knead by hand 10 to 15 min, until a membrane stretches."
-    if dough.boxed:
+    if not dough.folds:
+        return "No folds in this plan: mix it longer."
+    if dough.boxed and dough.folds > 2:
         return f"{dough.folds} folds: bowl folds first, then coil folds in an oiled box."
     if dough.folds == 1:
         return "One stretch-and-fold, half an hour after mixing; ten minutes either way do no harm."
-    return f"{dough.folds} stretch-and-folds, half an hour apart; ten minutes either way do no harm."
+    return f"{dough.folds} stretch-and-folds; ten minutes either way do no harm."

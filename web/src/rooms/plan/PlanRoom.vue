@@ -144,7 +144,7 @@ function mend(found: Mend) {
         >
           {{ saveWord }}
         </button>
-        <p v-if="kept && id" class="small quiet saved" role="status">{{ t.saved }}</p>
+        <p v-if="kept && id" class="small quiet is-saved" role="status">{{ t.saved }}</p>
         <button v-if="id" type="button" class="link" @click="another">{{ t.fresh }}</button>
       </div>
       <SavedPlans :current="id" class="wide-only" @gone="(key) => key === id && another()" />
@@ -262,7 +262,7 @@ function mend(found: Mend) {
   padding: 12px 24px 32px 28px;
   border-right: 1px solid var(--hairline);
 }
-.saved {
+.is-saved {
   text-align: center;
 }
 a.action.as-link {
