@@ -112,6 +112,62 @@ def test_what_was_stopped_and_what_is_still_on_the_bench_are_told_apart(day):
     assert line["state"] == "stopped" and day.bench()["doughs"] == []
 
 
+def state_of(day):
+    """How the list of plans has it, and how the plan itself does."""
+    plans = {plan["id"]: plan["state"] for plan in day.client.get("/api/plans").json["plans"]}
+    return plans[PLAN], day.client.get(f"/api/plans/{PLAN}").json["baked"]
+
+
+def test_a_bake_taken_off_by_mistake_is_back_on_the_bench_wherever_it_is_looked_for(day):
+    day.mixed().at(16, 0).press("bake_stopped", key="off")
+    assert state_of(day) == ("baked", True)
+    assert day.press("bake_withdrawn", {"event": "off"})["taken"]
+    assert len(day.bench()["doughs"]) == 1
+    assert state_of(day) == ("on_bench", False)
+    assert day.client.get("/api/bakes").json["bakes"][0]["state"] == "on_bench"
+
+
+def test_a_cut_long_ago_that_is_taken_back_brings_its_plan_back_too(day):
+    baked(day)
+    day.press("bake_withdrawn", {"event": f"p{day.count}"})
+    cut = next(each for each in day.client.get(f"/api/bench/{PLAN}/record").json["events"]
+               if each["body"].get("key") == "cut-1")  # fmt: skip
+    day.now += timedelta(hours=13)
+    assert state_of(day) == ("baked", True)
+    assert day.press("bake_withdrawn", {"event": cut["id"]})["taken"]
+    assert state_of(day) == ("on_bench", False) and len(day.bench()["doughs"]) == 1
+
+
+def test_a_start_that_is_taken_back_leaves_a_plan_and_no_bake(day):
+    day.press("bake_started", key="begun")
+    assert state_of(day) == ("on_bench", False)
+    assert day.press("bake_withdrawn", {"event": "begun"})["taken"]
+    assert state_of(day) == ("planned", False)
+    assert day.client.get("/api/bakes").json["bakes"] == []
+    plan = next(each for each in day.client.get("/api/plans").json["plans"] if each["id"] == PLAN)
+    assert plan["next_step"] is not None
+
+
+@pytest.mark.parametrize(("minutes", "late"), [(4, 0), (-10, 0), (11, 11), (75, 75), (-25, -25)])
+def test_a_step_within_ten_minutes_of_its_hour_was_done_as_planned(day, minutes, late):
+    day.mixed()
+    steps = day.client.get(f"/api/plans/{PLAN}").json["plan"]["steps"]
+    fold = next(step for step in steps if step["kind"] == "fold")
+    day.now = datetime.fromisoformat(fold["at"]) + (fold["minutes"] + minutes) * MIN
+    assert day.done("fold-1")["taken"]
+    assert {each["key"]: each for each in record(day)["steps"]}["fold-1"]["late_min"] == late
+
+
+def test_a_step_left_out_is_neither_late_nor_early(day):
+    day.mixed()
+    day.now += timedelta(hours=2)
+    day.press("bake_step", {"key": "fold-1", "skipped": True})
+    day.press("bake_step", {"key": "extra_fold-a"})
+    steps = {each["key"]: each for each in record(day)["steps"]}
+    assert steps["fold-1"]["late_min"] is None and steps["fold-1"]["planned"]
+    assert steps["extra_fold-a"]["late_min"] is None and steps["extra_fold-a"]["planned"] is None
+
+
 def test_a_loaf_that_was_cut_and_forgotten_goes_to_the_list_by_itself(day):
     baked(day)
     day.press("bake_withdrawn", {"event": f"p{day.count}"})

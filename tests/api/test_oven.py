@@ -28,6 +28,19 @@ def test_altered_stages_are_simulated_and_a_soak_cut_short_is_said(client):
     assert found["dials"][1] == "oven off"
 
 
+@pytest.mark.parametrize(("formula", "vessel", "cut"),
+                         [("night-ferry-rye", "tin", False), ("lamplighters-tin", "tin", True)])  # fmt: skip
+def test_the_oven_loads_rye_without_a_knife_as_the_plan_does(client, formula, vessel, cut):
+    touches = client.post("/api/oven/bake", json={"loaf": {"formula_id": formula}, "vessel_id": vessel}).get_json()[
+        "touches"
+    ]
+    load = next(touch for touch in touches if touch["kind"] == "load")
+    assert (load["title"] == "Score and load") == cut
+    assert ("blades" in [each["code"] for each in load["cautions"]]) == cut
+    plan = client.post("/api/plan", json={"formula_id": formula, "ready": "2026-11-30T18:00"}).get_json()["plan"]
+    assert next(step for step in plan["steps"] if step["kind"] == "load")["title"].startswith(load["title"])
+
+
 def test_all_ways_are_ranked(client):
     ways = client.post("/api/oven/rank", json=LOAF).get_json()["ways"]
     fit = [way["score"] for way in ways if not way["unfit"]]

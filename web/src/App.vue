@@ -12,7 +12,7 @@ import { fill, words } from './words'
 
 const route = useRoute()
 const now = useNow()
-const { clock } = useUnits()
+const { clock, span } = useUnits()
 const { query: kitchen } = useKitchen()
 const { doughs, follow } = useBench()
 watch(kitchen.data, (found) => found && follow(Date.parse(found.now), found.rate), { immediate: true })
@@ -37,9 +37,9 @@ const next = computed(() => {
   const coming = due.data.value?.next
   if (!coming) return null
   const minutes = Math.round((Date.parse(coming.at) - now.value) / 60_000)
-  const size = Math.abs(minutes)
-  const span = size >= 60 ? `${Math.floor(size / 60)} h ${size % 60} min` : `${size} min`
-  const away = size === 0 ? words.shell.now : minutes < 0 ? fill(words.shell.late, { span }) : span
+  const length = span(minutes)
+  const away =
+    minutes === 0 ? words.shell.now : minutes < 0 ? fill(words.shell.late, { span: length }) : length
   const to =
     coming.kind === 'culture'
       ? `/cultures/${coming.whose}?do=feed`

@@ -11,13 +11,14 @@ from gentle_crust.core.scheduling.happened import EXTRA_FOLD, keys
 from gentle_crust.core.scheduling.result import Plan
 from gentle_crust.kitchen import press_bodies as bodies
 from gentle_crust.kitchen import story as tale
-from gentle_crust.kitchen.bench import on_bench
 from gentle_crust.kitchen.now import Now
 from gentle_crust.kitchen.plans import PlanBook
 from gentle_crust.kitchen.story import Story, Told, story_of
 from gentle_crust.store.repositories import Events, Plans
 
 BakeState = Literal["on_bench", "baked", "stopped"]
+AS_PLANNED_MIN = 10
+"""A step so near to its hour was done as planned (practice)."""
 
 
 @dataclass(frozen=True)
@@ -46,6 +47,8 @@ class RecordStep:
     at: datetime
     planned: datetime | None
     skipped: bool
+    late_min: int | None
+    """Minutes after ``planned`` (before: negative), 0 if near enough; None if left out or never planned."""
 
 
 @dataclass(frozen=True)
@@ -135,7 +138,8 @@ class BakesBook:
         with self.sessions() as session:
             about = Plans(session).names(Events(session).subjects(bodies.STARTED))
             told = Events(session).about(tuple(about), tale.ALL)
-        lines = [self._line(key, *about[key], story_of(told.get(key, []))) for key in about]
+        stories = {key: story_of(told.get(key, [])) for key in about}
+        lines = [self._line(key, *about[key], story) for key, story in stories.items() if story.started is not None]
         return tuple(sorted(lines, key=lambda line: line.out or line.started, reverse=True))
 
     def one(self, key: str) -> BakeRecord:
@@ -190,7 +194,7 @@ class BakesBook:
     def _state(self, story: Story) -> BakeState:
         if story.of(bodies.STOPPED):
             return "stopped"
-        return "on_bench" if on_bench(story, self.now()) else "baked"
+        return "on_bench" if story.on_bench(self.now()) else "baked"
 
 
 def _steps(plan: Plan, story: Story) -> tuple[RecordStep, ...]:
@@ -203,8 +207,14 @@ def _steps(plan: Plan, story: Story) -> tuple[RecordStep, ...]:
         title = extra.capitalize() if step is None else step.title
         kind = "fold" if deed.key.startswith(EXTRA_FOLD) else deed.key.rsplit("-", 1)[0]
         wanted = None if step is None else step.at + timedelta(minutes=step.minutes)
-        found.append(RecordStep(deed.key, kind, title, deed.at, wanted, deed.skipped))
+        late = None if wanted is None or deed.skipped else _late_min(deed.at, wanted)
+        found.append(RecordStep(deed.key, kind, title, deed.at, wanted, deed.skipped, late))
     return tuple(found)
+
+
+def _late_min(at: datetime, planned: datetime) -> int:
+    late = round((at - planned) / timedelta(minutes=1))
+    return 0 if abs(late) <= AS_PLANNED_MIN else late
 
 
 def _verdict(told: Told) -> RecordVerdict:

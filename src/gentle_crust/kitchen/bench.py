@@ -31,7 +31,7 @@ from gentle_crust.kitchen import story as tale
 from gentle_crust.kitchen.follow import as_read, mixed_of, readings_of
 from gentle_crust.kitchen.now import Now
 from gentle_crust.kitchen.once import Known
-from gentle_crust.kitchen.plans import RESTS, PlanBook, SavedPlan
+from gentle_crust.kitchen.plans import PlanBook, SavedPlan
 from gentle_crust.kitchen.settings import KitchenSettings
 from gentle_crust.kitchen.story import Story, story_of
 from gentle_crust.store.repositories import Events, Samples
@@ -189,7 +189,7 @@ class BenchBook:
         lives: dict[str, Live] = {}
         aside: list[SetAside] = []
         for plan in plans:
-            if not on_bench(stories[plan.id], minute):
+            if not stories[plan.id].on_bench(minute):
                 continue
             try:
                 dough = self._dough(plan, asked(plan.answer), stories[plan.id], minute)
@@ -422,9 +422,3 @@ def _name(dough: Dough) -> str:
 
 def _name_of(saved: SavedPlan) -> str:
     return saved.answer.formula.name
-
-
-def on_bench(story: Story, now: datetime) -> bool:
-    """Whether a dough is at the bench: started, not put away, and not cut so long ago that it leaves by itself."""
-    cut = story.happened.done("cut-1")
-    return story.started is not None and not story.closed and (cut is None or now - cut <= RESTS)

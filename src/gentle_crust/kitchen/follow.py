@@ -20,7 +20,7 @@ from gentle_crust.core.scheduling.plan import make_plan
 from gentle_crust.core.scheduling.result import Plan
 from gentle_crust.kitchen.local_time import instant_of
 from gentle_crust.kitchen.now import Now
-from gentle_crust.kitchen.plans import RESTS, PlanBook, SavedPlan
+from gentle_crust.kitchen.plans import PlanBook, SavedPlan
 from gentle_crust.kitchen.press_bodies import READ, READ_WITHDRAWN
 from gentle_crust.kitchen.story import ALL, Story, TakenReading, story_of
 from gentle_crust.store.models import EventRow
@@ -100,9 +100,8 @@ class FollowBook:
     def open(self, key: str) -> Followed:
         """A saved plan and what was done and read of its dough."""
         story = self.story(key)
-        cut = story.happened.done("cut-1")
-        left = story.closed or (cut is not None and self.plans.now() - cut > RESTS)
-        return replace(self._open(key, story), baked=story.started is not None and left)
+        left = story.started is not None and not story.on_bench(self.now())
+        return replace(self._open(key, story), baked=left)
 
     def _open(self, key: str, story: Story) -> Followed:
         saved = self.plans.open(key)

@@ -107,7 +107,7 @@ class OvenBook:
         grams = asked.piece_g or formula.scaling_weight_g
         within("piece_g", "Dough per piece", grams, 30, 5000, " g")
         loaf = loaf_of(formula, grams, settings.fridge_c if asked.cold else None)
-        rye = formula.blend("rye_fraction") >= 0.5
+        rye = formula.rye_rich
         return _Found(loaf, pieces, rye, formula.leaven == "levain", settings)
 
     def rank(self, asked: AskedLoaf) -> tuple[Way, ...]:
@@ -164,7 +164,7 @@ class OvenBook:
                 found.levain,
                 asked.loaf.cold,
             ),
-            touches=touches(question, done, vessel, kit.oven, kit.tools),
+            touches=touches(question, done, vessel, kit.oven, kit.tools, found.rye),
             dials=tuple(in_words(stage) for stage in question.stages),
             cool_min=RYE_COOL_MIN if found.rye else int(form["cool_min"]),
             cutting=cutting(found.rye),

@@ -29,8 +29,9 @@ from gentle_crust.kitchen.local_time import LOCAL, instant_of
 from gentle_crust.kitchen.mixes import MixBook
 from gentle_crust.kitchen.now import Now
 from gentle_crust.kitchen.once import Known
-from gentle_crust.kitchen.press_bodies import FINISHED, STARTED, STOPPED
+from gentle_crust.kitchen.press_bodies import STARTED
 from gentle_crust.kitchen.settings import KitchenSettings, Settings, hour_of, nights
+from gentle_crust.kitchen.story import LIFE, Story, story_of
 from gentle_crust.store.models import PlanRow
 from gentle_crust.store.repositories import Events, Plans
 
@@ -126,8 +127,6 @@ class PlanLine:
 
 LOG = logging.getLogger(__name__)
 BEFORE_MIX_H = 18.0
-RESTS = timedelta(hours=12)
-"""A loaf that is cut stays on the bench for so long, if nobody puts it away."""
 USUAL_DAYS = 3
 """So many days ahead a first good time is looked for in a kitchen that is not cold."""
 ASKED = TypeAdapter(Asked)
@@ -152,7 +151,7 @@ def marks_of(plan: Plan, settings: Settings) -> tuple[Mark, ...]:
 
 def _complete(asked: Asked, settings: Settings, formula: Formula) -> Asked:
     """Fill what was left out, but for the time it should be ready."""
-    night = formula.leaven == "levain" and formula.shape in ("boule", "batard") and formula.blend("rye_fraction") < 0.5
+    night = formula.leaven == "levain" and formula.shape in ("boule", "batard") and not formula.rye_rich
     default: dict[str, Any] = {
         "pieces": formula.pieces,
         "scaling_weight_g": formula.scaling_weight_g,
@@ -423,13 +422,9 @@ class PlanBook:
         """Saved plans, the latest wanted first."""
         with self.sessions() as session:
             events = Events(session)
-            begun = set(events.subjects(STARTED))
-            closed = {*events.subjects(FINISHED), *events.subjects(STOPPED)}
-            closed |= set(events.subjects_done("cut-1", self.now() - RESTS))
-            return tuple(
-                _begun(line, line.id in closed) if line.id in begun else line
-                for line in (_line(row, self.now()) for row in Plans(session).all())
-            )
+            told = events.about(tuple(events.subjects(STARTED)), LIFE)
+            lines = [_line(row, self.now()) for row in Plans(session).all()]
+        return tuple(_begun(line, story_of(told[line.id]), self.now()) if line.id in told else line for line in lines)
 
     def put_away(self, key: str, away: bool = True) -> PlanLine:
         """Delete a plan, or bring it back."""
@@ -468,9 +463,11 @@ def _minute(at: datetime) -> datetime:
     return at.replace(second=0, microsecond=0)
 
 
-def _begun(line: PlanLine, closed: bool) -> PlanLine:
-    """The line of a plan that was brought to the bench, and left it if ``closed``."""
-    return replace(line, next_step=None, state="baked" if closed else "on_bench")
+def _begun(line: PlanLine, story: Story, now: datetime) -> PlanLine:
+    """The line of a plan that was brought to the bench, and may have left it since."""
+    if story.started is None:
+        return line
+    return replace(line, next_step=None, state="on_bench" if story.on_bench(now) else "baked")
 
 
 def _line(row: PlanRow, now: datetime) -> PlanLine:

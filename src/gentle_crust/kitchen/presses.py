@@ -20,7 +20,7 @@ from gentle_crust.core.scheduling.happened import check_order
 from gentle_crust.core.scheduling.remedies import changed
 from gentle_crust.kitchen import press_bodies as bodies
 from gentle_crust.kitchen import story as tale
-from gentle_crust.kitchen.bench import ABSENT, PRESENT, BenchBook, on_bench
+from gentle_crust.kitchen.bench import ABSENT, PRESENT, BenchBook
 from gentle_crust.kitchen.follow import Taken, mixed_of, value_of
 from gentle_crust.kitchen.local_time import instant_of
 from gentle_crust.kitchen.now import Now
@@ -97,7 +97,7 @@ class Presses:
             raise CraftError("id", "This plan is of an older kind.", "Save it once more, then start it.")
         with self.sessions() as session:
             story = story_of(Events(session).plain(*tale.ALL, subject=key))
-        if story.started is not None and not on_bench(story, self.now()):
+        if story.started is not None and not story.on_bench(self.now()):
             raise CraftError("plan", "This plan was baked already.", "Plan it again, then start that.")
         self.press(key, (Press(event, bodies.STARTED, self.now(), {}),))
 

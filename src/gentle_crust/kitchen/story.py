@@ -36,12 +36,16 @@ from gentle_crust.store.repositories import PlainEvent
 from gentle_crust.tidy import clean, sane
 
 PRESSES = (STARTED, STEP, NOT_YET, SNOOZED, NOTE, PHOTO, CHANGED, JUDGED, OUTCOME, FINISHED, STOPPED, PROBE, READ)
+LIFE = (STARTED, STEP, FINISHED, STOPPED, WITHDRAWN, CORRECTED)
+"""What decides whether a dough is on the bench."""
 ALL = (*PRESSES, READ_WITHDRAWN, WITHDRAWN, CORRECTED)
 CHANGE = TypeAdapter(Change)
 LOOKED = TypeAdapter(tuple[float, float, float, float])
 SHOWS = TypeAdapter(tuple[float, float, float, float, float])
 IN_THE_OVEN = (CORE, OVEN)
 """Readings of a bake: the loaf's core, and the oven beside its dial."""
+RESTS = timedelta(hours=12)
+"""A loaf that is cut stays on the bench for so long, if nobody puts it away."""
 FAR_AHEAD = timedelta(seconds=90)
 """Two looks at the clock may differ by so much."""
 
@@ -97,6 +101,11 @@ class Story:
     def closed(self) -> bool:
         """Whether it has left the bench."""
         return bool(self.of(FINISHED, STOPPED))
+
+    def on_bench(self, now: datetime) -> bool:
+        """Whether it is on the bench: started, not put away, and not cut so long ago that it leaves by itself."""
+        cut = self.happened.done("cut-1")
+        return self.started is not None and not self.closed and (cut is None or now - cut <= RESTS)
 
     @property
     def readings(self) -> tuple[TakenReading, ...]:

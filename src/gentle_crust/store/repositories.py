@@ -128,12 +128,6 @@ class Events:
         wanted = select(EventRow.subject).where(EventRow.kind == kind).group_by(EventRow.subject)
         return list(self.session.scalars(wanted.order_by(func.min(EventRow.at))))
 
-    def subjects_done(self, step: str, before: datetime) -> list[str]:
-        """Whatever had a step done before an instant."""
-        key = func.json_extract(EventRow.body, "$.key")
-        wanted = select(EventRow.subject).where(EventRow.kind == "bake_step", key == step, EventRow.at < before)
-        return list(self.session.scalars(wanted.distinct()))
-
     def of(self, *kinds: str, subject: str = "") -> Sequence[EventRow]:
         """Events of some kinds about one subject, the oldest first; of one instant, as they came in."""
         wanted = select(EventRow).where(EventRow.kind.in_(kinds), EventRow.subject == subject)

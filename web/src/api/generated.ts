@@ -5075,6 +5075,8 @@ export interface components {
             key: string;
             /** Kind */
             kind: string;
+            /** Late Min */
+            late_min: number | null;
             /** Planned */
             planned: string | null;
             /** Skipped */

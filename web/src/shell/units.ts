@@ -65,6 +65,12 @@ export function useUnits() {
   }
   const dayClock = (at: number | string | Date) => `${format(at, { weekday: 'short' })} ${clock(at)}`
 
+  /** Minutes, whichever way they lie, as a length of time. */
+  const span = (minutes: number) => {
+    const size = Math.abs(Math.round(minutes))
+    return size >= 60 ? `${Math.floor(size / 60)} h ${size % 60} min` : `${size} min`
+  }
+
   /** Put the baker's units where the craft's sentences hold {value|unit}. */
   const say = (text: string, now?: number) =>
     text.replace(/\{([^|{}]+)\|(\w+)\}/g, (_, value: string, unit: string) => {
@@ -95,6 +101,7 @@ export function useUnits() {
     dayClock,
     when,
     localTime,
+    span,
     say,
   }
 }

@@ -39,7 +39,7 @@ def feel(formula: Formula) -> Feel:
     capacity = formula.blend("absorption_percent")
     over = formula.free_hydration_percent - capacity
     word = next(name for limit, name in _FEELS if over < limit)
-    if formula.blend("rye_fraction") >= 0.5:
+    if formula.rye_rich:
         return Feel(word, capacity, knead=False, folds=0, fold_every_min=0, boxed=False)
     if over < 0:
         return Feel(word, capacity, knead=True, folds=0, fold_every_min=0, boxed=False)

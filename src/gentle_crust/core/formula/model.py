@@ -17,6 +17,8 @@ WATER_IN = {"milk": 0.88, "butter": 0.15, "honey": 0.17}
 """Share of an extra's weight that is water (practice)."""
 YEAST_AS_INSTANT = {"instant": 1.0, "active_dry": 0.33 / 0.40, "fresh": 0.33}
 """Grams of instant yeast that do the work of one gram of each kind (practice)."""
+RYE_RICH = 0.5
+"""Share of rye in all flour from which on a dough is handled as rye (practice)."""
 YEAST_NAMES = {"instant": "Instant yeast", "active_dry": "Active dry yeast", "fresh": "Fresh yeast"}
 
 
@@ -156,6 +158,11 @@ class Formula:
     def free_hydration_percent(self) -> float:
         """Hydration as the hand feels it: all water but what soaked grains keep."""
         return self.hydration_percent - self.bound_water_percent
+
+    @property
+    def rye_rich(self) -> bool:
+        """Whether half of its flour or more is rye: its dough is a paste that gluten does not hold."""
+        return self.blend("rye_fraction") >= RYE_RICH
 
     def blend(self, column: str) -> float:
         """A property of the flour blend (a numeric column of the flours table), by weight."""

@@ -27,8 +27,10 @@ class Touch:
     """What goes in or comes out, at a step of steaming."""
 
 
-def touches(question: Bake, done: Done, vessel: Vessel, oven: Oven, tools: tuple[Tool, ...]) -> tuple[Touch, ...]:
-    """What to do when, from heating to cooling."""
+def touches(
+    question: Bake, done: Done, vessel: Vessel, oven: Oven, tools: tuple[Tool, ...], rye: bool = False
+) -> tuple[Touch, ...]:
+    """What to do when, from heating to cooling; ``rye``: half of the loaf's flour or more is rye."""
     lidded = vessel_heat(question.vessel.kind).lid_kg > 0
     found = []
     heating, first, last = question.preheat, question.stages[0], question.stages[-1]
@@ -42,8 +44,9 @@ def touches(question: Bake, done: Done, vessel: Vessel, oven: Oven, tools: tuple
     for each in steaming(question.steam, heating.minutes, question.vent_min, question.minutes):
         found.append(Touch(f"steam_{each.way}", each.minute, each.title, each.text, what=each.what))
     cover = "lid on" if lidded and first.covered else "steam in" if first.covered else "door shut"
-    by = _by_hand(question, tools)
-    title = "Score and load" if scored(question.loaf.shape) else "Load"
+    cut = scored(question.loaf.shape, rye)
+    by = _by_hand(question, tools, cut)
+    title = "Score and load" if cut else "Load"
     found.append(Touch("load", 0, title, f"{by}{cover.capitalize()}, {first.minutes:.0f} min."))
     at = 0.0
     for before, after in zip(question.stages, question.stages[1:], strict=False):
@@ -65,22 +68,22 @@ def touches(question: Bake, done: Done, vessel: Vessel, oven: Oven, tools: tuple
     out = f"Core {{{done.core_c:.0f}|c}}, a hollow knock, the colour you want."
     found.append(Touch("out", question.minutes, "Out", out))
     kept = tuple(sorted(found, key=lambda touch: (touch.minute, ORDER.get(touch.kind, 1))))
-    return _with_cautions(kept, question, lidded)
+    return _with_cautions(kept, question, lidded, cut)
 
 
 ORDER = {"preheat": 0, "vent": 0, "out": 2}
 """Of what falls into one minute: the oven is lit before what goes in to heat, and opened before what comes out."""
 
 
-def scored(shape: str) -> bool:
-    """Whether loaves of this shape are cut before they are loaded."""
-    return shape_row(shape)["scored"] == "1"
+def scored(shape: str, rye: bool) -> bool:
+    """Whether loaves of this shape are cut before they are loaded; ``rye``: half of their flour or more is rye."""
+    return shape_row(shape)["scored"] == "1" and not rye
 
 
-def _by_hand(question: Bake, tools: tuple[Tool, ...]) -> str:
+def _by_hand(question: Bake, tools: tuple[Tool, ...], cut: bool) -> str:
     """How to score and load with the tools that there are."""
     kind, shape = question.vessel.kind, question.loaf.shape
-    score = _score(tools) if scored(shape) else ""
+    score = _score(tools) if cut else ""
     if kind in ("stone", "steel", "oven_floor"):
         way = "board" if shape == "baguette" and "board" in tools else "peel" if "peel" in tools else ""
         return f"{score}Slide it off {'a ' + way if way else 'an upturned tray'}, dusted with meal. "
@@ -97,9 +100,9 @@ def _score(tools: tuple[Tool, ...]) -> str:
     return "Snip with scissors. " if "scissors" in tools else "Score with a thin sharp knife. "
 
 
-def _with_cautions(touches: tuple[Touch, ...], question: Bake, lidded: bool) -> tuple[Touch, ...]:
+def _with_cautions(touches: tuple[Touch, ...], question: Bake, lidded: bool, cut: bool) -> tuple[Touch, ...]:
     """Each caution at every minute at which its cause is there."""
-    vessel, oven, cut = question.vessel.kind, question.oven.kind, scored(question.loaf.shape)
+    vessel, oven = question.vessel.kind, question.oven.kind
     return tuple(
         replace(touch, cautions=at_step(touch.kind, vessel, oven, lidded, scored=cut, what=touch.what))
         for touch in touches

@@ -30,14 +30,11 @@ LOADING = {
 def shaping_words(formula: Formula, vessel: str) -> str:
     """How this loaf is shaped and where it is put to proof."""
     shape = formula.shape
-    if formula.blend("rye_fraction") >= RYE_RICH:
+    if formula.rye_rich:
         return RYE if shape == "pan_loaf" else RYE_FREE
     if vessel_row(vessel)["proof_group"] == "tray":
         return ON_A_TRAY.get(shape, SHAPING[shape])
     return SHAPING[shape]
-
-
-RYE_RICH = 0.5
 
 
 def divide_title(shape: str) -> str:

@@ -102,7 +102,7 @@ def recipe(wish: Wish, kitchen: Kitchen) -> Recipe:
     made = replace(
         makeup_of(formula), flour_g=weighed.flour_g, dough_g=weighed.dough_g, folded=folded, liveliness=lively
     )
-    rye = formula.blend("rye_fraction") >= 0.5
+    rye = formula.rye_rich
     tin, flat = formula.shape == "pan_loaf", formula.shape in ("slipper", "flat_round")
     group = vessel_row(wish.vessel.kind)["proof_group"]
     in_tray = group == "tray" or flat

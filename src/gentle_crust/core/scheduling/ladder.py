@@ -8,7 +8,7 @@ from gentle_crust.core.formula.scaling import Ingredient
 from gentle_crust.core.oven.doneness import cutting
 from gentle_crust.core.oven.profile import RECOVERY_MIN, RYE_COOL_MIN, BakeProfile
 from gentle_crust.core.oven.steps import scored
-from gentle_crust.core.scheduling.by_shape import RYE_RICH, divide_title, loading_words, shape_title, shaping_words
+from gentle_crust.core.scheduling.by_shape import divide_title, loading_words, shape_title, shaping_words
 from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.scheduling.course import Recipe
 from gentle_crust.core.scheduling.leaven import HANDS_MIN, Ripening
@@ -42,9 +42,7 @@ class _Ladder:
         self.oven = kitchen.oven.kind
         soaked = [extra for soaker in course.recipe.wish.formula.soakers for extra in soaker.extras]
         self.dairy = any(extra.kind in ("milk", "butter") for extra in soaked)
-        self.scored = (
-            scored(course.recipe.wish.formula.shape) and course.recipe.wish.formula.blend("rye_fraction") < RYE_RICH
-        )
+        self.scored = scored(course.recipe.wish.formula.shape, course.recipe.wish.formula.rye_rich)
         self.found: list[Step] = []
         self.said: set[str] = set()
 
@@ -274,11 +272,9 @@ def _load_words(made: Recipe) -> str:
     first = bake.stages[0]
     if bake.cold_start:
         return f"Into the cold pot, lid on, into the cold oven; then to {c(first.setpoint_c)} for {first.minutes} min."
-    if bake.lidded:
-        by_hand = loading_words(made.wish.formula.shape, made.wish.vessel.kind)
-        return f"{by_hand}Lid on, {first.minutes} min at {c(first.setpoint_c)}."
     by_hand = loading_words(made.wish.formula.shape, made.wish.vessel.kind)
-    return f"{by_hand}{first.minutes} min at {c(first.setpoint_c)}."
+    lid = "Lid on, " if bake.lidded else ""
+    return f"{by_hand}{lid}{first.minutes} min at {c(first.setpoint_c)}."
 
 
 def fold_plan(course: Course) -> FoldPlan:

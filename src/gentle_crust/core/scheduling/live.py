@@ -262,9 +262,8 @@ def _bake_dues(plan: Plan, happened: Happened, load: datetime) -> dict[str, dict
         start = happened.done(key) or found["load"][key]
         for each in plan.bake.steaming(number):
             of_kind = found[f"steam_{each.way}"]
-            key = f"steam_{each.way}-{len(of_kind) + 1}"
-            of_kind[key] = _later(start + timedelta(minutes=each.minute), happened.until(key))
-        key = f"load-{number}"
+            steam_key = f"steam_{each.way}-{len(of_kind) + 1}"
+            of_kind[steam_key] = _later(start + timedelta(minutes=each.minute), happened.until(steam_key))
         found["vent"][f"vent-{number}"] = _later(start + steaming, happened.until(f"vent-{number}"))
         baked = start + whole
         for core in happened.cores:

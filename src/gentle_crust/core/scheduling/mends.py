@@ -48,14 +48,15 @@ def mends(wish: Wish, kitchen: Kitchen, vessels: tuple[Vessel, ...], now: dateti
     if not plan.problems:
         return ()
     found: list[Mend] = []
-    for mend, changed in _candidates(wish, kitchen, vessels, plan):
+    candidates = _candidates(wish, kitchen, vessels, plan)
+    for mend, changed in candidates:
         if len(found) < MOST - 1 and _works(changed, kitchen, now):
             found.append(mend)
     later = _later(wish, kitchen, plan, now)
     too_far = any(problem.code in ("over_proofed", "last_load") for problem in plan.problems)
     if later is not None:
         found = [*found, later] if too_far else [later, *found]
-    return tuple(found) or _the_gravest(_candidates(wish, kitchen, vessels, plan), kitchen, plan, now)
+    return tuple(found) or _the_gravest(candidates, kitchen, plan, now)
 
 
 def _the_gravest(candidates: list[tuple[Mend, Wish]], kitchen: Kitchen, plan: Plan, now: datetime) -> tuple[Mend, ...]:

@@ -50,7 +50,7 @@ def _in_time(wish: Wish, kitchen: Kitchen, now: datetime) -> Plan:
 
 def ways(wish: Wish, kitchen: Kitchen, now: datetime) -> tuple[Way, ...]:
     """The four ways, each with its plan; one that cannot be reckoned says why."""
-    rye = RYE_WARMER_K if wish.formula.blend("rye_fraction") >= 0.5 else 0.0
+    rye = RYE_WARMER_K if wish.formula.rye_rich else 0.0
     steady = min(wish.dough_c, COOL_C) if not rye else wish.dough_c
     days = 1 if wish.formula.leaven == "levain" else 2
     kinds: tuple[tuple[WayCode, str, str, Literal["room", "cold"], float, int], ...] = (

@@ -110,7 +110,7 @@ def handling_words(formula: Formula, folds: int | None = None) -> str:
     dough = feel(formula)
     if folds is not None and dough.folds:
         dough = replace(dough, folds=folds)
-    if formula.blend("rye_fraction") >= 0.5:
+    if formula.rye_rich:
         return "Stir to a paste; no kneading, no folds."
     if dough.knead:
         return "Knead by hand 10 to 15 min, until a membrane stretches."

@@ -13,7 +13,7 @@ import UndoLine from '../bench/UndoLine.vue'
 const t = words.bakes
 const route = useRoute()
 const client = useQueryClient()
-const { day, dayClock, clock, warmth, mass, say } = useUnits()
+const { day, dayClock, clock, span, warmth, mass, say } = useUnits()
 const { press, refused } = useBench()
 const key = computed(() => String(route.params.id))
 const found = useQuery({
@@ -33,15 +33,12 @@ const days = computed(() => {
   }
   return groups
 })
-const NEAR_MIN = 10
 function besidePlan(step: Step): string {
   if (step.skipped) return t.leftOut
-  if (!step.planned) return ''
-  const off = Math.round((Date.parse(step.at) - Date.parse(step.planned)) / 60_000)
-  if (Math.abs(off) <= NEAR_MIN) return t.asPlanned
-  const size = Math.abs(off)
-  const span = size >= 60 ? `${Math.floor(size / 60)} h ${size % 60} min` : `${size} min`
-  return `${fill(off > 0 ? t.later : t.sooner, { span })}, ${fill(t.planned, { at: clock(step.planned) })}`
+  if (!step.planned || step.late_min === null) return ''
+  if (step.late_min === 0) return t.asPlanned
+  const late = fill(step.late_min > 0 ? t.later : t.sooner, { span: span(step.late_min) })
+  return `${late}, ${fill(t.planned, { at: clock(step.planned) })}`
 }
 const figure = (kind: string, value: number) =>
   kind.endsWith('_c') ? warmth(value) : kind === 'ready' ? '' : `+${Math.round(100 * value)} %`

@@ -19,21 +19,19 @@ const emit = defineEmits<{
   extraFold: []
 }>()
 const t = words.bench
-const { clock, when, say } = useUnits()
+const { clock, span, when, say } = useUnits()
 const file = ref<HTMLInputElement | null>(null)
 const waiting = ref(false)
 const minutes = computed(() => Math.round((Date.parse(props.step.at) - props.now) / 60_000))
 const away = computed(() => {
-  const size = Math.abs(minutes.value)
-  const span = size >= 60 ? `${Math.floor(size / 60)} h ${size % 60} min` : `${size} min`
-  if (size === 0) return t.due
-  return fill(minutes.value < 0 ? t.late : t.inSpan, { span })
+  if (minutes.value === 0) return t.due
+  return fill(minutes.value < 0 ? t.late : t.inSpan, { span: span(minutes.value) })
 })
 const silent = computed(() => {
   const until = props.dough.snoozed[props.step.key]
   return until && Date.parse(until) > props.now ? until : null
 })
-const span = computed(() => {
+const between = computed(() => {
   const { low, high } = props.step.span ?? {}
   return low && high ? `${clock(low)}–${clock(high)}` : ''
 })
@@ -73,11 +71,7 @@ onScopeDispose(() => clearTimeout(timer))
 /** A step this far ahead is asked about once before it counts as done or left out. */
 const FAR_AHEAD_MIN = 30
 const asking = ref<'done' | 'skip' | null>(null)
-const aheadSpan = computed(() => {
-  const size = Math.max(minutes.value, 0)
-  return size >= 60 ? `${Math.floor(size / 60)} h ${size % 60} min` : `${size} min`
-})
-function press_(what: 'done' | 'skip') {
+function pressed(what: 'done' | 'skip') {
   if (settling.value) return
   if (minutes.value > FAR_AHEAD_MIN && asking.value !== what) return void (asking.value = what)
   asking.value = null
@@ -91,7 +85,7 @@ function hold() {
 function once(event: KeyboardEvent) {
   if (event.repeat && (event.key === 'Enter' || event.key === ' ')) event.preventDefault()
 }
-defineExpose({ say: press_, settling })
+defineExpose({ say: pressed, settling })
 const keyFor = (letter: string) => (shortcuts.value ? letter : undefined)
 const canFold = computed(() => props.dough.standing.stage === 'bulk' || props.step.kind === 'fold')
 function took(event: Event) {
@@ -116,7 +110,7 @@ function wait(value: string) {
       <p class="when">
         <span class="away clock">{{ away }}</span>
         <span class="at"
-          >{{ when(step.at, now) }}<template v-if="span"> · {{ span }}</template></span
+          >{{ when(step.at, now) }}<template v-if="between"> · {{ between }}</template></span
         >
       </p>
     </div>
@@ -129,9 +123,12 @@ function wait(value: string) {
     </ul>
     <div v-if="asking" class="presses" role="group" :aria-label="t.done" @keydown="once">
       <span class="asks" role="status">{{
-        fill(asking === 'done' ? t.early : t.earlySkip, { step: step.title, span: aheadSpan })
+        fill(asking === 'done' ? t.early : t.earlySkip, {
+          step: step.title,
+          span: span(Math.max(minutes, 0)),
+        })
       }}</span>
-      <button type="button" class="press main ask" @click="press_(asking)">
+      <button type="button" class="press main ask" @click="pressed(asking)">
         {{ asking === 'done' ? t.earlyYes : t.earlySkipYes }}
       </button>
       <button type="button" class="press" @click="asking = null">{{ t.earlyNo }}</button>
@@ -155,7 +152,7 @@ function wait(value: string) {
         class="press main"
         :aria-keyshortcuts="keyFor('d')"
         :aria-disabled="settling"
-        @click="press_('done')"
+        @click="pressed('done')"
       >
         {{ t.done }}
       </button>
@@ -173,7 +170,7 @@ function wait(value: string) {
         class="press"
         :aria-keyshortcuts="keyFor('s')"
         :aria-disabled="settling"
-        @click="press_('skip')"
+        @click="pressed('skip')"
       >
         {{ t.skip }}
       </button>
