@@ -25,6 +25,7 @@ const due = useQuery({
 
 const rooms = [
   { to: '/bench', name: words.rooms.bench },
+  { to: '/bakes', name: words.rooms.bakes, wide: true },
   { to: '/plan', name: words.rooms.plan },
   { to: '/formulas', name: words.rooms.formulas },
   { to: '/cultures', name: words.rooms.cultures },
@@ -57,7 +58,7 @@ const next = computed(() => {
         v-for="room in rooms"
         :key="room.to"
         :to="room.to"
-        :class="{ here: route.path.startsWith(room.to) }"
+        :class="{ here: route.path.startsWith(room.to), wide: room.wide }"
         :aria-current="route.path.startsWith(room.to) ? 'page' : undefined"
         >{{ room.name }}</RouterLink
       >
@@ -142,6 +143,30 @@ const next = computed(() => {
 main:focus {
   outline: none;
 }
+@media (max-width: 1100px) {
+  .shelf {
+    gap: 14px;
+    padding: 0 20px;
+  }
+  .rooms {
+    gap: 14px;
+  }
+  .rooms .wide {
+    display: none;
+  }
+  .next {
+    min-width: 0;
+  }
+  .next-title {
+    overflow: hidden;
+    text-overflow: ellipsis;
+  }
+}
+@media (max-width: 860px) {
+  .time {
+    display: none;
+  }
+}
 @media (max-width: 720px) {
   .shelf {
     gap: 12px;
@@ -155,14 +180,6 @@ main:focus {
     padding: 6px 10px;
     font-size: 15px;
     gap: 8px;
-    min-width: 0;
-  }
-  .next-title {
-    overflow: hidden;
-    text-overflow: ellipsis;
-  }
-  .time {
-    display: none;
   }
   .rooms {
     position: fixed;

@@ -7,6 +7,7 @@ export const words = {
   app: 'Gentle Crust',
   rooms: {
     bench: 'Bench',
+    bakes: 'Bakes',
     plan: 'Plan',
     formulas: 'Formulas',
     cultures: 'Cultures',

@@ -55,6 +55,7 @@ const rows = computed(() =>
     return {
       dough,
       ...shapes,
+      warmths: warmthsOf(shapes.parts),
       oven: { start: x(dough.ribbon.bake[0]!.start), end: x(dough.ribbon.bake.at(-1)!.end) },
       bake: dough.ribbon.bake.map((stage) => ({ ...stage, x: x(stage.start), to: x(stage.end) })),
       folds: dough.steps.filter((step) => step.kind === 'fold' && step.state !== 'skipped').filter(shown),
@@ -72,6 +73,18 @@ const rows = computed(() =>
     }
   }),
 )
+const WORD_PX = 50
+/** Parts that are wide enough to say how warm they end; of two that end side by side, the later one does. */
+function warmthsOf(parts: ReturnType<typeof benchShapes>['parts']) {
+  return parts
+    .filter(
+      ({ start, end }) => end - (end > nowX.value ? Math.max(start, nowX.value) : start) > 58 && end > 60,
+    )
+    .map((part) => ({ ...part, at: Math.min(part.end, length.value) - 6 }))
+    .filter(
+      (part, index, all) => !all.slice(index + 1).some((later) => Math.abs(later.at - part.at) < WORD_PX),
+    )
+}
 /** Cultures on the counter that were fed within a day and a half: those in the fridge sleep. */
 const awake = computed(() =>
   props.cultures.filter(
@@ -185,14 +198,11 @@ const stageOf = (dough: BenchDough) => {
             />
           </template>
           <text
-            v-for="part in row.parts.filter(
-              (one) =>
-                one.end - (one.end > nowX ? Math.max(one.start, nowX) : one.start) > 58 && one.end > 60,
-            )"
+            v-for="part in row.warmths"
             :key="`w${part.id}`"
             class="warm"
             :fill="part.end < nowX ? onDough(part.last.dough_c) : 'var(--ink)'"
-            :x="Math.min(part.end, length) - 6"
+            :x="part.at"
             y="-9"
             text-anchor="end"
           >

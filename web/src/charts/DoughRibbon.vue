@@ -44,8 +44,14 @@ const coreLine = computed(() =>
 const days = computed(() =>
   dayStarts(shapes.value.time, dayKey)
     .map(({ at, midnight }) => ({ u: shapes.value.time.u(at), name: weekday(at), midnight }))
-    .filter((day, index, all) => index === 0 || day.u - all[index - 1]!.u > 20),
+    .filter((day, index, all) => index === 0 || day.u - all[index - 1]!.u > 20)
+    .map((day, index, all) => ({ ...day, name: fitting(day.name, (all[index + 1]?.u ?? Infinity) - day.u) })),
 )
+/** A day's name as far as there is room for it before the next: whole, its first three letters, or not at all. */
+function fitting(name: string, room: number): string {
+  if (room > 10 * name.length) return name
+  return room > 38 ? name.slice(0, 3) : ''
+}
 const nights = computed(() =>
   shapes.value.nights.map((night) => {
     const midnight = days.value.find((day) => day.midnight && day.u > night.start && day.u < night.end)

@@ -277,6 +277,7 @@ a.action.as-link {
 }
 .see {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   align-content: start;
   gap: 20px;
   padding: 20px 28px 40px 24px;
