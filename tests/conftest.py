@@ -8,6 +8,7 @@ import pytest
 from gentle_crust import demo
 from gentle_crust.api.app import create_app
 from gentle_crust.kitchen.plans import PlanBook
+from gentle_crust.kitchen.work import Work
 from gentle_crust.store.database import open_store
 
 SATURDAY = datetime(2026, 11, 28, 6, 30, tzinfo=UTC)
@@ -38,7 +39,7 @@ def sessions(folder, filled):
 
 @pytest.fixture
 def book(sessions):
-    return PlanBook(sessions, lambda: SATURDAY)
+    return PlanBook(Work(sessions, lambda: SATURDAY))
 
 
 @pytest.fixture

@@ -29,6 +29,7 @@ from gentle_crust.core.oven.bake import Bake, bake
 from gentle_crust.core.oven.kit import InVessel, OvenHeat, Preheat, Stage
 from gentle_crust.core.oven.loaf import Loaf
 from gentle_crust.kitchen.cultures import CultureBook
+from gentle_crust.kitchen.work import Work
 from gentle_crust.store.database import open_store
 
 FLOURS = ("strong_white", "very_strong_white", "plain_white", "whole_wheat", "rye", "whole_rye", "spelt", "durum")
@@ -190,7 +191,7 @@ def thousand_feeds() -> tuple[float, float]:
     now = datetime(2026, 11, 28, 6, 30, tzinfo=UTC)
     with tempfile.TemporaryDirectory() as scratch:
         sessions = open_store(Path(scratch) / "data")
-        book = CultureBook(sessions, lambda: now)
+        book = CultureBook(Work(sessions, lambda: now))
         book.save("old", Culture("Old", "strong_white", 100, Jar(300, 82, 150)))
         noted = {}
         for turn in range(1000):

@@ -15,6 +15,7 @@ from pathlib import Path
 from population import coverage
 
 from gentle_crust import demo
+from gentle_crust.contract.asked import Asked
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.fermentation.readings import Reading
 from gentle_crust.core.formula.model import FlourShare, Formula, Preferment
@@ -24,7 +25,8 @@ from gentle_crust.core.scheduling.follow import Following
 from gentle_crust.core.scheduling.plan import make_plan
 from gentle_crust.core.scheduling.solve import usual_proof_h
 from gentle_crust.core.scheduling.wish import Kitchen, Wish
-from gentle_crust.kitchen.plans import Asked, PlanBook
+from gentle_crust.kitchen.plans import PlanBook
+from gentle_crust.kitchen.work import Work
 from gentle_crust.store.database import open_store
 
 ROOT = Path(__file__).parents[2]
@@ -46,7 +48,7 @@ def kitchens() -> Proof:
     with tempfile.TemporaryDirectory() as scratch:
         sessions = open_store(Path(scratch) / "data")
         demo.fill(sessions, lambda: NOW)
-        book = PlanBook(sessions, lambda: NOW)
+        book = PlanBook(Work(sessions, lambda: NOW))
         said: Counter[str] = Counter()
         unmended, errors = [], []
         for key, day, night, proof in _rooms([each.id for each in book.formulas.all()]):

@@ -13,7 +13,9 @@ from typing import Annotated, Any, Literal
 import platformdirs
 from pydantic import AllowInfNan, BaseModel, ConfigDict, Field, TypeAdapter, ValidationError, model_validator
 
-from gentle_crust import __version__, problem
+from gentle_crust import __version__
+from gentle_crust.contract import problem
+from gentle_crust.core import limits
 from gentle_crust.core.errors import CraftError, within
 from gentle_crust.core.fermentation.dough import Dough
 from gentle_crust.core.fermentation.forecast import Stretch, forecast
@@ -184,7 +186,7 @@ def _formula(text: str) -> dict[str, Any]:
     pieces = formula.pieces if asked.pieces is None else asked.pieces
     each = formula.scaling_weight_g if asked.scaling_weight_g is None else asked.scaling_weight_g
     weighed = weigh(formula, pieces, each)
-    found = checks(formula, weighed, Equipment(within("scale_g", "The scale's step", asked.scale_g, 0.001, 100, " g")))
+    found = checks(formula, weighed, Equipment(within("scale_g", limits.ANY_SCALE_G, asked.scale_g)))
     total = totals(formula, weighed.flour_g)
     feels = by_feel(formula, weighed.flour_g)
     return {
@@ -336,12 +338,11 @@ def _serve(
 def _listen(addresses: list[str], sessions: Any, now: Any) -> None:
     """Listen to instruments in the background."""
     from gentle_crust.devices.listener import Listener
-    from gentle_crust.kitchen.instruments import Instruments
 
     for address in addresses:
         if not address.startswith(("http://", "https://")):
             raise SystemExit(f"{address} is not an address of instruments; write it as http://127.0.0.1:8418.")
-        Listener(address, Instruments(sessions, now)).start()
+        Listener(address, sessions, now).start()
 
 
 def _devices(host: str, port: int) -> int:

@@ -10,6 +10,7 @@ from gentle_crust.kitchen.bench import BenchBook
 from gentle_crust.kitchen.plans import PlanBook
 from gentle_crust.kitchen.presses import Presses
 from gentle_crust.kitchen.settings import KitchenSettings
+from gentle_crust.kitchen.work import Work
 from gentle_crust.store.models import CultureRow, EventRow, PlanRow
 from tests.api.conftest import PLAN
 from tests.conftest import SATURDAY
@@ -105,7 +106,7 @@ def test_bad_events_of_an_older_program_are_set_aside_and_shown_as_such(day):
 
 def test_a_dough_that_cannot_be_carried_on_is_set_aside_and_the_others_go_on(day, monkeypatch):
     day.mixed().at(15, 0)
-    PlanBook(day.sessions, lambda: day.now)
+    PlanBook(Work(day.sessions, lambda: day.now))
     key = "second-dough"
     day.client.post(f"/api/bench/mixed/{key}", json={"event": "m2", "formula_id": "tidewater-country",
                                                      "mixed_at": day.now.isoformat()})  # fmt: skip
@@ -160,9 +161,9 @@ def test_a_press_that_would_stop_the_dough_is_not_kept(day, monkeypatch):
 
 def test_a_vessel_that_left_the_kitchen_closes_only_its_own_dough(day):
     day.mixed().at(15, 0)
-    kitchen = KitchenSettings(day.sessions, lambda: day.now)
+    kitchen = KitchenSettings(Work(day.sessions, lambda: day.now))
     found = kitchen.get()
-    used = PlanBook(day.sessions, lambda: day.now).open(PLAN).answer.asked.vessel_id
+    used = PlanBook(Work(day.sessions, lambda: day.now)).open(PLAN).answer.asked.vessel_id
     kitchen.save(replace(found, vessels=tuple(vessel for vessel in found.vessels if vessel.id != used)))
     bench = day.bench()
     assert bench["doughs"] == [] and "vessel" in bench["aside"][0]["sentence"].lower()

@@ -421,7 +421,7 @@ def test_out_of_order_is_refused_and_an_unknown_dough_too(day):
     assert day.done("mix-1", dough="nobody")["refused"][0]["field"] == "id"
     assert day.client.get("/api/bench/nobody/remedies").status_code == 404
     changed = day.client.put(f"/api/plans/{PLAN}", json={"formula_id": "lamplighters-tin"})
-    assert changed.status_code == 422 and "bench" in changed.json["detail"]
+    assert changed.status_code == 409 and "bench" in changed.json["detail"]
 
 
 def test_the_cursor_tells_whether_anything_happened(day):

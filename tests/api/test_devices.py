@@ -17,7 +17,6 @@ from gentle_crust.devices.listener import Listener, figures_in
 from gentle_crust.devices.server import Instruments as Played
 from gentle_crust.devices.server import create_devices
 from gentle_crust.devices.simulation import SimKitchen, Truth
-from gentle_crust.kitchen.instruments import Instruments
 from tests.conftest import SATURDAY
 
 HOUR = timedelta(hours=1)
@@ -123,10 +122,9 @@ def wait_for(check, seconds=10):
 def test_the_program_listens_survives_a_lost_line_and_puts_a_wrong_clock_right(played, sessions):
     clock, instruments, address = played
     kitchen_clock = Clock()
-    kept = Instruments(sessions, kitchen_clock)
     post(f"{address}/dough", {"do": "mix"})
     post(f"{address}/faults", {"skew_s": 5400.0})
-    listener = Listener(address, kept)
+    listener = Listener(address, sessions, kitchen_clock)
     listener.start()
 
     def rows():
@@ -144,7 +142,7 @@ def test_the_program_listens_survives_a_lost_line_and_puts_a_wrong_clock_right(p
     assert abs(last - clock.now) < timedelta(minutes=2)
     listener.stopped.set()
     instruments.read()
-    again = Listener(address, kept)
+    again = Listener(address, sessions, kitchen_clock)
     again.last = "0"
     again.start()
     clock.now += timedelta(minutes=1)
@@ -168,7 +166,7 @@ def test_what_is_no_figure_is_passed_over(sessions):
         b"\n",
     ]
     assert list(figures_in(iter(lines))) == [("6", {"a": 1})]
-    Listener("http://127.0.0.1:9", Instruments(sessions, lambda: SATURDAY)).keep({"device": "x"})
+    Listener("http://127.0.0.1:9", sessions, lambda: SATURDAY).keep({"device": "x"})
     with sessions() as session:
         assert session.execute(text("SELECT COUNT(*) FROM sample")).scalar_one() == 0
 

@@ -9,6 +9,7 @@ import subprocess
 import sys
 import urllib.request
 from datetime import UTC, datetime, timedelta
+from http.client import HTTPException
 
 from gentle_crust import demo
 from gentle_crust.kitchen.story import NOTE
@@ -54,7 +55,7 @@ def test_no_acknowledged_press_is_lost_by_a_kill(folder, sessions):
         try:
             if _press(address, key, "bake_note", {"text": key}):
                 acknowledged.append(key)
-        except OSError:
+        except (OSError, HTTPException):
             killer.wait(10)
             assert process.wait(10) == -signal.SIGKILL
             process, address = _serve(folder)

@@ -8,6 +8,7 @@ import pytest
 from playwright.sync_api import expect
 
 from gentle_crust.kitchen.settings import KitchenSettings
+from gentle_crust.kitchen.work import Work
 from tests.browser.conftest import DESK, PHONE
 from tests.browser.test_bench_room import Own
 from tests.kitchen.test_keeping import FORMULAS
@@ -26,7 +27,7 @@ def odd(browser, filled, tmp_path_factory):
     folder = tmp_path_factory.mktemp("odd") / "data"
     shutil.copytree(filled, folder)
     sessions = open_store(folder)
-    kitchen = KitchenSettings(sessions, lambda: SATURDAY)
+    kitchen = KitchenSettings(Work(sessions, lambda: SATURDAY))
     kitchen.save(replace(kitchen.get(), room_day_c=38.3, room_night_c=5.2, fridge_c=11.7, tap_c=33.4))
     found = Own(browser, sessions)
     yield found

@@ -9,6 +9,7 @@ from playwright.sync_api import expect
 
 from gentle_crust.demo.doughs import begin_doughs
 from gentle_crust.kitchen.settings import KitchenSettings
+from gentle_crust.kitchen.work import Work
 from tests.browser.conftest import DESK, PHONE
 from tests.browser.test_bench_room import Own
 
@@ -50,7 +51,7 @@ def test_on_the_bench_no_temperature_lies_on_another(own, size, now):
 
 @pytest.mark.parametrize(("day_c", "night_c"), [(23, 19), (10, 7), (8, 5)])
 def test_in_a_plan_of_many_days_no_day_lies_on_another(own, day_c, night_c):
-    kitchen = KitchenSettings(own.day.sessions, lambda: own.day.now)
+    kitchen = KitchenSettings(Work(own.day.sessions, lambda: own.day.now))
     kitchen.save(replace(kitchen.get(), room_day_c=day_c, room_night_c=night_c))
     page = own.open("/plan")
     expect(page.locator("text.day").first).to_be_visible()

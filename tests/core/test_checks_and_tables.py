@@ -15,6 +15,7 @@ from gentle_crust.core.formula.feel import feel
 from gentle_crust.core.formula.measures import Habits, grams_per_ml, ingredients
 from gentle_crust.core.formula.model import Extra, FlourShare, Formula, Preferment
 from gentle_crust.core.formula.scaling import weigh
+from gentle_crust.core.limits import Limit
 from gentle_crust.core.tables import rows, toml
 
 PLAIN = Formula("Plain", (FlourShare("strong_white", 100),), 68, 2, "boule", yeast_percent=0.5)
@@ -187,8 +188,8 @@ def test_teaspoons_weigh_what_bakers_find(name, g):
 
 def test_limits_name_field_limits_and_remedy():
     with pytest.raises(CraftError) as refused:
-        within("salt_percent", "Salt", 7, 0, 5, " %")
+        within("salt_percent", Limit("Salt", 0, 5, "%"), 7)
     assert refused.value.field == "salt_percent"
     assert "0 and 5 %" in refused.value.sentence and "from 0 to 5 %" in refused.value.remedy
     with pytest.raises(CraftError):
-        within("x", "X", float("nan"), 0, 1, "")
+        within("x", Limit("X", 0, 1), float("nan"))

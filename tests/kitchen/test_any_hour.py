@@ -6,10 +6,13 @@ from zoneinfo import ZoneInfo
 import pytest
 
 from gentle_crust import demo
+from gentle_crust.contract.asked import Asked
+from gentle_crust.contract.kitchen import Settings
 from gentle_crust.core.errors import CraftError
 from gentle_crust.kitchen.formulas import FormulaBook
-from gentle_crust.kitchen.plans import Asked, PlanBook
-from gentle_crust.kitchen.settings import KitchenSettings, Settings
+from gentle_crust.kitchen.plans import PlanBook
+from gentle_crust.kitchen.settings import KitchenSettings
+from gentle_crust.kitchen.work import Work
 from gentle_crust.store.database import open_store
 from tests.conftest import SATURDAY
 from tests.kitchen.test_keeping import FORMULAS
@@ -21,7 +24,7 @@ LISBON = ZoneInfo("Europe/Lisbon")
 @pytest.mark.parametrize("hour", [0, 6, 10, 14, 18, 21, 23])
 def test_the_first_plan_shown_works_at_any_hour(sessions, key, hour):
     now = datetime(2026, 11, 25, hour, 20, tzinfo=LISBON).astimezone(UTC)
-    answer = PlanBook(sessions, lambda: now).preview(Asked(key))
+    answer = PlanBook(Work(sessions, lambda: now)).preview(Asked(key))
     plan = answer.plan
     assert not plan.problems, [problem.sentence for problem in plan.problems]
     assert plan.begins >= now
@@ -34,7 +37,7 @@ def test_the_demo_can_be_filled_in_any_month(tmp_path, month):
     now = datetime(2026, month, 15, 13, 5, tzinfo=UTC)
     sessions = open_store(tmp_path / "data")
     demo.fill(sessions, lambda: now)
-    saved = PlanBook(sessions, lambda: now).open(demo.TOMORROW_PLAN)
+    saved = PlanBook(Work(sessions, lambda: now)).open(demo.TOMORROW_PLAN)
     assert not saved.answer.plan.problems
     assert saved.answer.plan.begins >= now and saved.answer.plan.ready - now < timedelta(days=3)
 
@@ -79,7 +82,7 @@ def test_a_plan_in_another_zone_is_by_that_zones_clock(book):
 
 
 def test_the_kitchens_change_reaches_the_next_plan(sessions, book):
-    settings = KitchenSettings(sessions, lambda: SATURDAY)
+    settings = KitchenSettings(Work(sessions, lambda: SATURDAY))
     cold = Settings(**{**settings.get().__dict__, "room_day_c": 18.0, "room_night_c": 16.0})
     before = book.preview(Asked("lamplighters-tin", ready="2026-11-29T15:00")).plan
     settings.save(cold)
@@ -88,7 +91,7 @@ def test_the_kitchens_change_reaches_the_next_plan(sessions, book):
 
 
 def test_a_vessel_that_is_gone_is_named(sessions, book):
-    settings = KitchenSettings(sessions, lambda: SATURDAY)
+    settings = KitchenSettings(Work(sessions, lambda: SATURDAY))
     fewer = tuple(vessel for vessel in settings.get().vessels if vessel.id != "pot")
     settings.save(Settings(**{**settings.get().__dict__, "vessels": fewer}))
     with pytest.raises(CraftError) as refused:
@@ -108,13 +111,15 @@ def test_saved_plans_are_listed_with_their_next_step_until_it_has_passed(session
     times = [datetime(2026, 11, day, hour, tzinfo=UTC) for day, hour in ((28, 6), (28, 15), (29, 6), (29, 12))]
     titles = []
     for now in times:
-        line = next(line for line in PlanBook(sessions, lambda now=now: now).all() if line.id == demo.TOMORROW_PLAN)
+        line = next(
+            line for line in PlanBook(Work(sessions, lambda now=now: now)).all() if line.id == demo.TOMORROW_PLAN
+        )
         titles.append(line.next_step.title if line.next_step else None)
     assert titles == ["Build the levain", "Fold 2 of 4", "Preheat", None]
 
 
 def test_formulas_keep_their_order_and_their_names(sessions):
-    book = FormulaBook(sessions, lambda: SATURDAY)
+    book = FormulaBook(Work(sessions, lambda: SATURDAY))
     assert [kept.id for kept in book.all()] == list(FORMULAS)
     with pytest.raises(CraftError) as refused:
         book.get("none")
@@ -135,7 +140,7 @@ def test_formulas_keep_their_order_and_their_names(sessions):
     ],
 )
 def test_a_kitchen_that_is_none_is_not_saved(sessions, change, field):
-    book = KitchenSettings(sessions, lambda: SATURDAY)
+    book = KitchenSettings(Work(sessions, lambda: SATURDAY))
     before = book.get()
     with pytest.raises(CraftError) as refused:
         book.save(Settings(**{**before.__dict__, **change}))

@@ -6,11 +6,13 @@ from datetime import datetime, timedelta
 
 import pytest
 
+from gentle_crust.contract.asked import Asked
 from gentle_crust.core.errors import CraftError
 from gentle_crust.kitchen import story as tale
 from gentle_crust.kitchen.bench import BenchBook
-from gentle_crust.kitchen.plans import Asked, PlanBook
+from gentle_crust.kitchen.plans import PlanBook
 from gentle_crust.kitchen.presses import Press, Presses
+from gentle_crust.kitchen.work import Work
 from tests.conftest import SATURDAY
 
 MIN = timedelta(minutes=1)
@@ -25,9 +27,9 @@ class Hand:
 
     def __init__(self, sessions) -> None:
         self.now, self.count = SATURDAY, 0
-        self.book = BenchBook(sessions, lambda: self.now)
-        self.presses = Presses(sessions, lambda: self.now)
-        self.plans = PlanBook(sessions, lambda: self.now)
+        self.book = BenchBook(Work(sessions, lambda: self.now))
+        self.presses = Presses(Work(sessions, lambda: self.now))
+        self.plans = PlanBook(Work(sessions, lambda: self.now))
 
     def begin(self, key, **asked):
         saved = self.plans.save(key, Asked(**asked))
@@ -119,7 +121,7 @@ def test_the_plan_room_shows_what_the_bench_does(hand, sessions):
     hand.now = SATURDAY + timedelta(hours=2)
     hand.press("b", tale.STEP, {"key": "mix-1"})
     hand.press("b", tale.READ, {"measure": "celsius", "value": 27})
-    followed = FollowBook(sessions, lambda: hand.now).open("b")
+    followed = FollowBook(Work(sessions, lambda: hand.now)).open("b")
     assert followed.started is not None and followed.readings[0].value == 27
     assert followed.plan.times.mix == hand.dough("b").live.plan.times.mix
     assert abs(followed.plan.times.bulk_end - hand.dough("b").live.plan.times.bulk_end) < MIN

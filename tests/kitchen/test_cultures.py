@@ -6,6 +6,7 @@ import pytest
 from icalendar import Calendar
 
 from gentle_crust import demo
+from gentle_crust.contract.asked import Asked
 from gentle_crust.core.culture.culture import Culture
 from gentle_crust.core.culture.events import Event
 from gentle_crust.core.culture.jar import Jar
@@ -14,7 +15,8 @@ from gentle_crust.interchange import culture_files
 from gentle_crust.interchange.calendar_file import calendar_file
 from gentle_crust.kitchen.ahead import Ahead
 from gentle_crust.kitchen.cultures import CultureBook
-from gentle_crust.kitchen.plans import Asked, PlanBook
+from gentle_crust.kitchen.plans import PlanBook
+from gentle_crust.kitchen.work import Work
 from gentle_crust.store.database import open_store
 from tests.conftest import SATURDAY
 
@@ -25,11 +27,11 @@ def fed(**more):
 
 @pytest.fixture
 def book(sessions):
-    return CultureBook(sessions, lambda: SATURDAY)
+    return CultureBook(Work(sessions, lambda: SATURDAY))
 
 
 def later(sessions, **passed):
-    return CultureBook(sessions, lambda: SATURDAY + timedelta(**passed))
+    return CultureBook(Work(sessions, lambda: SATURDAY + timedelta(**passed)))
 
 
 def test_the_demos_three_cultures_thrive_hunger_and_begin(book):
@@ -45,7 +47,7 @@ def test_a_feed_is_kept_once_over_a_retry_and_a_restart(book, folder, sessions):
     assert book.open("gull").life.grams == 140 and book.open("gull").events_in_all == 24
     sessions.kw["bind"].dispose()
     reopened = open_store(folder)
-    assert CultureBook(reopened, lambda: SATURDAY).open("gull").life.fed.seed_g == 20
+    assert CultureBook(Work(reopened, lambda: SATURDAY)).open("gull").life.fed.seed_g == 20
     reopened.kw["bind"].dispose()
 
 
@@ -108,7 +110,7 @@ def test_a_culture_put_away_comes_back_with_its_past(book, sessions):
 
 
 def test_the_autumn_hour_that_comes_twice_is_taken_as_the_first(sessions):
-    book = CultureBook(sessions, lambda: datetime(2026, 10, 25, 12, tzinfo=UTC))
+    book = CultureBook(Work(sessions, lambda: datetime(2026, 10, 25, 12, tzinfo=UTC)))
     book.save("night", Culture("Night", "rye", 100, Jar(300, 80)))
     book.log("night", "f", fed(), "2026-10-25T01:30")
     assert book.open("night").events[0].at == datetime(2026, 10, 25, 0, 30, tzinfo=UTC)
@@ -160,7 +162,7 @@ def test_a_spoilt_file_leaves_nothing_half_brought_in(book, old, new, names):
 
 
 def test_the_calendar_holds_standing_feeds_and_those_of_plans_at_the_same_instants(sessions, book):
-    ahead = Ahead(sessions, lambda: SATURDAY)
+    ahead = Ahead(Work(sessions, lambda: SATURDAY))
     entries = ahead.calendar("gull")
     made = Calendar.from_ical(calendar_file(entries, "Feeds", SATURDAY))
     events = {str(event["summary"]): event for event in reversed(list(made.walk("VEVENT")))}
@@ -173,15 +175,15 @@ def test_the_calendar_holds_standing_feeds_and_those_of_plans_at_the_same_instan
 
 
 def test_the_next_thing_is_the_plans_step_or_a_feed_that_was_missed(sessions, book):
-    assert Ahead(sessions, lambda: SATURDAY).next().title == "Build the levain"
+    assert Ahead(Work(sessions, lambda: SATURDAY)).next().title == "Build the levain"
     evening = SATURDAY + timedelta(hours=16)
-    assert Ahead(sessions, lambda: evening).next().title == "Feed Gull"
+    assert Ahead(Work(sessions, lambda: evening)).next().title == "Feed Gull"
     later(sessions, hours=15).log("gull", "fed", fed(), None)
-    assert Ahead(sessions, lambda: evening).next().title != "Feed Gull"
+    assert Ahead(Work(sessions, lambda: evening)).next().title != "Feed Gull"
 
 
 def test_a_plan_builds_from_the_culture_as_it_lives(sessions):
-    plans = PlanBook(sessions, lambda: SATURDAY)
+    plans = PlanBook(Work(sessions, lambda: SATURDAY))
     lively = plans.preview(Asked("tidewater-country", ready="2026-11-29T18:30"))
     assert lively.asked.culture_id == "gull" and lively.plan.starter.name == "Gull"
     assert [step.kind for step in lively.plan.steps].count("feed") <= 1
@@ -193,7 +195,7 @@ def test_a_plan_builds_from_the_culture_as_it_lives(sessions):
 
 
 def test_a_plan_reports_at_once_when_the_culture_needs_longer_and_what_would_do(sessions):
-    plans = PlanBook(sessions, lambda: SATURDAY)
+    plans = PlanBook(Work(sessions, lambda: SATURDAY))
     asked = Asked("tidewater-country", ready="2026-11-28T19:30", proof="room", culture_id="brack")
     problems = plans.preview(asked).plan.problems
     assert problems and problems[0].minutes > 0
@@ -205,7 +207,7 @@ def test_a_plan_reports_at_once_when_the_culture_needs_longer_and_what_would_do(
 
 
 def test_a_slow_culture_makes_the_plan_begin_earlier_and_a_read_one_narrows_its_band(sessions, book):
-    plans = PlanBook(sessions, lambda: SATURDAY)
+    plans = PlanBook(Work(sessions, lambda: SATURDAY))
     asked = Asked("tidewater-country", ready="2026-11-30T18:30", proof="room")
     usual = plans.preview(asked).plan
     unknown = plans.preview(Asked("tidewater-country", ready="2026-11-30T18:30", proof="room", culture_id="")).plan
@@ -221,7 +223,7 @@ def test_a_slow_culture_makes_the_plan_begin_earlier_and_a_read_one_narrows_its_
 
 
 def test_a_culture_fed_a_moment_ago_is_too_young_and_a_spoilt_one_is_refused(sessions, book):
-    plans = PlanBook(sessions, lambda: SATURDAY)
+    plans = PlanBook(Work(sessions, lambda: SATURDAY))
     book.log("gull", "now", fed(flour_g=160, water_g=160), None)
     asked = Asked("tidewater-country", ready="2026-11-28T20:30", proof="room", culture_id="gull")
     assert "young_culture" in [problem.code for problem in plans.preview(asked).plan.problems]
@@ -237,10 +239,10 @@ def test_a_culture_fed_a_moment_ago_is_too_young_and_a_spoilt_one_is_refused(ses
 
 
 def test_two_plans_of_one_culture_are_built_for_together(sessions):
-    plans = PlanBook(sessions, lambda: SATURDAY)
+    plans = PlanBook(Work(sessions, lambda: SATURDAY))
     first = plans.open(demo.TOMORROW_PLAN)
     plans.save("second", Asked("tidewater-country", pieces=4, ready="2026-11-29T08:00"))
-    ahead = Ahead(sessions, lambda: SATURDAY)
+    ahead = Ahead(Work(sessions, lambda: SATURDAY))
     shared = ahead.shared_with("second")
     assert shared is not None and {each.plan_id for each in shared.into} == {demo.TOMORROW_PLAN, "second"}
     alone = first.answer.plan.levains[0]
@@ -250,7 +252,7 @@ def test_two_plans_of_one_culture_are_built_for_together(sessions):
 
 
 def test_a_saved_plan_keeps_the_culture_that_it_was_made_with(sessions, book):
-    plans = PlanBook(sessions, lambda: SATURDAY)
+    plans = PlanBook(Work(sessions, lambda: SATURDAY))
     before = plans.open(demo.TOMORROW_PLAN)
     book.log("gull", "now", fed(), None)
     book.put_away("gull")

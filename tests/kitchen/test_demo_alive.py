@@ -10,6 +10,7 @@ from gentle_crust.kitchen.bakes import BakesBook
 from gentle_crust.kitchen.bench import BenchBook
 from gentle_crust.kitchen.plans import PlanBook
 from gentle_crust.kitchen.presses import Press, Presses
+from gentle_crust.kitchen.work import Work
 from gentle_crust.store.database import open_store
 
 HOURS = ((0, 5), (5, 50), (8, 0), (12, 31), (17, 45), (21, 59))
@@ -20,7 +21,7 @@ def opened(folder, now):
     demo.fill(sessions, lambda: now)
     demo.plan_ahead(sessions, lambda: now)
     begin_doughs(sessions, lambda: now)
-    return sessions, {dough.id.split("-")[1]: dough for dough in BenchBook(sessions, lambda: now).view().doughs}
+    return sessions, {dough.id.split("-")[1]: dough for dough in BenchBook(Work(sessions, lambda: now)).view().doughs}
 
 
 @pytest.mark.parametrize(
@@ -42,7 +43,7 @@ def test_three_doughs_and_nothing_late(tmp_path, now):
     done = {deed.key for deed in oven.story.happened.deeds}
     assert "preheat-1" in done and oven.live.next.key == "load-1"
     assert timedelta(0) < oven.live.next.at - now < timedelta(minutes=30)
-    planned = [line for line in PlanBook(sessions, lambda: now).all() if line.state == "planned"]
+    planned = [line for line in PlanBook(Work(sessions, lambda: now)).all() if line.state == "planned"]
     assert [line.id for line in planned] == [demo.TOMORROW_PLAN] and planned[0].begins >= now
 
 
@@ -61,9 +62,9 @@ def test_opened_again_a_day_later_it_is_alive_again_unless_somebody_baked_with_i
     sessions, next_day = opened(tmp_path / "data", later)
     assert set(next_day) == {"bulk", "cold", "oven"}
     assert not {dough.id for dough in next_day.values()} & {dough.id for dough in first.values()}
-    states = [line.state for line in BakesBook(sessions, lambda: later).all()]
+    states = [line.state for line in BakesBook(Work(sessions, lambda: later)).all()]
     assert sorted(states) == ["baked", "on_bench", "on_bench", "on_bench"]
     mine = next_day["bulk"].id
-    Presses(sessions, lambda: later).press(mine, (Press("mine", "bake_note", later, {"text": "Hello."}),))
+    Presses(Work(sessions, lambda: later)).press(mine, (Press("mine", "bake_note", later, {"text": "Hello."}),))
     _, kept = opened(tmp_path / "data", later + timedelta(days=1))
     assert kept["bulk"].id == mine and mine.startswith(PREFIX)

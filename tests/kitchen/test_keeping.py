@@ -3,10 +3,13 @@
 import pytest
 
 from gentle_crust import demo
+from gentle_crust.contract.asked import Asked
+from gentle_crust.contract.kitchen import Settings
 from gentle_crust.core.errors import CraftError
 from gentle_crust.kitchen.formulas import FormulaBook
-from gentle_crust.kitchen.plans import Asked, PlanBook
-from gentle_crust.kitchen.settings import KitchenSettings, Settings
+from gentle_crust.kitchen.plans import PlanBook
+from gentle_crust.kitchen.settings import KitchenSettings
+from gentle_crust.kitchen.work import Work
 from gentle_crust.store.database import open_store
 from tests.conftest import SATURDAY
 
@@ -34,13 +37,13 @@ def test_every_default_plan_meets_the_oven_inside_its_own_target(book, key):
 
 def test_the_plan_for_tomorrow_is_there_after_a_restart(folder, book):
     shown = book.open(demo.TOMORROW_PLAN)
-    again = PlanBook(open_store(folder), now).open(demo.TOMORROW_PLAN)
+    again = PlanBook(Work(open_store(folder), now)).open(demo.TOMORROW_PLAN)
     assert again == shown
     assert not again.answer.plan.problems
 
 
 def test_a_plan_outlives_its_formula(book):
-    formulas = FormulaBook(book.sessions, now)
+    formulas = FormulaBook(book.work.at(now))
     formulas.put_away("tidewater-country")
     assert "tidewater-country" not in [kept.id for kept in formulas.all()]
     opened = book.open(demo.TOMORROW_PLAN)
@@ -70,18 +73,18 @@ def test_a_refused_plan_saves_nothing(book):
 
 
 def test_filling_again_changes_nothing(sessions, book):
-    KitchenSettings(sessions, now).save(Settings(name="Mine now"))
+    KitchenSettings(Work(sessions, now)).save(Settings(name="Mine now"))
     demo.fill(sessions, now)
-    assert KitchenSettings(sessions, now).get().name == "Mine now"
-    assert len(FormulaBook(sessions, now).all()) == len(FORMULAS)
+    assert KitchenSettings(Work(sessions, now)).get().name == "Mine now"
+    assert len(FormulaBook(Work(sessions, now)).all()) == len(FORMULAS)
 
 
 def test_a_new_kitchen_has_formulas_but_no_plan(tmp_path):
     sessions = open_store(tmp_path / "new")
     demo.start_formulas(sessions, now)
-    assert len(FormulaBook(sessions, now).all()) == len(FORMULAS)
-    assert PlanBook(sessions, now).all() == ()
-    assert PlanBook(sessions, now).preview(Asked("tidewater-country")).plan.steps
+    assert len(FormulaBook(Work(sessions, now)).all()) == len(FORMULAS)
+    assert PlanBook(Work(sessions, now)).all() == ()
+    assert PlanBook(Work(sessions, now)).preview(Asked("tidewater-country")).plan.steps
 
 
 def test_demo_resets_only_its_own_folder(tmp_path):
@@ -105,7 +108,7 @@ def test_database_is_kept_safely(sessions):
 
 
 def test_times_of_sleep_are_read_or_refused(sessions):
-    settings = KitchenSettings(sessions, now)
+    settings = KitchenSettings(Work(sessions, now))
     with pytest.raises(CraftError) as refused:
         settings.save(Settings(sleep_from="half ten"))
     assert refused.value.field == "sleep_from"

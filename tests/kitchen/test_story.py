@@ -7,13 +7,13 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from gentle_crust.contract.events import is_step_key
+from gentle_crust.contract.tidy import clean, sane
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.scheduling.happened import keys
 from gentle_crust.kitchen import story as tale
 from gentle_crust.kitchen.now import Clock, now_from_environment, rate_of, system_now
-from gentle_crust.kitchen.press_bodies import is_step_key
 from gentle_crust.kitchen.story import story_of
-from gentle_crust.tidy import clean, sane
 
 START = datetime(2026, 11, 28, 14, 0, tzinfo=UTC)
 MIN = timedelta(minutes=1)

@@ -1,7 +1,5 @@
 """Every saved change of a formula is kept, told apart and brought back; an older file is brought up to date."""
 
-import json
-import sqlite3
 from dataclasses import replace
 
 import pytest
@@ -10,7 +8,7 @@ from gentle_crust import demo
 from gentle_crust.core.errors import CraftError
 from gentle_crust.kitchen.formulas import FormulaBook
 from gentle_crust.kitchen.plans import PlanBook
-from gentle_crust.store.database import FILE, open_store
+from gentle_crust.kitchen.work import Work
 from tests.conftest import SATURDAY
 
 
@@ -19,7 +17,7 @@ def now():
 
 
 def test_changes_are_kept_compared_and_restored(sessions):
-    book = FormulaBook(sessions, now)
+    book = FormulaBook(Work(sessions, now))
     first = book.get("night-ferry-rye").formula
     wetter = replace(first, hydration_percent=79, extras=first.extras)
     book.save("night-ferry-rye", wetter, "wetter")
@@ -35,10 +33,10 @@ def test_changes_are_kept_compared_and_restored(sessions):
 
 
 def test_a_saved_plan_keeps_the_version_it_was_made_with(sessions):
-    book = FormulaBook(sessions, now)
-    before = PlanBook(sessions, now).open(demo.TOMORROW_PLAN)
+    book = FormulaBook(Work(sessions, now))
+    before = PlanBook(Work(sessions, now)).open(demo.TOMORROW_PLAN)
     book.save("tidewater-country", replace(book.get("tidewater-country").formula, hydration_percent=70))
-    plans = PlanBook(sessions, now)
+    plans = PlanBook(Work(sessions, now))
     opened = plans.open(demo.TOMORROW_PLAN).answer
     assert (opened.plan, opened.formula, opened.newest_version) == (before.answer.plan, before.answer.formula, 4)
     changed = plans.preview(replace(opened.asked, pieces=1))
@@ -50,7 +48,7 @@ def test_a_saved_plan_keeps_the_version_it_was_made_with(sessions):
 
 
 def test_any_two_versions_are_compared_and_named(sessions):
-    book = FormulaBook(sessions, now)
+    book = FormulaBook(Work(sessions, now))
     first = book.get("night-ferry-rye").formula
     for water in (76, 77, 78):
         book.save("night-ferry-rye", replace(first, hydration_percent=water))
@@ -61,23 +59,7 @@ def test_any_two_versions_are_compared_and_named(sessions):
 
 
 def test_a_formula_that_cannot_be_made_is_not_saved(sessions):
-    book = FormulaBook(sessions, now)
+    book = FormulaBook(Work(sessions, now))
     with pytest.raises(CraftError):
         book.save("night-ferry-rye", replace(book.get("night-ferry-rye").formula, salt_percent=9))
     assert len(book.versions("night-ferry-rye")) == 1
-
-
-def test_an_older_file_is_copied_first_and_its_formulas_become_first_versions(folder, sessions):
-    sessions.kw["bind"].dispose()
-    with sqlite3.connect(folder / FILE) as file:
-        for table in ("formula_version", "pantry", "event", "culture_photo", "culture", "sample", "instrument"):
-            file.execute(f"DROP TABLE {table}")
-        body = json.loads(file.execute("SELECT body FROM formula WHERE id = 'night-ferry-rye'").fetchone()[0])
-        body["preferment"], body["instant_yeast_percent"] = body.pop("preferments")[0], body.pop("yeast_percent")
-        file.execute("UPDATE formula SET body = ? WHERE id = 'night-ferry-rye'", (json.dumps(body),))
-        file.execute("UPDATE alembic_version SET version_num = '0001'")
-    reopened = open_store(folder)
-    assert list(folder.glob("*.before-*"))
-    (first,) = FormulaBook(reopened, now).versions("night-ferry-rye")
-    assert first.number == 1 and first.formula.preferments[0].flour_percent == 26
-    reopened.kw["bind"].dispose()

@@ -8,8 +8,10 @@ from flask_openapi import APIBlueprint, Tag
 from pydantic import AwareDatetime, BaseModel, Field, StringConstraints
 from sqlalchemy.exc import OperationalError
 
-from gentle_crust.api.common import answer, now, sessions
+from gentle_crust.api.common import answer, now, work
 from gentle_crust.api.schemas import KeyPath, Number, Short, Strict
+from gentle_crust.contract import events as bodies
+from gentle_crust.contract.asked import Asked
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.readiness.cues import Cue, Stage
 from gentle_crust.core.readiness.judge import Verdict
@@ -19,13 +21,11 @@ from gentle_crust.core.scheduling.remedies import Remedy
 from gentle_crust.core.scheduling.result import Ribbon
 from gentle_crust.core.scheduling.standing import Standing
 from gentle_crust.interchange.logger_csv import Figure, read_log
-from gentle_crust.kitchen import press_bodies as bodies
 from gentle_crust.kitchen import story as tale
 from gentle_crust.kitchen.bakes import BakeLine, BakeRecord, BakesBook
 from gentle_crust.kitchen.bench import AwayNote, BenchBook, BenchView, OnBench, Probe, Score, SetAside
 from gentle_crust.kitchen.instruments import Instruments
 from gentle_crust.kitchen.photos import LARGEST_BYTES, PhotoShelf
-from gentle_crust.kitchen.plans import Asked
 from gentle_crust.kitchen.presses import Press, Presses
 
 bench = APIBlueprint("bench", __name__, url_prefix="/api", abp_tags=[Tag(name="bench")])
@@ -256,11 +256,11 @@ class FiguresAnswer(BaseModel):
 
 
 def _book() -> BenchBook:
-    return BenchBook(sessions(), now())
+    return BenchBook(work())
 
 
 def _presses() -> Presses:
-    return Presses(sessions(), now())
+    return Presses(work())
 
 
 def shelf() -> PhotoShelf:
@@ -328,17 +328,21 @@ def press(body: PressesBody) -> Response:
     ahead = body.sent_at - book.now()
     off = ahead if abs(ahead) > tale.FAR_AHEAD else timedelta(0)
     taken, refused = [], []
-    for each in body.presses:
-        try:
-            _keep(presses, each, each.at - off)
-            taken.append(each.id)
-        except CraftError as error:
-            refused.append(RefusedPress(id=each.id, field=error.field, sentence=error.sentence, remedy=error.remedy))
-        except (OperationalError, OSError):
-            raise
-        except Exception:
-            current_app.logger.exception("press %s of kind %s", each.id, each.kind)
-            refused.append(RefusedPress(id=each.id, field="body", sentence=FAILED_OVER, remedy=KEPT_HERE, keep=True))
+    with work().write():
+        for each in body.presses:
+            try:
+                with work().write():
+                    _keep(presses, each, each.at - off)
+                taken.append(each.id)
+            except CraftError as error:
+                said = {"field": error.field, "sentence": error.sentence, "remedy": error.remedy}
+                refused.append(RefusedPress(id=each.id, **said))
+            except (OperationalError, OSError):
+                raise
+            except Exception:
+                current_app.logger.exception("press %s of kind %s", each.id, each.kind)
+                said = {"field": "body", "sentence": FAILED_OVER, "remedy": KEPT_HERE}
+                refused.append(RefusedPress(id=each.id, **said, keep=True))
     return answer(PressedAnswer(taken=taken, refused=refused, bench=_bench(book.view())))
 
 
@@ -419,13 +423,13 @@ def record(path: KeyPath) -> Response:
 @bench.get("/bakes", responses={200: BakesAnswer})
 def list_bakes() -> Response:
     """Every bake that was begun."""
-    return answer(BakesAnswer(bakes=list(BakesBook(sessions(), now()).all())))
+    return answer(BakesAnswer(bakes=list(BakesBook(work()).all())))
 
 
 @bench.get("/bakes/<key>", responses={200: BakeAnswer})
 def bake_record(path: KeyPath) -> Response:
     """What was done, read, judged, written and photographed of one bake."""
-    return answer(BakeAnswer(bake=BakesBook(sessions(), now()).one(path.key)))
+    return answer(BakeAnswer(bake=BakesBook(work()).one(path.key)))
 
 
 @bench.get("/bench/score", responses={200: ScoreAnswer})
@@ -462,13 +466,13 @@ def take_samples(body: SamplesBody) -> Response:
     off = body.sent_at - now()()
     off = off if abs(off) > tale.FAR_AHEAD else timedelta(0)
     figures = [(each.device, each.quantity, each.at - off, each.value) for each in body.samples]
-    return _figures(Instruments(sessions(), now()).take(figures))
+    return _figures(Instruments(work()).take(figures))
 
 
 @bench.post("/samples/log", responses={200: FiguresAnswer})
 def take_log(query: LogQuery) -> Response:
     """A logger's CSV file as the body: a column of times, one of temperatures."""
-    instruments = Instruments(sessions(), now())
+    instruments = Instruments(work())
     figures: tuple[Figure, ...] = read_log(request.get_data(), instruments.zone(), query.fahrenheit)
     rows = [(query.device, query.quantity, each.at, each.value) for each in figures]
     return _figures(instruments.take(rows))

@@ -1,11 +1,10 @@
 """What every room's blueprint needs."""
 
-from typing import Any
-
-from flask import Response, current_app
+from flask import Response, current_app, g
 from pydantic import BaseModel
 
 from gentle_crust.kitchen.now import Now
+from gentle_crust.kitchen.work import Work
 
 
 def answer(model: BaseModel) -> Response:
@@ -14,11 +13,20 @@ def answer(model: BaseModel) -> Response:
 
 
 def now() -> Now:
-    """The application's clock."""
+    """The moment that this request is answered for."""
+    return work().now
+
+
+def clock() -> Now:
+    """The application's clock, which runs on."""
     found: Now = current_app.extensions["gentle_crust_now"]
     return found
 
 
-def sessions() -> Any:
-    """Sessions on the application's store."""
-    return current_app.extensions["gentle_crust_store"]
+def work() -> Work:
+    """The request's unit of work: one session, one moment."""
+    if "work" not in g:
+        moment = clock()()
+        g.work = Work(current_app.extensions["gentle_crust_store"], lambda: moment)
+    found: Work = g.work
+    return found

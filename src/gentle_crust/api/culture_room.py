@@ -7,7 +7,7 @@ from flask import Response, request
 from flask_openapi import APIBlueprint, Tag
 from pydantic import BaseModel, Field, StringConstraints
 
-from gentle_crust.api.common import answer, now, sessions
+from gentle_crust.api.common import answer, now, work
 from gentle_crust.api.schemas import KeyPath, Number, Short, Strict
 from gentle_crust.core.culture import dosing
 from gentle_crust.core.culture.culture import Culture
@@ -235,7 +235,7 @@ class NextAnswer(BaseModel):
 
 
 def _book() -> CultureBook:
-    return CultureBook(sessions(), now())
+    return CultureBook(work())
 
 
 def _opened(key: str) -> Response:
@@ -246,7 +246,7 @@ def _opened(key: str) -> Response:
 def list_cultures() -> Response:
     """All cultures as they live now."""
     book = _book()
-    built = Ahead(sessions(), now()).builds()
+    built = Ahead(work()).builds()
     return answer(CulturesAnswer(cultures=list(book.all()), builds=list(built), gone=list(book.gone())))
 
 
@@ -370,7 +370,7 @@ def calendar() -> Response:
 
 
 def _calendar(key: str | None) -> Response:
-    entries = Ahead(sessions(), now()).calendar(key)
+    entries = Ahead(work()).calendar(key)
     made = calendar_file(entries, "Gentle Crust", now()())
     headers = {"Content-Disposition": 'inline; filename="feeds.ics"'}
     return Response(made, content_type="text/calendar; charset=utf-8", headers=headers)
@@ -379,7 +379,7 @@ def _calendar(key: str | None) -> Response:
 @cultures.get("/next", responses={200: NextAnswer})
 def next_thing() -> Response:
     """The next thing to do in the whole kitchen."""
-    return answer(NextAnswer(next=Ahead(sessions(), now()).next()))
+    return answer(NextAnswer(next=Ahead(work()).next()))
 
 
 @cultures.get("/preferments", responses={200: DoseUsuals})
@@ -395,7 +395,7 @@ def usual_preferments() -> Response:
 @cultures.post("/preferments", responses={200: DoseAnswer})
 def dose_preferment(body: DoseBody) -> Response:
     """Yeast for a preferment's hours and temperatures."""
-    clock, made, nights = builds.dose(sessions(), now(), builds.DoseAsked(**body.model_dump()))
+    clock, made, nights = builds.dose(work(), builds.DoseAsked(**body.model_dump()))
     return answer(DoseAnswer(origin=clock.origin, dose=made, nights=list(nights)))
 
 
@@ -404,11 +404,11 @@ def judge_preferment(body: LookBody) -> Response:
     """Whether a preferment is ripe, from its forecast and what is seen of it."""
     cues = {name: value for name in ("surface", "bubbles", "smell") if (value := getattr(body, name)) is not None}
     asked = builds.DoseAsked(**body.model_dump(exclude={"surface", "bubbles", "smell"}))
-    return answer(RipenessAnswer(ripeness=builds.ripeness(sessions(), now(), asked, cues)))
+    return answer(RipenessAnswer(ripeness=builds.ripeness(work(), asked, cues)))
 
 
 @cultures.post("/sour", responses={200: SourAnswer})
 def lead_sour(body: SourBody) -> Response:
     """A rye sour in stages, led back from the time at which it is wanted."""
-    clock, made, nights = builds.lead_sour(sessions(), now(), builds.SourAsked(**body.model_dump()))
+    clock, made, nights = builds.lead_sour(work(), builds.SourAsked(**body.model_dump()))
     return answer(SourAnswer(origin=clock.origin, sour=made, nights=list(nights)))

@@ -7,7 +7,9 @@ from flask import Response, request
 from flask_openapi import APIBlueprint, Tag
 
 from gentle_crust.api import schemas
-from gentle_crust.api.common import answer, now, sessions
+from gentle_crust.api.common import answer, work
+from gentle_crust.contract.kitchen import Pantry, Settings
+from gentle_crust.core import limits
 from gentle_crust.core.culture.swap import swap
 from gentle_crust.core.errors import CraftError, within
 from gentle_crust.core.formula.checks import checks
@@ -31,15 +33,15 @@ from gentle_crust.interchange.files import FORMATS, bring_in, export
 from gentle_crust.interchange.formula_json import FormulaBody
 from gentle_crust.interchange.recipe_text import formula_of, read_recipe
 from gentle_crust.kitchen.formulas import FormulaBook, KeptFormula
-from gentle_crust.kitchen.pantry import Pantry, PantryBook
-from gentle_crust.kitchen.settings import KitchenSettings, Settings
+from gentle_crust.kitchen.pantry import PantryBook
+from gentle_crust.kitchen.settings import KitchenSettings
 
 formulas = APIBlueprint("formulas", __name__, url_prefix="/api", abp_tags=[Tag(name="formulas")])
 
 
 def _setting() -> tuple[Settings, Pantry]:
     """What formulas are checked against and priced with."""
-    return KitchenSettings(sessions(), now()).get(), PantryBook(sessions(), now()).get()
+    return KitchenSettings(work()).get(), PantryBook(work()).get()
 
 
 def _formula_answer(
@@ -75,7 +77,7 @@ def _kept_answer(kept: KeptFormula, setting: tuple[Settings, Pantry] | None = No
 @formulas.get("/formulas", responses={200: schemas.FormulasAnswer})
 def get_formulas() -> Response:
     """All formulas that are not put away."""
-    kept = FormulaBook(sessions(), now()).all()
+    kept = FormulaBook(work()).all()
     names = {row["kind"]: row["name"] for row in rows("flours")}
     setting = _setting()
     return answer(
@@ -110,26 +112,26 @@ def work_on_formula(body: schemas.WorkBody) -> Response:
 @formulas.put("/formulas/<key>", responses={200: schemas.FormulaAnswer})
 def save_formula(path: schemas.KeyPath, body: FormulaBody) -> Response:
     """Save a formula under the client's own key; every saved change is kept as a version."""
-    return answer(_kept_answer(FormulaBook(sessions(), now()).save(path.key, body.formula())))
+    return answer(_kept_answer(FormulaBook(work()).save(path.key, body.formula())))
 
 
 @formulas.get("/formulas/<key>/versions", responses={200: schemas.VersionsAnswer})
 def formula_versions(path: schemas.KeyPath) -> Response:
     """All saved states of a formula, with what changed."""
-    return answer(schemas.VersionsAnswer(versions=list(FormulaBook(sessions(), now()).versions(path.key))))
+    return answer(schemas.VersionsAnswer(versions=list(FormulaBook(work()).versions(path.key))))
 
 
 @formulas.get("/formulas/<key>/compare/<before>/<after>", responses={200: schemas.ComparedAnswer})
 def compare_versions(path: schemas.ComparePath) -> Response:
     """Two versions of a formula side by side."""
-    lines = FormulaBook(sessions(), now()).compared(path.key, path.before, path.after)
+    lines = FormulaBook(work()).compared(path.key, path.before, path.after)
     return answer(schemas.ComparedAnswer(lines=list(lines)))
 
 
 @formulas.put("/formulas/<key>/versions/<number>/name", responses={200: schemas.VersionsAnswer})
 def name_version(path: schemas.VersionPath, body: schemas.VersionNameBody) -> Response:
     """Call a version something."""
-    book = FormulaBook(sessions(), now())
+    book = FormulaBook(work())
     book.name_version(path.key, path.number, body.name)
     return answer(schemas.VersionsAnswer(versions=list(book.versions(path.key))))
 
@@ -137,7 +139,7 @@ def name_version(path: schemas.VersionPath, body: schemas.VersionNameBody) -> Re
 @formulas.post("/formulas/together", responses={200: schemas.TogetherAnswer})
 def sum_formulas(body: schemas.TogetherBody) -> Response:
     """Several formulas on one day: one sum of ingredients, shared levains."""
-    book = FormulaBook(sessions(), now())
+    book = FormulaBook(work())
     batches = []
     for each in body.batches:
         formula = book.get(each.formula_id).formula
@@ -145,8 +147,8 @@ def sum_formulas(body: schemas.TogetherBody) -> Response:
         weight = formula.scaling_weight_g if each.scaling_weight_g is None else each.scaling_weight_g
         formula = replace(formula, pieces=pieces, scaling_weight_g=weight)
         batches.append(Batch(formula, weigh(formula, pieces, weight)))
-    within("kept_g", "The culture kept", body.kept_g, 0, 100_000, " g")
-    within("ratio", "Parts of flour to one of culture", body.ratio, 1, 20, "")
+    within("kept_g", limits.KEPT_IN_ALL_G, body.kept_g)
+    within("ratio", limits.FEED_RATIO, body.ratio)
     found = together(tuple(batches), body.kept_g, body.ratio)
     return answer(
         schemas.TogetherAnswer(
@@ -161,13 +163,13 @@ def sum_formulas(body: schemas.TogetherBody) -> Response:
 @formulas.post("/formulas/<key>/versions/<number>/restore", responses={200: schemas.FormulaAnswer})
 def restore_version(path: schemas.VersionPath) -> Response:
     """Bring an earlier version back as the newest."""
-    return answer(_kept_answer(FormulaBook(sessions(), now()).restore(path.key, path.number)))
+    return answer(_kept_answer(FormulaBook(work()).restore(path.key, path.number)))
 
 
 @formulas.post("/formulas/<key>/swap", responses={200: schemas.SwapAnswer})
 def swap_leaven(path: schemas.KeyPath, body: schemas.SwapBody) -> Response:
     """The same bread with culture instead of yeast, or back; not kept until it is saved."""
-    found = swap(FormulaBook(sessions(), now()).get(path.key, "id").formula, body.leaven)
+    found = swap(FormulaBook(work()).get(path.key, "id").formula, body.leaven)
     other = _formula_answer("", found.formula)
     return answer(schemas.SwapAnswer(formula=other, before=found.before, after=found.after))
 
@@ -175,7 +177,7 @@ def swap_leaven(path: schemas.KeyPath, body: schemas.SwapBody) -> Response:
 @formulas.get("/formulas/<key>/file/<form>")
 def formula_file(path: schemas.ExportPath) -> Response:
     """A formula as a file: own JSON, schema.org Recipe, CSV of the weigh list, or plain text."""
-    kept = FormulaBook(sessions(), now()).get(path.key, "id")
+    kept = FormulaBook(work()).get(path.key, "id")
     weighed = weigh(kept.formula, kept.formula.pieces, kept.formula.scaling_weight_g)
     content_type, ending = FORMATS[path.form]
     name = re.sub(r"[^A-Za-z0-9]+", "-", kept.formula.name).strip("-").lower() or "formula"
@@ -216,10 +218,10 @@ def read_written_recipe(body: schemas.RecipeBody) -> Response:
 @formulas.delete("/formulas/<key>", responses={200: schemas.FormulaAnswer})
 def delete_formula(path: schemas.KeyPath) -> Response:
     """Put a formula away; plans made with it keep it."""
-    return answer(_kept_answer(FormulaBook(sessions(), now()).put_away(path.key)))
+    return answer(_kept_answer(FormulaBook(work()).put_away(path.key)))
 
 
 @formulas.post("/formulas/<key>/restore", responses={200: schemas.FormulaAnswer})
 def restore_formula(path: schemas.KeyPath) -> Response:
     """Bring a formula back."""
-    return answer(_kept_answer(FormulaBook(sessions(), now()).put_away(path.key, away=False)))
+    return answer(_kept_answer(FormulaBook(work()).put_away(path.key, away=False)))

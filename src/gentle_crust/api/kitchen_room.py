@@ -4,12 +4,12 @@ from flask import Response, current_app
 from flask_openapi import APIBlueprint, Tag
 
 from gentle_crust.api import schemas
-from gentle_crust.api.common import answer, now, sessions
+from gentle_crust.api.common import answer, clock, work
+from gentle_crust.contract.documents import PANTRY
 from gentle_crust.core.formula.scaling import sum_by_name, weigh
 from gentle_crust.core.tables import rows
 from gentle_crust.kitchen.formulas import FormulaBook
 from gentle_crust.kitchen.now import rate_of
-from gentle_crust.kitchen.pantry import ADAPTER as PANTRY
 from gentle_crust.kitchen.pantry import PantryBook
 from gentle_crust.kitchen.settings import KitchenSettings
 from gentle_crust.lan import qr_svg
@@ -20,22 +20,20 @@ kitchen = APIBlueprint("kitchen", __name__, url_prefix="/api", abp_tags=[Tag(nam
 @kitchen.get("/kitchen", responses={200: schemas.KitchenAnswer})
 def get_kitchen() -> Response:
     """The kitchen's habits and its time."""
-    return _kitchen_answer(KitchenSettings(sessions(), now()))
+    return _kitchen_answer(KitchenSettings(work()))
 
 
 @kitchen.put("/kitchen", responses={200: schemas.KitchenAnswer})
 def put_kitchen(body: schemas.KitchenBody) -> Response:
     """Save the kitchen's habits."""
-    book = KitchenSettings(sessions(), now())
+    book = KitchenSettings(work())
     book.save(body.settings())
     return _kitchen_answer(book)
 
 
 def _kitchen_answer(book: KitchenSettings) -> Response:
     kinds = {row["kind"]: row["name"] for row in rows("vessels")}
-    return answer(
-        schemas.KitchenAnswer(settings=book.get(), now=book.now(), rate=rate_of(book.now), vessel_kinds=kinds)
-    )
+    return answer(schemas.KitchenAnswer(settings=book.get(), now=book.now(), rate=rate_of(clock()), vessel_kinds=kinds))
 
 
 @kitchen.get("/phone", responses={200: schemas.PhoneAnswer})
@@ -54,7 +52,7 @@ def get_pantry() -> Response:
 @kitchen.put("/pantry", responses={200: schemas.PantryAnswer})
 def put_pantry(body: schemas.PantryBody) -> Response:
     """Save flours and prices."""
-    PantryBook(sessions(), now()).save(PANTRY.validate_python(body.model_dump()))
+    PantryBook(work()).save(PANTRY.adapter.validate_python(body.model_dump()))
     return _pantry_answer()
 
 
@@ -69,9 +67,8 @@ def _pantry_answer() -> Response:
         for row in rows("flours")
     ]
     weighed = [
-        weigh(kept.formula, kept.formula.pieces, kept.formula.scaling_weight_g)
-        for kept in FormulaBook(sessions(), now()).all()
+        weigh(kept.formula, kept.formula.pieces, kept.formula.scaling_weight_g) for kept in FormulaBook(work()).all()
     ]
     bought = sum_by_name(line for each in weighed for stage in each.stages for line in stage.lines)
     names = [name for name in bought if name != "Water"]
-    return answer(schemas.PantryAnswer(pantry=PantryBook(sessions(), now()).get(), usual=usual, bought=names))
+    return answer(schemas.PantryAnswer(pantry=PantryBook(work()).get(), usual=usual, bought=names))

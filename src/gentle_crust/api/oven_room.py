@@ -8,7 +8,7 @@ from flask import Response
 from flask_openapi import APIBlueprint, Tag
 from pydantic import BaseModel, Field
 
-from gentle_crust.api.common import answer, now, sessions
+from gentle_crust.api.common import answer, work
 from gentle_crust.api.schemas import Number, Short, Strict
 from gentle_crust.core.cautions import caution
 from gentle_crust.core.oven.calibration import calibrate
@@ -239,7 +239,7 @@ class SignsAnswer(BaseModel):
 
 
 def _book() -> OvenBook:
-    return OvenBook(sessions(), now())
+    return OvenBook(work())
 
 
 def _kinds(table: str, columns: tuple[str, ...]) -> list[OvenKindAnswer]:

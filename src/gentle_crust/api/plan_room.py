@@ -7,7 +7,7 @@ from flask import Response
 from flask_openapi import APIBlueprint, Tag
 
 from gentle_crust.api import schemas
-from gentle_crust.api.common import answer, now, sessions
+from gentle_crust.api.common import answer, now, work
 from gentle_crust.core.scheduling.ways import Way, ways
 from gentle_crust.core.scheduling.what_if import what_if
 from gentle_crust.core.scheduling.why import why
@@ -20,11 +20,11 @@ plans = APIBlueprint("plans", __name__, url_prefix="/api", abp_tags=[Tag(name="p
 
 
 def _book() -> PlanBook:
-    return PlanBook(sessions(), now())
+    return PlanBook(work())
 
 
 def _follow() -> FollowBook:
-    return FollowBook(sessions(), now())
+    return FollowBook(work())
 
 
 def _plan(made: Answer) -> dict[str, Any]:
@@ -48,7 +48,7 @@ def _saved(found: Followed) -> Response:
             followed=found.plan,
             started=found.started,
             baked=found.baked,
-            shared=Ahead(sessions(), now()).shared_with(saved.id),
+            shared=Ahead(work()).shared_with(saved.id),
             **_plan(saved.answer),
         )
     )

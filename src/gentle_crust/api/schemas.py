@@ -5,6 +5,9 @@ from typing import Annotated, Any, Literal
 
 from pydantic import AllowInfNan, BaseModel, ConfigDict, Field, StringConstraints, model_validator
 
+from gentle_crust.contract.asked import Asked
+from gentle_crust.contract.kitchen import Pantry, Settings
+from gentle_crust.contract.tidy import clean
 from gentle_crust.core.culture.shared import SharedBuild
 from gentle_crust.core.fermentation.bulk_time import BulkTime
 from gentle_crust.core.fermentation.inverse import Turned
@@ -31,12 +34,9 @@ from gentle_crust.interchange.formula_json import FormulaBody, MyFlourBody
 from gentle_crust.interchange.recipe_text import ReadLine, ReadWarning
 from gentle_crust.kitchen.follow import Measure
 from gentle_crust.kitchen.formulas import Version
-from gentle_crust.kitchen.pantry import Pantry
-from gentle_crust.kitchen.plans import Asked, NextStep
-from gentle_crust.kitchen.settings import Settings
+from gentle_crust.kitchen.plans import NextStep
 from gentle_crust.kitchen.story import TakenReading
 from gentle_crust.kitchen.turn import Question
-from gentle_crust.tidy import clean
 
 Number = Annotated[float, AllowInfNan(False)]
 Short = Annotated[str, StringConstraints(max_length=80)]

@@ -6,8 +6,9 @@ from flask import Response
 from flask_openapi import APIBlueprint, Tag
 from pydantic import BaseModel, Field
 
-from gentle_crust.api.common import answer, now, sessions
+from gentle_crust.api.common import answer, work
 from gentle_crust.api.schemas import KeyPath, Number, Short, Strict
+from gentle_crust.core import limits
 from gentle_crust.core.errors import within
 from gentle_crust.core.formula.scaling import weigh
 from gentle_crust.core.formula.yeast_test import SUGAR_G, WATER_C, WATER_G, YEAST_G, Foam
@@ -122,14 +123,14 @@ class FoamBody(Strict):
 
 
 def _mix(body: BatchBody) -> tuple[Mix, Friction]:
-    book = FormulaBook(sessions(), now())
+    book = FormulaBook(work())
     formula = book.get(body.formula_id).formula
     if body.version is not None:
         formula = book.version(body.formula_id, body.version, "version").formula
     pieces = formula.pieces if body.pieces is None else body.pieces
     weight = formula.scaling_weight_g if body.scaling_weight_g is None else body.scaling_weight_g
     weighed = weigh(formula, pieces, weight)
-    friction = next(each for each in MixBook(sessions(), now()).frictions() if each.mixing == body.mixing)
+    friction = next(each for each in MixBook(work()).frictions() if each.mixing == body.mixing)
     bowl = Bowl(**body.bowl.model_dump()) if body.bowl else None
     temperatures = (body.flour_c, body.room_c, body.levain_c)
     return mix_of_formula(formula, weighed, *temperatures, friction.k, bowl), friction
@@ -160,11 +161,11 @@ def _pours(body: PouredBody) -> tuple[Pour, ...]:
 @water.put("/mixes/<key>", responses={200: FrictionsAnswer})
 def measured(path: KeyPath, body: MeasuredBody) -> Response:
     """A dough that was mixed and measured: what mixing adds here is learnt from it. A retry adds nothing."""
-    within("dough_c", "The dough's temperature", body.dough_c, 0, 45, " C")
+    within("dough_c", limits.MEASURED_DOUGH_C, body.dough_c)
     mix, _ = _mix(body)
     really, mean = poured(mix, _pours(body))
     k = friction_from(body.dough_c, mean, really)
-    book = MixBook(sessions(), now())
+    book = MixBook(work())
     book.log(path.key, body.mixing, k, body.model_dump(mode="json"))
     return answer(FrictionsAnswer(frictions=list(book.frictions())))
 
@@ -172,19 +173,19 @@ def measured(path: KeyPath, body: MeasuredBody) -> Response:
 @water.get("/mixes", responses={200: FrictionsAnswer})
 def frictions() -> Response:
     """What each way of mixing adds here, and on how many mixes that rests."""
-    return answer(FrictionsAnswer(frictions=list(MixBook(sessions(), now()).frictions())))
+    return answer(FrictionsAnswer(frictions=list(MixBook(work()).frictions())))
 
 
 @water.get("/yeast-test", responses={200: YeastTestAnswer})
 def yeast_test() -> Response:
     """The glass to stir, and the last test of dry yeast."""
-    return _test_answer(MixBook(sessions(), now()))
+    return _test_answer(MixBook(work()))
 
 
 @water.put("/yeast-test/<key>", responses={200: YeastTestAnswer})
 def begin_yeast_test(path: KeyPath) -> Response:
     """The yeast is stirred in: its time runs from now."""
-    book = MixBook(sessions(), now())
+    book = MixBook(work())
     book.begin_test(path.key)
     return _test_answer(book)
 
@@ -192,7 +193,7 @@ def begin_yeast_test(path: KeyPath) -> Response:
 @water.put("/yeast-test/<key>/foam", responses={200: YeastTestAnswer})
 def read_yeast_test(path: KeyPath, body: FoamBody) -> Response:
     """What the glass shows, and whether the yeast is alive; the key is that of the reading."""
-    book = MixBook(sessions(), now())
+    book = MixBook(work())
     book.read_test(path.key, body.foam, body.minutes)
     return _test_answer(book)
 

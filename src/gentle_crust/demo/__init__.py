@@ -11,18 +11,18 @@ from typing import Any
 
 from sqlalchemy.orm import Session, sessionmaker
 
+from gentle_crust.contract.asked import Asked
+from gentle_crust.contract.documents import CULTURE, FORMULA, KITCHEN, PANTRY
+from gentle_crust.contract.events import STARTED
 from gentle_crust.core.culture.events import Event
 from gentle_crust.core.scheduling.clock import zone_of
-from gentle_crust.kitchen.cultures import CULTURE, CultureBook
-from gentle_crust.kitchen.formulas import ADAPTER as FORMULA
+from gentle_crust.kitchen.cultures import CultureBook
 from gentle_crust.kitchen.formulas import FormulaBook
 from gentle_crust.kitchen.now import Now
-from gentle_crust.kitchen.pantry import ADAPTER as PANTRY
 from gentle_crust.kitchen.pantry import PantryBook
-from gentle_crust.kitchen.plans import Asked, PlanBook
-from gentle_crust.kitchen.press_bodies import STARTED
-from gentle_crust.kitchen.settings import ADAPTER as SETTINGS
+from gentle_crust.kitchen.plans import PlanBook
 from gentle_crust.kitchen.settings import KitchenSettings
+from gentle_crust.kitchen.work import Work
 from gentle_crust.store.repositories import Events, Plans
 
 TOMORROW_PLAN = "5d0a0f5e-0000-4000-8000-000000000001"
@@ -49,25 +49,25 @@ def start_formulas(sessions: sessionmaker[Session], now: Now, with_past: bool = 
 
     ``with_past``: some were changed since they were first written down.
     """
-    if not KitchenSettings(sessions, now).is_new() or FormulaBook(sessions, now).all():
+    if not KitchenSettings(Work(sessions, now)).is_new() or FormulaBook(Work(sessions, now)).all():
         return
     data, begun = _data(), now()
     for place, (key, body) in enumerate(data["formula"].items()):
         for state in data["earlier"].get(key, []) if with_past else []:
-            book = FormulaBook(sessions, lambda days=state["days_ago"]: begun - timedelta(days=days))
-            book.save(key, FORMULA.validate_python(body | state["as"]), state["name"])
-        book = FormulaBook(sessions, lambda place=place: begun + timedelta(microseconds=place))
-        book.save(key, FORMULA.validate_python(body))
+            book = FormulaBook(Work(sessions, lambda days=state["days_ago"]: begun - timedelta(days=days)))
+            book.save(key, FORMULA.adapter.validate_python(body | state["as"]), state["name"])
+        book = FormulaBook(Work(sessions, lambda place=place: begun + timedelta(microseconds=place)))
+        book.save(key, FORMULA.adapter.validate_python(body))
 
 
 def fill(sessions: sessionmaker[Session], now: Now) -> None:
     """The whole demo: formulas, kitchen, cultures, and a plan for tomorrow morning. Does nothing the second time."""
-    if not KitchenSettings(sessions, now).is_new():
+    if not KitchenSettings(Work(sessions, now)).is_new():
         return
     start_formulas(sessions, now, with_past=True)
-    kitchen = SETTINGS.validate_python(_data()["kitchen"])
-    KitchenSettings(sessions, now).save(kitchen)
-    PantryBook(sessions, now).save(PANTRY.validate_python(_data()["pantry"]))
+    kitchen = KITCHEN.adapter.validate_python(_data()["kitchen"])
+    KitchenSettings(Work(sessions, now)).save(kitchen)
+    PantryBook(Work(sessions, now)).save(PANTRY.adapter.validate_python(_data()["pantry"]))
     morning = _Morning(now, kitchen.zone)
     _fill_cultures(sessions, now, morning)
     plan_ahead(sessions, now)
@@ -75,7 +75,7 @@ def fill(sessions: sessionmaker[Session], now: Now) -> None:
 
 def plan_ahead(sessions: sessionmaker[Session], now: Now) -> None:
     """The demo's plan, for the first good time from now on: made anew if it lies behind and nobody ever touched it."""
-    book = PlanBook(sessions, now)
+    book = PlanBook(Work(sessions, now))
     with sessions.begin() as session:
         row = Plans(session).get(TOMORROW_PLAN)
         begun = row is not None and TOMORROW_PLAN in Events(session).subjects(STARTED)
@@ -89,11 +89,11 @@ def plan_ahead(sessions: sessionmaker[Session], now: Now) -> None:
 
 def _fill_cultures(sessions: sessionmaker[Session], now: Now, morning: Now) -> None:
     """Three cultures: one that thrives, one that was forgotten in the fridge, one that is four days old."""
-    book = CultureBook(sessions, now)
+    book = CultureBook(Work(sessions, now))
     for place, (key, body) in enumerate(_data()["culture"].items()):
         events = body.pop("events")
-        kept = CultureBook(sessions, lambda place=place: now() + timedelta(microseconds=place))
-        kept.save(key, CULTURE.validate_python(body))
+        kept = CultureBook(Work(sessions, lambda place=place: now() + timedelta(microseconds=place)))
+        kept.save(key, CULTURE.adapter.validate_python(body))
         noted = {}
         for number, event in enumerate(_told(events)):
             at = morning() + timedelta(hours=event.pop("hours"))

@@ -7,15 +7,17 @@ from typing import Any, Literal
 
 from sqlalchemy.orm import Session, sessionmaker
 
+from gentle_crust.contract import events as bodies
+from gentle_crust.contract.asked import Asked
 from gentle_crust.core.scheduling.clock import zone_of
 from gentle_crust.core.scheduling.happened import keys
 from gentle_crust.core.scheduling.result import Plan, PlanTimes
-from gentle_crust.kitchen import press_bodies as bodies
 from gentle_crust.kitchen.bench import BenchBook
 from gentle_crust.kitchen.local_time import LOCAL
 from gentle_crust.kitchen.now import Now
-from gentle_crust.kitchen.plans import Answer, Asked, PlanBook, SavedPlan
+from gentle_crust.kitchen.plans import Answer, PlanBook, SavedPlan
 from gentle_crust.kitchen.story import ALL
+from gentle_crust.kitchen.work import Work
 from gentle_crust.store.models import EventRow, PlanRow
 from gentle_crust.store.repositories import Events
 
@@ -71,7 +73,7 @@ def _begin(sessions: sessionmaker[Session], now: Now, dough: _Dough, key: str) -
     """Plan it so that its moment comes when it should, and do all that was due by now, in time."""
     at = now().replace(second=0, microsecond=0)
     saved = SavedPlan(key, at - LONG_BEFORE, _answer(sessions, dough, at))
-    PlanBook(sessions, lambda: saved.saved_at).keep(saved)
+    PlanBook(Work(sessions, lambda: saved.saved_at)).keep(saved)
     plan = saved.answer.plan
     told: list[tuple[str, datetime, dict[str, Any]]] = [(bodies.STARTED, plan.begins - 10 * MINUTE, {})]
     for name, step in zip(keys(plan.steps), plan.steps, strict=True):
@@ -86,7 +88,7 @@ def _begin(sessions: sessionmaker[Session], now: Now, dough: _Dough, key: str) -
 def _baked_yesterday(sessions: sessionmaker[Session], now: Now) -> None:
     """A bake of yesterday morning, finished: bulk went on a little longer, one fold was left out, and it was liked."""
     key = f"{PREFIX}baked-{now():%Y%m%d}"
-    book = PlanBook(sessions, lambda: now() - timedelta(days=3))
+    book = PlanBook(Work(sessions, lambda: now() - timedelta(days=3)))
     zone = zone_of(book.settings.get().zone)
     ready = (now().astimezone(zone) - timedelta(days=1)).replace(hour=7, minute=30).strftime(LOCAL)
     answer = book.preview(Asked("tidewater-country", ready=ready, culture_id=""))
@@ -116,7 +118,7 @@ def _tell(sessions: sessionmaker[Session], key: str, told: list[tuple[str, datet
 
 def _answer(sessions: sessionmaker[Session], dough: _Dough, at: datetime) -> Answer:
     """The plan whose moment lies as far from ``at`` as it should, to a minute."""
-    book = PlanBook(sessions, lambda: at - LONG_BEFORE)
+    book = PlanBook(Work(sessions, lambda: at - LONG_BEFORE))
     zone = zone_of(book.settings.get().zone)
     in_the_evening = EVENING_H[0] <= at.astimezone(zone).hour < EVENING_H[1]
 
@@ -162,7 +164,7 @@ def _read(plan: Plan, at: datetime) -> dict[str, Any]:
 
 def _left_alone(sessions: sessionmaker[Session], now: Now) -> bool:
     """Whether the demo's doughs on the bench are late, and nobody but the demo ever pressed anything about them."""
-    mine = [dough for dough in BenchBook(sessions, now).view().doughs if dough.id.startswith(PREFIX)]
+    mine = [dough for dough in BenchBook(Work(sessions, now)).view().doughs if dough.id.startswith(PREFIX)]
     if not any(dough.live.next and now() - dough.live.next.at > LATE for dough in mine):
         return False
     with sessions() as session:

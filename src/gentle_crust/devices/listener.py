@@ -8,9 +8,13 @@ from datetime import datetime, timedelta
 from http.client import HTTPException
 from urllib.request import Request, urlopen
 
+from sqlalchemy.orm import Session, sessionmaker
+
 from gentle_crust.core.errors import CraftError
 from gentle_crust.kitchen.instruments import Instruments
+from gentle_crust.kitchen.now import Now
 from gentle_crust.kitchen.story import FAR_AHEAD
+from gentle_crust.kitchen.work import Work
 
 RETRY_S = (1.0, 2.0, 5.0, 10.0)
 SILENCE_S = 30.0
@@ -40,8 +44,8 @@ def figures_in(lines: Iterator[bytes], now: datetime | None = None) -> Iterator[
 class Listener:
     """One source of figures."""
 
-    def __init__(self, address: str, instruments: Instruments) -> None:
-        self.address, self.instruments = address.rstrip("/"), instruments
+    def __init__(self, address: str, sessions: sessionmaker[Session], now: Now) -> None:
+        self.address, self.sessions, self.now = address.rstrip("/"), sessions, now
         self.last = "0"
         self.stopped = threading.Event()
 
@@ -78,9 +82,9 @@ class Listener:
         try:
             at, sent = (datetime.fromisoformat(str(data[name])) for name in ("at", "sent_at"))
             value = float(str(data["value"]))
-            off = sent - self.instruments.now()
+            off = sent - self.now()
             off = off if abs(off) > FAR_AHEAD else timedelta(0)
-            figure = (str(data["device"])[:60], str(data["quantity"]), min(at - off, self.instruments.now()), value)
-            self.instruments.take([figure])
+            figure = (str(data["device"])[:60], str(data["quantity"]), min(at - off, self.now()), value)
+            Instruments(Work(self.sessions, self.now)).take([figure])
         except (CraftError, KeyError, ValueError, TypeError) as error:
             log.warning("A figure was passed over: %s", type(error).__name__)

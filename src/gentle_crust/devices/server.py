@@ -11,7 +11,7 @@ from typing import Any
 
 from flask import Flask, Response, request
 
-from gentle_crust.core.errors import CraftError
+from gentle_crust.core.errors import CraftError, Unreadable
 from gentle_crust.devices.simulation import Faults, SimKitchen
 from gentle_crust.kitchen.now import Now, rate_of
 
@@ -92,7 +92,7 @@ def create_devices(instruments: Instruments) -> Flask:
         body = request.get_json(force=True, silent=True) or {}
         unknown = set(body) - set(asdict(Faults()))
         if unknown:
-            raise CraftError("faults", f"{sorted(unknown)} is no fault I know.", f"Choose of {list(asdict(Faults()))}.")
+            raise Unreadable("faults", f"{sorted(unknown)} is no fault I know.", f"Choose of {list(asdict(Faults()))}.")
         instruments.kitchen.break_(**body)
         return asdict(instruments.kitchen.faults)
 

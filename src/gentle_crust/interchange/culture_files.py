@@ -9,11 +9,11 @@ from typing import Any
 
 from pydantic import TypeAdapter, ValidationError
 
+from gentle_crust.contract.problem import of_validation
+from gentle_crust.contract.tidy import clean, sane
 from gentle_crust.core.culture.culture import Culture
 from gentle_crust.core.culture.events import Event
 from gentle_crust.core.errors import CraftError
-from gentle_crust.problem import of_validation
-from gentle_crust.tidy import clean, sane
 
 FORMAT = "gentle-crust-culture"
 LARGEST = 2_000_000

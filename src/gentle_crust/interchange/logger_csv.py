@@ -8,7 +8,7 @@ from dataclasses import dataclass
 from datetime import UTC, datetime, timedelta
 from zoneinfo import ZoneInfo
 
-from gentle_crust.core.errors import CraftError
+from gentle_crust.core.errors import CraftError, Unreadable
 
 LARGEST, MOST_ROWS = 5_000_000, 100_000
 FORMATS = (
@@ -81,7 +81,7 @@ def _rows(text: str) -> list[list[str]]:
     try:
         return [[cell.strip() for cell in row] for row in csv.reader(io.StringIO(text), delimiter=separator)]
     except csv.Error as error:
-        raise CraftError("file", "The file cannot be read as CSV.", "Save it as CSV once more.") from error
+        raise Unreadable("file", "The file cannot be read as CSV.", "Save it as CSV once more.") from error
 
 
 def _time_of(row: list[str], formats: tuple[str, ...], zone: ZoneInfo) -> datetime | None:

@@ -1,18 +1,19 @@
 """What lies ahead in the kitchen: levains that plans want, feeds that are due, and the next thing of all to do."""
 
 from collections.abc import Iterable
+from contextlib import suppress
 from dataclasses import dataclass
 from datetime import datetime, timedelta
 from typing import Literal
 
-from sqlalchemy.orm import Session, sessionmaker
-
+from gentle_crust.contract.documents import ASKED, PLAN
 from gentle_crust.core.culture.shared import Demand, SharedBuild, share_builds
+from gentle_crust.core.errors import Unreadable
 from gentle_crust.core.scheduling.result import LevainBuild, Plan
 from gentle_crust.kitchen.bench import BenchBook
 from gentle_crust.kitchen.cultures import CultureBook
-from gentle_crust.kitchen.now import Now
-from gentle_crust.kitchen.plans import ASKED, PLAN, PlanBook
+from gentle_crust.kitchen.plans import PlanBook
+from gentle_crust.kitchen.work import Work
 from gentle_crust.store.models import PlanRow
 from gentle_crust.store.repositories import Plans
 
@@ -47,10 +48,10 @@ class Entry:
 class Ahead:
     """Looks over plans and cultures together."""
 
-    def __init__(self, sessions: sessionmaker[Session], now: Now) -> None:
-        self.sessions, self.now = sessions, now
-        self.plans, self.cultures = PlanBook(sessions, now), CultureBook(sessions, now)
-        self.bench = BenchBook(sessions, now)
+    def __init__(self, work: Work) -> None:
+        self.work, self.now = work, work.now
+        self.plans, self.cultures = PlanBook(work), CultureBook(work)
+        self.bench = BenchBook(work)
 
     def builds(self) -> tuple[SharedBuild, ...]:
         """Levains of saved plans that are still to be built, one build where several can share it."""
@@ -64,9 +65,14 @@ class Ahead:
 
     def _coming(self) -> Iterable[tuple[PlanRow, Plan]]:
         """Saved plans that are not over."""
-        with self.sessions() as session:
+        with self.work.read() as session:
             rows = [row for row in Plans(session).all() if row.ready >= self.now()]
-        return [(row, PLAN.validate_python(row.shown)) for row in rows]
+        found = []
+        for row in rows:
+            with suppress(Unreadable):  # the list of what cannot be read names it
+                ASKED.read(row.asked)
+                found.append((row, PLAN.read(row.shown)))
+        return found
 
     def shared_with(self, plan_id: str) -> SharedBuild | None:
         """The build that a saved plan shares with others; None if it shares none."""
@@ -109,7 +115,7 @@ class Ahead:
             for at in each.ahead
         ]
         for row, plan in self._coming():
-            culture = ASKED.validate_python(row.asked).culture_id or ""
+            culture = ASKED.read(row.asked).culture_id or ""
             for number, step in enumerate(plan.steps):
                 if step.kind in ("feed", "levain") and step.at >= self.now() and culture:
                     title = f"{step.title}: {row.formula['name']}"
@@ -119,7 +125,7 @@ class Ahead:
 
 
 def _demands(row: PlanRow, plan: Plan) -> list[Demand]:
-    asked = ASKED.validate_python(row.asked)
+    asked = ASKED.read(row.asked)
     return [_demand(row, asked.culture_id or "", each) for each in plan.levains]
 
 

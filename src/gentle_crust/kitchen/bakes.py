@@ -4,16 +4,14 @@ from dataclasses import dataclass
 from datetime import datetime, timedelta
 from typing import Any, Literal
 
-from sqlalchemy.orm import Session, sessionmaker
-
-from gentle_crust.core.errors import CraftError
+from gentle_crust.contract import events as bodies
+from gentle_crust.core.errors import NotFound
 from gentle_crust.core.scheduling.happened import EXTRA_FOLD, keys
 from gentle_crust.core.scheduling.result import Plan
-from gentle_crust.kitchen import press_bodies as bodies
 from gentle_crust.kitchen import story as tale
-from gentle_crust.kitchen.now import Now
 from gentle_crust.kitchen.plans import PlanBook
 from gentle_crust.kitchen.story import Story, Told, story_of
+from gentle_crust.kitchen.work import Work
 from gentle_crust.store.repositories import Events, Plans
 
 BakeState = Literal["on_bench", "baked", "stopped"]
@@ -129,13 +127,13 @@ class BakeRecord:
 class BakesBook:
     """All bakes of a kitchen."""
 
-    def __init__(self, sessions: sessionmaker[Session], now: Now) -> None:
-        self.sessions, self.now = sessions, now
-        self.plans = PlanBook(sessions, now)
+    def __init__(self, work: Work) -> None:
+        self.work, self.now = work, work.now
+        self.plans = PlanBook(work)
 
     def all(self) -> tuple[BakeLine, ...]:
         """Every bake that was begun, the latest first."""
-        with self.sessions() as session:
+        with self.work.read() as session:
             about = Plans(session).names(Events(session).subjects(bodies.STARTED))
             told = Events(session).about(tuple(about), tale.ALL)
         stories = {key: story_of(told.get(key, [])) for key in about}
@@ -145,10 +143,10 @@ class BakesBook:
     def one(self, key: str) -> BakeRecord:
         """One bake's record. Raises CraftError if that was never begun."""
         saved = self.plans.open(key)
-        with self.sessions() as session:
+        with self.work.read() as session:
             story = story_of(Events(session).plain(*tale.ALL, subject=key))
         if story.started is None:
-            raise CraftError("id", "That plan was never begun.", "Choose one from the list of bakes.")
+            raise NotFound("id", "That plan was never begun.", "Choose one from the list of bakes.")
         asked, plan = saved.answer.asked, saved.answer.plan
         line = self._line(key, saved.answer.formula.name, int(asked.pieces or 1), story)
         return BakeRecord(

@@ -7,9 +7,10 @@ from datetime import datetime, timedelta
 from functools import lru_cache
 from statistics import median
 
-from sqlalchemy.orm import Session, sessionmaker
-
-from gentle_crust.core.errors import CraftError, within
+from gentle_crust.contract import events as bodies
+from gentle_crust.contract.tidy import sane
+from gentle_crust.core import limits
+from gentle_crust.core.errors import CraftError, Infeasible, NotFound, within
 from gentle_crust.core.fermentation.probe import ProbeSays, Sample, listen
 from gentle_crust.core.fermentation.readings import Reading
 from gentle_crust.core.readiness.cues import Cue, Stage, cues_of
@@ -26,19 +27,17 @@ from gentle_crust.core.scheduling.remedies import Change, Remedy, changed, remed
 from gentle_crust.core.scheduling.result import Plan
 from gentle_crust.core.scheduling.standing import Standing, foretold_c, leaven_of, question_of, unforeseen
 from gentle_crust.core.scheduling.wish import Kitchen, Wish
-from gentle_crust.kitchen import press_bodies as bodies
 from gentle_crust.kitchen import story as tale
 from gentle_crust.kitchen.follow import as_read, mixed_of, readings_of
-from gentle_crust.kitchen.now import Now
 from gentle_crust.kitchen.once import Known
 from gentle_crust.kitchen.plans import PlanBook, SavedPlan
 from gentle_crust.kitchen.settings import KitchenSettings
 from gentle_crust.kitchen.story import Story, story_of
+from gentle_crust.kitchen.work import Work
 from gentle_crust.store.repositories import Events, Samples
-from gentle_crust.tidy import sane
 
 LOG = logging.getLogger(__name__)
-ABSENT, PRESENT = "absence", "absence_withdrawn"
+ABSENT, PRESENT = bodies.ABSENT, bodies.PRESENT
 SAGGED = timedelta(minutes=8)
 """So long after loading an oven is back at what it is set to."""
 IN_A_LOAF_C = 35.0
@@ -153,16 +152,16 @@ class Dough:
 class BenchBook:
     """All doughs that are being baked."""
 
-    def __init__(self, sessions: sessionmaker[Session], now: Now) -> None:
-        self.sessions, self.now = sessions, now
-        self.plans = PlanBook(sessions, now)
-        self.settings = KitchenSettings(sessions, now)
+    def __init__(self, work: Work) -> None:
+        self.work, self.now = work, work.now
+        self.plans = PlanBook(work)
+        self.settings = KitchenSettings(work)
 
     # -- how it stands ---------------------------------------------------------------------------------------
 
     def cursor(self) -> str:
         """A text that changes whenever something at the bench may have: an event, a figure, or the minute."""
-        with self.sessions() as session:
+        with self.work.read() as session:
             newest, heard = Events(session).newest(), Samples(session).latest()
         return self._cursor(newest, max((at for _, _, at, _ in heard), default=None))
 
@@ -171,16 +170,17 @@ class BenchBook:
 
     def begun(self) -> frozenset[str]:
         """Plans that ever came to the bench: their steps are told by it, if at all."""
-        with self.sessions() as session:
+        with self.work.read() as session:
             return frozenset(Events(session).subjects(bodies.STARTED))
 
     def view(self) -> BenchView:
         """Every dough at the bench, and what they run into together."""
-        with self.sessions() as session:
+        with self.work.read() as session:
             newest, heard = Events(session).newest(), Samples(session).latest()
             keys = Events(session).subjects(bodies.STARTED)
             plans = self.plans.some(keys)
-            stories = {plan.id: story_of(Events(session).plain(*tale.ALL, subject=plan.id)) for plan in plans}
+            told = Events(session).about(tuple(keys), tale.ALL)
+        stories = {key: story_of(told.get(key, [])) for key in keys}
         last = {device: at for device, _, at, _ in heard}
         cursor = self._cursor(newest, max(last.values(), default=None))
         minute = self._minute()
@@ -188,6 +188,10 @@ class BenchBook:
         doughs: list[Dough] = []
         lives: dict[str, Live] = {}
         aside: list[SetAside] = []
+        for broken in self.plans.broken(keys):
+            if stories[broken.id].on_bench(minute):
+                said = f"Its plan cannot be read. {broken.sentence} All that was pressed is kept."
+                aside.append(SetAside(broken.id, broken.name, said))
         for plan in plans:
             if not stories[plan.id].on_bench(minute):
                 continue
@@ -231,7 +235,7 @@ class BenchBook:
         plan = saved.answer.plan
         mixed = mixed_of(plan, story)
         if mixed is None or plan.times is None:
-            raise CraftError("id", "This plan is of an older kind.", "Save it once more, then start it.")
+            raise Infeasible("id", "This plan is of an older kind.", "Save it once more, then start it.")
         latest = story.told[-1].at if story.told else now
         now = max(now, min(latest, now + MOST_BACK))
         readings = as_read(readings_of(story, mixed), mixed)
@@ -249,7 +253,7 @@ class BenchBook:
 
     def _with_probe(self, dough: Dough, device: str, since: datetime) -> Dough:
         """The dough with its thermometer heard, and its path corrected if that is to be believed."""
-        with self.sessions() as session:
+        with self.work.read() as session:
             heard = Samples(session).heard(device, "dough_c")
             last = dough.now if heard is None else min(heard, dough.now)
             rows = Samples(session).since(device, "dough_c", max(since, last - HEARD_BACK), dough.now)
@@ -275,7 +279,7 @@ class BenchBook:
         if loaded is None:
             return None
         since, until = loaded + SAGGED, min(now, loaded + timedelta(minutes=plan.bake.touch_min))
-        with self.sessions() as session:
+        with self.work.read() as session:
             samples = Samples(session)
             devices = [device for device, quantity, at, _ in samples.latest() if quantity == "oven_c" and at >= since]
             shown = [value for device in devices for _, value in samples.since(device, "oven_c", since, until)]
@@ -284,7 +288,7 @@ class BenchBook:
     def _with_core(self, dough: Dough, device: str) -> Dough:
         """The loaf with its thermometer heard: what it shows once it is in a warming loaf is the core."""
         loaded = dough.story.happened.done("load-1") or dough.now
-        with self.sessions() as session:
+        with self.work.read() as session:
             rows = Samples(session).since(device, "dough_c", loaded, dough.now)
         cores = tuple(Core(at, value) for at, value in rows[-1:] if IN_A_LOAF_C <= value <= 105)
         if not cores:
@@ -298,10 +302,10 @@ class BenchBook:
         """One dough as it stands now; with ``story``, as it would if that were all that happened."""
         saved = self.plans.some([key])
         if story is None:
-            with self.sessions() as session:
+            with self.work.read() as session:
                 story = story_of(Events(session).plain(*tale.ALL, subject=key))
         if not saved or story.started is None:
-            raise CraftError("id", "That dough is not on the bench.", "Start its plan first.")
+            raise NotFound("id", "That dough is not on the bench.", "Start its plan first.")
         return self._dough(saved[0], self.plans.question(saved[0].answer), story, self._minute())
 
     def would_stand(self, saved: SavedPlan, story: Story) -> None:
@@ -315,7 +319,7 @@ class BenchBook:
         view = self.view()
         shown = next((each for each in view.doughs if each.id == key), None)
         if shown is None:
-            raise CraftError("id", "That dough is not on the bench.", "Start its plan first.")
+            raise NotFound("id", "That dough is not on the bench.", "Start its plan first.")
         dough = self.one(key, shown.story)
         others = tuple(taken_by(each.name, each.live, dough.now) for each in view.doughs if each.id != key)
         away = tuple(Absence(each.start, each.end) for each in view.absences)
@@ -360,7 +364,7 @@ class BenchBook:
 
     def absences(self) -> tuple[AwayNote, ...]:
         """Times at which the baker is away, from now on."""
-        with self.sessions() as session:
+        with self.work.read() as session:
             rows = Events(session).of(ABSENT, PRESENT)
         gone = {row.body.get("event") for row in rows if row.kind == PRESENT}
         found = []
@@ -373,13 +377,13 @@ class BenchBook:
     def record(self, key: str) -> tuple[SavedPlan, Story]:
         """A bake from its first press to its last, whatever became of it."""
         saved = self.plans.open(key)
-        with self.sessions() as session:
+        with self.work.read() as session:
             return saved, story_of(Events(session).plain(*tale.ALL, subject=key))
 
     def score(self) -> Score:
         """Of the final proofs that were judged before loading and tasted after, how many came out as judged."""
         right = judged = 0
-        with self.sessions() as session:
+        with self.work.read() as session:
             stories = [
                 story_of(Events(session).plain(*tale.ALL, subject=key))
                 for key in Events(session).subjects(bodies.OUTCOME)
@@ -410,9 +414,9 @@ def _oven_as_read(kitchen: Kitchen, read_c: float, set_c: float) -> Kitchen:
 def _with_loss(cues: dict[str, str | float], piece_g: float | None) -> dict[str, str | float]:
     """A loaf's weight out of the oven as what it lost of its dough."""
     rest = {cue: value for cue, value in cues.items() if cue != "out_g"}
-    grams = within("out_g", "The weight of a loaf out of the oven", float(cues["out_g"]), 20, 5000, " g")
+    grams = within("out_g", limits.OUT_G, float(cues["out_g"]))
     if piece_g is None or not piece_g / 2 <= grams <= piece_g:
-        raise CraftError("out_g", f"A loaf of {grams:.0f} g cannot come of this dough.", "Weigh one loaf by itself.")
+        raise Infeasible("out_g", f"A loaf of {grams:.0f} g cannot come of this dough.", "Weigh one loaf by itself.")
     return {**rest, "loss_percent": round(100 * (1 - grams / piece_g), 1)}
 
 

@@ -15,8 +15,8 @@ from gentle_crust.core.scheduling.result import Night
 from gentle_crust.kitchen.culture_view import nights_between
 from gentle_crust.kitchen.cultures import CultureBook
 from gentle_crust.kitchen.local_time import instant_of
-from gentle_crust.kitchen.now import Now
 from gentle_crust.kitchen.settings import KitchenSettings
+from gentle_crust.kitchen.work import Work
 
 Sessions = sessionmaker[Session]
 
@@ -52,8 +52,8 @@ def _hours(clock: Clock, text: str | None, field: str) -> float | None:
     return None if text is None else clock.hours(instant_of(text, clock.zone, field))
 
 
-def _reckoned(sessions: Sessions, now: Now, asked: DoseAsked) -> tuple[Clock, Dose]:
-    clock = CultureBook(sessions, now).clock()
+def _reckoned(work: Work, asked: DoseAsked) -> tuple[Clock, Dose]:
+    clock = CultureBook(work).clock()
     wish = DoseWish(
         kind=asked.kind,
         needed_g=asked.needed_g,
@@ -65,26 +65,26 @@ def _reckoned(sessions: Sessions, now: Now, asked: DoseAsked) -> tuple[Clock, Do
         cold_from_h=_hours(clock, asked.cold_from, "cold_from"),
         cold_to_h=_hours(clock, asked.cold_to, "cold_to"),
         mix_c=asked.mix_c,
-        scale_g=KitchenSettings(sessions, now).get().scale_g,
+        scale_g=KitchenSettings(work).get().scale_g,
     )
     return clock, dosing.dose(wish, clock)
 
 
-def dose(sessions: Sessions, now: Now, asked: DoseAsked) -> tuple[Clock, Dose, tuple[Night, ...]]:
+def dose(work: Work, asked: DoseAsked) -> tuple[Clock, Dose, tuple[Night, ...]]:
     """Yeast for a preferment, with the nights that it stands through."""
-    clock, made = _reckoned(sessions, now, asked)
+    clock, made = _reckoned(work, asked)
     return clock, made, nights_between(clock, made.points[0].at_h, made.points[-1].at_h)
 
 
-def ripeness(sessions: Sessions, now: Now, asked: DoseAsked, cues: dict[str, str]) -> Ripeness:
+def ripeness(work: Work, asked: DoseAsked, cues: dict[str, str]) -> Ripeness:
     """Whether it is ripe now, by its forecast and what is seen."""
-    _, made = _reckoned(sessions, now, asked)
+    _, made = _reckoned(work, asked)
     return dosing.ripeness(made.ripe, made.spent, 0.0, cues)
 
 
-def lead_sour(sessions: Sessions, now: Now, asked: SourAsked) -> tuple[Clock, Sour, tuple[Night, ...]]:
+def lead_sour(work: Work, asked: SourAsked) -> tuple[Clock, Sour, tuple[Night, ...]]:
     """A rye sour led back from the time at which it is wanted."""
-    book = CultureBook(sessions, now)
+    book = CultureBook(work)
     clock = book.clock()
     at_h = clock.hours(instant_of(asked.at, clock.zone, "at"))
     if at_h < 0:

@@ -1,16 +1,20 @@
 """Cultures: kept, fed, looked at; what happened to each is a list of events that only grows."""
 
 import logging
-from collections.abc import Sequence
+from collections.abc import Iterator, Sequence
 from dataclasses import dataclass, fields
 from datetime import datetime, timedelta
 from functools import cached_property
 from typing import Any
 from uuid import NAMESPACE_URL, uuid5
 
-from pydantic import TypeAdapter, ValidationError
-from sqlalchemy.orm import Session, sessionmaker
+from sqlalchemy.orm import Session
 
+from gentle_crust.contract.documents import CULTURE
+from gentle_crust.contract.events import CULTURE_KINDS as KINDS
+from gentle_crust.contract.events import CULTURE_REINSTATED as REINSTATED
+from gentle_crust.contract.events import CULTURE_WITHDRAWN as WITHDRAWN
+from gentle_crust.contract.tidy import clean
 from gentle_crust.core.cautions import caution
 from gentle_crust.core.culture.away import away
 from gentle_crust.core.culture.beginning import Guide, guide
@@ -23,19 +27,17 @@ from gentle_crust.core.culture.life import REMEMBERED, Course, Life, courses_of,
 from gentle_crust.core.culture.plain_feed import PlainFeed, plain_feed
 from gentle_crust.core.culture.schedule import next_feeds
 from gentle_crust.core.culture.verdict import Health, health, spoilt
-from gentle_crust.core.errors import CraftError
+from gentle_crust.core.errors import Conflict, CraftError, Infeasible, NotFound, Unreadable
 from gentle_crust.core.scheduling.clock import Clock, Room, zone_of
 from gentle_crust.core.scheduling.wish import Starter
 from gentle_crust.kitchen import culture_view as view
 from gentle_crust.kitchen.local_time import instant_of
-from gentle_crust.kitchen.now import Now
 from gentle_crust.kitchen.settings import KitchenSettings, nights
+from gentle_crust.kitchen.story import readable
+from gentle_crust.kitchen.work import Work
 from gentle_crust.store.models import CultureRow, EventRow, PhotoRow
-from gentle_crust.store.repositories import Cultures, Events, PlainEvent
-from gentle_crust.tidy import clean, sane
+from gentle_crust.store.repositories import Cultures, Events
 
-KINDS = ("begun", "fed", "seen", "moved", "taken", "weighed", "dried", "woken")
-WITHDRAWN, REINSTATED = "culture_withdrawn", "culture_reinstated"
 RECOVERABLE = timedelta(days=30)
 FEEDS = ("begun", "fed", "woken")
 SHOWN_EVENTS = 60
@@ -46,7 +48,6 @@ PHOTO_TYPES = {b"\xff\xd8\xff": "image/jpeg", b"\x89PNG\r\n\x1a\n": "image/png"}
 LARGEST_PHOTO = 900_000
 
 LOG = logging.getLogger(__name__)
-CULTURE, EVENT = TypeAdapter(Culture), TypeAdapter(Event)
 _OWN = tuple(field.name for field in fields(Event) if field.name not in ("id", "at_h", "kind"))
 
 
@@ -103,23 +104,6 @@ def _can_raise(known: _Known) -> bool:
     return bool(courses) and guide(known.culture, courses, known.clock) is None and not spoilt(courses[-1].looks)
 
 
-def _readable(events: Sequence[PlainEvent]) -> list[PlainEvent]:
-    """Events that can be read, their texts made fit to show; any other is left out, and said in the log."""
-    found = []
-    for key, kind, at, body in events:
-        try:
-            sane(at, "at")
-            cleaned = clean(body)
-            EVENT.validate_python({"id": key, "at_h": 0.0, "kind": kind, **cleaned})
-            if not set(cleaned) <= set(_OWN):
-                raise TypeError("a field that no event has")
-        except (CraftError, ValidationError, TypeError):
-            LOG.warning("event %s of a culture cannot be read", key)
-            continue
-        found.append((key, kind, at, cleaned))
-    return found
-
-
 def _starter(known: _Known, life: Life) -> Starter:
     seed, hungry = life.forecast.seed_from, life.forecast.hungry_from
     return Starter(
@@ -139,9 +123,9 @@ def _starter(known: _Known, life: Life) -> Starter:
 class CultureBook:
     """All cultures of a kitchen."""
 
-    def __init__(self, sessions: sessionmaker[Session], now: Now) -> None:
-        self.sessions, self.now = sessions, now
-        self.settings = KitchenSettings(sessions, now)
+    def __init__(self, work: Work) -> None:
+        self.work, self.now = work, work.now
+        self.settings = KitchenSettings(work)
 
     def clock(self) -> Clock:
         """The kitchen's clock, starting with the minute that begins next: what happens now lies before it."""
@@ -156,7 +140,7 @@ class CultureBook:
 
     def save(self, key: str, culture: Culture) -> None:
         """Keep a culture under the client's own key; the same key again replaces what is known of it, not its past."""
-        with self.sessions.begin() as session:
+        with self.work.write() as session:
             self._save(session, key, culture)
 
     def _save(self, session: Session, key: str, culture: Culture) -> CultureRow:
@@ -165,23 +149,23 @@ class CultureBook:
         if row is None:
             row = CultureRow(id=key, created_at=self.now())
             Cultures(session).add(row)
-        row.body, row.updated_at, row.deleted_at = CULTURE.dump_python(culture, mode="json"), self.now(), None
+        row.body, row.updated_at, row.deleted_at = CULTURE.write(culture), self.now(), None
         return row
 
     def put_away(self, key: str, away_: bool = True) -> None:
         """Delete a culture, or bring it back within thirty days."""
-        with self.sessions.begin() as session:
+        with self.work.write() as session:
             row = self._row(session, key)
             if not away_ and row.deleted_at is not None and self.now() - row.deleted_at > RECOVERABLE:
-                raise CraftError("id", "That culture was put away more than thirty days ago.", "Bring in its file.")
+                raise Conflict("id", "That culture was put away more than thirty days ago.", "Bring in its file.")
             row.deleted_at = self.now() if away_ else None
 
     def gone(self) -> tuple[PutAwayCulture, ...]:
         """Cultures that can be brought back."""
-        with self.sessions() as session:
+        with self.work.read() as session:
             rows = Cultures(session).all()
         return tuple(
-            PutAwayCulture(row.id, str(clean(row.body["name"])), row.deleted_at + RECOVERABLE)
+            PutAwayCulture(row.id, str(clean(row.body.get("name", "?"))), row.deleted_at + RECOVERABLE)
             for row in rows
             if row.deleted_at is not None and self.now() - row.deleted_at <= RECOVERABLE
         )
@@ -189,7 +173,7 @@ class CultureBook:
     def _row(self, session: Session, key: str) -> CultureRow:
         row = Cultures(session).get(key)
         if row is None:
-            raise CraftError("id", "That culture is not here.", "Choose one from the list of cultures.")
+            raise NotFound("id", "That culture is not here.", "Choose one from the list of cultures.")
         return row
 
     # -- what happens ----------------------------------------------------------------------------------------
@@ -204,13 +188,13 @@ class CultureBook:
 
     def is_away(self, key: str) -> bool:
         """Whether a culture was put away, or never was."""
-        with self.sessions() as session:
+        with self.work.read() as session:
             row = Cultures(session).get(key)
             return row is None or row.deleted_at is not None
 
     def add(self, key: str, noted: dict[str, tuple[datetime, Event]]) -> None:
         """Keep several events, all or none of them."""
-        with self.sessions.begin() as session:
+        with self.work.write() as session:
             self._add(session, self._row(session, key), noted)
 
     def _add(self, session: Session, row: CultureRow, noted: dict[str, tuple[datetime, Event]]) -> None:
@@ -223,7 +207,7 @@ class CultureBook:
             kept = checked(event, known.culture.jar)
             when = at.replace(microsecond=0)
             if (when, kept.kind) in taken:
-                raise CraftError(
+                raise Conflict(
                     "at",
                     "Something of this kind is already written down for that very moment.",
                     "Give another time, or take back the one that is there.",
@@ -234,17 +218,17 @@ class CultureBook:
 
     def withdraw(self, key: str, event_key: str, withdrawn: bool = True) -> None:
         """Take an event back, or bring it in again; it stays on record either way."""
-        with self.sessions.begin() as session:
+        with self.work.write() as session:
             row = self._row(session, key)
             event = Events(session).get(event_key)
             if event is None or event.subject != key:
-                raise CraftError("id", "That event is not here.", "Open the culture again.")
+                raise NotFound("id", "That event is not here.", "Open the culture again.")
             known = self._known(session, row, self.clock())
             away_ = {each.id: at for at, each in known.withdrawn}
             if (event_key in away_) == withdrawn:
                 return
             if not withdrawn and self.now() - away_[event_key] > RECOVERABLE:
-                raise CraftError("id", "It was taken back more than thirty days ago.", "Write it down anew.")
+                raise Conflict("id", "It was taken back more than thirty days ago.", "Write it down anew.")
             count = sum(1 for _ in Events(session).plain(WITHDRAWN, REINSTATED, subject=key))
             kind = WITHDRAWN if withdrawn else REINSTATED
             mark = EventRow(
@@ -264,14 +248,26 @@ class CultureBook:
         rows = events.plain(*KINDS, subject=row.id, last=None if whole else LATEST)
         if not whole and len(rows) == LATEST and not any(kind in FEEDS for _, kind, _, _ in rows):
             return self._known(session, row, clock, whole=True)
-        living = tuple(_event(clock, *each) for each in _readable(rows) if each[0] not in away_)
-        gone = _readable(events.of_keys(tuple(away_)))
+        living = tuple(_event(clock, *each) for each in readable(rows) if each[0] not in away_)
+        gone = readable(events.of_keys(tuple(away_)))
         taken_back = tuple((away_[each[0]], _event(clock, *each)) for each in gone)
-        return _Known(row, CULTURE.validate_python(clean(row.body)), in_order(living), taken_back, clock)
+        return _Known(row, CULTURE.read(row.body), in_order(living), taken_back, clock)
+
+    def _all_known(self, session: Session, clock: Clock) -> list[_Known]:
+        """Cultures that are not put away and can be read."""
+        rows = [row for row in Cultures(session).all() if row.deleted_at is None]
+        return list(self._those_known(session, rows, clock))
+
+    def _those_known(self, session: Session, rows: Sequence[CultureRow], clock: Clock) -> Iterator[_Known]:
+        for row in rows:
+            try:
+                yield self._known(session, row, clock)
+            except Unreadable:
+                LOG.warning("culture %s cannot be read", row.id)
 
     def known(self, key: str) -> tuple[Culture, tuple[Event, ...], Clock]:
         """A culture, all its events in order, and the clock that their hours are counted on."""
-        with self.sessions() as session:
+        with self.work.read() as session:
             found = self._known(session, self._row(session, key), self.clock(), whole=True)
         return found.culture, found.events, found.clock
 
@@ -280,9 +276,8 @@ class CultureBook:
     def all(self) -> tuple[view.CultureLine, ...]:
         """Cultures that are not put away, as they live now."""
         clock = self.clock()
-        with self.sessions() as session:
-            rows = [row for row in Cultures(session).all() if row.deleted_at is None]
-            known = [self._known(session, row, clock) for row in rows]
+        with self.work.read() as session:
+            known = self._all_known(session, clock)
             pictured = Cultures(session).with_photo()
         return tuple(self._line(each, each.row.id in pictured) for each in known)
 
@@ -325,9 +320,8 @@ class CultureBook:
     def due(self, all_ahead: bool = False) -> tuple[DueFeed, ...]:
         """The next feed of every culture that has one; with ``all_ahead``, those after it too."""
         clock = self.clock()
-        with self.sessions() as session:
-            rows = [row for row in Cultures(session).all() if row.deleted_at is None]
-            known = [self._known(session, row, clock) for row in rows]
+        with self.work.read() as session:
+            known = self._all_known(session, clock)
         found = []
         for each in known:
             feeds = self._feeds(each, guide(each.culture, each.courses, clock))
@@ -339,7 +333,7 @@ class CultureBook:
 
     def open(self, key: str, shown: int = SHOWN_EVENTS) -> view.CultureView:
         """One culture with its life, verdict, feeds to come, and the newest of its events."""
-        with self.sessions() as session:
+        with self.work.read() as session:
             row = self._row(session, key)
             known = self._known(session, row, self.clock())
             in_all = Events(session).count(*KINDS, subject=key) - len(known.withdrawn)
@@ -370,13 +364,13 @@ class CultureBook:
     # -- asking ----------------------------------------------------------------------------------------------
 
     def _life(self, key: str) -> tuple[_Known, Life]:
-        with self.sessions() as session:
+        with self.work.read() as session:
             known = self._known(session, self._row(session, key), self.clock())
         life = live(known.culture, known.events, known.clock)
         if life is None:
             raise CraftError("culture", "Nothing is known of this culture yet.", "Log its last feed first.")
         if guide(known.culture, known.courses, known.clock) is not None:
-            raise CraftError(
+            raise Infeasible(
                 "culture",
                 f"{known.culture.name} is being started and cannot raise a dough yet.",
                 "Wait until it has doubled twice in a row, or use another culture.",
@@ -422,12 +416,10 @@ class CultureBook:
     def best_starter(self, flour_kind: str) -> Starter | None:
         """The culture that a levain of that flour is best built from; None if there is none that could be."""
         clock = self.clock()
-        with self.sessions() as session:
+        with self.work.read() as session:
             rows = [row for row in Cultures(session).all() if row.deleted_at is None]
-            rows.sort(key=lambda row: row.body["flour_kind"] != flour_kind)
-            known = next(
-                (each for each in (self._known(session, row, clock) for row in rows) if _can_raise(each)), None
-            )
+            rows.sort(key=lambda row: row.body.get("flour_kind") != flour_kind)
+            known = next((each for each in self._those_known(session, rows, clock) if _can_raise(each)), None)
         life = None if known is None else live(known.culture, known.events, clock)
         return None if known is None or life is None else _starter(known, life)
 
@@ -444,7 +436,7 @@ class CultureBook:
         if late is not None:
             raise CraftError("text", f"The file has an event on {late:%d %B %Y}, still to come.", "Correct its time.")
         noted = {str(uuid5(NAMESPACE_URL, f"{key}/{at}/{event.id}")): (at, event) for at, event in history}
-        with self.sessions.begin() as session:
+        with self.work.write() as session:
             row = self._save(session, key, culture)
             session.flush()
             self._add(session, row, noted)
@@ -453,21 +445,35 @@ class CultureBook:
 
     def photo(self, key: str) -> PhotoRow | None:
         """Its picture."""
-        with self.sessions() as session:
+        with self.work.read() as session:
             return Cultures(session).photo(key)
 
     def put_photo(self, key: str, data: bytes) -> None:
         """Keep a picture, JPEG or PNG. CraftError for anything else."""
         kind = next((name for start, name in PHOTO_TYPES.items() if data.startswith(start)), None)
         if kind is None:
-            raise CraftError("photo", "That is no picture I can keep.", "Choose a JPEG or PNG.")
+            raise Unreadable("photo", "That is no picture I can keep.", "Choose a JPEG or PNG.")
         if len(data) > LARGEST_PHOTO:
             raise CraftError("photo", "That picture is too large.", "Choose one of less than 900 kB.")
-        with self.sessions.begin() as session:
+        with self.work.write() as session:
             self._row(session, key)
+            Cultures(session).keep_former(key)
             Cultures(session).put_photo(PhotoRow(culture_id=key, content_type=kind, data=data, taken_at=self.now()))
 
     def drop_photo(self, key: str) -> None:
         """No picture any more."""
-        with self.sessions.begin() as session:
+        with self.work.write() as session:
+            Cultures(session).keep_former(key)
             Cultures(session).drop_photo(key)
+
+    def undo_photo(self, key: str) -> None:
+        """Bring back the picture that was replaced or taken away; the one there now can be had back the same way."""
+        with self.work.write() as session:
+            self._row(session, key)
+            if not Cultures(session).swap_photo(key):
+                raise NotFound("id", "There was no other picture.", "Choose one.")
+
+    def has_former_photo(self, key: str) -> bool:
+        """Whether a picture was replaced or taken away."""
+        with self.work.read() as session:
+            return Cultures(session).has_former(key)

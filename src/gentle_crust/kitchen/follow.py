@@ -4,9 +4,8 @@ from dataclasses import dataclass, replace
 from datetime import datetime, timedelta
 from typing import Literal
 
-from sqlalchemy.orm import Session, sessionmaker
-
-from gentle_crust.core.errors import CraftError
+from gentle_crust.contract.events import READ, READ_WITHDRAWN
+from gentle_crust.core.errors import CraftError, Infeasible
 from gentle_crust.core.fermentation.readings import (
     Reading,
     ReadingKind,
@@ -19,10 +18,9 @@ from gentle_crust.core.scheduling.follow import Following
 from gentle_crust.core.scheduling.plan import make_plan
 from gentle_crust.core.scheduling.result import Plan
 from gentle_crust.kitchen.local_time import instant_of
-from gentle_crust.kitchen.now import Now
 from gentle_crust.kitchen.plans import PlanBook, SavedPlan
-from gentle_crust.kitchen.press_bodies import READ, READ_WITHDRAWN
 from gentle_crust.kitchen.story import ALL, Story, TakenReading, story_of
+from gentle_crust.kitchen.work import Work
 from gentle_crust.store.models import EventRow
 from gentle_crust.store.repositories import Events
 
@@ -93,9 +91,9 @@ def value_of(taken: Taken, plan: Plan) -> tuple[ReadingKind, float]:
 class FollowBook:
     """Readings of saved plans."""
 
-    def __init__(self, sessions: sessionmaker[Session], now: Now) -> None:
-        self.sessions, self.now = sessions, now
-        self.plans = PlanBook(sessions, now)
+    def __init__(self, work: Work) -> None:
+        self.work, self.now = work, work.now
+        self.plans = PlanBook(work)
 
     def open(self, key: str) -> Followed:
         """A saved plan and what was done and read of its dough."""
@@ -126,7 +124,7 @@ class FollowBook:
 
     def story(self, key: str) -> Story:
         """What happened to a plan's dough."""
-        with self.sessions() as session:
+        with self.work.read() as session:
             return story_of(Events(session).plain(*ALL, subject=key))
 
     def take(self, key: str, reading_key: str, taken: Taken) -> Followed:
@@ -134,7 +132,7 @@ class FollowBook:
         saved = self.plans.open(key)
         mixed = mixed_of(saved.answer.plan, self.story(key))
         if mixed is None:
-            raise CraftError("plan", "This plan is of an older kind.", "Save it once more, then read its dough.")
+            raise Infeasible("plan", "This plan is of an older kind.", "Save it once more, then read its dough.")
         zone = zone_of(saved.answer.asked.zone or "UTC")
         at = self.now() if taken.at is None else instant_of(taken.at, zone, "at")
         if at > self.now():
@@ -142,7 +140,7 @@ class FollowBook:
         kind, value = value_of(taken, saved.answer.plan)
         check(Reading((at - mixed) / timedelta(hours=1), kind, value, taken.sure))
         body = {"kind": kind, "value": value, "sure": taken.sure}
-        with self.sessions.begin() as session:
+        with self.work.write() as session:
             Events(session).add(EventRow(id=reading_key, kind=READ, subject=key, at=at, body=body))
         return self.open(key)
 
@@ -151,6 +149,6 @@ class FollowBook:
         withdrawal = EventRow(
             id=f"{reading_key}-w"[:60], kind=READ_WITHDRAWN, subject=key, at=self.now(), body={"reading": reading_key}
         )
-        with self.sessions.begin() as session:
+        with self.work.write() as session:
             Events(session).add(withdrawal)
         return self.open(key)

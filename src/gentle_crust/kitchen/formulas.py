@@ -1,21 +1,26 @@
 """Formulas: kept, put away, brought back."""
 
+import logging
 import uuid
 from dataclasses import dataclass, replace
 from datetime import datetime
+from typing import Any
 
-from pydantic import TypeAdapter
-from sqlalchemy.orm import Session, sessionmaker
+from sqlalchemy.orm import Session
 
-from gentle_crust.core.errors import CraftError, within
+from gentle_crust.contract.conflict import ChangedMeanwhile, changes
+from gentle_crust.contract.documents import FORMULA
+from gentle_crust.core import limits
+from gentle_crust.core.errors import CraftError, NotFound, Unreadable, within
 from gentle_crust.core.formula.compare import Difference, compare
 from gentle_crust.core.formula.model import Formula, check
-from gentle_crust.kitchen.now import Now
+from gentle_crust.kitchen import states
 from gentle_crust.kitchen.pantry import PantryBook
+from gentle_crust.kitchen.work import Work
 from gentle_crust.store.models import FormulaRow, VersionRow
 from gentle_crust.store.repositories import Formulas
 
-ADAPTER = TypeAdapter(Formula)
+LOG = logging.getLogger(__name__)
 
 
 @dataclass(frozen=True)
@@ -40,31 +45,50 @@ class Version:
 
 
 def _kept(row: FormulaRow) -> KeptFormula:
-    return KeptFormula(row.id, ADAPTER.validate_python(row.body), row.deleted_at is not None, row.updated_at)
+    return KeptFormula(row.id, FORMULA.read(row.body), row.deleted_at is not None, row.updated_at)
+
+
+def _formula_of(row: VersionRow) -> Formula | None:
+    """A version's formula; None, said in the log, if it cannot be read."""
+    try:
+        return FORMULA.read(row.body)
+    except Unreadable:
+        LOG.warning("version %s of formula %s cannot be read", row.number, row.formula_id)
+        return None
+
+
+def _kept_or_none(row: FormulaRow) -> KeptFormula | None:
+    """A formula; None, said in the log, if it cannot be read."""
+    try:
+        return _kept(row)
+    except Unreadable:
+        LOG.warning("formula %s cannot be read", row.id)
+        return None
 
 
 def missing(field: str) -> CraftError:
     """The error for a formula that is not there at all."""
-    return CraftError(field, "That formula is not here.", "Choose one from the list of formulas.")
+    kind = NotFound if field == "id" else CraftError
+    return kind(field, "That formula is not here.", "Choose one from the list of formulas.")
 
 
 class FormulaBook:
     """All formulas of a kitchen."""
 
-    def __init__(self, sessions: sessionmaker[Session], now: Now) -> None:
-        self.sessions, self.now = sessions, now
-        self.pantry = PantryBook(sessions, now)
+    def __init__(self, work: Work) -> None:
+        self.work, self.now = work, work.now
+        self.pantry = PantryBook(work)
 
     def all(self) -> tuple[KeptFormula, ...]:
         """Formulas that are not put away, oldest first, with their own flours as they are known today."""
         pantry = self.pantry.get()
-        with self.sessions() as session:
-            kept = [_kept(row) for row in Formulas(session).all()]
+        with self.work.read() as session:
+            kept = [each for row in Formulas(session).all() if (each := _kept_or_none(row))]
         return tuple(replace(each, formula=pantry.refreshed(each.formula)) for each in kept)
 
     def get(self, key: str, field: str = "formula_id") -> KeptFormula:
         """One formula, put away or not; CraftError naming ``field`` if there is none."""
-        with self.sessions() as session:
+        with self.work.read() as session:
             row = Formulas(session).get(key)
             if row is None:
                 raise missing(field)
@@ -73,7 +97,7 @@ class FormulaBook:
 
     def newest(self, key: str) -> int:
         """The number of a formula's newest version."""
-        with self.sessions() as session:
+        with self.work.read() as session:
             return Formulas(session).versions(key)[0].number
 
     def version(self, key: str, number: int, field: str = "number") -> Version:
@@ -89,47 +113,67 @@ class FormulaBook:
 
     def name_version(self, key: str, number: int, name: str) -> None:
         """Give a version a name, or take it away with an empty one."""
-        within("name", "A version's name, in letters,", len(name), 0, 80, "")
+        within("name", limits.VERSION_NAME_LETTERS, len(name))
         self.version(key, number)
-        with self.sessions.begin() as session:
+        with self.work.write() as session:
             Formulas(session).name_version(key, number, name.strip())
 
     def add(self, formula: Formula, key: str | None = None, name: str = "") -> KeptFormula:
         """Check and keep a new formula."""
         check(formula)
         now = self.now()
-        body = ADAPTER.dump_python(formula, mode="json")
+        body = FORMULA.write(formula)
         row = FormulaRow(id=key or str(uuid.uuid4()), body=body, created_at=now, updated_at=now)
-        with self.sessions.begin() as session:
+        with self.work.write() as session:
             Formulas(session).add(row)
             session.flush()
             Formulas(session).add_version(VersionRow(formula_id=row.id, number=1, body=body, name=name, saved_at=now))
         return _kept(row)
 
-    def save(self, key: str, formula: Formula, name: str = "") -> KeptFormula:
-        """Keep ``formula`` as the newest version of ``key``, or as a new formula if there is none of that key."""
+    def save(self, key: str, formula: Formula, name: str = "", base: int | None = None) -> KeptFormula:
+        """Keep ``formula`` as the newest version of ``key``, or as a new formula if there is none of that key.
+
+        Raises ChangedMeanwhile if it was made from version ``base``, and another is the newest by now.
+        """
         check(formula)
-        within("name", "A version's name, in letters,", len(name), 0, 80, "")
-        body = ADAPTER.dump_python(formula, mode="json")
-        with self.sessions.begin() as session:
+        within("name", limits.VERSION_NAME_LETTERS, len(name))
+        body = FORMULA.write(formula)
+        with self.work.write() as session:
             row = Formulas(session).get(key)
             if row is not None:
-                newest = Formulas(session).versions(key)[0]
-                if newest.body != body or name:
+                newest, same = self._newest(session, key, formula)
+                if base is not None and base != newest.number and not same:
+                    raise self._changed(session, key, base, newest, body)
+                if not same or name:
                     number = newest.number + 1
                     Formulas(session).add_version(
                         VersionRow(formula_id=key, number=number, body=body, name=name, saved_at=self.now())
                     )
                 row.body, row.updated_at, row.deleted_at = body, self.now(), None
                 return _kept(row)
-        return self.add(formula, key, name)
+            return self.add(formula, key, name)
+
+    def _newest(self, session: Session, key: str, formula: Formula) -> tuple[VersionRow, bool]:
+        """A formula's newest version, and whether it says the same as ``formula``."""
+        newest = Formulas(session).versions(key)[0]
+        try:
+            return newest, FORMULA.read(newest.body) == formula
+        except Unreadable:
+            return newest, False
+
+    def _changed(
+        self, session: Session, key: str, base: int, newest: VersionRow, body: dict[str, Any]
+    ) -> ChangedMeanwhile:
+        rows = {row.number: row.body for row in Formulas(session).versions(key)}
+        found = changes(states.plain(rows.get(base)), states.plain(body) or {}, states.plain(newest.body) or {})
+        return ChangedMeanwhile("formula", str(newest.number), found)
 
     def versions(self, key: str) -> tuple[Version, ...]:
         """All saved states of a formula, the newest first, each with how it differs from the one before it."""
         self.get(key, "id")
-        with self.sessions() as session:
-            rows = Formulas(session).versions(key)
-            formulas = [ADAPTER.validate_python(row.body) for row in rows]
+        with self.work.read() as session:
+            readable = [(row, read) for row in Formulas(session).versions(key) if (read := _formula_of(row))]
+        rows, formulas = [row for row, _ in readable], [each for _, each in readable]
         found = []
         for place, row in enumerate(rows):
             earlier = formulas[place + 1] if place + 1 < len(rows) else None
@@ -144,7 +188,7 @@ class FormulaBook:
 
     def put_away(self, key: str, away: bool = True) -> KeptFormula:
         """Put a formula away, or bring it back; plans made with it keep their own copy either way."""
-        with self.sessions.begin() as session:
+        with self.work.write() as session:
             row = Formulas(session).get(key)
             if row is None:
                 raise missing("id")

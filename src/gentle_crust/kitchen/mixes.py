@@ -4,17 +4,15 @@ from dataclasses import dataclass
 from datetime import datetime
 from typing import Any
 
-from sqlalchemy.orm import Session, sessionmaker
-
+from gentle_crust.contract.events import MIXED, TEST_BEGUN, TEST_READ
 from gentle_crust.core.formula.yeast_test import Foam, YeastVerdict, verdict
 from gentle_crust.core.water.balance import FRICTION_K
 from gentle_crust.core.water.friction import Friction, check_measured, learnt
 from gentle_crust.core.water.plan import friction_of
-from gentle_crust.kitchen.now import Now
+from gentle_crust.kitchen.story import readable
+from gentle_crust.kitchen.work import Work
 from gentle_crust.store.models import EventRow
 from gentle_crust.store.repositories import Events
-
-MIXED, TEST_BEGUN, TEST_READ = "mixed", "yeast_test_begun", "yeast_test_read"
 
 
 @dataclass(frozen=True)
@@ -28,13 +26,14 @@ class YeastTest:
 class MixBook:
     """What was measured at the mixing bowl."""
 
-    def __init__(self, sessions: sessionmaker[Session], now: Now) -> None:
-        self.sessions, self.now = sessions, now
+    def __init__(self, work: Work) -> None:
+        self.work, self.now = work, work.now
 
     def frictions(self) -> tuple[Friction, ...]:
         """What every way of mixing adds to a dough here, learnt from those that were measured."""
-        with self.sessions() as session:
-            measured = [(row.body["mixing"], float(row.body["friction_k"])) for row in Events(session).of(MIXED)]
+        with self.work.read() as session:
+            bodies = [body for _, _, _, body in readable(Events(session).plain(MIXED, subject=""))]
+        measured = [(body["mixing"], float(body["friction_k"])) for body in bodies]
         return tuple(learnt(kind, tuple(k for mixing, k in measured if mixing == kind)) for kind in FRICTION_K)
 
     def learnt_k(self) -> tuple[tuple[str, float], ...]:
@@ -59,15 +58,14 @@ class MixBook:
 
     def last_test(self) -> YeastTest | None:
         """The test that is running or was read last; None if there never was one."""
-        with self.sessions() as session:
-            rows = Events(session).of(TEST_BEGUN, TEST_READ)
-        begun = next((row for row in reversed(rows) if row.kind == TEST_BEGUN), None)
+        with self.work.read() as session:
+            told = readable(Events(session).plain(TEST_BEGUN, TEST_READ, subject=""))
+        begun = next((place for place, (_, kind, *_) in reversed(list(enumerate(told))) if kind == TEST_BEGUN), None)
         if begun is None:
             return None
-        later = rows[rows.index(begun) + 1 :]
-        read = later[-1] if later else None
-        return YeastTest(begun.at, verdict(read.body["foam"], read.body["minutes"]) if read else None)
+        read = told[-1][3] if told[-1][1] == TEST_READ else None
+        return YeastTest(told[begun][2], verdict(read["foam"], read["minutes"]) if read else None)
 
     def _add(self, key: str, kind: str, body: dict[str, Any]) -> None:
-        with self.sessions.begin() as session:
+        with self.work.write() as session:
             Events(session).add(EventRow(id=key, kind=kind, at=self.now(), body=body))

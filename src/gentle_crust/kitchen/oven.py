@@ -2,9 +2,10 @@
 
 from dataclasses import dataclass, field, replace
 
-from sqlalchemy.orm import Session, sessionmaker
-
+from gentle_crust.contract.kitchen import Settings
+from gentle_crust.core import limits
 from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core.limits import Limit
 from gentle_crust.core.oven.bake import Bake, Baked, bake
 from gentle_crust.core.oven.dials import in_words
 from gentle_crust.core.oven.doneness import Lag, Sign, cutting, lag, remedies, said, shade
@@ -19,8 +20,8 @@ from gentle_crust.core.oven.schools import School, schools
 from gentle_crust.core.oven.staged import Done, Draft, Want, done_of, draft
 from gentle_crust.core.oven.steps import Touch, touches
 from gentle_crust.kitchen.formulas import FormulaBook
-from gentle_crust.kitchen.now import Now
-from gentle_crust.kitchen.settings import KitchenSettings, Settings
+from gentle_crust.kitchen.settings import KitchenSettings
+from gentle_crust.kitchen.work import Work
 
 LONGER_MIN = 60.0
 """How far an altered bake is followed beyond its end, to say when it would be done."""
@@ -95,17 +96,17 @@ class _Found:
 class OvenBook:
     """Answers for the one kitchen."""
 
-    def __init__(self, sessions: sessionmaker[Session], now: Now) -> None:
-        self.formulas, self.settings = FormulaBook(sessions, now), KitchenSettings(sessions, now)
+    def __init__(self, work: Work) -> None:
+        self.formulas, self.settings = FormulaBook(work), KitchenSettings(work)
 
     def loaf(self, asked: AskedLoaf) -> _Found:
         """The loaf as the oven takes it."""
         formula = self.formulas.get(asked.formula_id).formula
         settings = self.settings.get()
         pieces = asked.pieces or formula.pieces
-        within("pieces", "Pieces", pieces, 1, 60, "")
+        within("pieces", limits.PIECES_IN_OVEN, pieces)
         grams = asked.piece_g or formula.scaling_weight_g
-        within("piece_g", "Dough per piece", grams, 30, 5000, " g")
+        within("piece_g", limits.SCALING_WEIGHT_G, grams, "Dough per piece")
         loaf = loaf_of(formula, grams, settings.fridge_c if asked.cold else None)
         rye = formula.rye_rich
         return _Found(loaf, pieces, rye, formula.leaven == "levain", settings)
@@ -178,12 +179,12 @@ class OvenBook:
         found = self.loaf(asked.loaf)
         grams, loss = found.loaf.dough_g, None
         if core_c is not None:
-            within("core_c", "The core", core_c, 10, 110, " C")
+            within("core_c", limits.CORE_C, core_c)
         for name, words, value in (("colour", "The colour", colour), ("base_colour", "The base's colour", base)):
             if value is not None:
-                within(name, words, value, 0, 100, "")
+                within(name, limits.COLOUR, value, words)
         if out_g is not None:
-            within("out_g", "The weight of a loaf out of the oven", out_g, round(grams / 2), round(grams), " g")
+            within("out_g", Limit("The weight of a loaf out of the oven", round(grams / 2), round(grams), "g"), out_g)
             loss = round(1 - out_g / grams, 4)
         done = self.bake(asked).done
         return Looked(loss, remedies(core_c, colour, base, loss, done), done)

@@ -1,53 +1,17 @@
 """The baker's own flours with their lots, and what ingredients cost."""
 
-from dataclasses import dataclass, replace
+import logging
 
-from pydantic import TypeAdapter
-from sqlalchemy.orm import Session, sessionmaker
-
-from gentle_crust.core.errors import CraftError, within
-from gentle_crust.core.formula.flour import MyFlour, check_flour
-from gentle_crust.core.formula.model import FlourShare, Formula
-from gentle_crust.kitchen.now import Now
+from gentle_crust.contract.documents import PANTRY
+from gentle_crust.contract.kitchen import Pantry
+from gentle_crust.core import limits
+from gentle_crust.core.errors import CraftError, NotFound, Unreadable, within
+from gentle_crust.core.formula.flour import check_flour
+from gentle_crust.kitchen import states
+from gentle_crust.kitchen.work import Work
 from gentle_crust.store.repositories import Pantries
 
-
-@dataclass(frozen=True)
-class Price:
-    """What a kilo of something costs, in the kitchen's currency."""
-
-    name: str
-    price_per_kg: float
-
-
-@dataclass(frozen=True)
-class Pantry:
-    """Own flours, and prices of whatever else is bought."""
-
-    flours: tuple[MyFlour, ...] = ()
-    prices: tuple[Price, ...] = ()
-
-    def prices_by_name(self) -> dict[str, float]:
-        """Price a kilo by an ingredient's name; an own flour's is that of its newest bag."""
-        found = {price.name: price.price_per_kg for price in self.prices}
-        own = {flour.name: flour.price_per_kg for flour in self.flours}
-        return found | {name: price for name, price in own.items() if price is not None}
-
-    def refreshed(self, formula: Formula) -> Formula:
-        """A living formula with its own flours as they are known today."""
-        known = {flour.id: flour for flour in self.flours}
-
-        def now(share: FlourShare) -> FlourShare:
-            mine = share.mine and known.get(share.mine.id)
-            return replace(share, kind=mine.kind, mine=mine) if mine else share
-
-        soakers = tuple(
-            replace(soaker, flours=tuple(now(share) for share in soaker.flours)) for soaker in formula.soakers
-        )
-        return replace(formula, flours=tuple(now(share) for share in formula.flours), soakers=soakers)
-
-
-ADAPTER = TypeAdapter(Pantry)
+LOG = logging.getLogger(__name__)
 
 
 def check_pantry(pantry: Pantry) -> None:
@@ -59,24 +23,54 @@ def check_pantry(pantry: Pantry) -> None:
     for index, price in enumerate(pantry.prices):
         if not 0 < len(price.name.strip()) <= 60:
             raise CraftError(f"prices.{index}.name", "A price has no name.", "Say what it is the price of.")
-        within(f"prices.{index}.price_per_kg", f"The price of {price.name}", price.price_per_kg, 0, 1000, " a kilo")
+        within(f"prices.{index}.price_per_kg", limits.PRICE_PER_KG, price.price_per_kg, f"The price of {price.name}")
 
 
 class PantryBook:
     """Reads and saves the one pantry."""
 
-    def __init__(self, sessions: sessionmaker[Session], now: Now) -> None:
-        self.sessions, self.now = sessions, now
+    def __init__(self, work: Work) -> None:
+        self.work, self.now = work, work.now
 
     def get(self) -> Pantry:
-        """The pantry as saved, or an empty one."""
-        with self.sessions() as session:
-            body = Pantries(session).get()
-        return Pantry() if body is None else ADAPTER.validate_python(body)
+        """The pantry as saved, or an empty one; also if what was saved cannot be read."""
+        return self.work.once("pantry", self._look_up)
 
-    def save(self, pantry: Pantry) -> Pantry:
-        """Check and save; returns what was saved."""
+    def _look_up(self) -> Pantry:
+        with self.work.read() as session:
+            body = Pantries(session).get()
+        try:
+            return Pantry() if body is None else PANTRY.read(body)
+        except Unreadable:
+            LOG.exception("the pantry cannot be read")
+            return Pantry()
+
+    def etag(self) -> str:
+        """Names the state that stands."""
+        with self.work.read() as session:
+            return str(states.newest(session, "pantry"))
+
+    def can_undo(self) -> bool:
+        """Whether there is an earlier state."""
+        with self.work.read() as session:
+            return states.earlier(session, "pantry") is not None
+
+    def save(self, pantry: Pantry, base: int | None = None) -> Pantry:
+        """Check and save; returns what was saved. Raises ChangedMeanwhile if what stands is not state ``base``."""
         check_pantry(pantry)
-        with self.sessions.begin() as session:
-            Pantries(session).put(ADAPTER.dump_python(pantry, mode="json"), self.now())
+        body = PANTRY.write(pantry)
+        with self.work.write() as session:
+            before = Pantries(session).get()
+            states.check(session, "pantry", base, body, before)
+            if before != body:
+                states.keep(session, "pantry", body, before or PANTRY.write(Pantry()), self.now())
+                Pantries(session).put(body, self.now())
         return pantry
+
+    def undo(self) -> Pantry:
+        """Bring back the state before the last; it is saved as a new one. Raises NotFound without any."""
+        with self.work.write() as session:
+            number = states.earlier(session, "pantry")
+            if number is None:
+                raise NotFound("id", "There is no earlier state of the pantry.", "Change it by hand.")
+            return self.save(PANTRY.read(states.state(session, "pantry", number)))

@@ -7,7 +7,7 @@ from pathlib import Path
 
 from PIL import Image, ImageOps, UnidentifiedImageError
 
-from gentle_crust.core.errors import CraftError
+from gentle_crust.core.errors import CraftError, NotFound, Unreadable
 
 LONGEST, THUMB = 1600, 240
 LARGEST_BYTES = 12_000_000
@@ -53,7 +53,7 @@ class PhotoShelf:
 
 def _check_key(key: str) -> None:
     if not key.replace("-", "").isalnum():
-        raise CraftError("id", "That is not the key of a photo.", "Load the page anew.")
+        raise NotFound("id", "That is not the key of a photo.", "Load the page anew.")
 
 
 def _upright(data: bytes) -> Image.Image:
@@ -66,7 +66,7 @@ def _upright(data: bytes) -> Image.Image:
     except (UnidentifiedImageError, OSError, ValueError, Image.DecompressionBombError) as error:
         if isinstance(error, CraftError):
             raise
-        raise CraftError("photo", "That is no photo that can be read.", "Give a JPEG, PNG or WebP.") from error
+        raise Unreadable("photo", "That is no photo that can be read.", "Give a JPEG, PNG or WebP.") from error
     plain = Image.new("RGB", turned.size)
     plain.paste(turned)
     return plain

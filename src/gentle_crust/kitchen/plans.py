@@ -8,12 +8,15 @@ from functools import lru_cache
 from itertools import product
 from typing import Any, Literal
 
-from pydantic import TypeAdapter, ValidationError
-from sqlalchemy.orm import Session, sessionmaker
+from sqlalchemy.orm import Session
 
-from gentle_crust.core.errors import CraftError
+from gentle_crust.contract.asked import Asked
+from gentle_crust.contract.documents import ASKED, FORMULA, PLAN
+from gentle_crust.contract.events import STARTED
+from gentle_crust.contract.kitchen import Settings
+from gentle_crust.contract.tidy import sane
+from gentle_crust.core.errors import Conflict, CraftError, Infeasible, NotFound, Unreadable
 from gentle_crust.core.fermentation.marks import Mark, in_bowl, in_jar, on_box
-from gentle_crust.core.fermentation.targets import School
 from gentle_crust.core.formula.edit import with_levain_share, with_yeast, with_yeast_beside
 from gentle_crust.core.formula.model import Formula
 from gentle_crust.core.oven.equipment import Vessel, fits
@@ -22,60 +25,17 @@ from gentle_crust.core.scheduling.mends import Mend, mends
 from gentle_crust.core.scheduling.plan import make_plan
 from gentle_crust.core.scheduling.result import Plan
 from gentle_crust.core.scheduling.wish import Kitchen, Starter, Wish
+from gentle_crust.kitchen import states
 from gentle_crust.kitchen.cultures import CultureBook
-from gentle_crust.kitchen.formulas import ADAPTER as FORMULA
 from gentle_crust.kitchen.formulas import FormulaBook
 from gentle_crust.kitchen.local_time import LOCAL, instant_of
 from gentle_crust.kitchen.mixes import MixBook
-from gentle_crust.kitchen.now import Now
 from gentle_crust.kitchen.once import Known
-from gentle_crust.kitchen.press_bodies import STARTED
-from gentle_crust.kitchen.settings import KitchenSettings, Settings, hour_of, nights
+from gentle_crust.kitchen.settings import KitchenSettings, hour_of, nights
 from gentle_crust.kitchen.story import LIFE, Story, story_of
+from gentle_crust.kitchen.work import Work
 from gentle_crust.store.models import PlanRow
 from gentle_crust.store.repositories import Events, Plans
-
-
-@dataclass(frozen=True)
-class Asked:
-    """What a baker asks for. Whatever is left out comes from the formula and the kitchen.
-
-    ``ready`` is the kitchen's wall-clock time, 2026-11-29T07:30; temperatures C; sleep HH:MM.
-    """
-
-    formula_id: str
-    version: int | None = None
-    """The formula's version that the plan is made with; without one, the newest."""
-    pieces: int | None = None
-    scaling_weight_g: float | None = None
-    ready: str | None = None
-    ready_means: Literal["out", "cut"] = "out"
-    proof: Literal["room", "cold"] | None = None
-    vessel_id: str | None = None
-    dough_c: float | None = None
-    culture: Literal["lively", "hungry"] = "lively"
-    fridge_days: int = 0
-    school: School = "by_dough"
-    folds: int | None = None
-    later_pieces: int = 0
-    later_days: int = 1
-    levain_percent: float | None = None
-    """Prefermented flour of the levain, if other than the formula's; flour and water stay as they are overall."""
-    yeast_supplement_percent: float = 0.0
-    """Instant yeast beside the levain, percent of all flour."""
-    yeast_percent: float | None = None
-    """Yeast in the dough, percent of all flour, if other than the formula's."""
-    stand_c: float | None = None
-    """A warm or cool place in which levain, bulk and proof stand instead of the kitchen, C."""
-    culture_id: str | None = None
-    """The culture that the levain is built from; empty: none of the baker's own, as ``culture`` says."""
-    room_day_c: float | None = None
-    room_night_c: float | None = None
-    fridge_c: float | None = None
-    tap_c: float | None = None
-    sleep_from: str | None = None
-    sleep_to: str | None = None
-    zone: str | None = None
 
 
 @dataclass(frozen=True)
@@ -100,6 +60,16 @@ class SavedPlan:
     answer: Answer
     mark: str = ""
     """Names this state of it wholly, if it was looked up for the bench."""
+
+
+@dataclass(frozen=True)
+class BrokenPlan:
+    """A saved plan that cannot be read: its key, its name as far as known, when it was saved, and what is wrong."""
+
+    id: str
+    name: str
+    saved_at: datetime
+    sentence: str
 
 
 @dataclass(frozen=True)
@@ -129,8 +99,6 @@ LOG = logging.getLogger(__name__)
 BEFORE_MIX_H = 18.0
 USUAL_DAYS = 3
 """So many days ahead a first good time is looked for in a kitchen that is not cold."""
-ASKED = TypeAdapter(Asked)
-PLAN = TypeAdapter(Plan)
 
 
 def marks_of(plan: Plan, settings: Settings) -> tuple[Mark, ...]:
@@ -225,12 +193,12 @@ def _wish(asked: Asked, settings: Settings, formula: Formula) -> tuple[Wish, Kit
 class PlanBook:
     """All plans of a kitchen."""
 
-    def __init__(self, sessions: sessionmaker[Session], now: Now) -> None:
-        self.sessions, self.now = sessions, now
-        self.formulas = FormulaBook(sessions, now)
-        self.settings = KitchenSettings(sessions, now)
-        self.mixes = MixBook(sessions, now)
-        self.cultures = CultureBook(sessions, now)
+    def __init__(self, work: Work) -> None:
+        self.work, self.now = work, work.now
+        self.formulas = FormulaBook(work)
+        self.settings = KitchenSettings(work)
+        self.mixes = MixBook(work)
+        self.cultures = CultureBook(work)
 
     def preview(self, asked: Asked) -> Answer:
         """The plan for a question, not kept. Without ``ready``, for the first good time that works."""
@@ -267,18 +235,30 @@ class PlanBook:
     def some(self, keys: Sequence[str]) -> tuple[SavedPlan, ...]:
         """Some saved plans as they were kept, the soonest wanted first, without what became of their formulas.
 
-        One that cannot be read is left out, and said in the log.
+        One that cannot be read is left out, and said in the log; :meth:`broken` names it.
         """
         found = []
-        with self.sessions() as session:
+        with self.work.read() as session:
             plans = Plans(session)
             for key, at, mark in plans.marks_of(keys):
                 try:
                     asked, formula, plan = _kept(Known(mark, lambda key=key: plans.get(key)))
-                except (ValidationError, TypeError, KeyError):
+                except Unreadable:
                     LOG.exception("plan %s cannot be read", key)
                     continue
                 found.append(SavedPlan(key, at, Answer(asked, formula, False, asked.version or 1, plan), mark))
+        return tuple(found)
+
+    def broken(self, keys: Sequence[str]) -> tuple[BrokenPlan, ...]:
+        """Those of some plans that cannot be read, by what their rows still tell."""
+        found = []
+        with self.work.read() as session:
+            names, plans = Plans(session).names(keys), Plans(session)
+            for key, at, mark in plans.marks_of(keys):
+                try:
+                    _kept(Known(mark, lambda key=key: plans.get(key)))
+                except Unreadable as error:
+                    found.append(BrokenPlan(key, names[key][0], at, error.sentence))
         return tuple(found)
 
     def _formula(self, asked: Asked) -> tuple[Formula, tuple[bool, int]]:
@@ -341,7 +321,7 @@ class PlanBook:
             if not made.problems:
                 return Answer(tried, formula, *about, made, marks_of(made, settings))
         if answer is None:
-            raise CraftError("ready", "No time in the next three days can be used.", "Give a day and a time.")
+            raise Infeasible("ready", "No time in the next three days can be used.", "Give a day and a time.")
         return answer
 
     def mends(self, asked: Asked) -> tuple[Mend, ...]:
@@ -359,15 +339,18 @@ class PlanBook:
             for mend in found
         )
 
-    def save(self, key: str, asked: Asked) -> SavedPlan:
-        """Plan and keep under the client's own key; saving the same key again replaces what was asked."""
+    def save(self, key: str, asked: Asked, base: int | None = None) -> SavedPlan:
+        """Plan and keep under the client's own key; saving the same key again replaces what was asked.
+
+        Raises ChangedMeanwhile if it was made from state ``base``, and another stands by now.
+        """
         if asked.version is None:
             asked = replace(asked, version=self.formulas.newest(self.formulas.get(asked.formula_id).id))
-        return self._keep(key, self.preview(asked))
+        return self._keep(key, self.preview(asked), base)
 
     def for_mixed(self, key: str, asked: Asked, mixed_at: datetime) -> SavedPlan:
         """A plan for a dough that is mixed already, not kept yet: ready as long after that as its own course takes."""
-        book = PlanBook(self.sessions, lambda: mixed_at - timedelta(hours=BEFORE_MIX_H))
+        book = PlanBook(self.work.at(lambda: mixed_at - timedelta(hours=BEFORE_MIX_H)))
         if asked.version is None:
             asked = replace(asked, version=self.formulas.newest(self.formulas.get(asked.formula_id).id))
         zone = zone_of(asked.zone or self.settings.get().zone)
@@ -388,30 +371,59 @@ class PlanBook:
         """Keep a plan as it is."""
         return self._keep(saved.id, saved.answer)
 
-    def _keep(self, key: str, answer: Answer) -> SavedPlan:
-        now = self.now()
-        with self.sessions.begin() as session:
-            if any(Events(session).plain(STARTED, subject=key)):
-                raise CraftError(
-                    "plan", "This plan is on the bench: changed now, its record would not hold.", "Plan another one."
-                )
+    def _keep(self, key: str, answer: Answer, base: int | None = None) -> SavedPlan:
+        now, asked = self.now(), ASKED.write(answer.asked)
+        kept = {"asked": asked, "formula": FORMULA.write(answer.formula), "shown": PLAN.write(answer.plan)}
+        with self.work.write() as session:
+            self._must_not_bake(session, key)
             row = Plans(session).get(key)
             if row is None:
                 row = PlanRow(id=key, created_at=now)
-                Plans(session).add(row)
-            row.formula_id = answer.asked.formula_id
-            row.formula = FORMULA.dump_python(answer.formula, mode="json")
-            row.asked = ASKED.dump_python(answer.asked, mode="json")
-            row.shown = PLAN.dump_python(answer.plan, mode="json")
-            row.engine, row.ready, row.updated_at, row.deleted_at = answer.plan.engine, answer.plan.ready, now, None
+                states.keep(session, "plan", kept, None, now, key)
+            else:
+                states.check(session, "plan", base, asked, row.asked, key)
+                before = {"asked": row.asked, "formula": row.formula, "shown": row.shown}
+                if row.asked != asked or row.formula != kept["formula"]:
+                    states.keep(session, "plan", kept, before, now, key)
+            _put(row, kept, answer.plan, now)
+            Plans(session).add(row)
         return SavedPlan(key, now, answer)
+
+    def etag(self, key: str) -> str:
+        """Names the state of a plan that stands."""
+        with self.work.read() as session:
+            return str(states.newest(session, "plan", key))
+
+    def can_undo(self, key: str) -> bool:
+        """Whether a plan was saved over."""
+        with self.work.read() as session:
+            return states.earlier(session, "plan", key) is not None
+
+    def undo(self, key: str) -> SavedPlan:
+        """Bring back what a plan was before it was saved over, as it was shown then. NotFound if it never was."""
+        with self.work.write() as session:
+            self._must_not_bake(session, key)
+            row, number = Plans(session).get(key), states.earlier(session, "plan", key)
+            if row is None or number is None:
+                raise NotFound("id", "This plan was not saved over.", "Change it by hand.")
+            kept = states.state(session, "plan", number, key)
+            plan = PLAN.read(kept["shown"])
+            states.keep(session, "plan", kept, None, self.now(), key)
+            _put(row, kept, plan, self.now())
+            return self.open(key)
+
+    def _must_not_bake(self, session: Session, key: str) -> None:
+        if any(Events(session).plain(STARTED, subject=key)):
+            raise Conflict(
+                "plan", "This plan is on the bench: changed now, its record would not hold.", "Plan another one."
+            )
 
     def open(self, key: str) -> SavedPlan:
         """A saved plan just as it was shown, whatever became of its formula since."""
-        with self.sessions() as session:
+        with self.work.read() as session:
             row = Plans(session).get(key)
             if row is None:
-                raise CraftError("id", "That plan is not here.", "Choose one from the list of saved plans.")
+                raise NotFound("id", "That plan is not here.", "Choose one from the list of saved plans.")
             asked, formula, plan = _read(row)
         away = self.formulas.get(row.formula_id).put_away
         newest = self.formulas.newest(row.formula_id)
@@ -420,28 +432,35 @@ class PlanBook:
 
     def all(self) -> tuple[PlanLine, ...]:
         """Saved plans, the latest wanted first."""
-        with self.sessions() as session:
+        with self.work.read() as session:
             events = Events(session)
             told = events.about(tuple(events.subjects(STARTED)), LIFE)
-            lines = [_line(row, self.now()) for row in Plans(session).all()]
+            lines = [line for row in Plans(session).all() if (line := _line_or_none(row, self.now()))]
         return tuple(_begun(line, story_of(told[line.id]), self.now()) if line.id in told else line for line in lines)
 
     def put_away(self, key: str, away: bool = True) -> PlanLine:
         """Delete a plan, or bring it back."""
-        with self.sessions.begin() as session:
+        with self.work.write() as session:
             row = Plans(session).get(key)
             if row is None:
-                raise CraftError("id", "That plan is not here.", "Choose one from the list of saved plans.")
+                raise NotFound("id", "That plan is not here.", "Choose one from the list of saved plans.")
             row.deleted_at = self.now() if away else None
-        return _line(row, self.now())
+            return _line(row, self.now())
+
+
+def _put(row: PlanRow, kept: dict[str, Any], plan: Plan, now: datetime) -> None:
+    """Write a plan's documents into its row."""
+    row.formula_id = str(kept["asked"]["formula_id"])
+    row.formula, row.asked, row.shown = kept["formula"], kept["asked"], kept["shown"]
+    row.engine, row.ready, row.updated_at, row.deleted_at = plan.engine, plan.ready, now, None
 
 
 def _read(row: PlanRow) -> tuple[Asked, Formula, Plan]:
     """A saved plan as it was kept."""
     return (
-        ASKED.validate_python(row.asked),
-        FORMULA.validate_python(row.formula),
-        PLAN.validate_python(row.shown),
+        ASKED.read(row.asked),
+        FORMULA.read(row.formula),
+        PLAN.read(row.shown),
     )
 
 
@@ -450,7 +469,7 @@ def _kept(row: Known[Callable[[], PlanRow | None]]) -> tuple[Asked, Formula, Pla
     """The same, read once: it is large, and never changes under its mark."""
     found = row.value()
     if found is None:
-        raise CraftError("id", "That plan is not here.", "Choose one from the list of saved plans.")
+        raise NotFound("id", "That plan is not here.", "Choose one from the list of saved plans.")
     return _read(found)
 
 
@@ -468,6 +487,16 @@ def _begun(line: PlanLine, story: Story, now: datetime) -> PlanLine:
     if story.started is None:
         return line
     return replace(line, next_step=None, state="on_bench" if story.on_bench(now) else "baked")
+
+
+def _line_or_none(row: PlanRow, now: datetime) -> PlanLine | None:
+    """A plan's line; None, said in the log, if its row cannot be read."""
+    try:
+        sane(row.ready, "ready")
+        return _line(row, now)
+    except (CraftError, KeyError, TypeError, ValueError):
+        LOG.warning("plan %s cannot be read", row.id)
+        return None
 
 
 def _line(row: PlanRow, now: datetime) -> PlanLine:

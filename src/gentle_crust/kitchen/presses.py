@@ -8,33 +8,34 @@ from typing import Any, TypeVar
 from zoneinfo import ZoneInfo
 
 from pydantic import TypeAdapter, ValidationError
-from sqlalchemy.orm import Session, sessionmaker
 
+from gentle_crust.contract import events as bodies
+from gentle_crust.contract.asked import Asked
+from gentle_crust.contract.events import Changed, is_step_key
+from gentle_crust.contract.problem import of_validation
+from gentle_crust.contract.tidy import clean, sane
+from gentle_crust.core import limits
 from gentle_crust.core.culture.events import Event
-from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core.errors import Conflict, CraftError, Infeasible, NotFound, Unreadable, within
 from gentle_crust.core.fermentation.readings import Reading, check
 from gentle_crust.core.readiness.judge import Question, Verdict, judge
 from gentle_crust.core.readiness.outcome import looked
 from gentle_crust.core.scheduling.clock import zone_of
 from gentle_crust.core.scheduling.happened import check_order
 from gentle_crust.core.scheduling.remedies import changed
-from gentle_crust.kitchen import press_bodies as bodies
 from gentle_crust.kitchen import story as tale
 from gentle_crust.kitchen.bench import ABSENT, PRESENT, BenchBook
 from gentle_crust.kitchen.follow import Taken, mixed_of, value_of
 from gentle_crust.kitchen.local_time import instant_of
-from gentle_crust.kitchen.now import Now
-from gentle_crust.kitchen.plans import Asked, PlanBook, SavedPlan
-from gentle_crust.kitchen.press_bodies import Changed, is_step_key
+from gentle_crust.kitchen.plans import PlanBook, SavedPlan
 from gentle_crust.kitchen.settings import hour_of
 from gentle_crust.kitchen.story import CHANGE, Story, grown, story_of
-from gentle_crust.problem import of_validation
+from gentle_crust.kitchen.work import Work
 from gentle_crust.store.models import EventRow
 from gentle_crust.store.repositories import Events
-from gentle_crust.tidy import clean, sane
 
-OF_A_BAKE = {"core": (bodies.CORE, "The core", 0.0, 110.0), "oven": (bodies.OVEN, "The oven", 50.0, 500.0)}
-"""What is read of a bake: its kind, its words and its limits, C."""
+OF_A_BAKE = {"core": (bodies.CORE, limits.BAKING_CORE_C), "oven": (bodies.OVEN, limits.BAKING_OVEN_C)}
+"""What is read of a bake: its kind and its limits."""
 LOOK_AGAIN = timedelta(minutes=15)
 """When a step that was not due yet is looked at again, if nobody says (practice)."""
 LONG_GONE = timedelta(hours=6)
@@ -86,19 +87,19 @@ class _Once:
 class Presses:
     """Whatever is pressed at the bench."""
 
-    def __init__(self, sessions: sessionmaker[Session], now: Now) -> None:
-        self.sessions, self.now = sessions, now
-        self.plans, self.bench = PlanBook(sessions, now), BenchBook(sessions, now)
+    def __init__(self, work: Work) -> None:
+        self.work, self.now = work, work.now
+        self.plans, self.bench = PlanBook(work), BenchBook(work)
 
     def start(self, key: str, event: str) -> None:
         """Bring a plan to the bench; pressed twice it is there once."""
         saved = self.plans.open(key)
         if saved.answer.plan.times is None:
-            raise CraftError("id", "This plan is of an older kind.", "Save it once more, then start it.")
-        with self.sessions() as session:
+            raise Infeasible("id", "This plan is of an older kind.", "Save it once more, then start it.")
+        with self.work.read() as session:
             story = story_of(Events(session).plain(*tale.ALL, subject=key))
         if story.started is not None and not story.on_bench(self.now()):
-            raise CraftError("plan", "This plan was baked already.", "Plan it again, then start that.")
+            raise Conflict("plan", "This plan was baked already.", "Plan it again, then start that.")
         self.press(key, (Press(event, bodies.STARTED, self.now(), {}),))
 
     def mixed(self, key: str, event: str, asked: Asked, mixed_at: datetime) -> None:
@@ -111,7 +112,7 @@ class Presses:
             raise CraftError("mixed_at", "That time is still to come.", "Give the time at which it was mixed.")
         if self.now() - mixed_at > timedelta(hours=24):
             raise CraftError("mixed_at", "That was more than a day ago.", "Give a time within the last day.")
-        with self.sessions() as session:
+        with self.work.read() as session:
             there = Events(session).plain(bodies.STARTED, subject=key)
         if there:
             return
@@ -121,25 +122,26 @@ class Presses:
         )
         plan = self.plans.for_mixed(key, asked, mixed_at)
         self.bench.would_stand(plan, story_of([(each.id, each.kind, each.at, each.body) for each in pressed]))
-        self.plans.keep(plan)
-        self.press(key, pressed)
+        with self.work.write():
+            self.plans.keep(plan)
+            self.press(key, pressed)
 
     def _saved(self, key: str) -> SavedPlan:
         kept = self.plans.some([key])
         if not kept:
-            raise CraftError("id", "That plan is not here.", "Choose one from the list of saved plans.")
+            raise NotFound("id", "That plan is not here.", "Choose one from the list of saved plans.")
         return kept[0]
 
     def must_be_there(self, key: str) -> None:
         """Raise CraftError if that dough is not on the bench."""
-        with self.sessions() as session:
+        with self.work.read() as session:
             if not Events(session).plain(bodies.STARTED, subject=key):
-                raise CraftError("id", "That dough is not on the bench.", "Start its plan first.")
+                raise NotFound("id", "That dough is not on the bench.", "Start its plan first.")
 
     def press(self, key: str, presses: tuple[Press, ...]) -> None:
         """Keep what was pressed; keys that are known already add nothing. All or nothing."""
         saved = _Once(lambda: self._saved(key))
-        with self.sessions.begin() as session:
+        with self.work.write() as session:
             events = Events(session)
             known = events.keys(tuple(press.id for press in presses))
             story = story_of(events.plain(*tale.ALL, subject=key))
@@ -151,12 +153,10 @@ class Presses:
                 events.add(EventRow(id=press.id, kind=press.kind, subject=key, at=press.at, body=body))
                 story = grown(story, (press.id, press.kind, press.at, body))
                 if any(each.id == press.id for each in story.unreadable):
-                    raise CraftError("body", "What was pressed cannot be kept as it is.", "Load the page anew.")
+                    raise Unreadable("body", "What was pressed cannot be kept as it is.", "Load the page anew.")
                 check_order(story.happened, max(self.now(), *(each.at for each in story.told)))
                 if press.kind in MOVES:
                     self._must_stand(key, before, story)
-        for press in presses:
-            if press.id not in known:
                 self._took_culture(press, saved)
 
     def _must_stand(self, key: str, before: Story, after: Story) -> None:
@@ -190,9 +190,9 @@ class Presses:
         if press.at > self.now() + timedelta(seconds=90) and story.told and press.at > story.told[-1].at:
             raise CraftError("at", "That time is still to come.", "Give the time at which it was done.")
         if press.kind not in tale.PRESSES:
-            raise CraftError("kind", f"'{press.kind}' is nothing that can be pressed.", "Load the page anew.")
+            raise Unreadable("kind", f"'{press.kind}' is nothing that can be pressed.", "Load the page anew.")
         if press.kind != bodies.STARTED and story.started is None:
-            raise CraftError("id", "That dough is not on the bench.", "Start its plan first.")
+            raise NotFound("id", "That dough is not on the bench.", "Start its plan first.")
         if press.kind == bodies.STARTED and story.started is not None:
             return {}
         keep = {
@@ -207,14 +207,14 @@ class Presses:
     def _step(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
         key = str(press.body.get("key", ""))
         if not is_step_key(key):
-            raise CraftError("key", f"'{key[:40]}' is not a step.", "Load the page anew.")
+            raise Unreadable("key", f"'{key[:40]}' is not a step.", "Load the page anew.")
         return {"key": key, "skipped": bool(press.body.get("skipped"))}
 
     def _until(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
         key = str(press.body.get("key", ""))
         minutes = press.body.get("minutes", LOOK_AGAIN / timedelta(minutes=1))
         if not is_step_key(key):
-            raise CraftError("key", f"'{key[:40]}' is not a step.", "Load the page anew.")
+            raise Unreadable("key", f"'{key[:40]}' is not a step.", "Load the page anew.")
         if not isinstance(minutes, int | float) or not 1 <= minutes <= 720:
             raise CraftError("minutes", "The wait is not between 1 min and 12 h.", "Give minutes from 1 to 720.")
         until = (press.at + timedelta(minutes=float(minutes))).isoformat()
@@ -234,12 +234,12 @@ class Presses:
         """A loaf's core, or the oven itself, read while it bakes."""
         if story.happened.done("load-1") is None:
             raise CraftError("measure", "There is no loaf in the oven yet.", "Say that it is loaded, then read it.")
-        kind, words, low, high = OF_A_BAKE[press.body["measure"]]
+        kind, limit = OF_A_BAKE[press.body["measure"]]
         try:
             value = float(press.body["value"])
         except (KeyError, TypeError, ValueError):
-            raise CraftError("value", f"{words} is not a number.", "Give what the thermometer shows.") from None
-        return {"kind": kind, "value": within("value", words, value, low, high, " C"), "sure": True}
+            raise Unreadable("value", f"{limit.words} is not a number.", "Give what the thermometer shows.") from None
+        return {"kind": kind, "value": within("value", limit, value), "sure": True}
 
     def _change(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
         _as_declared(Changed.model_validate, press.body.get("change"), "change")
@@ -250,7 +250,7 @@ class Presses:
         if change.code in ("reshape", "flatbread") and story.happened.done("shape-1") is None:
             raise CraftError("change.code", "There is no shaped dough yet.", "Shape it first.")
         if story.happened.done("load-1") is not None:
-            raise CraftError("change.code", "It is in the oven already.", "Take the loading back if it is not.")
+            raise Conflict("change.code", "It is in the oven already.", "Take the loading back if it is not.")
         changed(story.happened, change)
         return {
             "change": CHANGE.dump_python(change, mode="json"),
@@ -261,7 +261,7 @@ class Presses:
         """A judgement as it was shown: what was asked, what was answered, and what it tells of the dough."""
         key, cues = saved().id, press.body.get("cues")
         if not isinstance(cues, dict) or not all(isinstance(each, str | int | float) for each in cues.values()):
-            raise CraftError("cues", "What was seen is not said cue by cue.", "Press what you see once more.")
+            raise Unreadable("cues", "What was seen is not said cue by cue.", "Press what you see once more.")
         question = self.bench.question(key, cues, press.body.get("stage"), story)
         verdict = judge(question)
         return {
@@ -306,29 +306,29 @@ class Presses:
 
     def withdraw(self, key: str, event: str, withdrawal: str) -> None:
         """Take something back; it stays on record and no longer counts. A step pressed twice is taken back whole."""
-        with self.sessions.begin() as session:
+        with self.work.write() as session:
             events = Events(session).plain(*tale.ALL, subject=key)
             if not any(found == event for found, *_ in events):
-                raise CraftError("id", "That was never pressed here.", "Load the page anew.")
+                raise NotFound("id", "That was never pressed here.", "Load the page anew.")
             body = {"event": event, "with": list(tale.same_step(story_of(events).told, event))}
             Events(session).add(EventRow(id=withdrawal, kind=bodies.WITHDRAWN, subject=key, at=self.now(), body=body))
             taken = [f"{each}-t"[:60] for each in (event, *body["with"])]
             taken = [each for each in taken if Events(session).get(each)]
-        starter = self.plans.open(key).answer.plan.starter
-        for each in taken:
-            if starter is not None:
-                with suppress(CraftError):
-                    self.plans.cultures.withdraw(starter.id, each)
+            starter = self.plans.open(key).answer.plan.starter if taken else None
+            for each in taken:
+                if starter is not None:
+                    with suppress(CraftError):
+                        self.plans.cultures.withdraw(starter.id, each)
 
     def correct(self, key: str, event: str, correction: str, at: datetime) -> None:
         """Say when something was really done."""
         if at > self.now() + timedelta(seconds=90):
             raise CraftError("at", "That time is still to come.", "Give the time at which it was done.")
-        with self.sessions.begin() as session:
+        with self.work.write() as session:
             events = Events(session)
             told = events.plain(*tale.ALL, subject=key)
             if not any(found == event for found, *_ in told):
-                raise CraftError("id", "That was never pressed here.", "Load the page anew.")
+                raise NotFound("id", "That was never pressed here.", "Load the page anew.")
             body = {"event": event, "at": at.isoformat()}
             sane(at, "at")
             before, after = story_of(told), story_of([*told, (correction, bodies.CORRECTED, self.now(), body)])
@@ -341,7 +341,7 @@ class Presses:
         try:
             found = datetime.fromisoformat(text)
         except ValueError as error:
-            raise CraftError(field, f"'{text}' is not a time.", "Give a day and a time.") from error
+            raise Unreadable(field, f"'{text}' is not a time.", "Give a day and a time.") from error
         return found if found.tzinfo is not None else instant_of(text, self._zone(), field)
 
     def hours_away(self, at: datetime, leave: str, back: str) -> tuple[datetime, datetime]:
@@ -366,11 +366,11 @@ class Presses:
         """Say that nobody is there from ``start`` to ``end``."""
         if not start < end <= start + timedelta(days=7):
             raise CraftError("end", "The absence ends before it begins, or lasts more than a week.", "Give its end.")
-        with self.sessions.begin() as session:
+        with self.work.write() as session:
             Events(session).add(EventRow(id=event, kind=ABSENT, subject="", at=start, body={"end": end.isoformat()}))
 
     def be_back(self, event: str) -> None:
         """Take an absence back."""
-        with self.sessions.begin() as session:
+        with self.work.write() as session:
             body = {"event": event}
             Events(session).add(EventRow(id=f"{event}-w"[:60], kind=PRESENT, subject="", at=self.now(), body=body))

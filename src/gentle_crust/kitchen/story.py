@@ -1,18 +1,15 @@
 """What happened to one dough, read off its events: each of them counts once, and none that was taken back."""
 
+import logging
 from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import datetime, timedelta
 from typing import Any
 
-from pydantic import TypeAdapter, ValidationError
+from pydantic import TypeAdapter
 
-from gentle_crust.core.errors import CraftError
-from gentle_crust.core.fermentation.readings import Looked, ReadingKind
-from gentle_crust.core.scheduling.happened import Core, Deed, Happened, Held
-from gentle_crust.core.scheduling.remedies import Change, changed
-from gentle_crust.kitchen.press_bodies import (
-    BODIES,
+from gentle_crust.contract import events as bodies
+from gentle_crust.contract.events import (
     CHANGED,
     CORE,
     CORRECTED,
@@ -32,9 +29,14 @@ from gentle_crust.kitchen.press_bodies import (
     STOPPED,
     WITHDRAWN,
 )
+from gentle_crust.contract.tidy import clean
+from gentle_crust.core.errors import Unreadable
+from gentle_crust.core.fermentation.readings import Looked, ReadingKind
+from gentle_crust.core.scheduling.happened import Core, Deed, Happened, Held
+from gentle_crust.core.scheduling.remedies import Change, changed
 from gentle_crust.store.repositories import PlainEvent
-from gentle_crust.tidy import clean, sane
 
+LOG = logging.getLogger(__name__)
 PRESSES = (STARTED, STEP, NOT_YET, SNOOZED, NOTE, PHOTO, CHANGED, JUDGED, OUTCOME, FINISHED, STOPPED, PROBE, READ)
 LIFE = (STARTED, STEP, FINISHED, STOPPED, WITHDRAWN, CORRECTED)
 """What decides whether a dough is on the bench."""
@@ -180,24 +182,19 @@ def _read(events: Sequence[PlainEvent]) -> tuple[list[PlainEvent], tuple[Told, .
     good: list[PlainEvent] = []
     odd = []
     for key, kind, at, body in events:
-        cleaned = clean(body) if isinstance(body, dict) else {}
         try:
-            BODIES[kind].model_validate(cleaned)
-            _check_times(kind, cleaned)
-            good.append((key, kind, sane(at, "at"), cleaned))
-        except (ValidationError, CraftError, KeyError, ValueError, OverflowError):
-            odd.append(Told(key, kind, at, cleaned))
+            good.append((key, kind, at, bodies.read(kind, at, body)))
+        except Unreadable:
+            odd.append(Told(key, kind, at, clean(body) if isinstance(body, dict) else {}))
     return good, tuple(odd)
 
 
-def _check_times(kind: str, body: dict[str, Any]) -> None:
-    """Raise CraftError for a time in a body that no kitchen has."""
-    inside = body.get("change", {}) if kind == CHANGED else body
-    for name in ("at", "until", "load_at"):
-        if inside.get(name):
-            sane(datetime.fromisoformat(str(inside[name])), name)
-    if kind == CHANGED:
-        changed(Happened(), CHANGE.validate_python(body["change"]))
+def readable(events: Sequence[PlainEvent]) -> list[PlainEvent]:
+    """Events that can be read; any other is left out, and said in the log."""
+    good, odd = _read(events)
+    for each in odd:
+        LOG.warning("event %s (%s) cannot be read", each.id, each.kind)
+    return good
 
 
 def same_step(told: Sequence[Told], event: str) -> tuple[str, ...]:

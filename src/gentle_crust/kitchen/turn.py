@@ -2,7 +2,8 @@
 
 from typing import Literal
 
-from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core import limits
+from gentle_crust.core.errors import Infeasible, within
 from gentle_crust.core.fermentation import inverse
 from gentle_crust.core.fermentation.dough import makeup_of
 from gentle_crust.core.fermentation.inverse import Bulk, Turned
@@ -23,7 +24,7 @@ UNITS: dict[str, Literal["h", "percent", "c"]] = {
 def turn(question: Question, wish: Wish, kitchen: Kitchen, rise: float, hours: float, room_h: float) -> Turned:
     """Answer one question about the bulk of a wish. Raises CraftError for figures out of reach."""
     check_wish(wish, kitchen)
-    within("rise", "The rise", rise, 0.05, 3, " (1 is doubled)")
+    within("rise", limits.ASKED_RISE, rise)
     makeup = makeup_of(wish.formula)
     dough_g = wish.pieces * wish.scaling_weight_g
     bulk = Bulk(makeup, dough_g, wish.dough_c, kitchen.room.day_c)
@@ -31,7 +32,7 @@ def turn(question: Question, wish: Wish, kitchen: Kitchen, rise: float, hours: f
         return inverse.ready_h(bulk, rise)
     if question == "levain":
         if makeup.levain_yeast <= 0:
-            raise CraftError("question", "This dough has no levain.", "Ask for yeast instead.")
+            raise Infeasible("question", "This dough has no levain.", "Ask for yeast instead.")
         return inverse.levain_for(bulk, rise, hours)
     if question == "yeast":
         return inverse.yeast_for(bulk, rise, hours)

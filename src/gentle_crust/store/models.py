@@ -1,32 +1,18 @@
 """The tables. Instants are UTC; documents are JSON as the core's dataclasses write themselves."""
 
-from datetime import UTC, datetime
+from datetime import datetime
 from typing import Any
 
-from sqlalchemy import JSON, DateTime, Dialect, ForeignKey, LargeBinary, String
+from sqlalchemy import ForeignKey, LargeBinary, String
 from sqlalchemy.orm import DeclarativeBase, Mapped, mapped_column
-from sqlalchemy.types import TypeDecorator
 
-
-class Instant(TypeDecorator[datetime]):
-    """An aware instant, kept as UTC; SQLite itself knows no zones."""
-
-    impl = DateTime
-    cache_ok = True
-
-    def process_bind_param(self, value: datetime | None, dialect: Dialect) -> datetime | None:
-        """To UTC without a zone."""
-        return None if value is None else value.astimezone(UTC).replace(tzinfo=None)
-
-    def process_result_value(self, value: datetime | None, dialect: Dialect) -> datetime | None:
-        """Back to an aware instant."""
-        return None if value is None else value.replace(tzinfo=UTC)
+from gentle_crust.store.columns import Document, Instant
 
 
 class Base(DeclarativeBase):
     """Base of all tables."""
 
-    type_annotation_map = {datetime: Instant, dict[str, Any]: JSON}
+    type_annotation_map = {datetime: Instant, dict[str, Any]: Document}
 
 
 class KitchenRow(Base):
@@ -120,6 +106,43 @@ class CultureRow(Base):
     created_at: Mapped[datetime]
     updated_at: Mapped[datetime]
     deleted_at: Mapped[datetime | None]
+
+
+class StateRow(Base):
+    """A state in which the kitchen, the pantry or a plan once was, kept so that it can be had back and compared with.
+
+    ``subject`` is a plan's key; empty for the kitchen and the pantry, of which there is one.
+    """
+
+    __tablename__ = "state"
+
+    kind: Mapped[str] = mapped_column(String(20), primary_key=True)
+    subject: Mapped[str] = mapped_column(String(60), primary_key=True)
+    number: Mapped[int] = mapped_column(primary_key=True)
+    body: Mapped[dict[str, Any]]
+    saved_at: Mapped[datetime]
+
+
+class SetAsideRow(Base):
+    """A row that cannot be read and was put away: all that it holds, as text, by its table and its key there."""
+
+    __tablename__ = "set_aside"
+
+    place: Mapped[str] = mapped_column(String(30), primary_key=True)
+    key: Mapped[str] = mapped_column(String(200), primary_key=True)
+    body: Mapped[dict[str, Any]]
+    put_away_at: Mapped[datetime]
+
+
+class FormerPhotoRow(Base):
+    """The picture that a culture had before the last change of it, which can be taken back."""
+
+    __tablename__ = "culture_photo_former"
+
+    culture_id: Mapped[str] = mapped_column(ForeignKey("culture.id"), primary_key=True)
+    content_type: Mapped[str] = mapped_column(String(30))
+    data: Mapped[bytes] = mapped_column(LargeBinary)
+    taken_at: Mapped[datetime]
 
 
 class PhotoRow(Base):

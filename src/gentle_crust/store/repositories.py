@@ -4,21 +4,23 @@ from collections.abc import Sequence
 from datetime import datetime
 from typing import Any
 
-from sqlalchemy import Float, Row, String, bindparam, cast, func, select, text
+from sqlalchemy import Float, Row, String, bindparam, case, cast, delete, func, select, text
 from sqlalchemy.dialects.sqlite import insert
 from sqlalchemy.orm import Session
 
+from gentle_crust.store.columns import Damaged, Instant
 from gentle_crust.store.models import (
     CultureRow,
     EventRow,
+    FormerPhotoRow,
     FormulaRow,
-    Instant,
     InstrumentRow,
     KitchenRow,
     PantryRow,
     PhotoRow,
     PlanRow,
     SampleRow,
+    StateRow,
     VersionRow,
 )
 
@@ -37,6 +39,38 @@ class Kitchens:
     def put(self, body: dict[str, Any], now: datetime) -> None:
         """Save the kitchen."""
         self.session.merge(KitchenRow(id=1, body=body, updated_at=now))
+
+
+class States:
+    """Earlier states of what there is one of."""
+
+    def __init__(self, session: Session) -> None:
+        self.session = session
+
+    def newest(self, kind: str, subject: str) -> int:
+        """The greatest number; 0 without any."""
+        wanted = select(func.max(StateRow.number)).where(StateRow.kind == kind, StateRow.subject == subject)
+        return self.session.scalar(wanted) or 0
+
+    def before(self, kind: str, subject: str, number: int) -> int | None:
+        """The greatest number below ``number``."""
+        wanted = select(func.max(StateRow.number)).where(StateRow.kind == kind, StateRow.subject == subject)
+        return self.session.scalar(wanted.where(StateRow.number < number))
+
+    def body(self, kind: str, subject: str, number: int) -> dict[str, Any] | None:
+        """One state."""
+        row = self.session.get(StateRow, (kind, subject, number))
+        return None if row is None or isinstance(row.body, Damaged) else row.body
+
+    def add(self, kind: str, subject: str, number: int, body: dict[str, Any], at: datetime) -> None:
+        """Another state."""
+        self.session.add(StateRow(kind=kind, subject=subject, number=number, body=body, saved_at=at))
+        self.session.flush()
+
+    def forget(self, kind: str, subject: str, below: int) -> None:
+        """Drop states with smaller numbers."""
+        old = delete(StateRow).where(StateRow.kind == kind, StateRow.subject == subject, StateRow.number < below)
+        self.session.execute(old)
 
 
 class Pantries:
@@ -219,6 +253,31 @@ class Cultures:
         if row is not None:
             self.session.delete(row)
 
+    def keep_former(self, key: str) -> None:
+        """Keep the picture that stands, so that it can be had back once another stands in its place, or none."""
+        row = self.photo(key)
+        if row is not None:
+            former = FormerPhotoRow(culture_id=key, content_type=row.content_type, data=row.data, taken_at=row.taken_at)
+            self.session.merge(former)
+
+    def swap_photo(self, key: str) -> bool:
+        """Put the former picture in place of the one that stands, and that in its; False if there was none."""
+        former, row = self.session.get(FormerPhotoRow, key), self.photo(key)
+        if former is None:
+            return False
+        back = PhotoRow(culture_id=key, content_type=former.content_type, data=former.data, taken_at=former.taken_at)
+        if row is None:
+            self.session.delete(former)
+        else:
+            former.content_type, former.data, former.taken_at = row.content_type, row.data, row.taken_at
+        self.put_photo(back)
+        return True
+
+    def has_former(self, key: str) -> bool:
+        """Whether a former picture is kept, without reading it."""
+        wanted = select(FormerPhotoRow.culture_id).where(FormerPhotoRow.culture_id == key)
+        return self.session.scalar(wanted) is not None
+
     def with_photo(self) -> set[str]:
         """Keys of the cultures that have a picture, without reading the pictures."""
         return set(self.session.scalars(select(PhotoRow.culture_id)))
@@ -257,6 +316,11 @@ class Formulas:
         self.session.add(row)
 
 
+def _inside(column: Any, path: str) -> Any:
+    """A part of a document; NULL of one that is no JSON."""
+    return case((func.json_valid(column) == 1, func.json_extract(column, path)), else_=None)
+
+
 class Plans:
     """Saved plans, without those put away unless asked for."""
 
@@ -282,10 +346,10 @@ class Plans:
     def names(self, keys: Sequence[str]) -> dict[str, tuple[str, int]]:
         """Name of the formula and pieces of some plans, put away or not, without reading what they showed."""
         found: dict[str, tuple[str, int]] = {}
-        name, pieces = func.json_extract(PlanRow.formula, "$.name"), func.json_extract(PlanRow.asked, "$.pieces")
+        name, pieces = _inside(PlanRow.formula, "$.name"), _inside(PlanRow.asked, "$.pieces")
         for start in range(0, len(keys), 500):
             wanted = select(PlanRow.id, name, pieces).where(PlanRow.id.in_(keys[start : start + 500]))
-            found |= {row[0]: (str(row[1]), int(row[2] or 1)) for row in self.session.execute(wanted)}
+            found |= {row[0]: (str(row[1] or "?"), int(row[2] or 1)) for row in self.session.execute(wanted)}
         return found
 
     def get(self, key: str) -> PlanRow | None:

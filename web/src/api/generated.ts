@@ -4822,6 +4822,11 @@ export interface components {
              * @default []
              */
             errors: components["schemas"]["ProblemField"][];
+            /**
+             * Instance
+             * @default
+             */
+            instance: string;
             /** Status */
             status: number;
             /** Title */

@@ -12,6 +12,7 @@ from gentle_crust.core.culture.feeding import carry_feeds
 from gentle_crust.core.culture.hunger import recovered
 from gentle_crust.core.culture.life import Life, Seed, live
 from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core.limits import Limit
 from gentle_crust.core.scheduling.clock import Clock
 
 KEPT_G = 60.0
@@ -53,7 +54,7 @@ def away(culture: Culture, life: Life, leave_h: float, back_h: float, clock: Clo
     days = (back_h - leave_h) / 24
     if leave_h < now_h:
         raise CraftError("leave", "The absence begins in the past.", "Give a time to come.")
-    within("back", "The absence", round(days, 1), 0.5, LONGEST_DAYS, " days")
+    within("back", Limit("The absence", 0.5, LONGEST_DAYS, "days"), round(days, 1))
     before = _before(culture, life, leave_h, clock, now_h, days)
     events = tuple(_done(step, culture) for step in before if step.kind in ("feed", "chill"))
     known = (life.fed, *events)

@@ -2,11 +2,12 @@
 
 from dataclasses import dataclass
 
+from gentle_crust.core import limits
 from gentle_crust.core.culture.build import jar_of
 from gentle_crust.core.culture.events import Place
 from gentle_crust.core.culture.jar import Jar, check_jar
 from gentle_crust.core.culture.schedule import Schedule, check_schedule
-from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core.errors import CraftError, Unreadable, within
 from gentle_crust.core.fermentation.dough import Makeup, flour_kinds
 from gentle_crust.core.formula.model import FlourShare
 
@@ -29,10 +30,10 @@ def check_culture(culture: Culture) -> None:
     if not 0 < len(culture.name.strip()) <= 40:
         raise CraftError("name", "The culture's name is empty or longer than 40 letters.", "Give it a short name.")
     if culture.flour_kind not in flour_kinds():
-        raise CraftError(
+        raise Unreadable(
             "flour_kind", f"'{culture.flour_kind}' is not a flour I know.", f"Choose one of {flour_kinds()}."
         )
-    within("hydration_percent", "The culture's water", culture.hydration_percent, 45, 200, " % of its flour")
+    within("hydration_percent", limits.CULTURE_WATER_PERCENT, culture.hydration_percent)
     if len(culture.note) > 500:
         raise CraftError("note", "The note is longer than 500 letters.", "Shorten it.")
     check_jar(culture.jar)

@@ -6,11 +6,12 @@ from typing import Literal, get_args
 import numpy as np
 from scipy.optimize import brentq
 
+from gentle_crust.core import limits
 from gentle_crust.core.cautions import Caution, caution
 from gentle_crust.core.culture.build import jar_of, preferment_ripe_hours, spent_hours
 from gentle_crust.core.culture.events import Place
 from gentle_crust.core.culture.life import carry
-from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core.errors import CraftError, Unreadable, within
 from gentle_crust.core.fermentation.dough import Makeup, flour_kinds
 from gentle_crust.core.fermentation.engine import Trace, begin
 from gentle_crust.core.fermentation.rates import Floats
@@ -18,6 +19,7 @@ from gentle_crust.core.fermentation.uncertainty import ONE, Span, activities, sp
 from gentle_crust.core.formula.checks import TRUSTED_STEPS, too_small
 from gentle_crust.core.formula.model import YEAST_AS_INSTANT, YEAST_NAMES, FlourShare, YeastKind
 from gentle_crust.core.formula.scaling import Ingredient
+from gentle_crust.core.limits import Limit
 from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.tables import rows
 
@@ -102,14 +104,14 @@ CUES = {
 def check(wish: DoseWish) -> None:
     """Raise CraftError for a preferment that nobody makes."""
     if wish.kind not in get_args(DoseKind):
-        raise CraftError("kind", f"'{wish.kind}' is none I know.", f"Choose one of {', '.join(get_args(DoseKind))}.")
+        raise Unreadable("kind", f"'{wish.kind}' is none I know.", f"Choose one of {', '.join(get_args(DoseKind))}.")
     if wish.flour_kind not in flour_kinds():
-        raise CraftError("flour_kind", f"'{wish.flour_kind}' is not a flour I know.", f"Choose one of {flour_kinds()}.")
-    within("needed_g", "The preferment", wish.needed_g, 20, 100_000, " g")
-    within("ripe", "The time until it is ripe", round(wish.ripe_h - wish.start_h, 2), 1.5, LONGEST_H, " h")
-    within("mix_c", "The mix", wish.mix_c, 5, 35, " C")
+        raise Unreadable("flour_kind", f"'{wish.flour_kind}' is not a flour I know.", f"Choose one of {flour_kinds()}.")
+    within("needed_g", limits.PREFERMENT_NEEDED_G, wish.needed_g)
+    within("ripe", Limit("The time until it is ripe", 1.5, LONGEST_H, "h"), round(wish.ripe_h - wish.start_h, 2))
+    within("mix_c", limits.MIX_C, wish.mix_c)
     if wish.hydration_percent is not None:
-        within("hydration_percent", "Its water", wish.hydration_percent, 45, 130, " % of its flour")
+        within("hydration_percent", limits.POOLISH_WATER_PERCENT, wish.hydration_percent)
     if (wish.cold_from_h is None) != (wish.cold_to_h is None):
         raise CraftError("cold_to", "Only one end of the time in the fridge is given.", "Give both, or neither.")
     cold = (wish.cold_from_h, wish.cold_to_h)

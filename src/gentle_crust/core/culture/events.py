@@ -3,8 +3,10 @@
 from dataclasses import dataclass, replace
 from typing import Literal, get_args
 
+from gentle_crust.core import limits
 from gentle_crust.core.culture.jar import Jar, check_height, culture_g
-from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core.errors import CraftError, Unreadable, within
+from gentle_crust.core.limits import Limit
 
 Place = Literal["counter", "fridge"]
 EventKind = Literal["begun", "fed", "seen", "moved", "taken", "weighed", "dried", "woken"]
@@ -58,25 +60,25 @@ class Event:
 def checked(event: Event, jar: Jar) -> Event:
     """The event as it can be kept. Raises CraftError, naming the field, for what cannot have happened."""
     if event.kind not in get_args(EventKind):
-        raise CraftError(
+        raise Unreadable(
             "kind", f"'{event.kind}' is nothing that I can keep.", f"Choose one of {', '.join(get_args(EventKind))}."
         )
     for name, choices in CHOICES.items():
         value = getattr(event, name)
         if value is not None and value not in get_args(choices):
-            raise CraftError(
+            raise Unreadable(
                 name, f"'{value}' is not one of the choices.", f"Choose one of {', '.join(get_args(choices))}."
             )
     if event.height_mm is not None:
         check_height(jar, event.height_mm)
     if event.culture_c is not None:
-        within("culture_c", "The culture's temperature", event.culture_c, 0, 45, " C")
+        within("culture_c", limits.CULTURE_C, event.culture_c)
     if event.feeds:
         return _checked_feed(event)
     if event.kind == "moved" and event.place not in get_args(Place):
         raise CraftError("place", "Where it was moved to is missing.", "Choose counter or fridge.")
     if event.kind in ("taken", "dried"):
-        within("g", "The culture that was taken", event.g or 0, 1, 20_000, " g")
+        within("g", limits.TAKEN_G, event.g or 0)
     if event.kind == "weighed":
         if event.gross_g is None:
             raise CraftError("gross_g", "The weight is missing.", "Weigh the jar with the culture, without its lid.")
@@ -87,18 +89,18 @@ def checked(event: Event, jar: Jar) -> Event:
 
 
 def _checked_feed(event: Event) -> Event:
-    within("flour_g", "The flour", event.flour_g, 1, 20_000, " g")
+    within("flour_g", limits.FEED_FLOUR_G, event.flour_g)
     if event.kind == "begun":
         event = replace(event, seed_g=0.0)
     else:
-        within("seed_g", "The seed" if event.kind == "fed" else "The dried flakes", event.seed_g, 0.5, 20_000, " g")
+        within("seed_g", limits.SEED_G, event.seed_g, "The seed" if event.kind == "fed" else "The dried flakes")
     if event.kind == "fed" and event.flour_g < 0.999 * event.seed_g:
         raise CraftError(
             "flour_g",
             f"{event.flour_g:g} g of flour is less than the {event.seed_g:g} g of culture that it feeds.",
             "Give it at least as much flour as culture; take some culture away first.",
         )
-    within("water_g", "The water", event.water_g, 0.3 * event.flour_g, 3 * event.flour_g, " g")
+    within("water_g", Limit("The water", 0.3 * event.flour_g, 3 * event.flour_g, "g"), event.water_g)
     return event
 
 

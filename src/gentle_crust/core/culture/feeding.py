@@ -11,6 +11,7 @@ from typing import Literal
 import numpy as np
 import numpy.typing as npt
 
+from gentle_crust.core import limits
 from gentle_crust.core.culture.build import SEED_YEAST, Build, build, jar_capacity, ripe_hours, spent_hours
 from gentle_crust.core.culture.culture import Culture, jar_makeup_of
 from gentle_crust.core.culture.hunger import HUNGRY_H, recovered
@@ -21,6 +22,7 @@ from gentle_crust.core.fermentation.dough import Makeup
 from gentle_crust.core.fermentation.engine import Leg, Trace, begin, run
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.uncertainty import Span, activities, span
+from gentle_crust.core.limits import Limit
 from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.scheduling.say import duration
 
@@ -122,11 +124,11 @@ class _Table:
 
 def check_wish(wish: FeedWish) -> None:
     """Raise CraftError for what no jar can give."""
-    within("needed_g", "The levain that is needed", wish.needed_g, 5, 50_000, " g")
-    within("kept_g", "What is left over", wish.kept_g, 0, 5_000, " g")
-    within("at", "The time until it is wanted", wish.at_h, 0.0, FURTHEST_H, " h")
+    within("needed_g", limits.LEVAIN_NEEDED_G, wish.needed_g)
+    within("kept_g", limits.KEPT_G, wish.kept_g)
+    within("at", Limit("The time until it is wanted", 0.0, FURTHEST_H, "h"), wish.at_h)
     if wish.warm_c is not None:
-        within("warm_c", "The warm place", wish.warm_c, 20, 32, " C")
+        within("warm_c", limits.WARM_PLACE_C, wish.warm_c)
 
 
 def starts_of(now_h: float, at_h: float, clock: Clock) -> Floats:

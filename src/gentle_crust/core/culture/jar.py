@@ -3,6 +3,7 @@
 from dataclasses import dataclass
 from math import pi
 
+from gentle_crust.core import limits
 from gentle_crust.core.errors import CraftError, within
 from gentle_crust.core.tables import constant
 
@@ -51,21 +52,21 @@ class Jar:
 
 def check_jar(jar: Jar) -> None:
     """Raise CraftError for a jar that nobody has."""
-    within("jar.empty_g", "The empty jar", jar.empty_g, 10, 5000, " g")
+    within("jar.empty_g", limits.EMPTY_JAR_G, jar.empty_g)
     if jar.diameter_mm is None and jar.volume_ml is None:
         raise CraftError(
             "jar.diameter_mm",
             "Neither the jar's inner width nor its volume is given.",
             "Measure one of them: fill it with water on the scale, a gram is a millilitre.",
         )
-    for name, words, low, high, unit in (
-        ("diameter_mm", "The jar's inner width", 25, 300, " mm"),
-        ("height_mm", "The jar's inner height", 30, 500, " mm"),
-        ("volume_ml", "The jar's volume", 50, 10_000, " ml"),
+    for name, limit in (
+        ("diameter_mm", limits.CULTURE_JAR_MM),
+        ("height_mm", limits.CULTURE_JAR_HEIGHT_MM),
+        ("volume_ml", limits.CULTURE_JAR_ML),
     ):
         value = getattr(jar, name)
         if value is not None:
-            within(f"jar.{name}", words, value, low, high, unit)
+            within(f"jar.{name}", limit, value)
 
 
 def culture_g(jar: Jar, gross_g: float) -> float:
@@ -94,7 +95,7 @@ def check_height(jar: Jar, height_mm: float, field: str = "height_mm") -> float:
             f"A height of {height_mm:g} mm is beyond the jar, which is {rim:.0f} mm high.",
             "Measure from the bottom of the culture to its level, in mm.",
         )
-    return within(field, "The height on the glass", height_mm, 2, 500, " mm")
+    return within(field, limits.LEVEL_MM, height_mm)
 
 
 def over_the_rim_ml(jar: Jar, grams: float, rise: float) -> float:

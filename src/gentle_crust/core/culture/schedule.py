@@ -5,6 +5,7 @@ from datetime import UTC, datetime, timedelta
 from typing import Literal
 from zoneinfo import ZoneInfo
 
+from gentle_crust.core import limits
 from gentle_crust.core.errors import CraftError, within
 
 FORGIVEN = timedelta(hours=6)
@@ -26,10 +27,10 @@ class Schedule:
 
 def check_schedule(schedule: Schedule) -> None:
     """Raise CraftError for a schedule that cannot be kept."""
-    within("schedule.every_days", "Days between feeds", schedule.every_days, 1, 60, "")
-    within("schedule.hour", "The hour of the feed", schedule.hour, 0, 23.99, "")
+    within("schedule.every_days", limits.EVERY_DAYS, schedule.every_days)
+    within("schedule.hour", limits.FEED_HOUR, schedule.hour)
     if schedule.weekday is not None:
-        within("schedule.weekday", "The day of the week", schedule.weekday, 0, 6, "")
+        within("schedule.weekday", limits.WEEKDAY, schedule.weekday)
         if schedule.every_days % 7:
             raise CraftError(
                 "schedule.every_days", "A feed on one day of the week comes every 7, 14 ... days.", "Choose 7 or 14."

@@ -6,9 +6,10 @@ from typing import Literal
 
 import numpy as np
 
+from gentle_crust.core import limits
 from gentle_crust.core.cautions import Caution, caution
 from gentle_crust.core.culture.build import JAR_LOSS, JAR_LOSS_LEAST_G, jar_capacity, jar_of, ripe_hours, spent_hours
-from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core.errors import CraftError, Unreadable, within
 from gentle_crust.core.fermentation.engine import Leg, begin, crossings, run
 from gentle_crust.core.fermentation.uncertainty import Span, Vigour, activities, span
 from gentle_crust.core.formula.model import FlourShare
@@ -94,9 +95,9 @@ def sour(wish: SourWish, clock: Clock, vigour: Vigour, now_h: float = 0.0) -> So
 
     Of the flour that each stage may get, those are taken that wake nobody and stay nearest to the usual.
     """
-    within("needed_g", "The sour that is needed", wish.needed_g, 50, 50_000, " g")
+    within("needed_g", limits.SOUR_NEEDED_G, wish.needed_g)
     if wish.stages not in kinds():
-        raise CraftError("stages", f"'{wish.stages}' is no way I know.", f"Choose one of {', '.join(kinds())}.")
+        raise Unreadable("stages", f"'{wish.stages}' is no way I know.", f"Choose one of {', '.join(kinds())}.")
     if wish.flour_kind not in ("rye", "whole_rye"):
         raise CraftError("flour_kind", "A rye sour is led with rye.", "Choose fine rye or whole rye.")
     usual = [_Plan(**stage) for stage in toml("rye_sours")[wish.stages]["stages"]]

@@ -2,7 +2,8 @@
 
 from dataclasses import dataclass, field
 
-from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core import limits
+from gentle_crust.core.errors import CraftError, Unreadable, within
 from gentle_crust.core.formula.model import YEAST_AS_INSTANT, Formula
 from gentle_crust.core.formula.scaling import total_percent
 from gentle_crust.core.tables import constant, numbers, rows
@@ -99,22 +100,20 @@ def _check(dough: Dough) -> None:
     kinds = flour_kinds()
     for index, part in enumerate(dough.flours):
         if part.kind not in kinds:
-            raise CraftError(
+            raise Unreadable(
                 f"dough.flours.{index}.kind",
                 f"'{part.kind}' is not a flour I know.",
                 f"Choose one of {', '.join(kinds)}.",
             )
-        within(f"dough.flours.{index}.g", "A flour", part.g, 0, 1_000_000, " g")
+        within(f"dough.flours.{index}.g", limits.INGREDIENT_G, part.g)
     for name in ("salt_g", "sugar_g", "oil_g", "instant_yeast_g", "active_dry_yeast_g", "fresh_yeast_g", "levain_g"):
         within(
             f"dough.{name}",
-            name.removesuffix("_g").replace("_", " ").capitalize(),
+            limits.INGREDIENT_G,
             getattr(dough, name),
-            0,
-            1_000_000,
-            " g",
+            name.removesuffix("_g").replace("_", " ").capitalize(),
         )
-    within("dough.levain_hydration", "Levain hydration (water over flour)", dough.levain_hydration, 0.4, 2.0, "")
+    within("dough.levain_hydration", limits.LEVAIN_WATER, dough.levain_hydration)
 
 
 def makeup(dough: Dough) -> Makeup:
@@ -128,16 +127,16 @@ def makeup(dough: Dough) -> Makeup:
     if sum(part.g for part in dough.flours) <= 0:
         raise CraftError("dough.flours", "There is no flour in the dough.", "Give at least one flour and its grams.")
     hydration = (dough.water_g + dough.levain_g - levain_flour) / flour
-    within("dough.water_g", "Hydration", round(100 * hydration, 1), 45, 120, " %")
+    within("dough.water_g", limits.HYDRATION_PERCENT, round(100 * hydration, 1))
     salt = 100 * dough.salt_g / flour
-    within("dough.salt_g", "Salt", round(salt, 2), 0, 5, " % of the flour")
+    within("dough.salt_g", limits.SALT_PERCENT, round(salt, 2))
     yeast = (
         dough.instant_yeast_g
         + YEAST_AS_INSTANT["active_dry"] * dough.active_dry_yeast_g
         + YEAST_AS_INSTANT["fresh"] * dough.fresh_yeast_g
     )
-    within("dough.instant_yeast_g", "Yeast (as instant)", round(100 * yeast / flour, 2), 0, 5, " % of the flour")
-    within("dough.levain_g", "Prefermented flour", round(100 * levain_flour / flour, 1), 0, 60, " % of the flour")
+    within("dough.instant_yeast_g", limits.YEAST_SHARE, round(100 * yeast / flour, 2))
+    within("dough.levain_g", limits.PREFERMENTED_SHARE, round(100 * levain_flour / flour, 1))
     mass = sum(part.g for part in dough.flours) + dough.water_g + dough.salt_g + dough.sugar_g + dough.oil_g
     mass += dough.levain_g + dough.instant_yeast_g + dough.active_dry_yeast_g + dough.fresh_yeast_g
     return Makeup(

@@ -4,6 +4,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
+from gentle_crust.core import limits
 from gentle_crust.core.errors import CraftError, within
 from gentle_crust.core.fermentation.capacity import greatest_rise
 from gentle_crust.core.fermentation.dough import Dough, makeup
@@ -61,16 +62,16 @@ class Forecast:
 
 
 def _check(start_c: float, path: tuple[Stretch, ...], rise_targets: tuple[float, ...], pieces: int) -> None:
-    within("start_c", "Dough temperature", start_c, 0, 45, " C")
-    within("pieces", "The number of pieces", pieces, 1, 100, "")
+    within("start_c", limits.MEASURED_DOUGH_C, start_c, "Dough temperature")
+    within("pieces", limits.PIECES, pieces)
     if not path:
         raise CraftError("path", "The path is empty.", "Give at least one stretch of hours, ambient_c and container.")
     for index, stretch in enumerate(path):
-        within(f"path.{index}.hours", "A stretch", stretch.hours, 0.05, 120, " h")
-        within(f"path.{index}.ambient_c", "The surroundings", stretch.ambient_c, -5, 50, " C")
-    within("path", "The whole path", sum(stretch.hours for stretch in path), 0.05, 240, " h")
+        within(f"path.{index}.hours", limits.STRETCH_H, stretch.hours)
+        within(f"path.{index}.ambient_c", limits.AMBIENT_C, stretch.ambient_c)
+    within("path", limits.PATH_H, sum(stretch.hours for stretch in path))
     for index, rise in enumerate(rise_targets):
-        within(f"rise_targets.{index}", "A rise target", rise, 0.01, 5, "")
+        within(f"rise_targets.{index}", limits.RISE_TARGET, rise)
 
 
 def forecast(

@@ -9,11 +9,13 @@ from dataclasses import dataclass, replace
 import numpy as np
 from scipy.optimize import brentq
 
+from gentle_crust.core import limits
 from gentle_crust.core.errors import within
 from gentle_crust.core.fermentation.capacity import greatest_rise
 from gentle_crust.core.fermentation.dough import Makeup
 from gentle_crust.core.fermentation.engine import Leg, begin, run
 from gentle_crust.core.fermentation.uncertainty import ONE, Vigour, activities, span
+from gentle_crust.core.limits import Limit
 
 LONGEST_H = 96.0
 STEP_H = 0.25
@@ -76,8 +78,8 @@ def _solve(
     low: float, high: float, hours: float, rise: float, rise_for: Callable[[float], float], leans_on: str, what: str
 ) -> Turned:
     """Root of ``rise_for`` - ``rise`` between two values; a rise that peaks earlier counts as reached."""
-    within("hours", "The time", hours, 0.25, LONGEST_H, " h")
-    within("rise", "The rise", rise, 0.05, 3, " (1 is doubled)")
+    within("hours", Limit("The time", 0.25, LONGEST_H, "h"), hours)
+    within("rise", limits.ASKED_RISE, rise)
     at_low, at_high = rise_for(low) - rise, rise_for(high) - rise
     if at_low * at_high > 0:
         much = at_low > 0

@@ -3,6 +3,7 @@
 from dataclasses import dataclass
 from math import pi
 
+from gentle_crust.core import limits
 from gentle_crust.core.errors import within
 from gentle_crust.core.tables import constant
 
@@ -28,7 +29,7 @@ def _volume_ml(dough_g: float) -> float:
 
 def on_box(dough_g: float, rise: float, box_l: float) -> Mark:
     """The line on a straight-sided box of ``box_l`` litres at which ``dough_g`` has risen by ``rise`` (fraction)."""
-    within("box_l", "The box", box_l, 0.2, 200, " litres")
+    within("box_l", limits.BOX_L, box_l)
     start = _volume_ml(dough_g)
     target = start * (1 + rise)
     fits = target <= 950 * box_l
@@ -39,7 +40,7 @@ def on_box(dough_g: float, rise: float, box_l: float) -> Mark:
 
 def in_bowl(dough_g: float, rise: float, bowl_l: float) -> Mark | None:
     """A bowl of ``bowl_l`` litres that ``dough_g`` would run over at ``rise`` (fraction); None if it holds it."""
-    within("bowl_l", "The bowl", bowl_l, 0.2, 400, " litres")
+    within("bowl_l", limits.BOWL_L, bowl_l)
     start = _volume_ml(dough_g)
     target = start * (1 + rise)
     if target <= 950 * bowl_l:
@@ -53,8 +54,8 @@ def in_bowl(dough_g: float, rise: float, bowl_l: float) -> Mark | None:
 
 def in_jar(rise: float, diameter_mm: float, sample_g: float = SAMPLE_G) -> Mark:
     """Height in a straight jar of an inner ``diameter_mm`` at which a sample of ``sample_g`` has risen by ``rise``."""
-    within("jar_mm", "The jar's inner width", diameter_mm, 15, 150, " mm")
-    within("sample_g", "The sample", sample_g, 5, 500, " g")
+    within("jar_mm", limits.JAR_MM, diameter_mm)
+    within("sample_g", limits.SAMPLE_G, sample_g)
     start = 1000 * _volume_ml(sample_g) / (pi * diameter_mm**2 / 4)
     target = start * (1 + rise)
     sentence = (

@@ -6,9 +6,11 @@ from typing import Literal, get_args
 
 import numpy as np
 
-from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core import limits
+from gentle_crust.core.errors import CraftError, Unreadable, within
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.uncertainty import Vigour, unknown
+from gentle_crust.core.limits import Limit
 from gentle_crust.core.tables import constant
 
 RiseKind = Literal["rise_eye", "rise_box", "rise_jar"]
@@ -64,29 +66,29 @@ def error_of(kind: ReadingKind) -> float:
 def rise_from_line(line_ml: float, dough_g: float) -> float:
     """Rise of ``dough_g`` that stands at the ``line_ml`` of a straight-sided box."""
     gas_free = dough_g / constant("fermentation", "gas", "dough_density_g_per_ml")
-    within("line_ml", "The line on the box", line_ml, 0.8 * gas_free, 6 * gas_free, " ml")
+    within("line_ml", Limit("The line on the box", 0.8 * gas_free, 6 * gas_free, "ml"), line_ml)
     return line_ml / gas_free - 1
 
 
 def rise_from_heights(start_mm: float, now_mm: float) -> float:
     """Rise of a sample in a straight jar from its height at first and now."""
-    within("start_mm", "The height at first", start_mm, 3, 500, " mm")
-    within("now_mm", "The height now", now_mm, start_mm * 0.8, start_mm * 6, " mm")
+    within("start_mm", limits.FIRST_HEIGHT_MM, start_mm)
+    within("now_mm", Limit("The height now", start_mm * 0.8, start_mm * 6, "mm"), now_mm)
     return now_mm / start_mm - 1
 
 
 def check(reading: Reading, field: str = "reading") -> None:
     """Raise CraftError for what no dough ever shows."""
     if reading.kind not in get_args(ReadingKind):
-        raise CraftError(
+        raise Unreadable(
             f"{field}.kind", f"'{reading.kind}' is no reading I know.", f"Choose one of {get_args(ReadingKind)}."
         )
     if reading.at_h < 0:
         raise CraftError(f"{field}.at", "That is before the dough was mixed.", "Give a time after mixing.")
     if reading.kind == "dough_c":
-        within(f"{field}.value", "The dough's temperature", reading.value, 0, 45, " C")
+        within(f"{field}.value", limits.MEASURED_DOUGH_C, reading.value)
     else:
-        within(f"{field}.value", "The rise", reading.value, -0.1, 4, " (1 is doubled)")
+        within(f"{field}.value", limits.READ_RISE, reading.value)
 
 
 def doubts(readings: tuple[Reading, ...]) -> tuple[Doubt, ...]:

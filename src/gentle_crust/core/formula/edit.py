@@ -3,7 +3,8 @@
 from dataclasses import dataclass, replace
 from typing import Literal
 
-from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core import limits
+from gentle_crust.core.errors import CraftError, Infeasible, within
 from gentle_crust.core.formula.model import WATER_IN, Extra, FlourShare, Formula, Preferment, water_in
 from gentle_crust.core.formula.scaling import BOWL_LOSS, total_percent
 
@@ -46,12 +47,12 @@ def settled(formula: Formula, lock: Lock) -> Formula:
 
 
 def _piece_g(formula: Formula, lock: Lock) -> float:
-    within("pieces", "The number of pieces", formula.pieces, 1, 100, "")
+    within("pieces", limits.PIECES, formula.pieces)
     if lock.kind == "tin":
-        within("lock.tin_ml", "The tin's volume", lock.tin_ml, 100, 10_000, " ml")
-        within("lock.g_per_ml", "Dough per ml of tin", lock.g_per_ml, 0.2, 1.0, " g")
+        within("lock.tin_ml", limits.TIN_ML, lock.tin_ml)
+        within("lock.g_per_ml", limits.TIN_G_PER_ML, lock.g_per_ml)
         return lock.tin_ml * lock.g_per_ml
-    within("lock.g", "The locked weight", lock.g, 1, 1_000_000, " g")
+    within("lock.g", limits.LOCKED_G, lock.g)
     if lock.kind == "dough":
         return lock.g * (1 - BOWL_LOSS) / formula.pieces
     flour = lock.g
@@ -78,7 +79,7 @@ def set_grams(formula: Formula, lock: Lock, line: str, grams: float) -> Formula:
     With the flour locked, the line's percent is its grams over that flour; with the dough locked, the others
     make room, their percents among themselves unchanged. Raises CraftError naming the line.
     """
-    within(line, "The weight", grams, 0, 1_000_000, " g")
+    within(line, limits.INGREDIENT_G, grams, "The weight")
     formula = settled(formula, lock)
     if line.startswith("preferments."):
         index = _index(line, len(formula.preferments))
@@ -100,7 +101,7 @@ def set_grams(formula: Formula, lock: Lock, line: str, grams: float) -> Formula:
 
 def set_share(formula: Formula, lock: Lock, line: str, share: float) -> Formula:
     """``formula`` with one line at ``share`` (0-1) of the whole dough; otherwise as :func:`set_grams`."""
-    within(line, "The share of the dough", share, 0, 0.9, "")
+    within(line, limits.SHARE_OF_DOUGH, share)
     formula = settled(formula, lock)
     if line.startswith("flours."):
         percent = share * total_percent(formula)
@@ -185,8 +186,8 @@ def with_levain_share(formula: Formula, percent: float) -> Formula:
     """
     index = next((place for place, one in enumerate(formula.preferments) if one.kind == "levain"), None)
     if index is None:
-        raise CraftError("levain_percent", "This formula has no levain.", "Leave the share out, or give it a levain.")
-    within("levain_percent", "The levain's share", percent, 0.5, 40, " % of the flour")
+        raise Infeasible("levain_percent", "This formula has no levain.", "Leave the share out, or give it a levain.")
+    within("levain_percent", limits.LEVAIN_PERCENT, percent)
     return _with_preferment(formula, index, percent)
 
 
@@ -195,7 +196,7 @@ def with_yeast_beside(formula: Formula, percent: float) -> Formula:
 
     Raises CraftError if it has no levain, or yeast already.
     """
-    within("yeast_supplement_percent", "Yeast beside the levain", percent, 0, 1, " % of the flour")
+    within("yeast_supplement_percent", limits.YEAST_SUPPLEMENT_PERCENT, percent)
     if percent and (formula.leaven != "levain" or formula.yeast_percent):
         raise CraftError(
             "yeast_supplement_percent",
@@ -212,7 +213,7 @@ def with_yeast(formula: Formula, percent: float) -> Formula:
     """
     if not formula.yeast_percent:
         raise CraftError("yeast_percent", "This formula's dough has no yeast.", "Leave its share out.")
-    within("yeast_percent", "The dough's yeast", percent, 0.01, 5, " % of the flour")
+    within("yeast_percent", limits.ASKED_YEAST_PERCENT, percent)
     return replace(formula, yeast_percent=percent)
 
 

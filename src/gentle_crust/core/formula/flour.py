@@ -2,7 +2,8 @@
 
 from dataclasses import dataclass
 
-from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core import limits
+from gentle_crust.core.errors import CraftError, Unreadable, within
 from gentle_crust.core.tables import numbers
 
 ABSORBS_PER_PROTEIN = 1.2
@@ -65,22 +66,29 @@ def property_of(kind: str, mine: MyFlour | None, column: str) -> float:
     return usual
 
 
+_OF_A_BAG = {
+    "absorption_percent": limits.ABSORPTION_PERCENT,
+    "protein_percent": limits.PROTEIN_PERCENT,
+    "ash_percent": limits.ASH_PERCENT,
+    "whole_grain_fraction": limits.WHOLE_GRAIN,
+}
+
+
 def check_flour(flour: MyFlour, field: str) -> None:
     """Raise CraftError, its field beginning with ``field``, for what no bag of flour is."""
     if not 0 < len(flour.name.strip()) <= 60:
         raise CraftError(f"{field}.name", "A flour's name is empty or longer than 60 letters.", "Give it a short name.")
     if flour.kind not in numbers("flours", "kind", "absorption_percent"):
-        raise CraftError(f"{field}.kind", f"'{flour.kind}' is not a kind of flour I know.", "Choose one of the list.")
-    limits = {
-        "absorption_percent": ("Water that it carries", 45, 110, " %"),
-        "protein_percent": ("Protein", 3, 20, " %"),
-        "ash_percent": ("Ash", 0.2, 3, " %"),
-        "whole_grain_fraction": ("Whole grain", 0, 1, ""),
-    }
-    for name, (words, low, high, unit) in limits.items():
+        raise Unreadable(f"{field}.kind", f"'{flour.kind}' is not a kind of flour I know.", "Choose one of the list.")
+    for name, limit in _OF_A_BAG.items():
         value = getattr(flour, name)
         if value is not None:
-            within(f"{field}.{name}", f"{words} of {flour.name}", value, low, high, unit)
+            within(f"{field}.{name}", limit, value, f"{limit.words} of {flour.name}")
     for index, lot in enumerate(flour.lots):
         if lot.price_per_kg is not None:
-            within(f"{field}.lots.{index}.price_per_kg", f"The price of {flour.name}", lot.price_per_kg, 0, 1000, "")
+            within(
+                f"{field}.lots.{index}.price_per_kg",
+                limits.PRICE_PER_KG,
+                lot.price_per_kg,
+                f"The price of {flour.name}",
+            )

@@ -3,8 +3,10 @@
 from dataclasses import dataclass, replace
 from typing import Literal
 
-from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core import limits
+from gentle_crust.core.errors import CraftError, Infeasible, Unreadable, within
 from gentle_crust.core.formula.flour import MyFlour, property_of
+from gentle_crust.core.limits import Limit
 from gentle_crust.core.tables import numbers, rows
 
 PrefermentKind = Literal["levain", "poolish", "biga", "sponge", "old_dough"]
@@ -216,18 +218,20 @@ def check(formula: Formula) -> None:
     if not formula.flours:
         raise CraftError("flours", "The formula has no flour.", "Give at least one flour.")
     _check_flours(formula)
-    within("hydration_percent", "Hydration", formula.hydration_percent, 45, 120, " %")
+    within("hydration_percent", limits.HYDRATION_PERCENT, formula.hydration_percent)
     if formula.feel_to_percent is not None:
         low = formula.hydration_percent
-        within("feel_to_percent", "The most water by feel", formula.feel_to_percent, low, min(low + 15, 120), " %")
-    within("salt_percent", "Salt", formula.salt_percent, 0, 5, " % of the flour")
-    within("yeast_percent", "Yeast", formula.instant_yeast_percent, 0, 5, " % of the flour, as instant yeast")
-    within("dough_c", "Dough temperature", formula.dough_c, 15, 35, " C")
-    within("scaling_weight_g", "Scaling weight", formula.scaling_weight_g, 30, 5000, " g")
-    within("pieces", "The number of pieces", formula.pieces, 1, 100, "")
-    within("autolyse_min", "The flour and water rest", formula.autolyse_min, 0, 240, " min")
+        within(
+            "feel_to_percent", Limit("The most water by feel", low, min(low + 15, 120), "%"), formula.feel_to_percent
+        )
+    within("salt_percent", limits.SALT_PERCENT, formula.salt_percent)
+    within("yeast_percent", limits.YEAST_PERCENT, formula.instant_yeast_percent)
+    within("dough_c", limits.DOUGH_C, formula.dough_c)
+    within("scaling_weight_g", limits.SCALING_WEIGHT_G, formula.scaling_weight_g)
+    within("pieces", limits.PIECES, formula.pieces)
+    within("autolyse_min", limits.AUTOLYSE_MIN, formula.autolyse_min)
     for index, extra in enumerate(formula.extras):
-        within(f"extras.{index}.percent", extra.name, extra.percent, 0, 100, " % of the flour")
+        within(f"extras.{index}.percent", limits.EXTRA_PERCENT, extra.percent, extra.name)
     for index, soaker in enumerate(formula.soakers):
         _check_soaker(formula, index, soaker)
     for index, preferment in enumerate(formula.preferments):
@@ -241,10 +245,10 @@ def _check_flours(formula: Formula) -> None:
     known = numbers("flours", "kind", "absorption_percent")
     for index, share in enumerate(formula.flours):
         if share.kind not in known:
-            raise CraftError(
+            raise Unreadable(
                 f"flours.{index}.kind", f"'{share.kind}' is not a flour I know.", f"Choose one of {', '.join(known)}."
             )
-        within(f"flours.{index}.percent", share.name, share.percent, 0, 100, " % of the flour")
+        within(f"flours.{index}.percent", limits.EXTRA_PERCENT, share.percent, share.name)
         if share.key in [other.key for other in formula.flours[:index]]:
             raise CraftError(f"flours.{index}.kind", f"{share.name} stands there twice.", "Put both into one line.")
     total = sum(share.percent for share in formula.flours)
@@ -258,9 +262,9 @@ def _check_soaker(formula: Formula, index: int, soaker: Soaker) -> None:
     where = f"soakers.{index}"
     if not soaker.name.strip():
         raise CraftError(f"{where}.name", "A soaker has no name.", "Name it after what is in it.")
-    within(f"{where}.water_percent", f"Water of {soaker.name}", soaker.water_percent, 0, 100, " % of the flour")
+    within(f"{where}.water_percent", limits.SOAKER_WATER_PERCENT, soaker.water_percent, f"Water of {soaker.name}")
     for place, extra in enumerate(soaker.extras):
-        within(f"{where}.extras.{place}.percent", extra.name, extra.percent, 0, 100, " % of the flour")
+        within(f"{where}.extras.{place}.percent", limits.EXTRA_PERCENT, extra.percent, extra.name)
     for place, share in enumerate(soaker.flours):
         if formula.flour(share.key) is None:
             raise CraftError(
@@ -268,15 +272,22 @@ def _check_soaker(formula: Formula, index: int, soaker: Soaker) -> None:
                 f"{soaker.name} takes a flour that the formula does not have.",
                 "Add it to the flours first.",
             )
-        within(f"{where}.flours.{place}.percent", share.name, share.percent, 0, 60, " % of the flour")
+        within(f"{where}.flours.{place}.percent", limits.SOAKED_FLOUR_PERCENT, share.percent, share.name)
 
 
 def _check_preferment(index: int, one: Preferment) -> None:
     where = f"preferments.{index}"
-    within(f"{where}.flour_percent", "Prefermented flour", one.flour_percent, 0.5, 60, " % of the flour")
-    within(f"{where}.hydration_percent", f"Water of the {one.name.lower()}", one.hydration_percent, 45, 150, " %")
-    within(f"{where}.yeast_percent", f"Yeast of the {one.name.lower()}", one.yeast_percent, 0, 3, " % of its flour")
-    within(f"{where}.salt_percent", f"Salt of the {one.name.lower()}", one.salt_percent, 0, 5, " % of its flour")
+    within(f"{where}.flour_percent", limits.PREFERMENTED_PERCENT, one.flour_percent)
+    within(
+        f"{where}.hydration_percent",
+        limits.PREFERMENT_WATER_PERCENT,
+        one.hydration_percent,
+        f"Water of the {one.name.lower()}",
+    )
+    within(
+        f"{where}.yeast_percent", limits.PREFERMENT_YEAST_PERCENT, one.yeast_percent, f"Yeast of the {one.name.lower()}"
+    )
+    within(f"{where}.salt_percent", limits.PREFERMENT_SALT_PERCENT, one.salt_percent, f"Salt of the {one.name.lower()}")
     if not one.wild and one.yeast_percent <= 0:
         raise CraftError(
             f"{where}.yeast_percent",
@@ -301,7 +312,7 @@ def _check_what_is_left(formula: Formula) -> None:
     for index, soaker in enumerate(formula.soakers):
         for share in soaker.flours:
             if final_flour_percent(formula, share.key) < -1e-6:
-                raise CraftError(
+                raise Infeasible(
                     f"soakers.{index}.flours",
                     f"{soaker.name} takes more {share.name.lower()} than the formula has left.",
                     "Take less of it, or give the formula more of that flour.",
@@ -309,14 +320,18 @@ def _check_what_is_left(formula: Formula) -> None:
     left = final_water_percent(formula)
     if left < -1e-6:
         where = "preferments.0.hydration_percent" if formula.preferments else "soakers.0.water_percent"
-        raise CraftError(
+        raise Infeasible(
             where,
             "Preferments and soakers hold more water than the whole formula.",
             "Make them smaller or stiffer, or raise the hydration.",
         )
-    within("held_back_percent", "The water held back", formula.held_back_percent, 0, round(left, 4), " % of the flour")
+    within(
+        "held_back_percent",
+        Limit("The water held back", 0, round(left, 4), "% of the flour"),
+        formula.held_back_percent,
+    )
     if final_salt_percent(formula) < -1e-6:
-        raise CraftError(
+        raise Infeasible(
             "salt_percent", "The old dough brings more salt than the whole formula has.", "Give the formula more salt."
         )
     if sum(final_flour_percent(formula, share.key) for share in formula.flours) < 5:

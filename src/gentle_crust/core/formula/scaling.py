@@ -4,6 +4,7 @@ from collections.abc import Iterable
 from dataclasses import dataclass
 from math import floor, log10
 
+from gentle_crust.core import limits
 from gentle_crust.core.errors import within
 from gentle_crust.core.formula.model import (
     YEAST_NAMES,
@@ -101,9 +102,9 @@ def weigh(formula: Formula, pieces: int, scaling_weight_g: float, bowl_loss: flo
     Raises CraftError if the formula cannot be made, or the batch is out of reach (1-100 pieces, 30-5000 g).
     """
     check(formula)
-    within("pieces", "The number of pieces", pieces, 1, 100, "")
-    within("scaling_weight_g", "Scaling weight", scaling_weight_g, 30, 5000, " g")
-    within("bowl_loss", "Bowl loss", bowl_loss, 0, 0.2, "")
+    within("pieces", limits.PIECES, pieces)
+    within("scaling_weight_g", limits.SCALING_WEIGHT_G, scaling_weight_g)
+    within("bowl_loss", limits.BOWL_LOSS, bowl_loss)
     dough = pieces * scaling_weight_g / (1 - bowl_loss)
     flour = dough / (total_percent(formula) / 100)
     first = [_preferment_stage(formula, flour, one) for one in formula.preferments]

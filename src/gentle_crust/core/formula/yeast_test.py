@@ -3,7 +3,8 @@
 from dataclasses import dataclass
 from typing import Literal, get_args
 
-from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core import limits
+from gentle_crust.core.errors import Unreadable, within
 
 Foam = Literal["none", "few_bubbles", "thin", "thick"]
 WATER_G, WATER_C, SUGAR_G, YEAST_G = 100.0, 38.0, 4.0, 3.0
@@ -23,8 +24,8 @@ class YeastVerdict:
 def verdict(foam: Foam, minutes: float) -> YeastVerdict:
     """What the foam tells after ``minutes`` (0-120). Thick: a finger high. Raises CraftError for an unknown foam."""
     if foam not in get_args(Foam):
-        raise CraftError("foam", f"'{foam}' is no foam I know.", f"Choose one of {', '.join(get_args(Foam))}.")
-    within("minutes", "The time since it was stirred", minutes, 0, 120, " min")
+        raise Unreadable("foam", f"'{foam}' is no foam I know.", f"Choose one of {', '.join(get_args(Foam))}.")
+    within("minutes", limits.YEAST_TEST_MIN, minutes)
     if foam == "thick":
         return YeastVerdict("lively", "Alive and lively: use it as the formula says.", 1.0)
     if minutes < SURE_AFTER_MIN:

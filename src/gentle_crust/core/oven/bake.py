@@ -12,7 +12,9 @@ from typing import Any
 import numpy as np
 from numpy.typing import NDArray
 
+from gentle_crust.core import limits
 from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core.limits import Limit
 from gentle_crust.core.oven.chamber import STEAM_CODES, Oven
 from gentle_crust.core.oven.constants import numbers
 from gentle_crust.core.oven.heating import Piece
@@ -154,9 +156,9 @@ def _as_fired(asked: Bake) -> Bake:
         return replace(asked, preheat=replace(asked.preheat, minutes=0)) if asked.oven.kind == "wood" else asked
     if asked.oven.kind != "wood":
         raise CraftError("oven.fired", "Only a wood-fired oven is fired.", "Leave fired out, or give the kind wood.")
-    within("oven.fired.floor_c", "The floor", fired.floor_c, 100, HOTTEST_FIRED_C, " C")
-    within("oven.fired.dome_c", "The dome", fired.dome_c, 100, HOTTEST_FIRED_C, " C")
-    within("oven.fired.soaked_min", "The soak", fired.soaked_min, 0, 360, " min")
+    within("oven.fired.floor_c", Limit("The floor", 100, HOTTEST_FIRED_C, "C"), fired.floor_c)
+    within("oven.fired.dome_c", Limit("The dome", 100, HOTTEST_FIRED_C, "C"), fired.dome_c)
+    within("oven.fired.soaked_min", limits.FIRED_SOAK_MIN, fired.soaked_min)
     held = min(fired.dome_c, LARGEST_SETPOINT_C)
     return replace(
         asked,
@@ -170,28 +172,28 @@ def _checked(asked: Bake) -> Bake:
     checked(asked.loaf)
     vessel_heat(asked.vessel.kind)
     oven_row(asked.oven.kind)
-    within("oven.heater_w", "The heater's power", asked.oven.heater_w, 500, 12000, " W")
-    within("oven.volume_l", "The oven's volume", asked.oven.volume_l, 10, 400, " l")
-    within("oven.offset_k", "The dial's error", asked.oven.offset_k, -60, 60, " K")
-    within("preheat.minutes", "Preheating", asked.preheat.minutes, 0, 360, " min")
-    within("altitude_m", "Altitude", asked.altitude_m, 0, 5000, " m")
-    within("room_c", "The room", asked.room_c, -10, 45, " C")
+    within("oven.heater_w", limits.HEATER_W, asked.oven.heater_w)
+    within("oven.volume_l", limits.OVEN_VOLUME_L, asked.oven.volume_l)
+    within("oven.offset_k", limits.OFFSET_K, asked.oven.offset_k)
+    within("preheat.minutes", limits.PREHEAT_MIN, asked.preheat.minutes)
+    within("altitude_m", limits.ALTITUDE_M, asked.altitude_m)
+    within("room_c", limits.BAKERY_C, asked.room_c)
     for name, value, most in (
         ("base_kg", asked.vessel.base_kg, 60),
         ("lid_kg", asked.vessel.lid_kg, 30),
         ("inside_l", asked.vessel.inside_l, 60),
     ):
         if value is not None:
-            within(f"vessel.{name}", "The vessel's size", value, 0.1, most, " l" if name == "inside_l" else " kg")
+            within(f"vessel.{name}", Limit("The vessel's size", 0.1, most, "l" if name == "inside_l" else "kg"), value)
     if not 1 <= len(asked.stages) <= 12:
         raise CraftError(
             "stages", f"A bake has 1 to 12 stages, not {len(asked.stages)}.", "Give minutes and set points."
         )
     for index, stage in enumerate(asked.stages):
-        within(f"stages[{index}].minutes", "A stage's minutes", stage.minutes, 0.5, 300, " min")
+        within(f"stages[{index}].minutes", limits.STAGE_MIN, stage.minutes)
         _setpoint(f"stages[{index}].setpoint_c", stage.setpoint_c)
     _setpoint("preheat.setpoint_c", asked.preheat.setpoint_c)
-    within("stages", "The whole bake", asked.minutes, 1, _MOST_MIN, " min")
+    within("stages", Limit("The whole bake", 1, _MOST_MIN, "min"), asked.minutes)
     if asked.oven.kind == "wood" and asked.preheat.setpoint_c <= 0:
         raise CraftError(
             "preheat.setpoint_c", "A wood-fired oven bakes with what it was fired to.", "Give its heat at loading."
@@ -203,7 +205,7 @@ def _checked(asked: Bake) -> Bake:
 
 def _setpoint(path: str, value: float) -> None:
     if value != 0:
-        within(path, "The set point", value, 60, LARGEST_SETPOINT_C, " C")
+        within(path, Limit("The set point", 60, LARGEST_SETPOINT_C, "C"), value)
 
 
 @lru_cache(maxsize=256)

@@ -5,6 +5,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
+from gentle_crust.core import limits
 from gentle_crust.core.errors import CraftError, within
 from gentle_crust.core.oven.equipment import Side
 from gentle_crust.core.oven.staged import power_of
@@ -37,10 +38,10 @@ def calibrate(
         said.append(f"Empty to {{225|c}} in {minutes:.0f} min: as a heater of {watts:.0f} W.")
     if dial:
         for index, (asked, read) in enumerate(dial):
-            within(f"dial[{index}].read_c", "The thermometer", read, 60, 500, " C")
-            within(f"dial[{index}].set_c", "The dial", asked, 60, 500, " C")
+            within(f"dial[{index}].read_c", limits.DIAL_READ_C, read)
+            within(f"dial[{index}].set_c", limits.DIAL_SET_C, asked)
         offset = round(float(np.median([read - asked for asked, read in dial])), 0)
-        within("dial", "The oven's difference from its dial", offset, -60, 60, " K")
+        within("dial", limits.OFFSET_K, offset, "The oven's difference from its dial")
         way = "hotter" if offset > 0 else "cooler"
         said.append("It keeps to its dial." if offset == 0 else f"{{{abs(offset):.0f}|dc}} {way} than its dial says.")
     if browned:
@@ -51,8 +52,8 @@ def calibrate(
 def _to_225(heat_up: Sequence[tuple[float, float]]) -> float:
     rows = sorted(heat_up)
     for index, (minute, read) in enumerate(rows):
-        within(f"heat_up[{index}].min", "Minutes", minute, 0, 120, " min")
-        within(f"heat_up[{index}].c", "The thermometer", read, 0, 500, " C")
+        within(f"heat_up[{index}].min", limits.HEAT_UP_READ_MIN, minute)
+        within(f"heat_up[{index}].c", limits.HEAT_UP_READ_C, read)
     at, reads = np.array(rows).T
     if len(rows) < 2 or reads[-1] < 150 or (np.diff(reads) < -15).any():
         raise CraftError(

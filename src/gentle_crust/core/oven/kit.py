@@ -4,7 +4,8 @@ from dataclasses import dataclass
 from functools import cache
 from typing import Any, Literal
 
-from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core import limits
+from gentle_crust.core.errors import Unreadable, within
 from gentle_crust.core.tables import rows
 
 OvenKind = Literal["electric", "electric_fan", "gas", "built_in_steam", "wood"]
@@ -109,7 +110,7 @@ def row_of(table: str, field: str, what: str, kind: str, column: str = "kind") -
         if row[column] == kind:
             return row
     known = ", ".join(row[column] for row in rows(table))
-    raise CraftError(field, f"'{kind}' is not {what} I know.", f"Choose one of {known}.")
+    raise Unreadable(field, f"'{kind}' is not {what} I know.", f"Choose one of {known}.")
 
 
 @cache
@@ -131,6 +132,6 @@ def oven_row(kind: str) -> dict[str, float]:
 def steam_of(steam: Steam) -> Steam:
     """The source with its usual grams and moment filled in; CraftError if unknown or out of range."""
     row = row_of("steam", "steam.kind", "a way to steam", steam.kind)
-    grams = float(row["g"]) if steam.g is None else within("steam.g", "Water for steam", steam.g, 0, 3000, " g")
+    grams = float(row["g"]) if steam.g is None else within("steam.g", limits.STEAM_G, steam.g)
     at = float(row["at_min"]) if steam.at_min is None else steam.at_min
-    return Steam(steam.kind, grams, within("steam.at_min", "Steam's moment", at, -120, 240, " min"))
+    return Steam(steam.kind, grams, within("steam.at_min", limits.STEAM_AT_MIN, at))

@@ -7,8 +7,10 @@ from math import log
 import numpy as np
 from numpy.typing import NDArray
 
+from gentle_crust.core import limits
 from gentle_crust.core.errors import within
 from gentle_crust.core.formula.model import Formula
+from gentle_crust.core.limits import Limit
 from gentle_crust.core.oven.kit import row_of
 
 Array = NDArray[np.float64]
@@ -98,13 +100,13 @@ def shape(key: str) -> Shape:
 def checked(loaf: Loaf) -> Loaf:
     """The loaf, if it can be baked at all; else a CraftError that names the field."""
     shape(loaf.shape)
-    within("loaf.dough_g", "Dough per piece", loaf.dough_g, 30, 5000, " g")
-    within("loaf.hydration", "Hydration", loaf.hydration, 0.4, 1.3, "")
-    within("loaf.start_c", "The dough's temperature at loading", loaf.start_c, -2, 45, " C")
-    within("loaf.pieces", "Pieces", loaf.pieces, 1, 60, "")
+    within("loaf.dough_g", limits.SCALING_WEIGHT_G, loaf.dough_g, "Dough per piece")
+    within("loaf.hydration", limits.LOAF_HYDRATION, loaf.hydration)
+    within("loaf.start_c", limits.LOADED_C, loaf.start_c)
+    within("loaf.pieces", limits.PIECES_IN_OVEN, loaf.pieces)
     for name, most in (("sugar", 0.4), ("milk", 1.0), ("malt", 0.1)):
-        within(f"loaf.{name}", f"{name.capitalize()} over flour", getattr(loaf, name), 0, most, "")
-    within("loaf.cold_hours", "Hours in the fridge", loaf.cold_hours, 0, 240, " h")
+        within(f"loaf.{name}", Limit(f"{name.capitalize()} over flour", 0, most, ""), getattr(loaf, name))
+    within("loaf.cold_hours", limits.COLD_HOURS, loaf.cold_hours)
     return loaf
 
 

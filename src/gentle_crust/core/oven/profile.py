@@ -6,6 +6,7 @@ from math import ceil
 
 import numpy as np
 
+from gentle_crust.core import limits
 from gentle_crust.core.errors import within
 from gentle_crust.core.oven.equipment import Oven, Vessel, shape_row, vessel_row
 from gentle_crust.core.oven.loaf import OVER_NIGHT_H, PROOFED_C, Loaf
@@ -99,8 +100,8 @@ def profile(
     ``rye`` is rye's share of the flour, ``cold`` whether it comes from the fridge, ``steam`` the baker's means. Set
     points are cut to what the oven reaches.
     """
-    within("scaling_weight_g", "Scaling weight", piece_g, 30, 5000, " g")
-    within("oven.top_c", "The oven's top temperature", oven.top_c, 150, 500, " C")
+    within("scaling_weight_g", limits.SCALING_WEIGHT_G, piece_g)
+    within("oven.top_c", limits.OVEN_TOP_C, oven.top_c)
     vessel_row(vessel.kind)
     form = shape_row(shape)
     loaf = Loaf(

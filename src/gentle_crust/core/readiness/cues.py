@@ -4,7 +4,8 @@ from dataclasses import dataclass
 from math import exp
 from typing import Literal, get_args
 
-from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core.errors import CraftError, Unreadable, within
+from gentle_crust.core.limits import Limit
 from gentle_crust.core.tables import rows
 
 Stage = Literal["gluten", "culture", "preferment", "bulk", "final_proof", "baked"]
@@ -140,7 +141,7 @@ def figures_of(stage: Stage) -> tuple[str, ...]:
 def cues_of(stage: Stage, dough: Dough | None = None, target: float = 60.0) -> tuple[Cue, ...]:
     """Everything that can be looked at in a stage; of one ``dough``, what it can show."""
     if stage not in STAGES:
-        raise CraftError("stage", f"'{stage}' is not a stage I know.", f"Choose one of {', '.join(STAGES)}.")
+        raise Unreadable("stage", f"'{stage}' is not a stage I know.", f"Choose one of {', '.join(STAGES)}.")
     found: dict[str, list[dict[str, str]]] = {}
     for row in rows("readiness_cues"):
         told = found.setdefault(row["cue"], []) if row["stage"] == stage and _shows(row, dough) else None
@@ -175,7 +176,7 @@ def check_cues(stage: Stage, cues: dict[str, str | float]) -> None:
         if not values:
             if isinstance(value, str):
                 raise CraftError(f"cues.{cue}", f"'{value}' is not a figure.", f"Give a number in {found.unit}.")
-            within(f"cues.{cue}", f"The cue {cue}", value, found.low, found.high, f" {found.unit}")
+            within(f"cues.{cue}", Limit(f"The cue {cue}", found.low, found.high, f" {found.unit}"), value)
         elif value not in values:
             raise CraftError(f"cues.{cue}", f"{cue} cannot be '{value}'.", f"Choose one of {', '.join(values)}.")
 

@@ -6,8 +6,10 @@ Cues are taken as independent of one another, but tempered, since they repeat ea
 from dataclasses import dataclass, field
 from math import log2
 
+from gentle_crust.core import limits
 from gentle_crust.core.errors import within
 from gentle_crust.core.fermentation.targets import ShareTarget
+from gentle_crust.core.limits import Limit
 from gentle_crust.core.readiness.advice import Action, Pace, action_for, conflict_words, of_loaf
 from gentle_crust.core.readiness.cues import (
     STATES,
@@ -202,13 +204,15 @@ def _never_ready_again(after: Likelihood) -> Likelihood:
 
 
 def _check(question: Question) -> None:
-    within("dough_c", "Dough temperature", question.dough.dough_c, -2, 110 if question.stage == "baked" else 45, " C")
-    within("rye_percent", "Rye", question.dough.rye_percent, 0, 100, " %")
+    within(
+        "dough_c", Limit("Dough temperature", -2, 110 if question.stage == "baked" else 45, "C"), question.dough.dough_c
+    )
+    within("rye_percent", limits.RYE_PERCENT, question.dough.rye_percent)
     if question.share is not None:
         check_band(question.share)
     if question.target is not None:
         low, high, unit = (60, 100, " C") if question.stage == "baked" else (5, 400, " %")
-        within("target", "What is wanted", question.target, low, high, unit)
+        within("target", Limit("What is wanted", low, high, unit), question.target)
     check_cues(question.stage, question.cues)
 
 

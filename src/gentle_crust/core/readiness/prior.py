@@ -4,7 +4,8 @@ import itertools
 from dataclasses import dataclass
 from statistics import NormalDist
 
-from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core import limits
+from gentle_crust.core.errors import CraftError, Unreadable, within
 from gentle_crust.core.fermentation.targets import ShareTarget, proof_target
 from gentle_crust.core.oven.equipment import vessel_row
 from gentle_crust.core.readiness.cues import STAGES, Likelihood, Stage
@@ -57,7 +58,7 @@ def bounds(stage: Stage, target: ShareTarget) -> tuple[float, float, float, floa
 def check_band(band: ShareBand) -> None:
     """Raise CraftError for a band that is none."""
     for name in ("low", "likely", "high"):
-        within(f"forecast_share_of_greatest.{name}", "The share of greatest volume", getattr(band, name), 0, 1.2, "")
+        within(f"forecast_share_of_greatest.{name}", limits.SHARE_OF_GREATEST, getattr(band, name))
     if not band.low <= band.likely <= band.high:
         raise CraftError(
             "forecast_share_of_greatest", "Low, likely and high are not in order.", "Give them from low to high."
@@ -67,7 +68,7 @@ def check_band(band: ShareBand) -> None:
 def prior(stage: Stage, band: ShareBand | None, target: ShareTarget, past_peak: bool | None) -> Likelihood:
     """Probability of each state by the forecast alone."""
     if stage not in STAGES:
-        raise CraftError("stage", f"'{stage}' is not a stage I know.", f"Choose one of {', '.join(STAGES)}.")
+        raise Unreadable("stage", f"'{stage}' is not a stage I know.", f"Choose one of {', '.join(STAGES)}.")
     if past_peak:
         return PAST_PEAK
     if band is None or stage in ("gluten", "baked"):

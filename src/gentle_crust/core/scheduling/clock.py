@@ -6,7 +6,7 @@ from zoneinfo import ZoneInfo, ZoneInfoNotFoundError
 
 import numpy as np
 
-from gentle_crust.core.errors import CraftError
+from gentle_crust.core.errors import CraftError, Unreadable
 from gentle_crust.core.fermentation.rates import Floats
 
 NIGHT_COOLS_H = 1.5
@@ -18,7 +18,7 @@ def zone_of(name: str) -> ZoneInfo:
     try:
         return ZoneInfo(name)
     except (ZoneInfoNotFoundError, ValueError, OSError) as error:
-        raise CraftError(
+        raise Unreadable(
             "zone", f"'{name}' is not a time zone I know.", "Give a name such as Europe/Lisbon or America/Halifax."
         ) from error
 

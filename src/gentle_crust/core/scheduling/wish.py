@@ -4,10 +4,12 @@ from dataclasses import dataclass
 from datetime import datetime
 from typing import Literal
 
-from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core import limits
+from gentle_crust.core.errors import CraftError, Unreadable, within
 from gentle_crust.core.fermentation.targets import SCHOOLS, School
 from gentle_crust.core.fermentation.uncertainty import Vigour, of_dough, unknown
 from gentle_crust.core.formula.model import Formula
+from gentle_crust.core.limits import Limit
 from gentle_crust.core.oven.equipment import Oven, Vessel
 from gentle_crust.core.scheduling.clock import Nights, Room
 
@@ -102,22 +104,22 @@ class Wish:
 
 def check_wish(wish: Wish, kitchen: Kitchen) -> None:
     """Raise CraftError for a value that no kitchen has."""
-    within("pieces", "The number of pieces", wish.pieces, 1, 100, "")
-    within("scaling_weight_g", "Scaling weight", wish.scaling_weight_g, 30, 5000, " g")
-    within("dough_c", "Dough temperature", wish.dough_c, 15, 35, " C")
-    within("room_day_c", "The kitchen by day", kitchen.room.day_c, 5, 40, " C")
-    within("room_night_c", "The kitchen by night", kitchen.room.night_c, 2, 40, " C")
-    within("fridge_c", "The fridge", kitchen.room.fridge_c, 0, 12, " C")
-    within("tap_c", "Tap water", kitchen.tap_c, 1, 40, " C")
-    within("later_pieces", "Pieces kept for another day", wish.later_pieces, 0, wish.pieces - 1, "")
-    within("later_days", "Days until they are baked", wish.later_days, 1, 3, "")
+    within("pieces", limits.PIECES, wish.pieces)
+    within("scaling_weight_g", limits.SCALING_WEIGHT_G, wish.scaling_weight_g)
+    within("dough_c", limits.DOUGH_C, wish.dough_c)
+    within("room_day_c", limits.ROOM_DAY_C, kitchen.room.day_c)
+    within("room_night_c", limits.ROOM_NIGHT_C, kitchen.room.night_c)
+    within("fridge_c", limits.FRIDGE_C, kitchen.room.fridge_c)
+    within("tap_c", limits.TAP_C, kitchen.tap_c)
+    within("later_pieces", Limit("Pieces kept for another day", 0, wish.pieces - 1, ""), wish.later_pieces)
+    within("later_days", limits.LATER_DAYS, wish.later_days)
     if wish.stand_c is not None:
-        within("stand_c", "The warm or cool place", wish.stand_c, 5, 40, " C")
-    within("fridge_days", "Days in the fridge", wish.fridge_days, 0, 3, "")
+        within("stand_c", limits.STAND_C, wish.stand_c)
+    within("fridge_days", limits.FRIDGE_DAYS, wish.fridge_days)
     if wish.folds is not None:
-        within("folds", "Sets of folds", wish.folds, 0, 8, "")
+        within("folds", limits.FOLDS, wish.folds)
     if wish.school != "by_dough" and wish.school not in SCHOOLS:
-        raise CraftError(
+        raise Unreadable(
             "school", f"'{wish.school}' is no school I know.", f"Choose one of by_dough, {', '.join(SCHOOLS)}."
         )
     if kitchen.nights.length_h > 14:

@@ -3,6 +3,7 @@
 from dataclasses import dataclass
 
 from gentle_crust.core.errors import within
+from gentle_crust.core.limits import Limit
 from gentle_crust.core.water.plan import friction_of
 
 MEASURED_K = 1.0
@@ -44,4 +45,6 @@ def learnt(mixing: str, measured_k: tuple[float, ...]) -> Friction:
 def check_measured(friction_k: float) -> float:
     """Refuse a measured friction that no mixing gives: one of the temperatures must be wrong."""
     low, high = BELIEVED_K
-    return within("dough_c", "The warming by mixing that this dough tells of", round(friction_k, 1), low, high, " K")
+    return within(
+        "dough_c", Limit("The warming by mixing that this dough tells of", low, high, "K"), round(friction_k, 1)
+    )

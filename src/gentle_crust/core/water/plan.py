@@ -2,10 +2,12 @@
 
 from dataclasses import dataclass, replace
 
-from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core import limits
+from gentle_crust.core.errors import CraftError, Unreadable, within
 from gentle_crust.core.fermentation.dough import Dough, makeup
 from gentle_crust.core.formula.model import Formula
 from gentle_crust.core.formula.scaling import Weighed
+from gentle_crust.core.limits import Limit
 from gentle_crust.core.water.balance import (
     BOWL_J_PER_G_K,
     FLOUR,
@@ -76,18 +78,18 @@ class Bowl:
     def part(self) -> Part:
         """As the balance counts it. Raises CraftError for an unknown material or an impossible bowl."""
         if self.material not in BOWL_J_PER_G_K:
-            raise CraftError(
+            raise Unreadable(
                 "bowl.material", f"'{self.material}' is no bowl I know.", f"Choose one of {', '.join(BOWL_J_PER_G_K)}."
             )
-        within("bowl.g", "The bowl", self.g, 0, 50_000, " g")
-        within("bowl.c", "The bowl's temperature", self.c, -20, 90, " C")
+        within("bowl.g", limits.BOWL_G, self.g)
+        within("bowl.c", limits.BOWL_C, self.c)
         return Part(self.g, BOWL_J_PER_G_K[self.material], self.c)
 
 
 def friction_of(mixing: str) -> float:
     """What a way of mixing usually adds to the dough's temperature, K. CraftError for an unknown one."""
     if mixing not in FRICTION_K:
-        raise CraftError(
+        raise Unreadable(
             "mixing", f"'{mixing}' is not a way of mixing I know.", f"Choose one of {', '.join(FRICTION_K)}."
         )
     return FRICTION_K[mixing]
@@ -95,7 +97,9 @@ def friction_of(mixing: str) -> float:
 
 def _check_temperatures(**temperatures: float) -> None:
     for name, value in temperatures.items():
-        within(name, name.removesuffix("_c").replace("_", " ").capitalize() + " temperature", value, -5, 45, " C")
+        within(
+            name, limits.INGREDIENT_C, value, name.removesuffix("_c").replace("_", " ").capitalize() + " temperature"
+        )
 
 
 def mix_of_dough(dough: Dough, flour_c: float, room_c: float, levain_c: float, friction_k: float) -> Mix:
@@ -156,12 +160,12 @@ def plan_water(mix: Mix, target_dough_c: float, taps: Taps) -> WaterAnswer:
 
     Raises CraftError if the dough would need water above 50 C; the remedy names the warmest that can be had.
     """
-    within("target_dough_c", "Dough temperature", target_dough_c, 0, 45, " C")
-    within("tap_c", "Tap water", taps.cold_c, 0, 45, " C")
-    within("altitude_m", "Altitude", taps.altitude_m, 0, 5000, " m")
+    within("target_dough_c", limits.MEASURED_DOUGH_C, target_dough_c, "Dough temperature")
+    within("tap_c", limits.POURED_TAP_C, taps.cold_c)
+    within("altitude_m", limits.ALTITUDE_M, taps.altitude_m)
     if taps.hot_c is not None:
-        within("hot_tap_c", "The hot tap", taps.hot_c, taps.cold_c, 75, " C")
-    within("ice_c", "Ice", taps.ice_c, -30, 0, " C")
+        within("hot_tap_c", Limit("The hot tap", taps.cold_c, 75, "C"), taps.hot_c)
+    within("ice_c", limits.ICE_C, taps.ice_c)
     wanted = water_for(target_dough_c, mix)
     if wanted > REFUSED_C:
         warmest = dough_from(40.0, mix)
@@ -202,8 +206,8 @@ def poured(mix: Mix, waters: tuple[Pour, ...]) -> tuple[Mix, float]:
     """
     for index, water in enumerate(waters):
         low, high = (-30, 0) if water.ice else (0, 100)
-        within(f"waters.{index}.c", "Ice" if water.ice else "Water", water.c, low, high, " C")
-        within(f"waters.{index}.g", "Water", water.g, 0, 1_000_000, " g")
+        within(f"waters.{index}.c", Limit("Ice" if water.ice else "Water", low, high, "C"), water.c)
+        within(f"waters.{index}.g", limits.INGREDIENT_G, water.g, "Water")
     total = sum(water.g for water in waters)
     if total <= 0:
         raise CraftError("waters", "No water was poured.", "Give the grams and temperature of each water.")

@@ -1,12 +1,10 @@
-"""Alembic's entry: runs on the engine that the program hands over."""
+"""Alembic's entry: runs on the connection that the program hands over, inside its transaction."""
 
 from alembic import context
 
 from gentle_crust.store.models import Base
 
-engine = context.config.attributes["engine"]
-with engine.connect() as connection:
-    context.configure(connection=connection, target_metadata=Base.metadata, render_as_batch=True)
-    with context.begin_transaction():
-        context.run_migrations()
-    connection.commit()
+context.configure(
+    connection=context.config.attributes["connection"], target_metadata=Base.metadata, render_as_batch=True
+)
+context.run_migrations()

@@ -3,7 +3,7 @@
 import sqlalchemy as sa
 from alembic import op
 
-from gentle_crust.store.models import Instant
+from gentle_crust.store.columns import Instant
 
 revision = "0001"
 down_revision = None

@@ -6,7 +6,7 @@ from typing import Any
 import sqlalchemy as sa
 from alembic import op
 
-from gentle_crust.store.models import Instant
+from gentle_crust.store.columns import Instant
 
 revision = "0003"
 down_revision = "0002"

@@ -3,7 +3,7 @@
 import sqlalchemy as sa
 from alembic import op
 
-from gentle_crust.store.models import Instant
+from gentle_crust.store.columns import Instant
 
 revision = "0004"
 down_revision = "0003"
@@ -28,6 +28,11 @@ def upgrade() -> None:
         sa.Column("data", sa.LargeBinary, nullable=False),
         sa.Column("taken_at", Instant, nullable=False),
     )
+    there = {column["name"] for column in sa.inspect(op.get_bind()).get_columns("event")}
+    if "subject" not in there:  # the first events of all knew no subject
+        with op.batch_alter_table("event") as table:
+            table.add_column(sa.Column("subject", sa.String(60), nullable=False, server_default=""))
+            table.create_index("ix_event_subject", ["subject"])
     op.create_index("ix_event_subject_at", "event", ["subject", "at"])
 
 

@@ -4,7 +4,7 @@ import re
 from datetime import UTC, datetime
 from typing import Any
 
-from gentle_crust.core.errors import CraftError
+from gentle_crust.core.errors import CraftError, Unreadable
 
 EARLIEST, LATEST = datetime(2000, 1, 1, tzinfo=UTC), datetime(2100, 1, 1, tzinfo=UTC)
 _BROKEN = re.compile(r"[\ud800-\udfff]")
@@ -25,7 +25,7 @@ def clean(value: Any) -> Any:
 def sane(at: datetime, field: str) -> datetime:
     """``at`` if it has its offset and lies in this century. Raises CraftError, naming ``field``, if not."""
     if at.tzinfo is None:
-        raise CraftError(field, "That time does not say in which zone it is.", "End it with Z or its offset, +01:00.")
+        raise Unreadable(field, "That time does not say in which zone it is.", "End it with Z or its offset, +01:00.")
     if not EARLIEST.replace(tzinfo=None) <= at.replace(tzinfo=None) <= LATEST.replace(tzinfo=None):
         raise CraftError(field, f"The year {at.year} is none that this kitchen can have.", "Correct the date.")
     return at

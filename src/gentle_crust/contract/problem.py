@@ -22,6 +22,8 @@ class ProblemDocument(BaseModel):
     title: str
     status: int
     detail: str
+    instance: str = ""
+    """The request's number, under which the log tells of it."""
     errors: list[ProblemField] = []
 
 

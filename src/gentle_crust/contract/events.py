@@ -1,20 +1,40 @@
-"""What each event of a bake holds, as it is kept: declared once, and read again with the same care as it was taken."""
+"""What each event holds, as it is kept: declared once by its kind, and read with the same care as it was taken."""
 
 import re
-from typing import Annotated, Any, Literal
+from dataclasses import fields
+from datetime import datetime
+from typing import Annotated, Any, Literal, get_args
 
-from pydantic import AllowInfNan, AwareDatetime, BaseModel, ConfigDict, Field, StringConstraints, model_validator
+from pydantic import (
+    AllowInfNan,
+    AwareDatetime,
+    BaseModel,
+    ConfigDict,
+    Field,
+    StringConstraints,
+    TypeAdapter,
+    ValidationError,
+    model_validator,
+)
 
+from gentle_crust.contract.tidy import clean, sane
+from gentle_crust.core.culture.events import Event as CultureEvent
+from gentle_crust.core.culture.events import EventKind
+from gentle_crust.core.errors import CraftError, Unreadable
 from gentle_crust.core.fermentation.readings import ReadingKind
-from gentle_crust.core.scheduling.happened import EXTRA_FOLD
-from gentle_crust.core.scheduling.remedies import ChangeCode
-from gentle_crust.tidy import clean
+from gentle_crust.core.scheduling.happened import EXTRA_FOLD, Happened
+from gentle_crust.core.scheduling.remedies import Change as CourseChange
+from gentle_crust.core.scheduling.remedies import ChangeCode, changed
 
 STARTED, STEP, NOT_YET, SNOOZED = "bake_started", "bake_step", "bake_not_yet", "bake_snoozed"
 NOTE, PHOTO, CHANGED, JUDGED = "bake_note", "bake_photo", "bake_changed", "bake_judged"
 OUTCOME, FINISHED, STOPPED, PROBE = "bake_outcome", "bake_finished", "bake_stopped", "bake_probe"
 WITHDRAWN, CORRECTED = "bake_withdrawn", "bake_corrected"
 READ, READ_WITHDRAWN = "reading", "reading_withdrawn"
+ABSENT, PRESENT = "absence", "absence_withdrawn"
+MIXED, TEST_BEGUN, TEST_READ = "mixed", "yeast_test_begun", "yeast_test_read"
+CULTURE_WITHDRAWN, CULTURE_REINSTATED = "culture_withdrawn", "culture_reinstated"
+CULTURE_KINDS = get_args(EventKind)
 CORE, OVEN = "core_c", "oven_c"
 
 Number = Annotated[float, AllowInfNan(False)]
@@ -144,9 +164,67 @@ class Corrected(Kept):
     at: AwareDatetime
 
 
+class Mixed(Kept):
+    """A dough that was mixed and measured: what its mixing added, K."""
+
+    mixing: Annotated[str, StringConstraints(min_length=1, max_length=40)]
+    friction_k: Number
+
+
+class TestRead(Kept):
+    """What a test of dry yeast showed after some minutes."""
+
+    foam: str
+    minutes: Number
+
+
+class Absence(Kept):
+    """When somebody who leaves at the event's time is back."""
+
+    end: AwareDatetime
+
+
+class Mark(Kept):
+    """Another event that this one takes back, or brings in again."""
+
+    event: Key
+
+
 BODIES: dict[str, type[Kept]] = {
     STARTED: Kept, STEP: Step, NOT_YET: Held, SNOOZED: Held, NOTE: Note, PHOTO: Photo, CHANGED: Change,
     JUDGED: Judged, OUTCOME: Outcome, FINISHED: Kept, STOPPED: Kept, PROBE: Probe, READ: TakenReading,
     READ_WITHDRAWN: ReadWithdrawn, WITHDRAWN: Withdrawn, CORRECTED: Corrected,
+    ABSENT: Absence, PRESENT: Mark, MIXED: Mixed, TEST_BEGUN: Kept, TEST_READ: TestRead,
+    CULTURE_WITHDRAWN: Mark, CULTURE_REINSTATED: Mark,
 }  # fmt: skip
-"""By the kind of event."""
+"""By the kind of event; those of a culture's life are the core's own."""
+_CULTURE_EVENT = TypeAdapter(CultureEvent)
+_OF_A_CULTURE = {field.name for field in fields(CultureEvent)} - {"id", "at_h", "kind"}
+_CHANGE = TypeAdapter(CourseChange)
+
+
+def read(kind: str, at: datetime, body: Any) -> dict[str, Any]:
+    """The body of an event, its texts made fit to show. Raises Unreadable for one that its kind does not hold."""
+    cleaned = clean(body) if isinstance(body, dict) else {}
+    try:
+        sane(at, "at")
+        if kind in CULTURE_KINDS:
+            _CULTURE_EVENT.validate_python({"id": "", "at_h": 0.0, "kind": kind, **cleaned})
+            if not set(cleaned) <= _OF_A_CULTURE:
+                raise TypeError("a field that no event has")
+        else:
+            BODIES[kind].model_validate(cleaned)
+            _check_times(kind, cleaned)
+    except (ValidationError, CraftError, KeyError, ValueError, TypeError, OverflowError, RecursionError) as error:
+        raise Unreadable("body", f"What was kept as '{kind}' cannot be read.") from error
+    return dict(cleaned)
+
+
+def _check_times(kind: str, body: dict[str, Any]) -> None:
+    """Raise CraftError for a time in a body that no kitchen has."""
+    inside = body.get("change", {}) if kind == CHANGED else body
+    for name in ("at", "until", "load_at", "end"):
+        if inside.get(name):
+            sane(datetime.fromisoformat(str(inside[name])), name)
+    if kind == CHANGED:
+        changed(Happened(), _CHANGE.validate_python(body["change"]))

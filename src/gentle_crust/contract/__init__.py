@@ -1,0 +1,1 @@
+"""What crosses an edge, declared once: requests, answers, events, and documents as they are stored."""

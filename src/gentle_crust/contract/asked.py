@@ -1,0 +1,48 @@
+"""What a plan is asked for, as it is kept."""
+
+from dataclasses import dataclass
+from typing import Literal
+
+from gentle_crust.core.fermentation.targets import School
+
+
+@dataclass(frozen=True)
+class Asked:
+    """What a baker asks for. Whatever is left out comes from the formula and the kitchen.
+
+    ``ready`` is the kitchen's wall-clock time, 2026-11-29T07:30; temperatures C; sleep HH:MM.
+    """
+
+    formula_id: str
+    version: int | None = None
+    """The formula's version that the plan is made with; without one, the newest."""
+    pieces: int | None = None
+    scaling_weight_g: float | None = None
+    ready: str | None = None
+    ready_means: Literal["out", "cut"] = "out"
+    proof: Literal["room", "cold"] | None = None
+    vessel_id: str | None = None
+    dough_c: float | None = None
+    culture: Literal["lively", "hungry"] = "lively"
+    fridge_days: int = 0
+    school: School = "by_dough"
+    folds: int | None = None
+    later_pieces: int = 0
+    later_days: int = 1
+    levain_percent: float | None = None
+    """Prefermented flour of the levain, if other than the formula's; flour and water stay as they are overall."""
+    yeast_supplement_percent: float = 0.0
+    """Instant yeast beside the levain, percent of all flour."""
+    yeast_percent: float | None = None
+    """Yeast in the dough, percent of all flour, if other than the formula's."""
+    stand_c: float | None = None
+    """A warm or cool place in which levain, bulk and proof stand instead of the kitchen, C."""
+    culture_id: str | None = None
+    """The culture that the levain is built from; empty: none of the baker's own, as ``culture`` says."""
+    room_day_c: float | None = None
+    room_night_c: float | None = None
+    fridge_c: float | None = None
+    tap_c: float | None = None
+    sleep_from: str | None = None
+    sleep_to: str | None = None
+    zone: str | None = None

@@ -1,0 +1,101 @@
+"""Documents as they are stored: each kind has a version, and whatever an older program wrote is raised to it.
+
+A document is written from the core's own types and read back into them. Its shape is kept, version by version, beside
+the tests: a shape that changes without a new version and its upcaster is found there.
+"""
+
+from collections.abc import Callable
+from copy import deepcopy
+from dataclasses import dataclass
+from typing import Any, Generic, TypeVar
+
+from pydantic import TypeAdapter, ValidationError
+
+from gentle_crust.contract.asked import Asked
+from gentle_crust.contract.kitchen import Pantry, Settings
+from gentle_crust.contract.problem import of_validation
+from gentle_crust.contract.tidy import clean
+from gentle_crust.core.culture.culture import Culture
+from gentle_crust.core.errors import Unreadable
+from gentle_crust.core.formula.model import Formula
+from gentle_crust.core.scheduling.result import Plan
+
+T = TypeVar("T")
+Body = dict[str, Any]
+Upcaster = Callable[[Body], None]
+VERSION = "document_version"
+"""Where a stored document says of which version it is; those of the first programs do not say."""
+
+
+@dataclass(frozen=True)
+class Document(Generic[T]):
+    """One kind of stored document: its name, its type, and what raises it, version by version, to the newest.
+
+    An upcaster changes a body in place and leaves what is newer alone: the oldest documents do not say what they are.
+    """
+
+    name: str
+    adapter: TypeAdapter[T]
+    upcasters: tuple[Upcaster, ...] = ()
+
+    @property
+    def version(self) -> int:
+        """The newest version."""
+        return 1 + len(self.upcasters)
+
+    def write(self, value: T) -> Body:
+        """As it is stored."""
+        body: Body = self.adapter.dump_python(value, mode="json")
+        return {**body, VERSION: self.version}
+
+    def read(self, body: Body) -> T:
+        """Back from the store. Raises Unreadable for what is no such document."""
+        try:
+            return self.adapter.validate_python(self.raised(body))
+        except ValidationError as error:
+            first = of_validation(error)[0]
+            raise Unreadable(first.field, f"The {self.name} cannot be read: {first.sentence}") from error
+        except (TypeError, KeyError, AttributeError, ValueError, RecursionError) as error:
+            if isinstance(error, Unreadable):
+                raise
+            raise Unreadable(self.name, f"The {self.name} cannot be read.") from error
+
+    def raised(self, body: Body) -> Body:
+        """The document in its newest version."""
+        if not body:
+            raise Unreadable(self.name, f"The {self.name} cannot be read: it is not JSON.")
+        found = deepcopy(clean(body))
+        written = found.pop(VERSION, 1)
+        if not isinstance(written, int) or written > self.version:
+            raise Unreadable(self.name, f"The {self.name} was written by a newer program.", "Update the program.")
+        for upcast in self.upcasters[max(written - 1, 0) :]:
+            upcast(found)
+        return dict(found)
+
+
+def _formula_2(body: Body) -> None:
+    """One preferment becomes a list of them, instant yeast a yeast of some kind."""
+    if "preferment" in body:
+        one = body.pop("preferment")
+        body["preferments"] = [] if one is None else [one]
+    if "instant_yeast_percent" in body:
+        body["yeast_percent"] = body.pop("instant_yeast_percent")
+
+
+def _plan_2(body: Body) -> None:
+    """The first plans did not say how warm tap and kettle are, nor draw the loaf's core."""
+    body.setdefault("tap_c", 14.0)
+    body.setdefault("kettle_c", 100.0)
+    ribbon = body["ribbon"]
+    ribbon.setdefault("core", [])
+    rises = [point["rise"] for part in ribbon["parts"] for point in part["points"]]
+    ribbon.setdefault("greatest_rise", max(rises, default=0.0))
+
+
+KITCHEN = Document("kitchen", TypeAdapter(Settings))
+PANTRY = Document("pantry", TypeAdapter(Pantry))
+FORMULA = Document("formula", TypeAdapter(Formula), (_formula_2,))
+ASKED = Document("question of the plan", TypeAdapter(Asked))
+PLAN = Document("plan", TypeAdapter(Plan), (_plan_2,))
+CULTURE = Document("culture", TypeAdapter(Culture))
+DOCUMENTS: tuple[Document[Any], ...] = (KITCHEN, PANTRY, FORMULA, ASKED, PLAN, CULTURE)
