@@ -10,7 +10,7 @@ from gentle_crust.kitchen.formulas import FormulaBook
 from gentle_crust.kitchen.plans import PlanBook
 from gentle_crust.kitchen.settings import KitchenSettings
 from gentle_crust.kitchen.work import Work
-from gentle_crust.store.database import open_store
+from gentle_crust.store.database import CannotOpen, open_store
 from tests.conftest import SATURDAY
 
 FORMULAS = (
@@ -92,7 +92,7 @@ def test_demo_resets_only_its_own_folder(tmp_path):
     mine.mkdir()
     (mine / "bread.txt").write_text("keep me")
     for touch in (demo.reset, demo.mark):
-        with pytest.raises(SystemExit):
+        with pytest.raises(CannotOpen):
             touch(mine)
     assert (mine / "bread.txt").exists()
     demo.mark(tmp_path / "demo")

@@ -7,12 +7,13 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from gentle_crust.config import config
 from gentle_crust.contract.events import is_step_key
 from gentle_crust.contract.tidy import clean, sane
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.scheduling.happened import keys
 from gentle_crust.kitchen import story as tale
-from gentle_crust.kitchen.now import Clock, now_from_environment, rate_of, system_now
+from gentle_crust.kitchen.now import Clock, clock_of, rate_of, system_now
 from gentle_crust.kitchen.story import story_of
 
 START = datetime(2026, 11, 28, 14, 0, tzinfo=UTC)
@@ -121,19 +122,18 @@ def test_keys_name_each_of_a_kind():
 
 
 def test_the_clock_may_run_fast_or_stand_and_nonsense_is_refused(monkeypatch):
-    monkeypatch.setenv("GENTLE_CRUST_NOW", START.isoformat())
-    monkeypatch.delenv("GENTLE_CRUST_RATE", raising=False)
-    still = now_from_environment()
+    still = clock_of(START.isoformat())
     assert still() == START and rate_of(still) == 0
-    monkeypatch.setenv("GENTLE_CRUST_RATE", "600")
-    fast = now_from_environment()
+    fast = clock_of(START.isoformat(), 600)
     assert isinstance(fast, Clock) and rate_of(fast) == 600 and fast() >= START
+    for bad in ("half past six", "2026-11-28T06:30"):
+        with pytest.raises(SystemExit):
+            clock_of(bad)
     for bad in ("quick", "-1", "99999"):
         monkeypatch.setenv("GENTLE_CRUST_RATE", bad)
-        with pytest.raises(SystemExit):
-            now_from_environment()
-    monkeypatch.delenv("GENTLE_CRUST_NOW")
-    assert rate_of(now_from_environment()) == 1.0 and rate_of(system_now) == 1.0
+        with pytest.raises(SystemExit, match="GENTLE_CRUST_RATE"):
+            config()
+    assert rate_of(clock_of(None)) == 1.0 and rate_of(system_now) == 1.0
 
 
 UNREADABLE = [

@@ -14,6 +14,7 @@ from gentle_crust.api import common, guard, refusals
 from gentle_crust.api.bench_room import bench
 from gentle_crust.api.culture_room import cultures
 from gentle_crust.api.formula_room import formulas
+from gentle_crust.api.keeping_room import keeping
 from gentle_crust.api.kitchen_room import kitchen
 from gentle_crust.api.oven_room import oven
 from gentle_crust.api.plan_room import plans
@@ -24,6 +25,8 @@ from gentle_crust.kitchen.photos import PhotoShelf
 from gentle_crust.store.database import folder_of
 
 LARGEST_REQUEST = 1_000_000
+LARGEST_FILE = 64_000_000
+"""What this program itself writes of a culture, it takes again."""
 PAGES = Path(str(files("gentle_crust") / "web"))
 
 
@@ -36,7 +39,6 @@ def create_app(
         info=Info(title="Gentle Crust", version=__version__),
         validation_error_callback=refusals.on_validation,
         validation_error_model=problem.ProblemDocument,
-        responses=refusals.DESCRIBED,
         doc_ui=False,
         static_folder=None,
     )
@@ -46,7 +48,7 @@ def create_app(
     app.extensions["gentle_crust_photos"] = PhotoShelf(folder_of(sessions))
     _one_work_a_request(app)
     guard.protect(app, listening, passcode)
-    for blueprint in (kitchen, formulas, plans, water, cultures, bench, oven):
+    for blueprint in (kitchen, formulas, plans, water, cultures, bench, oven, keeping):
         app.register_api(blueprint)
     refusals.answer_errors(app)
     _serve_pages(app)
@@ -58,7 +60,9 @@ def _one_work_a_request(app: OpenAPI) -> None:
     def begin() -> None:
         g.request_id = uuid.uuid4().hex[:12]
         g.reading = ExitStack()
-        if request.path.startswith("/api/"):
+        if request.path.startswith("/api/cultures/") and request.path.endswith("/file"):
+            request.max_content_length = LARGEST_FILE
+        if request.path.startswith("/api/") and not request.path.startswith("/api/backup"):
             g.reading.enter_context(common.work().read())
 
     @app.after_request

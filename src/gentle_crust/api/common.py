@@ -1,15 +1,29 @@
 """What every room's blueprint needs."""
 
-from flask import Response, current_app, g
+from flask import Response, current_app, g, request
 from pydantic import BaseModel
 
+from gentle_crust.core.errors import Unreadable
 from gentle_crust.kitchen.now import Now
 from gentle_crust.kitchen.work import Work
 
 
-def answer(model: BaseModel) -> Response:
-    """A model as a JSON response."""
-    return Response(model.model_dump_json(), content_type="application/json")
+def answer(model: BaseModel, etag: str | None = None) -> Response:
+    """A model as a JSON response; ``etag`` names the state that it tells."""
+    found = Response(model.model_dump_json(), content_type="application/json")
+    if etag is not None:
+        found.set_etag(etag)
+    return found
+
+
+def if_match() -> int | None:
+    """The state that a change was made from, as the request names it; None if it names none."""
+    named = request.headers.get("If-Match", "").removeprefix("W/").strip('" ')
+    if not named or named == "*":
+        return None
+    if not named.isdecimal() or len(named) > 9:
+        raise Unreadable("If-Match", "If-Match does not name a state.", "Send the ETag that came with it.")
+    return int(named)
 
 
 def now() -> Now:

@@ -340,6 +340,13 @@ def drop_photo(path: KeyPath) -> Response:
     return _opened(path.key)
 
 
+@cultures.post("/cultures/<key>/photo/undo", responses={200: CultureAnswer})
+def undo_photo(path: KeyPath) -> Response:
+    """Bring back the picture that was replaced or taken away."""
+    _book().undo_photo(path.key)
+    return _opened(path.key)
+
+
 @cultures.get("/cultures/<key>/history.<form>")
 def history_file(path: FilePath) -> Response:
     """The culture's whole history as a file."""

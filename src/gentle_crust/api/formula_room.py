@@ -7,7 +7,7 @@ from flask import Response, request
 from flask_openapi import APIBlueprint, Tag
 
 from gentle_crust.api import schemas
-from gentle_crust.api.common import answer, work
+from gentle_crust.api.common import answer, if_match, work
 from gentle_crust.contract.kitchen import Pantry, Settings
 from gentle_crust.core import limits
 from gentle_crust.core.culture.swap import swap
@@ -71,7 +71,8 @@ def _formula_answer(
 
 
 def _kept_answer(kept: KeptFormula, setting: tuple[Settings, Pantry] | None = None) -> schemas.FormulaAnswer:
-    return _formula_answer(kept.id, kept.formula, kept.put_away, setting)
+    found = _formula_answer(kept.id, kept.formula, kept.put_away, setting)
+    return found.model_copy(update={"version": kept.version})
 
 
 @formulas.get("/formulas", responses={200: schemas.FormulasAnswer})
@@ -111,8 +112,11 @@ def work_on_formula(body: schemas.WorkBody) -> Response:
 
 @formulas.put("/formulas/<key>", responses={200: schemas.FormulaAnswer})
 def save_formula(path: schemas.KeyPath, body: FormulaBody) -> Response:
-    """Save a formula under the client's own key; every saved change is kept as a version."""
-    return answer(_kept_answer(FormulaBook(work()).save(path.key, body.formula())))
+    """Save a formula under the client's own key; every saved change is kept as a version.
+
+    With If-Match, only over the version that it names.
+    """
+    return answer(_kept_answer(FormulaBook(work()).save(path.key, body.formula(), base=if_match())))
 
 
 @formulas.get("/formulas/<key>/versions", responses={200: schemas.VersionsAnswer})

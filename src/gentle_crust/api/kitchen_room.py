@@ -4,7 +4,7 @@ from flask import Response, current_app
 from flask_openapi import APIBlueprint, Tag
 
 from gentle_crust.api import schemas
-from gentle_crust.api.common import answer, clock, work
+from gentle_crust.api.common import answer, clock, if_match, work
 from gentle_crust.contract.documents import PANTRY
 from gentle_crust.core.formula.scaling import sum_by_name, weigh
 from gentle_crust.core.tables import rows
@@ -25,15 +25,31 @@ def get_kitchen() -> Response:
 
 @kitchen.put("/kitchen", responses={200: schemas.KitchenAnswer})
 def put_kitchen(body: schemas.KitchenBody) -> Response:
-    """Save the kitchen's habits."""
+    """Save the kitchen's habits; with If-Match, only over the state that it names."""
     book = KitchenSettings(work())
-    book.save(body.settings())
+    book.save(body.settings(), if_match())
+    return _kitchen_answer(book)
+
+
+@kitchen.post("/kitchen/undo", responses={200: schemas.KitchenAnswer})
+def undo_kitchen() -> Response:
+    """Bring back the kitchen as it was before it was saved last."""
+    book = KitchenSettings(work())
+    book.undo()
     return _kitchen_answer(book)
 
 
 def _kitchen_answer(book: KitchenSettings) -> Response:
     kinds = {row["kind"]: row["name"] for row in rows("vessels")}
-    return answer(schemas.KitchenAnswer(settings=book.get(), now=book.now(), rate=rate_of(clock()), vessel_kinds=kinds))
+    found = schemas.KitchenAnswer(
+        settings=book.get(),
+        now=book.now(),
+        rate=rate_of(clock()),
+        vessel_kinds=kinds,
+        etag=book.etag(),
+        can_undo=book.can_undo(),
+    )
+    return answer(found, etag=found.etag)
 
 
 @kitchen.get("/phone", responses={200: schemas.PhoneAnswer})
@@ -51,8 +67,15 @@ def get_pantry() -> Response:
 
 @kitchen.put("/pantry", responses={200: schemas.PantryAnswer})
 def put_pantry(body: schemas.PantryBody) -> Response:
-    """Save flours and prices."""
-    PantryBook(work()).save(PANTRY.adapter.validate_python(body.model_dump()))
+    """Save flours and prices; with If-Match, only over the state that it names."""
+    PantryBook(work()).save(PANTRY.adapter.validate_python(body.model_dump()), if_match())
+    return _pantry_answer()
+
+
+@kitchen.post("/pantry/undo", responses={200: schemas.PantryAnswer})
+def undo_pantry() -> Response:
+    """Bring back the pantry as it was before it was saved last."""
+    PantryBook(work()).undo()
     return _pantry_answer()
 
 
@@ -71,4 +94,8 @@ def _pantry_answer() -> Response:
     ]
     bought = sum_by_name(line for each in weighed for stage in each.stages for line in stage.lines)
     names = [name for name in bought if name != "Water"]
-    return answer(schemas.PantryAnswer(pantry=PantryBook(work()).get(), usual=usual, bought=names))
+    book = PantryBook(work())
+    found = schemas.PantryAnswer(
+        pantry=book.get(), usual=usual, bought=names, etag=book.etag(), can_undo=book.can_undo()
+    )
+    return answer(found, etag=found.etag)

@@ -4,8 +4,11 @@ import json
 from datetime import UTC, datetime
 from pathlib import Path
 from tempfile import TemporaryDirectory
+from typing import Any
 
 from gentle_crust.api.app import create_app
+from gentle_crust.api.refusals import DESCRIBED, TYPE
+from gentle_crust.contract.problem import ChangedDocument, ProblemDocument
 from gentle_crust.store.database import open_store
 
 
@@ -13,7 +16,29 @@ def description() -> str:
     """The OpenAPI document as text, keys sorted."""
     with TemporaryDirectory() as folder:
         app = create_app(open_store(Path(folder)), lambda: datetime(2026, 1, 1, tzinfo=UTC))
-        return json.dumps(app.api_doc, indent=1, sort_keys=True) + "\n"
+        return json.dumps(_with_refusals(app.api_doc), indent=1, sort_keys=True) + "\n"
+
+
+def _with_refusals(document: dict[str, Any]) -> dict[str, Any]:
+    """Every operation with what it may refuse, and as what."""
+    schemas = document["components"]["schemas"]
+    for model in (ProblemDocument, ChangedDocument):
+        schema = model.model_json_schema(ref_template="#/components/schemas/{model}")
+        schemas |= schema.pop("$defs", {})
+        schemas[model.__name__] = schema
+    for path, operations in document["paths"].items():
+        for method, operation in operations.items():
+            refused = {"422", "500", "503"}
+            refused |= {"404"} if "{" in path else set()
+            refused |= {"409", "413", "507"} if method in ("put", "post", "delete") else set()
+            operation["responses"] |= {status: DESCRIBED[status] for status in sorted(refused)}
+            if "409" in refused:
+                kinds = [{"$ref": f"#/components/schemas/{name}"} for name in ("ChangedDocument", "ProblemDocument")]
+                said = operation["responses"]["409"]["description"]
+                operation["responses"]["409"] = {
+                    "description": said, "content": {TYPE: {"schema": {"anyOf": kinds}}}
+                }  # fmt: skip
+    return document
 
 
 if __name__ == "__main__":

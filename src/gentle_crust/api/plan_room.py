@@ -7,7 +7,7 @@ from flask import Response
 from flask_openapi import APIBlueprint, Tag
 
 from gentle_crust.api import schemas
-from gentle_crust.api.common import answer, now, work
+from gentle_crust.api.common import answer, if_match, now, work
 from gentle_crust.core.scheduling.ways import Way, ways
 from gentle_crust.core.scheduling.what_if import what_if
 from gentle_crust.core.scheduling.why import why
@@ -49,6 +49,8 @@ def _saved(found: Followed) -> Response:
             started=found.started,
             baked=found.baked,
             shared=Ahead(work()).shared_with(saved.id),
+            etag=_book().etag(saved.id),
+            can_undo=found.started is None and _book().can_undo(saved.id),
             **_plan(saved.answer),
         )
     )
@@ -131,8 +133,18 @@ def open_plan(path: schemas.KeyPath) -> Response:
 
 @plans.put("/plans/<key>", responses={200: schemas.SavedPlanAnswer})
 def save_plan(path: schemas.KeyPath, body: schemas.AskedBody) -> Response:
-    """Reckon and save a plan under the client's own key; the same key again replaces it."""
-    _book().save(path.key, body.asked())
+    """Reckon and save a plan under the client's own key; the same key again replaces it.
+
+    With If-Match, only the state that it names.
+    """
+    _book().save(path.key, body.asked(), if_match())
+    return _saved(_follow().open(path.key))
+
+
+@plans.post("/plans/<key>/undo", responses={200: schemas.SavedPlanAnswer})
+def undo_plan(path: schemas.KeyPath) -> Response:
+    """Bring back a plan as it was before it was saved over."""
+    _book().undo(path.key)
     return _saved(_follow().open(path.key))
 
 

@@ -9,7 +9,8 @@ from pydantic import ValidationError
 from sqlalchemy.exc import DatabaseError, OperationalError
 from werkzeug.exceptions import HTTPException
 
-from gentle_crust.contract.problem import ProblemField, document, of_craft, of_validation
+from gentle_crust.contract.conflict import ChangedMeanwhile
+from gentle_crust.contract.problem import ChangedDocument, ProblemField, document, of_craft, of_validation
 from gentle_crust.core.errors import Conflict, CraftError, NotFound
 from gentle_crust.store.database import CannotOpen
 
@@ -60,6 +61,18 @@ def status_of(error: CraftError) -> int:
 
 def answer_errors(app: Flask) -> None:
     """Give every error its answer."""
+
+    @app.errorhandler(ChangedMeanwhile)
+    def changed(error: ChangedMeanwhile) -> Response:
+        found = ChangedDocument(
+            title=RESPONSES[409][0],
+            status=409,
+            detail=f"{error.sentence} {error.remedy}",
+            errors=of_craft(error),
+            etag=error.etag,
+            fields=list(error.fields),
+        )
+        return Response(found.model_dump_json(), status=409, content_type=TYPE)
 
     @app.errorhandler(CraftError)
     def craft(error: CraftError) -> Response:

@@ -185,6 +185,9 @@ class KitchenAnswer(BaseModel):
     rate: float
     """How fast the program's clock runs: 1, or 0 if it stands still."""
     vessel_kinds: dict[str, str]
+    etag: str
+    """Names the state that this is: sent back as If-Match, it keeps others' changes from being overwritten."""
+    can_undo: bool
 
 
 class FormulaAnswer(BaseModel):
@@ -207,6 +210,8 @@ class FormulaAnswer(BaseModel):
     cost: Cost | None
     currency: str
     scale_g: float
+    version: int = 0
+    """Its newest version's number: sent back as If-Match. 0 of one that is not kept."""
 
 
 class LockBody(Strict):
@@ -302,6 +307,8 @@ class PantryAnswer(BaseModel):
     pantry: Pantry
     usual: list[UsualFlour]
     bought: list[str]
+    etag: str
+    can_undo: bool
 
 
 class HabitsBody(Strict):
@@ -404,6 +411,9 @@ class SavedPlanAnswer(PlanAnswer):
     followed: Plan | None
     started: datetime | None
     """When it came to the bench."""
+    etag: str
+    can_undo: bool
+    """Whether it was saved over, and can be had back as it was."""
     baked: bool = False
     """Whether it has left the bench again: its record is among the bakes."""
     shared: SharedBuild | None

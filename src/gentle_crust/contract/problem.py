@@ -4,6 +4,7 @@ from typing import Any
 
 from pydantic import BaseModel, ValidationError
 
+from gentle_crust.contract.conflict import FieldChange
 from gentle_crust.core.errors import CraftError
 
 
@@ -25,6 +26,13 @@ class ProblemDocument(BaseModel):
     instance: str = ""
     """The request's number, under which the log tells of it."""
     errors: list[ProblemField] = []
+
+
+class ChangedDocument(ProblemDocument):
+    """Somebody else saved first: what differs, and the state to save over knowingly."""
+
+    etag: str
+    fields: list[FieldChange]
 
 
 def document(status: int, title: str, errors: list[ProblemField], detail: str = "") -> dict[str, Any]:

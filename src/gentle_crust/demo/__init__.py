@@ -23,6 +23,8 @@ from gentle_crust.kitchen.pantry import PantryBook
 from gentle_crust.kitchen.plans import PlanBook
 from gentle_crust.kitchen.settings import KitchenSettings
 from gentle_crust.kitchen.work import Work
+from gentle_crust.store.database import CannotOpen
+from gentle_crust.store.lock import LOCK
 from gentle_crust.store.repositories import Events, Plans
 
 TOMORROW_PLAN = "5d0a0f5e-0000-4000-8000-000000000001"
@@ -113,15 +115,21 @@ def _told(events: list[dict[str, Any]]) -> Iterator[dict[str, Any]]:
 
 def reset(folder: Path) -> None:
     """Throw the demo's folder away; only a folder that this program filled as a demo."""
-    if folder.exists():
-        if not (folder / "demo").exists():
-            raise SystemExit(f"{folder} was not made by the demo: it is left alone.")
-        shutil.rmtree(folder)
+    here = _data_in(folder)
+    if here and not (folder / "demo").exists():
+        raise CannotOpen(f"{folder} was not made by the demo: it is left alone.")
+    for path in here:
+        shutil.rmtree(path) if path.is_dir() else path.unlink()
+
+
+def _data_in(folder: Path) -> list[Path]:
+    """What lies in a folder, but for the lock that this program holds."""
+    return [path for path in folder.iterdir() if path.name != LOCK] if folder.exists() else []
 
 
 def mark(folder: Path) -> None:
     """Mark a folder as the demo's own, so that it may be reset."""
     folder.mkdir(parents=True, exist_ok=True)
-    if any(folder.iterdir()) and not (folder / "demo").exists():
-        raise SystemExit(f"{folder} holds other data: the demo does not touch it.")
+    if _data_in(folder) and not (folder / "demo").exists():
+        raise CannotOpen(f"{folder} holds other data: the demo does not touch it.")
     (folder / "demo").write_text("This folder holds made-up data and may be thrown away.\n", encoding="utf-8")

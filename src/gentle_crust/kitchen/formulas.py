@@ -31,6 +31,8 @@ class KeptFormula:
     formula: Formula
     put_away: bool
     updated_at: datetime
+    version: int = 1
+    """The number of its newest version."""
 
 
 @dataclass(frozen=True)
@@ -44,8 +46,8 @@ class Version:
     changes: tuple[Difference, ...]
 
 
-def _kept(row: FormulaRow) -> KeptFormula:
-    return KeptFormula(row.id, FORMULA.read(row.body), row.deleted_at is not None, row.updated_at)
+def _kept(row: FormulaRow, version: int) -> KeptFormula:
+    return KeptFormula(row.id, FORMULA.read(row.body), row.deleted_at is not None, row.updated_at, version)
 
 
 def _formula_of(row: VersionRow) -> Formula | None:
@@ -57,10 +59,10 @@ def _formula_of(row: VersionRow) -> Formula | None:
         return None
 
 
-def _kept_or_none(row: FormulaRow) -> KeptFormula | None:
+def _kept_or_none(row: FormulaRow, version: int) -> KeptFormula | None:
     """A formula; None, said in the log, if it cannot be read."""
     try:
-        return _kept(row)
+        return _kept(row, version)
     except Unreadable:
         LOG.warning("formula %s cannot be read", row.id)
         return None
@@ -83,7 +85,8 @@ class FormulaBook:
         """Formulas that are not put away, oldest first, with their own flours as they are known today."""
         pantry = self.pantry.get()
         with self.work.read() as session:
-            kept = [each for row in Formulas(session).all() if (each := _kept_or_none(row))]
+            numbers = Formulas(session).newest_numbers()
+            kept = [each for row in Formulas(session).all() if (each := _kept_or_none(row, numbers.get(row.id, 1)))]
         return tuple(replace(each, formula=pantry.refreshed(each.formula)) for each in kept)
 
     def get(self, key: str, field: str = "formula_id") -> KeptFormula:
@@ -92,13 +95,13 @@ class FormulaBook:
             row = Formulas(session).get(key)
             if row is None:
                 raise missing(field)
-            kept = _kept(row)
+            kept = _kept(row, Formulas(session).newest(key))
         return replace(kept, formula=self.pantry.get().refreshed(kept.formula))
 
     def newest(self, key: str) -> int:
         """The number of a formula's newest version."""
         with self.work.read() as session:
-            return Formulas(session).versions(key)[0].number
+            return Formulas(session).newest(key)
 
     def version(self, key: str, number: int, field: str = "number") -> Version:
         """One saved state. CraftError naming ``field`` if there is none of that number."""
@@ -128,7 +131,7 @@ class FormulaBook:
             Formulas(session).add(row)
             session.flush()
             Formulas(session).add_version(VersionRow(formula_id=row.id, number=1, body=body, name=name, saved_at=now))
-        return _kept(row)
+        return _kept(row, 1)
 
     def save(self, key: str, formula: Formula, name: str = "", base: int | None = None) -> KeptFormula:
         """Keep ``formula`` as the newest version of ``key``, or as a new formula if there is none of that key.
@@ -150,7 +153,8 @@ class FormulaBook:
                         VersionRow(formula_id=key, number=number, body=body, name=name, saved_at=self.now())
                     )
                 row.body, row.updated_at, row.deleted_at = body, self.now(), None
-                return _kept(row)
+                session.flush()
+                return _kept(row, Formulas(session).newest(key))
             return self.add(formula, key, name)
 
     def _newest(self, session: Session, key: str, formula: Formula) -> tuple[VersionRow, bool]:
@@ -193,4 +197,4 @@ class FormulaBook:
             if row is None:
                 raise missing("id")
             row.deleted_at = self.now() if away else None
-        return _kept(row)
+            return _kept(row, Formulas(session).newest(key))

@@ -2,17 +2,24 @@
 
 import io
 import os
+import time
 from dataclasses import dataclass
+from datetime import timedelta
 from pathlib import Path
 
 from PIL import Image, ImageOps, UnidentifiedImageError
 
+from gentle_crust.contract.events import PHOTO
 from gentle_crust.core.errors import CraftError, NotFound, Unreadable
+from gentle_crust.kitchen.work import Work
+from gentle_crust.store.repositories import Events
 
 LONGEST, THUMB = 1600, 240
 LARGEST_BYTES = 12_000_000
 MOST_PIXELS = 60_000_000
 QUALITY = 82
+ORPHANED = timedelta(days=7)
+"""A photo that no bake knows after so long never will be known (practice)."""
 KINDS = ("JPEG", "PNG", "WEBP")
 
 
@@ -49,6 +56,18 @@ class PhotoShelf:
         _check_key(key)
         path = self.folder / (f"{key}.small.jpg" if small else f"{key}.jpg")
         return path.read_bytes() if path.is_file() else None
+
+    def sweep(self, work: Work) -> None:
+        """Throw away photos that were written half, and those of more than a week that belong to no bake."""
+        for half in self.folder.glob("*.half"):
+            half.unlink(missing_ok=True)
+        with work.read() as session:
+            known = Events(session).keys_of_kind(PHOTO)
+        oldest = time.time() - ORPHANED / timedelta(seconds=1)
+        for path in self.folder.glob("*.jpg"):
+            key = path.name.removesuffix(".jpg").removesuffix(".small")
+            if key not in known and path.stat().st_mtime < oldest:
+                path.unlink(missing_ok=True)
 
 
 def _check_key(key: str) -> None:

@@ -113,6 +113,10 @@ class Events:
         """One event."""
         return self.session.get(EventRow, key)
 
+    def keys_of_kind(self, kind: str) -> set[str]:
+        """The keys of all events of a kind."""
+        return set(self.session.scalars(select(EventRow.id).where(EventRow.kind == kind)))
+
     def keys(self, wanted: tuple[str, ...]) -> set[str]:
         """Which of these keys are taken."""
         found: set[str] = set()
@@ -301,6 +305,15 @@ class Formulas:
     def add(self, row: FormulaRow) -> None:
         """A new formula."""
         self.session.add(row)
+
+    def newest(self, key: str) -> int:
+        """The number of a formula's newest version; 0 if it has none."""
+        return self.session.scalar(select(func.max(VersionRow.number)).where(VersionRow.formula_id == key)) or 0
+
+    def newest_numbers(self) -> dict[str, int]:
+        """The numbers of all formulas' newest versions."""
+        wanted = select(VersionRow.formula_id, func.max(VersionRow.number)).group_by(VersionRow.formula_id)
+        return {row[0]: int(row[1]) for row in self.session.execute(wanted)}
 
     def versions(self, key: str) -> Sequence[VersionRow]:
         """All saved states of a formula, the newest first."""

@@ -1,19 +1,13 @@
-"""The console command: serve the program, or ask the craft a question in JSON."""
+"""Questions to the craft, one JSON object in, one out."""
 
-import argparse
 import json
-import os
 import sys
 from collections.abc import Callable
 from dataclasses import asdict, replace
-from pathlib import Path
-from threading import Thread
 from typing import Annotated, Any, Literal
 
-import platformdirs
 from pydantic import AllowInfNan, BaseModel, ConfigDict, Field, TypeAdapter, ValidationError, model_validator
 
-from gentle_crust import __version__
 from gentle_crust.contract import problem
 from gentle_crust.core import limits
 from gentle_crust.core.errors import CraftError, within
@@ -240,7 +234,7 @@ def _judge(text: str) -> dict[str, Any]:
             "how_to_look": found.ask_next.look if found.ask_next else None}  # fmt: skip
 
 
-def _list_cues() -> int:
+def list_cues() -> int:
     """All stages with their cues and each cue's values."""
     print(json.dumps({stage: [asdict(cue) for cue in cues_of(stage)] for stage in STAGES}, indent=2))
     return 0
@@ -256,7 +250,7 @@ QUESTIONS: dict[str, tuple[type[BaseModel], Callable[[str], dict[str, Any]]]] = 
 }
 
 
-def _ask(name: str, schema: bool) -> int:
+def ask(name: str, schema: bool) -> int:
     """Answer one question from standard input; 2 and a problem on standard error for bad input."""
     model, answer = QUESTIONS[name]
     if schema:
@@ -273,208 +267,3 @@ def _ask(name: str, schema: bool) -> int:
         found = [problem.ProblemField(field="body", sentence="The input is not UTF-8 text.", remedy="Send JSON.")]
     print(json.dumps(problem.document(422, "That cannot be reckoned", found)), file=sys.stderr)
     return 2
-
-
-def data_folder(given: str | None) -> Path:
-    """Where the data lives: as given, else GENTLE_CRUST_DATA, else by the platform's convention."""
-    return Path(given or os.environ.get("GENTLE_CRUST_DATA") or platformdirs.user_data_dir("gentle-crust", False))
-
-
-def _serve(
-    folder: Path,
-    host: str,
-    port: int,
-    demo: bool,
-    over_lan: bool = False,
-    instruments: list[str] | None = None,
-    empty_bench: bool = False,
-) -> int:
-    from waitress import create_server
-
-    from gentle_crust import demo as bakery
-    from gentle_crust import lan
-    from gentle_crust.api.app import create_app
-    from gentle_crust.api.guard import is_loopback
-    from gentle_crust.core.oven.warm import warm
-    from gentle_crust.demo.doughs import begin_doughs
-    from gentle_crust.interchange.recipe_text import warm_up
-    from gentle_crust.kitchen.now import now_from_environment
-    from gentle_crust.store.database import open_store
-
-    passcode = os.environ.get("GENTLE_CRUST_PASSCODE") or (lan.passcode_of(folder) if over_lan else None)
-    if not is_loopback(host) and (passcode is None or len(passcode) < 8):
-        print(
-            f"Not served: {host} can be reached by others, and there is no passcode.\n"
-            "Serve with --lan, which makes a passcode and a certificate; or set GENTLE_CRUST_PASSCODE to eight\n"
-            "characters or more, or serve at 127.0.0.1.",
-            file=sys.stderr,
-        )
-        return 2
-    now = now_from_environment()
-    sessions = open_store(folder)
-    if demo:
-        bakery.fill(sessions, now)
-        if not empty_bench:
-            bakery.plan_ahead(sessions, now)
-            begin_doughs(sessions, now)
-    else:
-        bakery.start_formulas(sessions, now)
-    _listen(instruments or [], sessions, now)
-    if over_lan:
-        return _serve_lan(create_app(sessions, now, host, passcode), folder, host, port, passcode or "")
-    try:
-        server = create_server(create_app(sessions, now, host, passcode), host=host, port=port, threads=8)
-    except OSError as error:
-        print(f"Port {port} cannot be used ({error.strerror}). Give another with --port.", file=sys.stderr)
-        return 2
-    shown = f"[{host}]" if ":" in host else host
-    print(f"Gentle Crust is at http://{shown}:{server.effective_port}/", flush=True)
-    Thread(target=lambda: (warm_up(), warm()), daemon=True).start()
-    print(f"Data: {folder}. Stop with Ctrl-C.", flush=True)
-    server.run()
-    return 0
-
-
-def _listen(addresses: list[str], sessions: Any, now: Any) -> None:
-    """Listen to instruments in the background."""
-    from gentle_crust.devices.listener import Listener
-
-    for address in addresses:
-        if not address.startswith(("http://", "https://")):
-            raise SystemExit(f"{address} is not an address of instruments; write it as http://127.0.0.1:8418.")
-        Listener(address, sessions, now).start()
-
-
-def _devices(host: str, port: int) -> int:
-    """Play a kitchen's instruments."""
-    from waitress import create_server
-
-    from gentle_crust.devices.server import Instruments, create_devices
-    from gentle_crust.devices.simulation import SimKitchen
-    from gentle_crust.kitchen.now import now_from_environment
-
-    instruments = Instruments(SimKitchen(), now_from_environment())
-    try:
-        server = create_server(create_devices(instruments), host=host, port=port, threads=8)
-    except OSError as error:
-        print(f"Port {port} cannot be used ({error.strerror}). Give another with --port.", file=sys.stderr)
-        return 2
-    Thread(target=instruments.go, daemon=True).start()
-    print(f"Played instruments are at http://{host}:{server.effective_port}/", flush=True)
-    server.run()
-    return 0
-
-
-def _serve_lan(app: Any, folder: Path, host: str, port: int, passcode: str) -> int:
-    """Serve over HTTPS to whoever is on the network and has the passcode."""
-    from cheroot.ssl.builtin import BuiltinSSLAdapter
-    from cheroot.wsgi import Server
-
-    from gentle_crust import lan
-
-    reached = lan.addresses() if host == "0.0.0.0" else (host,)  # noqa: S104 - the baker asked for it
-    if not reached:
-        print("Not served: this machine has no address on a network. Join one, then start again.", file=sys.stderr)
-        return 2
-    made = lan.certificate_for(folder, reached)
-    server = Server((host, port), app, numthreads=10, request_queue_size=32)
-    server.ssl_adapter = BuiltinSSLAdapter(str(made.certificate), str(made.key))
-    try:
-        server.prepare()
-    except OSError as error:
-        print(f"Port {port} cannot be used ({error.strerror or error}). Give another with --port.", file=sys.stderr)
-        return 2
-    address = f"https://{reached[0]}:{server.bind_addr[1]}/"
-    app.extensions["gentle_crust_lan"] = address
-    print(f"Gentle Crust is at {address}", flush=True)
-    if sys.stdout.isatty():
-        print(lan.qr_in_terminal(address))
-        print(f"Passcode: {passcode}   (any name will do)")
-    print(f"The passcode is in {folder / lan.PASSCODE}, unless GENTLE_CRUST_PASSCODE gives one.")
-    print("The phone will say that it does not know the certificate: it was made here. Compare, then go on:")
-    print(f"  {made.fingerprint}")
-    print(f"Data: {folder}. Stop with Ctrl-C.", flush=True)
-    try:
-        server.serve()
-    finally:
-        server.stop()
-    return 0
-
-
-def _parser() -> argparse.ArgumentParser:
-    parser = argparse.ArgumentParser(
-        prog="gentle-crust",
-        description="Plans lean and sourdough loaves, timed to the dough's own temperature.",
-        epilog="The others read one JSON object from standard input and write one to standard output.",
-    )
-    parser.add_argument("--version", action="version", version=f"gentle-crust {__version__}")
-    commands = parser.add_subparsers(dest="command", required=True, metavar="COMMAND")
-    for name, words in (("serve", "serve your own kitchen"), ("demo", "serve a made-up bakery in a folder of its own")):
-        command = commands.add_parser(name, help=words, description=words.capitalize() + ".")
-        command.add_argument("--host", default="127.0.0.1", help="address to listen on (default 127.0.0.1)")
-        command.add_argument("--port", type=int, default=8417, help="port (default 8417)")
-        command.add_argument(
-            "--data", metavar="FOLDER", help="data folder (default: the platform's, or GENTLE_CRUST_DATA)"
-        )
-        command.add_argument(
-            "--lan", action="store_true", help="serve to the phone on this network: HTTPS, passcode, QR code"
-        )
-        command.add_argument(
-            "--devices",
-            action="append",
-            metavar="ADDRESS",
-            default=[],
-            help="instruments to listen to; may be repeated",
-        )
-        if name == "demo":
-            command.add_argument("--reset", action="store_true", help="begin with fresh demo data")
-            command.add_argument("--empty-bench", action="store_true", help="put no doughs on the bench")
-    command = commands.add_parser("devices", help="play a kitchen's instruments", description="Play instruments.")
-    command.add_argument("--host", default="127.0.0.1", help="address to listen on (default 127.0.0.1)")
-    command.add_argument("--port", type=int, default=8418, help="port (default 8418)")
-    for name, words in (
-        ("forecast", "how a dough rises along a path of temperatures"),
-        ("water", "how warm the water, and how much from tap, kettle and ice"),
-        ("weigh", "a written recipe's lines in grams, low to high"),
-        ("formula", "a formula in percent as a scaled weigh list"),
-        ("bake", "what oven, vessel, steam and loaf do together, minute by minute"),
-        ("judge", "whether a dough, a culture or a loaf is ready, and what to do"),
-    ):
-        command = commands.add_parser(name, help=words, description=words.capitalize() + ".")
-        command.add_argument("--schema", action="store_true", help="print the JSON Schema of the question")
-        if name == "judge":
-            command.add_argument("--cues", action="store_true", help="list the cues of every stage and their values")
-    return parser
-
-
-def main(arguments: list[str] | None = None) -> int:
-    """Entry of the console command; returns the exit status."""
-    options = _parser().parse_args(arguments)
-    if options.command == "judge" and options.cues:
-        return _list_cues()
-    if options.command in QUESTIONS:
-        return _ask(options.command, options.schema)
-    if options.command == "devices":
-        try:
-            return _devices(options.host, options.port)
-        except KeyboardInterrupt:
-            return 0
-    folder = data_folder(options.data)
-    demo = options.command == "demo"
-    if demo:
-        from gentle_crust import demo as bakery
-
-        folder = folder if options.data else folder.with_name(f"{folder.name}-demo")
-        if options.reset:
-            bakery.reset(folder)
-        bakery.mark(folder)
-    try:
-        host = "0.0.0.0" if options.lan and options.host == "127.0.0.1" else options.host  # noqa: S104 - asked for
-        empty = demo and options.empty_bench
-        return _serve(folder, host, options.port, demo, options.lan, options.devices, empty)
-    except KeyboardInterrupt:
-        return 0
-
-
-if __name__ == "__main__":
-    sys.exit(main())

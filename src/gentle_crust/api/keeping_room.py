@@ -1,0 +1,159 @@
+"""Keeping a kitchen's data: backups out and in, the daily copies, a look over everything, and what cannot be read."""
+
+import os
+import tempfile
+from datetime import datetime
+from pathlib import Path
+
+from flask import Response, request, send_file
+from flask_openapi import APIBlueprint, Tag
+from pydantic import BaseModel
+
+from gentle_crust.api.common import answer, work
+from gentle_crust.api.schemas import Short, Strict
+from gentle_crust.core.errors import NotFound
+from gentle_crust.kitchen.check import Finding, is_well
+from gentle_crust.kitchen.keeping import Keeper, KeptCopies
+from gentle_crust.kitchen.unreadable import UnreadableBook, UnreadableRow
+from gentle_crust.store.database import folder_of
+
+LARGEST_BACKUP = 8_000_000_000
+CHUNK = 1 << 20
+
+keeping = APIBlueprint("keeping", __name__, url_prefix="/api", abp_tags=[Tag(name="keeping")])
+
+
+class KeptAnswer(BaseModel):
+    """What there is to go back to."""
+
+    copies: KeptCopies
+
+
+class FindingsAnswer(BaseModel):
+    """What is damaged or missing (then ``ok`` is false), and what ought to be seen to."""
+
+    ok: bool
+    findings: list[Finding]
+
+
+class RestoredAnswer(BaseModel):
+    """Which backup's data are in use now, and where those before are kept."""
+
+    made_at: datetime
+    aside: str
+
+
+class UnreadableAnswer(BaseModel):
+    """Rows that cannot be read."""
+
+    rows: list[UnreadableRow]
+
+
+class RowBody(Strict):
+    """A row by its place and key."""
+
+    place: Short
+    key: str
+
+
+class RowQuery(BaseModel):
+    """A row by its place and key."""
+
+    place: str
+    key: str
+
+
+class CopyPath(BaseModel):
+    """The day of a copy."""
+
+    day: str
+
+
+@keeping.get("/backups", responses={200: KeptAnswer})
+def what_is_kept() -> Response:
+    """The daily copies, and when the last backup was written."""
+    return answer(KeptAnswer(copies=Keeper(work()).copies()))
+
+
+@keeping.get("/backup")
+def write_backup() -> Response:
+    """Everything in one file."""
+    target = Path(tempfile.mkdtemp(dir=folder_of(work().sessions), prefix=".backup-")) / "backup.zip"
+    Keeper(work()).backup(target)
+    return _sent_once(target, f"gentle-crust-{work().now():%Y-%m-%d}.zip")
+
+
+def _sent_once(path: Path, name: str) -> Response:
+    """A file that is thrown away as soon as it is open."""
+    handle = path.open("rb")
+    size = os.fstat(handle.fileno()).st_size
+    path.unlink()
+    path.parent.rmdir()
+    found = send_file(handle, "application/zip", as_attachment=True, download_name=name)
+    found.headers["Content-Length"] = str(size)
+    return found
+
+
+@keeping.post("/backup/restore", responses={200: RestoredAnswer})
+def restore() -> Response:
+    """Put a backup, sent as the body, in the place of all data; tried first, and what was there is kept aside."""
+    request.max_content_length = LARGEST_BACKUP
+    with tempfile.TemporaryDirectory(dir=folder_of(work().sessions), prefix=".backup-") as scratch:
+        source = Path(scratch) / "sent.zip"
+        with source.open("wb") as file:
+            while piece := request.stream.read(CHUNK):
+                file.write(piece)
+        return _restored(source)
+
+
+@keeping.post("/backups/<day>/restore", responses={200: RestoredAnswer})
+def restore_copy(path: CopyPath) -> Response:
+    """Go back to the copy of a day."""
+    source = Keeper(work()).copy_of(path.day)
+    if source is None:
+        raise NotFound("id", "There is no copy of that day.", "Choose one from the list.")
+    return _restored(source)
+
+
+def _restored(source: Path) -> Response:
+    manifest, aside = Keeper(work()).restore(source)
+    return answer(RestoredAnswer(made_at=manifest.made_at, aside="" if aside is None else str(aside)))
+
+
+@keeping.get("/check", responses={200: FindingsAnswer})
+def look_over() -> Response:
+    """Look over all data."""
+    found = Keeper(work()).findings()
+    return answer(FindingsAnswer(ok=is_well(found), findings=list(found)))
+
+
+@keeping.get("/unreadable", responses={200: UnreadableAnswer})
+def unreadable() -> Response:
+    """Everything that cannot be read."""
+    return _unreadable()
+
+
+def _unreadable() -> Response:
+    return answer(UnreadableAnswer(rows=list(UnreadableBook(work()).all())))
+
+
+@keeping.get("/unreadable/file")
+def unreadable_file(query: RowQuery) -> Response:
+    """One of them as a file, whole."""
+    headers = {"Content-Disposition": 'attachment; filename="unreadable.json"'}
+    text = UnreadableBook(work()).file(query.place, query.key)
+    return Response(text, content_type="application/json", headers=headers)
+
+
+@keeping.post("/unreadable/put-away", responses={200: UnreadableAnswer})
+def put_away(body: RowBody) -> Response:
+    """Take one of them out of sight; it is kept whole."""
+    UnreadableBook(work()).put_away(body.place, body.key)
+    return _unreadable()
+
+
+@keeping.post("/unreadable/bring-back", responses={200: UnreadableAnswer})
+def bring_back(body: RowBody) -> Response:
+    """Undo that."""
+    UnreadableBook(work()).bring_back(body.place, body.key)
+    return _unreadable()

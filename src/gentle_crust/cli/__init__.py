@@ -1,0 +1,128 @@
+"""The console command: serve the program, keep its data, or ask the craft a question in JSON."""
+
+import argparse
+from collections.abc import Callable
+from pathlib import Path
+
+from gentle_crust import __version__
+from gentle_crust.cli import keeping
+from gentle_crust.cli.questions import QUESTIONS, ask, list_cues
+from gentle_crust.config import DEVICES_PORT, HOST, PORT, Config, config
+
+
+def _parser() -> argparse.ArgumentParser:
+    parser = argparse.ArgumentParser(
+        prog="gentle-crust",
+        description="Plans lean and sourdough loaves, timed to the dough's own temperature.",
+        epilog="The others read one JSON object from standard input and write one to standard output.",
+    )
+    parser.add_argument("--version", action="version", version=f"gentle-crust {__version__}")
+    commands = parser.add_subparsers(dest="command", required=True, metavar="COMMAND")
+    for name, words in (("serve", "serve your own kitchen"), ("demo", "serve a made-up bakery in a folder of its own")):
+        command = commands.add_parser(name, help=words, description=words.capitalize() + ".")
+        command.add_argument("--host", default=HOST, help="address to listen on (default 127.0.0.1)")
+        command.add_argument("--port", type=int, default=PORT, help="port (default 8417)")
+        command.add_argument(
+            "--data", metavar="FOLDER", help="data folder (default: the platform's, or GENTLE_CRUST_DATA)"
+        )
+        command.add_argument(
+            "--lan", action="store_true", help="serve to the phone on this network: HTTPS, passcode, QR code"
+        )
+        command.add_argument(
+            "--devices",
+            action="append",
+            metavar="ADDRESS",
+            default=[],
+            help="instruments to listen to; may be repeated",
+        )
+        if name == "demo":
+            command.add_argument("--reset", action="store_true", help="begin with fresh demo data")
+            command.add_argument("--empty-bench", action="store_true", help="put no doughs on the bench")
+    for name, words in (
+        ("backup", "write everything of a kitchen into one file; the program may run meanwhile"),
+        ("restore", "put a backup in the place of a kitchen's data, which are kept aside"),
+        ("check", "say what is damaged, missing or to be seen to"),
+    ):
+        command = commands.add_parser(name, help=words, description=words.capitalize() + ".")
+        if name != "check":
+            command.add_argument("file", type=Path, metavar="FILE")
+        if name == "backup":
+            command.add_argument("--force", action="store_true", help="replace a file that is there")
+        command.add_argument("--data", metavar="FOLDER", help="data folder (default: as for serve)")
+    command = commands.add_parser("devices", help="play a kitchen's instruments", description="Play instruments.")
+    command.add_argument("--host", default=HOST, help="address to listen on (default 127.0.0.1)")
+    command.add_argument("--port", type=int, default=DEVICES_PORT, help="port (default 8418)")
+    for name, words in (
+        ("forecast", "how a dough rises along a path of temperatures"),
+        ("water", "how warm the water, and how much from tap, kettle and ice"),
+        ("weigh", "a written recipe's lines in grams, low to high"),
+        ("formula", "a formula in percent as a scaled weigh list"),
+        ("bake", "what oven, vessel, steam and loaf do together, minute by minute"),
+        ("judge", "whether a dough, a culture or a loaf is ready, and what to do"),
+    ):
+        command = commands.add_parser(name, help=words, description=words.capitalize() + ".")
+        command.add_argument("--schema", action="store_true", help="print the JSON Schema of the question")
+        if name == "judge":
+            command.add_argument("--cues", action="store_true", help="list the cues of every stage and their values")
+    return parser
+
+
+def main(arguments: list[str] | None = None) -> int:
+    """Entry of the console command; returns the exit status."""
+    options = _parser().parse_args(arguments)
+    if options.command == "judge" and options.cues:
+        return list_cues()
+    if options.command in QUESTIONS:
+        return ask(options.command, options.schema)
+    settings = config()
+    try:
+        return COMMANDS[options.command](options, settings)
+    except KeyboardInterrupt:
+        return 0
+
+
+def _backup(options: argparse.Namespace, settings: Config) -> int:
+    return keeping.backup(settings.folder(options.data), options.file, options.force)
+
+
+def _restore(options: argparse.Namespace, settings: Config) -> int:
+    return keeping.restore(settings.folder(options.data), options.file)
+
+
+def _check(options: argparse.Namespace, settings: Config) -> int:
+    return keeping.check(settings.folder(options.data))
+
+
+def _devices(options: argparse.Namespace, settings: Config) -> int:
+    from gentle_crust.cli.serving import play_devices
+
+    return play_devices(options.host, options.port, settings)
+
+
+def _serve(options: argparse.Namespace, settings: Config) -> int:
+    from gentle_crust import log
+    from gentle_crust.cli.serving import Serving, serve
+
+    log.set_up(settings.log, settings.log_level)
+    folder, demo = settings.folder(options.data), options.command == "demo"
+    if demo and not options.data:
+        folder = folder.with_name(f"{folder.name}-demo")
+    everywhere = options.lan and options.host == HOST
+    return serve(
+        Serving(
+            folder=folder,
+            host="0.0.0.0" if everywhere else options.host,  # noqa: S104 - asked for
+            port=options.port,
+            demo=demo,
+            reset=demo and options.reset,
+            empty_bench=demo and options.empty_bench,
+            over_lan=options.lan,
+            instruments=options.devices,
+        ),
+        settings,
+    )
+
+
+COMMANDS: dict[str, Callable[[argparse.Namespace, Config], int]] = {
+    "backup": _backup, "restore": _restore, "check": _check, "devices": _devices, "serve": _serve, "demo": _serve,
+}  # fmt: skip

@@ -1,0 +1,141 @@
+"""Looking over all data of a kitchen: what is damaged or missing, and what ought to be seen to, in words."""
+
+import sqlite3
+import stat
+import tempfile
+from collections.abc import Iterator
+from contextlib import closing
+from dataclasses import dataclass
+from datetime import datetime, timedelta
+from pathlib import Path
+
+from gentle_crust.contract.events import PHOTO
+from gentle_crust.kitchen.unreadable import UnreadableRow, unreadable_rows
+from gentle_crust.store.backup import PHOTOS, last_backup, size_of
+from gentle_crust.store.copies import copies_in
+from gentle_crust.store.database import (
+    FILE,
+    CannotOpen,
+    copy_file,
+    damage_of,
+    free_bytes,
+    known_schemas,
+    newest_schema,
+    open_store,
+    schema_of,
+)
+
+OLD_BACKUP = timedelta(days=30)
+LEAST_FREE = 500_000_000
+DAMAGE = ("no_data", "database_damaged", "newer_program", "row_unreadable", "photo_missing")
+"""Findings that mean damage or loss; all others are advice."""
+MOST_NAMED = 50
+
+
+@dataclass(frozen=True)
+class Finding:
+    """One thing that was found."""
+
+    code: str
+    text: str
+
+
+def check(folder: Path, now: datetime) -> tuple[Finding, ...]:
+    """Everything that is to be said of a folder's data. Writes nothing there, and may run while the program does."""
+    path = folder / FILE
+    if not path.is_file():
+        return (Finding("no_data", f"There is no data file in {folder}. Give the folder with --data."),)
+    found = list(_database(folder))
+    if not any(each.code in ("database_damaged", "newer_program") for each in found):
+        try:
+            found += _inside(folder)
+        except (CannotOpen, sqlite3.DatabaseError) as error:
+            found.append(Finding("database_damaged", f"The data file cannot be read through: {error}"))
+    return (*found, *_advice(folder, now))
+
+
+def is_well(findings: tuple[Finding, ...]) -> bool:
+    """Whether nothing is damaged or missing."""
+    return not any(each.code in DAMAGE for each in findings)
+
+
+def _database(folder: Path) -> Iterator[Finding]:
+    path = folder / FILE
+    damage = damage_of(path, thorough=True)
+    if damage:
+        text = f"The data file is damaged: {damage[0]}. Bring back the newest copy with: gentle-crust restore"
+        yield Finding("database_damaged", text)
+        return
+    try:
+        schema = schema_of(path)
+    except sqlite3.DatabaseError as error:
+        yield Finding("database_damaged", f"The data file cannot be read: {error}.")
+        return
+    if schema is None:
+        yield Finding("database_damaged", f"{path} is not a data file of this program, or it is empty.")
+    elif schema not in known_schemas():
+        yield Finding("newer_program", "The data were written by a newer version of this program. Update the program.")
+    elif schema != newest_schema():
+        yield Finding(
+            "older_program", "The data are of an older version; they are brought up to date at the next start."
+        )
+
+
+def _inside(folder: Path) -> Iterator[Finding]:
+    """Rows and photos, looked at in a copy, which is brought up to date first."""
+    with tempfile.TemporaryDirectory() as scratch:
+        side = Path(scratch)
+        copy_file(folder / FILE, side / FILE)
+        sessions = open_store(side)
+        try:
+            with sessions() as session:
+                rows = [row for row, _ in unreadable_rows(session)]
+        finally:
+            sessions.kw["bind"].dispose()
+        with closing(sqlite3.connect(side / FILE)) as connection:
+            keys = {str(row[0]) for row in connection.execute("SELECT id FROM event WHERE kind = ?", (PHOTO,))}
+    yield from (_of_row(row) for row in rows[:MOST_NAMED])
+    if len(rows) > MOST_NAMED:
+        yield Finding("row_unreadable", f"And {len(rows) - MOST_NAMED} rows more that cannot be read.")
+    yield from _photos(folder, keys)
+
+
+def _of_row(row: UnreadableRow) -> Finding:
+    name = f" '{row.name}'" if row.name else ""
+    when = f" of {row.at:%d %B %Y}" if row.at else ""
+    text = (
+        f"{row.what.capitalize()}{name}{when} cannot be read (key {row.key}). {row.sentence} It is kept; see Kitchen."
+    )
+    return Finding("row_unreadable", text)
+
+
+def _photos(folder: Path, keys: set[str]) -> Iterator[Finding]:
+    there = {path.name.removesuffix(".jpg") for path in (folder / PHOTOS).glob("*.jpg") if ".small" not in path.name}
+    for key in sorted(keys - there)[:MOST_NAMED]:
+        yield Finding("photo_missing", f"The photo {key} of a bake is missing. A backup may have it.")
+    if orphans := there - keys:
+        text = f"{len(orphans)} photos belong to no bake. Those of more than a week are thrown away at the next start."
+        yield Finding("photo_orphaned", text)
+    if halves := list((folder / PHOTOS).glob("*.half")):
+        yield Finding("half_written", f"{len(halves)} photos were written half; they go at the next start.")
+
+
+def _advice(folder: Path, now: datetime) -> Iterator[Finding]:
+    free, size = free_bytes(folder), size_of(folder)
+    if free < max(LEAST_FREE, 3 * size):
+        yield Finding(
+            "disk_space", f"Only {free / 1e6:,.0f} MB are free on this disk; the data take {size / 1e6:,.0f} MB."
+        )
+    last = last_backup(folder)
+    if last is None:
+        yield Finding("backup_none", "No backup was ever written. Write one to another disk: gentle-crust backup FILE")
+    elif now - last > OLD_BACKUP:
+        yield Finding("backup_old", f"The last backup is {(now - last).days} days old. Write another to another disk.")
+    copies = copies_in(folder)
+    if copies and now.date() - max(copies) > timedelta(days=7):
+        days = (now.date() - max(copies)).days
+        yield Finding(
+            "copy_old", f"The newest daily copy is {days} days old: the program did not run since, or failed."
+        )
+    if stat.S_IMODE((folder / FILE).stat().st_mode) & 0o077:
+        yield Finding("open_to_others", f"Others on this machine may read {folder / FILE}: it ought to be yours alone.")
