@@ -7,6 +7,7 @@ the tests: a shape that changes without a new version and its upcaster is found 
 from collections.abc import Callable
 from copy import deepcopy
 from dataclasses import dataclass
+from functools import cached_property
 from typing import Any, Generic, TypeVar
 
 from pydantic import TypeAdapter, ValidationError
@@ -70,7 +71,14 @@ class Document(Generic[T]):
             raise Unreadable(self.name, f"The {self.name} was written by a newer program.", "Update the program.")
         for upcast in self.upcasters[max(written - 1, 0) :]:
             upcast(found)
+        for name in found.keys() - self.fields:
+            raise Unreadable(str(name), f"The {self.name} cannot be read: it has a field '{name}' that none has.")
         return dict(found)
+
+    @cached_property
+    def fields(self) -> frozenset[str]:
+        """The names of its fields."""
+        return frozenset(self.adapter.json_schema()["properties"])
 
 
 def _formula_2(body: Body) -> None:

@@ -87,6 +87,8 @@ class CultureView:
     culture: Culture
     put_away: bool
     has_photo: bool
+    has_former_photo: bool
+    """Whether a picture was replaced or taken away, and can be had back."""
     life: LifeView | None
     health: Health | None
     guide: Guide | None

@@ -338,6 +338,7 @@ class CultureBook:
             known = self._known(session, row, self.clock())
             in_all = Events(session).count(*KINDS, subject=key) - len(known.withdrawn)
             has_photo = key in Cultures(session).with_photo()
+            has_former = Cultures(session).has_former(key)
         life, found, beginning = self._living(known)
         clock = known.clock
         return view.CultureView(
@@ -345,6 +346,7 @@ class CultureBook:
             culture=known.culture,
             put_away=row.deleted_at is not None,
             has_photo=has_photo,
+            has_former_photo=has_former,
             life=None if life is None else view.life_view(known.culture, life, clock),
             health=found,
             guide=beginning,

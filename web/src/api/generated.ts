@@ -2387,6 +2387,8 @@ export interface components {
             guide: components["schemas"]["Guide"] | null;
             /** Guide Next */
             guide_next: string | null;
+            /** Has Former Photo */
+            has_former_photo: boolean;
             /** Has Photo */
             has_photo: boolean;
             health: components["schemas"]["Health"] | null;

@@ -16,10 +16,14 @@ const SLOWEST = 2000
 /** A page that nobody looks at still has to know what was done elsewhere: it calls for what is due. */
 const OUT_OF_SIGHT = 10_000
 const PHOTO = 'photo:'
+const PHOTO_STUCK = 'photo-stuck:'
+/** No picture, too large, or of a dough that is not there: asking again would change nothing. */
+const NEVER_TAKEN = new Set([404, 409, 413, 415, 422])
 
 const bench = shallowRef<Bench | null>(null)
 const waiting = shallowRef<Waiting[]>(stored(QUEUE))
 const photosWaiting = ref(0)
+const photosStuck = ref(0)
 const offline = ref(false)
 const refused = ref('')
 interface Pressed {
@@ -150,7 +154,9 @@ interface WaitingPhoto {
 
 async function sendPhotos() {
   try {
-    const kept = (await entries<string, WaitingPhoto>()).filter(([key]) => key.startsWith(PHOTO))
+    const all = await entries<string, WaitingPhoto>()
+    photosStuck.value = all.filter(([key]) => key.startsWith(PHOTO_STUCK)).length
+    const kept = all.filter(([key]) => key.startsWith(PHOTO))
     photosWaiting.value = kept.length
     for (const [key, one] of kept) {
       const id = key.slice(PHOTO.length)
@@ -159,14 +165,35 @@ async function sendPhotos() {
         body: one.photo,
         headers: { 'Taken-At': one.at },
       })
-      if (answer.ok) took((await answer.json()) as Bench)
-      else if (answer.status < 500) refused.value = ((await answer.json()) as { detail: string }).detail
-      if (answer.ok || answer.status < 500) await del(key)
+      if (answer.ok) {
+        took((await answer.json()) as Bench)
+        await del(key)
+        photosWaiting.value -= 1
+        continue
+      }
+      const said = (await answer.json().catch(() => null)) as { detail?: string } | null
+      refused.value = said?.detail ?? refused.value
+      /* What is refused is never thrown away: a photo is not taken twice. One that can never be taken waits apart. */
+      if (!NEVER_TAKEN.has(answer.status)) return
+      await set(`${PHOTO_STUCK}${id}`, one)
+      await del(key)
       photosWaiting.value -= 1
+      photosStuck.value += 1
     }
   } catch {
     /* Sent when the connection is back. */
   }
+}
+
+/** Photos that were refused are tried once more, or let go. */
+async function unstickPhotos(again: boolean) {
+  for (const [key, one] of await entries<string, WaitingPhoto>()) {
+    if (!String(key).startsWith(PHOTO_STUCK)) continue
+    if (again) await set(`${PHOTO}${key.slice(PHOTO_STUCK.length)}`, one)
+    await del(key)
+  }
+  photosStuck.value = 0
+  if (again) await sendPhotos()
 }
 
 /** What happens at the bench, seen by every room and pressed from any device; shared by all that ask for it. */
@@ -224,6 +251,7 @@ export function useBench() {
   function unstick(again: boolean) {
     const odd = stuck.value
     keep([], stuck, STUCK)
+    void unstickPhotos(again)
     if (!again) return Promise.resolve()
     keep([...waiting.value, ...odd])
     return send()
@@ -240,6 +268,7 @@ export function useBench() {
     refused,
     last,
     stuck,
+    photosStuck,
     press,
     takeBack,
     unstick,

@@ -1,6 +1,7 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, onScopeDispose, ref, watch } from 'vue'
 import { api, ask, type Schemas } from '../api/client'
+import { useKept } from './kept'
 
 const now = ref(Date.now())
 
@@ -14,13 +15,20 @@ export function useKitchen() {
   }
 }
 
-/** Saving the kitchen; plans and formulas are asked for anew afterwards. */
-export function useSaveKitchen() {
+/** The kitchen in a form; plans and formulas are asked for anew once it is saved. */
+export function useKitchenForm() {
   const client = useQueryClient()
-  return useMutation({
-    mutationFn: (body: Schemas['KitchenBody']) => ask(api.PUT('/api/kitchen', { body })),
-    onSuccess: (answer) => client.setQueryData(['kitchen'], answer),
-  })
+  const { query } = useKitchen()
+  return useKept(
+    query.data,
+    (answer) => answer.settings as Schemas['KitchenBody'],
+    (body, headers) => ask(api.PUT('/api/kitchen', { body, headers })),
+    () => ask(api.POST('/api/kitchen/undo')),
+    (answer) => {
+      client.setQueryData(['kitchen'], answer)
+      for (const queryKey of [['formulas'], ['plans']]) void client.invalidateQueries({ queryKey })
+    },
+  )
 }
 
 /** The server's clock, ticking here by the second, as fast as the server's own. */

@@ -1,4 +1,5 @@
 import { computed } from 'vue'
+import { daysBetween } from './days'
 import { useKitchen } from './kitchen'
 
 const GRAMS_IN_OUNCE = 28.349523125
@@ -60,7 +61,7 @@ export function useUnits() {
   /** A time as near as it needs to be said: today by its hour, this week by its day, else by its date. */
   const when = (at: number | string | Date, now: number) => {
     if (dayKey(at) === dayKey(now)) return clock(at)
-    const far = Math.abs(new Date(at).getTime() - now) > 6 * 86_400_000
+    const far = Math.abs(daysBetween(dayKey(now), dayKey(at))) > 6
     return far ? `${format(at, { day: 'numeric', month: 'short' })} ${clock(at)}` : dayClock(at)
   }
   const dayClock = (at: number | string | Date) => `${format(at, { weekday: 'short' })} ${clock(at)}`

@@ -25,7 +25,8 @@ import { useAwake } from './useAwake'
 
 /** The bench: what is alive now, the next thing to do as large as can be, and one tap for it. */
 const t = words.bench
-const { bench, doughs, offline, waits, refused, stuck, press, takeBack, unstick, photograph } = useBench()
+const { bench, doughs, offline, waits, refused, stuck, photosStuck, press, takeBack, unstick, photograph } =
+  useBench()
 const now = useNow()
 const route = useRoute()
 const router = useRouter()
@@ -199,8 +200,11 @@ watch(
         {{ t.asideOff }}
       </button>
     </p>
-    <p v-if="stuck.length" class="inverted notice" role="alert">
-      {{ fill(stuck.length === 1 ? t.stuckOne : t.stuck, { count: stuck.length }) }}
+    <p v-if="stuck.length || photosStuck" class="inverted notice" role="alert">
+      <template v-if="stuck.length">
+        {{ fill(stuck.length === 1 ? t.stuckOne : t.stuck, { count: stuck.length }) }}
+      </template>
+      <template v-if="photosStuck">{{ fill(t.stuckPhotos, { count: photosStuck }) }}</template>
       <button type="button" class="link" @click="unstick(true)">{{ t.stuckAgain }}</button>
       <button type="button" class="link" @click="unstick(false)">{{ t.stuckDrop }}</button>
     </p>

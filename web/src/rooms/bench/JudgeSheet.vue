@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { computed, ref, shallowRef, watch } from 'vue'
-import { api, ask, Refused, type Schemas } from '../../api/client'
+import { computed, ref } from 'vue'
+import { api, ask, type Schemas } from '../../api/client'
 import LookDrawing from '../../charts/LookDrawing.vue'
 import type { BenchDough } from '../../shell/bench'
+import { useNewest } from '../../shell/newest'
 import { useUnits } from '../../shell/units'
 import { fill, words } from '../../words'
 import SheetFrame from './SheetFrame.vue'
@@ -19,40 +20,37 @@ const emit = defineEmits<{
 const t = words.judge
 const { clock, say, fahrenheit, fromDegrees } = useUnits()
 const cues = ref<Record<string, string | number>>({})
-const verdict = shallowRef<Schemas['Verdict'] | null>(null)
-const problem = ref('')
 const path = computed(() => ({ path: { key: props.dough.id } }))
 
 const asked = useQuery({
   queryKey: ['cues', props.dough.id, props.dough.standing.stage],
   queryFn: () => ask(api.GET('/api/bench/{key}/cues', { params: path.value })),
 })
-const ways = useQuery({
-  queryKey: ['rescues', props.dough.id],
-  enabled: computed(() => verdict.value?.action.code === 'rescue'),
-  queryFn: () => ask(api.GET('/api/bench/{key}/remedies', { params: path.value })),
-})
 const drawn = new Set([
   'poke', 'edge', 'jiggle', 'bubbles', 'feel', 'windowpane', 'surface', 'float', 'liquid', 'cracks', 'knock', 'crust',
   'base', 'crackle',
 ]) // prettier-ignore
 
-let turn = 0
-async function weigh() {
-  const mine = ++turn
-  try {
-    const found = await ask(
-      api.POST('/api/bench/{key}/judge', { params: path.value, body: { cues: cues.value } }),
-    )
-    if (mine !== turn) return
-    verdict.value = found.verdict
-    problem.value = ''
-  } catch (error) {
-    if (mine === turn)
-      problem.value = error instanceof Refused && error.message ? error.message : words.failed
-  }
+const weighing = useNewest(
+  () => cues.value,
+  (seen) => ask(api.POST('/api/bench/{key}/judge', { params: path.value, body: { cues: seen } })),
+)
+const { pending } = weighing
+const verdict = computed(() => weighing.answer.value?.verdict ?? null)
+const problem = computed(() => weighing.refused.value?.message ?? '')
+
+const ways = useQuery({
+  queryKey: ['rescues', props.dough.id],
+  enabled: computed(() => verdict.value?.action.code === 'rescue'),
+  queryFn: () => ask(api.GET('/api/bench/{key}/remedies', { params: path.value })),
+})
+/** What is seen now is kept, with the wait that its own verdict asks for. */
+async function keep(waiting: boolean) {
+  const found = await weighing.current()
+  if (!found) return
+  const { within_min, do: note } = found.verdict.action
+  emit('judged', { cues: cues.value, wait: waiting ? within_min : null, note: waiting ? note : '' })
 }
-watch(cues, weigh, { immediate: true })
 
 function pick(cue: string, value: string) {
   const { [cue]: before, ...rest } = cues.value
@@ -121,7 +119,7 @@ const ready = computed(() => Object.keys(cues.value).length > 0)
       </div>
       <div class="answer">
         <p v-if="problem" role="alert" class="trouble">{{ problem }}</p>
-        <VerdictNote v-if="verdict" :verdict="verdict" :now="now">
+        <VerdictNote :class="{ awaited: pending }" v-if="verdict" :verdict="verdict" :now="now">
           <div class="actions">
             <template v-if="verdict.action.code === 'rescue'">
               <button
@@ -134,21 +132,10 @@ const ready = computed(() => Object.keys(cues.value).length > 0)
                 {{ say(way.sentence, now) }}
               </button>
             </template>
-            <button
-              v-if="waits"
-              type="button"
-              class="action"
-              @click="emit('judged', { cues, wait: verdict.action.within_min, note: verdict.action.do })"
-            >
+            <button v-if="waits" type="button" class="action" @click="keep(true)">
               {{ fill(t.waitUntil, { at: lookAgain }) }}
             </button>
-            <button
-              v-else
-              type="button"
-              class="action"
-              :disabled="!ready"
-              @click="emit('judged', { cues, wait: null, note: '' })"
-            >
+            <button v-else type="button" class="action" :disabled="!ready" @click="keep(false)">
               {{ t.keep }}
             </button>
           </div>

@@ -1,52 +1,35 @@
 <script setup lang="ts">
-import { computed, reactive, ref, shallowRef, watch } from 'vue'
-import { api, ask, type Schemas } from '../../api/client'
+import { computed, reactive } from 'vue'
+import { api, ask } from '../../api/client'
 import ClockField from '../../forms/ClockField.vue'
 import NumberField from '../../forms/NumberField.vue'
 import PickField from '../../forms/PickField.vue'
+import { dayAfter, nameOfDay } from '../../shell/days'
+import { useNewest } from '../../shell/newest'
 import { useUnits } from '../../shell/units'
 import { fill, words } from '../../words'
 import DeskFrame from './DeskFrame.vue'
-import { said } from './useCulture'
 
 /** An absence: what to do before, how hungry it is on return, and how it is woken. */
 const props = defineProps<{ id: string; now: number }>()
 const emit = defineEmits<{ close: [] }>()
 const t = words.cultures
-const { day: dayName, dayKey, when, say } = useUnits()
-const DAY = 86_400_000
+const { dayKey, when, say } = useUnits()
 const AHEAD = 28
-const trip = reactive({ leave: '3', at: '09:00', days: 10 })
+const today = dayKey(props.now)
+const trip = reactive({ leave: dayAfter(today, 3), at: '09:00', days: 10 })
 const days = computed(() =>
-  Array.from({ length: AHEAD }, (_, ahead) => ({
-    value: String(ahead),
-    label: ahead === 0 ? words.plan.today : dayName(props.now + ahead * DAY),
-  })),
+  Array.from({ length: AHEAD }, (_, ahead) => {
+    const value = dayAfter(today, ahead)
+    return { value, label: ahead === 0 ? words.plan.today : nameOfDay(value, true) }
+  }),
 )
-const found = shallowRef<Schemas['AwayShown'] | null>(null)
-const problem = ref('')
-const body = computed(() => {
-  const leaves = props.now + Number(trip.leave) * DAY
-  return {
-    leave: `${dayKey(leaves)}T${trip.at}`,
-    back: `${dayKey(leaves + trip.days * DAY)}T${trip.at}`,
-  }
-})
-let turn = 0
-watch(
-  body,
-  async (asked) => {
-    const mine = ++turn
-    try {
-      const path = { key: props.id }
-      const answer = await ask(api.POST('/api/cultures/{key}/away', { params: { path }, body: asked }))
-      if (mine === turn) [found.value, problem.value] = [answer.away, '']
-    } catch (error) {
-      if (mine === turn) problem.value = said(error)
-    }
-  },
-  { immediate: true },
+const { answer, refused, pending } = useNewest(
+  () => ({ leave: `${trip.leave}T${trip.at}`, back: `${dayAfter(trip.leave, trip.days)}T${trip.at}` }),
+  (body) => ask(api.POST('/api/cultures/{key}/away', { params: { path: { key: props.id } }, body })),
 )
+const found = computed(() => answer.value?.away ?? null)
+const problem = computed(() => refused.value?.message ?? '')
 const hungry = computed(() => {
   if (!found.value) return ''
   const { hunger, feeds, days } = found.value
@@ -63,7 +46,7 @@ const hungry = computed(() => {
       <NumberField v-model="trip.days" :label="t.forDays" :unit="words.ways.days" :digits="1" />
     </div>
     <p v-if="problem" class="inverted error" role="alert">{{ problem }}</p>
-    <template v-else-if="found">
+    <div v-else-if="found" class="answered" :class="{ awaited: pending }">
       <p>{{ hungry }}</p>
       <ol>
         <li v-for="step in found.steps" :key="step.at + step.title">
@@ -80,7 +63,7 @@ const hungry = computed(() => {
           <strong>{{ t.awayReady }}</strong>
         </li>
       </ol>
-    </template>
+    </div>
   </DeskFrame>
 </template>
 

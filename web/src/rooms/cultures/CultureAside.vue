@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { api } from '../../api/client'
 import { useUnits } from '../../shell/units'
 import { fill, words } from '../../words'
@@ -18,8 +18,14 @@ const sure = computed(() => {
   const { low, high } = life.value.vigour_span
   return `${Math.round(100 * (low ?? 0))}–${Math.round(100 * (high ?? 0))} %`
 })
+/** Another picture under the same address is fetched anew. */
+const turn = ref(0)
+watch(
+  () => props.culture,
+  () => (turn.value += 1),
+)
 const photoAt = computed(
-  () => `/api/cultures/${props.culture.id}/photo?v=${props.now - (props.now % 60_000)}`,
+  () => `/api/cultures/${props.culture.id}/photo?v=${props.now - (props.now % 60_000)}-${turn.value}`,
 )
 async function picture(event: Event) {
   const input = event.target as HTMLInputElement
@@ -43,6 +49,8 @@ const reasons = computed(() => {
     why.filter((reason) => holds(reason.weight)).map((reason) => reason.says)
   return { for: says((weight) => weight >= 0), against: says((weight) => weight < 0) }
 })
+const formerPicture = () =>
+  emit('take', api.POST('/api/cultures/{key}/photo/undo', { params: { path: { key: props.culture.id } } }))
 </script>
 
 <template>
@@ -109,6 +117,7 @@ const reasons = computed(() => {
           {{ culture.has_photo ? t.photoOther : t.photoAdd }}
           <input type="file" accept="image/*" @change="picture" />
         </label>
+        <ElButton v-if="culture.has_former_photo" @click="formerPicture">{{ t.photoBack }}</ElButton>
         <button v-if="culture.has_photo" type="button" class="link" @click="noPicture">
           {{ t.photoNone }}
         </button>

@@ -8,6 +8,7 @@ import CultureRibbon from '../../charts/CultureRibbon.vue'
 import { useMedia } from '../../charts/useSize'
 import { useFlours } from '../../shell/flours'
 import { useNow } from '../../shell/kitchen'
+import { daysBetween } from '../../shell/days'
 import { useUnits } from '../../shell/units'
 import { fill, words } from '../../words'
 import AwayDesk from './AwayDesk.vue'
@@ -29,6 +30,7 @@ const router = useRouter()
 const client = useQueryClient()
 const now = useNow()
 const units = useUnits()
+const { dayKey } = units
 const { names: flours } = useFlours()
 const { mass, massNumber, when } = units
 const phone = useMedia('(max-width: 720px)')
@@ -72,7 +74,7 @@ const fedWords = computed(() => {
 const cold = computed(() => {
   const last = culture.value?.events.find((each) => each.event.kind === 'moved')
   if (life.value?.place !== 'fridge' || !last) return ''
-  const days = Math.floor((now.value - Date.parse(last.at)) / 86_400_000)
+  const days = daysBetween(dayKey(last.at), dayKey(now.value))
   return days > 1 ? fill(t.forDaysCold, { days }) : ''
 })
 const other = computed(() => (life.value?.place === 'fridge' ? 'counter' : 'fridge'))

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { computed, reactive, ref, shallowRef, watch } from 'vue'
-import { api, ask, type Schemas } from '../../api/client'
+import { computed, reactive, ref } from 'vue'
+import { api, ask } from '../../api/client'
 import FeedWays from '../../charts/FeedWays.vue'
 import ChoiceRow from '../../forms/ChoiceRow.vue'
 import ClockField from '../../forms/ClockField.vue'
@@ -8,16 +8,19 @@ import MassField from '../../forms/MassField.vue'
 import MaybeField from '../../forms/MaybeField.vue'
 import PickField from '../../forms/PickField.vue'
 import WarmthSlider from '../../forms/WarmthSlider.vue'
+import { dayAfter } from '../../shell/days'
+import { useNewest } from '../../shell/newest'
 import { useUnits } from '../../shell/units'
 import { fill, words } from '../../words'
 import DeskFrame from './DeskFrame.vue'
-import { said, type CultureView, type EventBody } from './useCulture'
+import { dayChoices } from './dayChoices'
+import { type CultureView, type EventBody } from './useCulture'
 
 /** Feed a culture: log what went in, or ask for so much ripe levain at a time and feed as that wants it. */
 const props = defineProps<{ culture: CultureView; now: number; problem: string }>()
 const emit = defineEmits<{ log: [EventBody]; close: [] }>()
 const t = words.cultures
-const { clock, dayKey, weekday, mass, dayClock, fahrenheit, toDegrees, fromDegrees, say } = useUnits()
+const { clock, dayKey, mass, dayClock, fahrenheit, toDegrees, fromDegrees, say } = useUnits()
 
 const last = props.culture.life?.fed
 const usual = props.culture.culture.hydration_percent / 100
@@ -31,8 +34,9 @@ const warm = ref<number | null>(null)
 const mark = ref<number | null>(null)
 /** A time that is still to come today is yesterday's: a feed before midnight is often logged after it. */
 function feed() {
-  const ago = at.value > clock(props.now) ? 86_400_000 : 0
-  const time = at.value === clock(props.now) ? null : `${dayKey(props.now - ago)}T${at.value}`
+  const today = dayKey(props.now)
+  const day = at.value > clock(props.now) ? dayAfter(today, -1) : today
+  const time = at.value === clock(props.now) ? null : `${day}T${at.value}`
   emit('log', {
     kind: 'fed',
     ...put,
@@ -42,47 +46,32 @@ function feed() {
   })
 }
 
-const wish = reactive({ needed_g: 180, kept_g: 30, day: '1', time: '08:30', place: 'counter', warm_c: 26 })
-const found = shallowRef<Schemas['FeedAnswerShown'] | null>(null)
-const refused = ref('')
+const wish = reactive({
+  needed_g: 180,
+  kept_g: 30,
+  day: dayAfter(dayKey(props.now), 1),
+  time: '08:30',
+  place: 'counter',
+  warm_c: 26,
+})
 const chosen = ref(0)
-const days = computed(() =>
-  [0, 1, 2, 3].map((day) => ({
-    value: String(day),
-    label:
-      day === 0 ? words.plan.today : day === 1 ? words.plan.tomorrow : weekday(props.now + day * 86_400_000),
-  })),
+const days = computed(() => dayChoices(dayKey(props.now), wish.day))
+const asking = useNewest(
+  () =>
+    !props.culture.life || props.culture.guide
+      ? null
+      : {
+          needed_g: wish.needed_g,
+          kept_g: wish.kept_g,
+          at: `${wish.day}T${wish.time}`,
+          warm_c: wish.place === 'warm' ? wish.warm_c : null,
+        },
+  (body) => ask(api.POST('/api/cultures/{key}/feed', { params: { path: { key: props.culture.id } }, body })),
+  { wait: 250, complete: () => (chosen.value = 0) },
 )
-const body = computed(() => ({
-  needed_g: wish.needed_g,
-  kept_g: wish.kept_g,
-  at: `${dayKey(props.now + Number(wish.day) * 86_400_000)}T${wish.time}`,
-  warm_c: wish.place === 'warm' ? wish.warm_c : null,
-}))
-let turn = 0
-let timer = 0
-watch(
-  body,
-  (asked, before) => {
-    clearTimeout(timer)
-    timer = window.setTimeout(() => void reckon(asked), before ? 250 : 0)
-  },
-  { immediate: true },
-)
-async function reckon(asked: typeof body.value) {
-  if (!props.culture.life || props.culture.guide) return
-  const mine = ++turn
-  try {
-    const path = { key: props.culture.id }
-    const answer = await ask(api.POST('/api/cultures/{key}/feed', { params: { path }, body: asked }))
-    if (mine !== turn) return
-    found.value = answer.found
-    refused.value = ''
-    chosen.value = 0
-  } catch (error) {
-    if (mine === turn) refused.value = said(error)
-  }
-}
+const { pending } = asking
+const found = computed(() => asking.answer.value?.found ?? null)
+const refused = computed(() => asking.refused.value?.message ?? '')
 const ways = computed(() =>
   found.value
     ? found.value.ways.length
@@ -95,8 +84,8 @@ const ways = computed(() =>
 const way = computed(() => ways.value[chosen.value] ?? null)
 const first = computed(() => way.value?.feeds[0] ?? null)
 const dueNow = computed(() => first.value !== null && Date.parse(first.value.at) - props.now < 20 * 60_000)
-function takeWay() {
-  if (!first.value) return
+async function takeWay() {
+  if (!(await asking.current()) || !first.value) return
   const { build } = first.value.feed
   Object.assign(put, {
     seed_g: Math.round(build.seed_g),
@@ -166,7 +155,7 @@ const over = computed(() =>
         </p>
         <p v-if="!found.ways.length && found.night_way" class="mind">{{ t.nightWay }}</p>
         <FeedWays v-if="ways.length" :answer="found" :chosen="chosen" :now="now" @choose="chosen = $event" />
-        <div v-if="way" class="chosen">
+        <div v-if="way" class="chosen" :class="{ awaited: pending }">
           <div>
             <p class="over clock">{{ over }}</p>
             <p v-for="each in way.feeds" :key="each.at" class="step">

@@ -3,6 +3,7 @@ import { computed, reactive, ref } from 'vue'
 import ClockField from '../../forms/ClockField.vue'
 import MaybeField from '../../forms/MaybeField.vue'
 import PickField from '../../forms/PickField.vue'
+import { dayAfter, nameOfDay } from '../../shell/days'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
 import CueRow from './CueRow.vue'
@@ -13,7 +14,7 @@ import type { CultureView, EventBody } from './useCulture'
 const props = defineProps<{ culture: CultureView; now: number }>()
 const emit = defineEmits<{ log: [EventBody]; close: [] }>()
 const t = words.cultures
-const { clock, day: dayName, dayKey, fahrenheit, fromDegrees } = useUnits()
+const { clock, dayKey, fahrenheit, fromDegrees } = useUnits()
 const DAYS_BACK = 14
 const height = ref<number | null>(null)
 const warm = ref<number | null>(null)
@@ -23,8 +24,8 @@ const day = ref(dayKey(props.now))
 const at = ref(clock(props.now))
 const days = computed(() =>
   Array.from({ length: DAYS_BACK }, (_, back) => {
-    const then = props.now - back * 86_400_000
-    return { value: dayKey(then), label: back === 0 ? words.plan.today : dayName(then) }
+    const value = dayAfter(dayKey(props.now), -back)
+    return { value, label: back === 0 ? words.plan.today : nameOfDay(value, true) }
   }),
 )
 type Cue = 'surface' | 'floated' | 'smell' | 'liquid' | 'growth'

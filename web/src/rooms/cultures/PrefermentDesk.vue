@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { computed, reactive, ref, shallowRef, watch } from 'vue'
+import { computed, reactive } from 'vue'
 import { api, ask, type Schemas } from '../../api/client'
 import PrefermentRibbon from '../../charts/PrefermentRibbon.vue'
 import ChoiceRow from '../../forms/ChoiceRow.vue'
@@ -11,15 +11,17 @@ import PickField from '../../forms/PickField.vue'
 import TickField from '../../forms/TickField.vue'
 import { useNow } from '../../shell/kitchen'
 import { useFlours } from '../../shell/flours'
+import { dayAfter } from '../../shell/days'
+import { useNewest } from '../../shell/newest'
 import { useUnits } from '../../shell/units'
 import { fill, words } from '../../words'
 import CueRow from './CueRow.vue'
-import { said } from './useCulture'
+import { dayChoices } from './dayChoices'
 
 /** Poolish, biga, sponge or old dough: yeast for the hours that it really has, and whether it is ripe. */
 const t = words.cultures
 const now = useNow()
-const { clock, dayKey, dayClock, weekday, mass, massNumber, massUnit, say } = useUnits()
+const { clock, dayKey, dayClock, mass, massNumber, massUnit, say } = useUnits()
 const { options: flours } = useFlours()
 const usuals = useQuery({ queryKey: ['usual preferments'], queryFn: () => ask(api.GET('/api/preferments')) })
 type Kind = Schemas['DoseBody']['kind']
@@ -29,9 +31,9 @@ const wish = reactive({
   hydration: null as number | null,
   flour_kind: 'strong_white',
   yeast_kind: 'instant' as 'instant' | 'active_dry' | 'fresh',
-  startDay: '0',
+  startDay: dayKey(now.value),
   start: '20:00',
-  ripeDay: '1',
+  ripeDay: dayAfter(dayKey(now.value), 1),
   ripe: '08:00',
   cold: false,
   coldFrom: '21:00',
@@ -41,61 +43,42 @@ const kinds = (Object.keys(words.formulas.preferments) as (Kind | 'levain')[])
   .filter((kind): kind is Kind => kind !== 'levain')
   .map((value) => ({ value, label: words.formulas.preferments[value]! }))
 const usual = computed(() => usuals.data.value?.kinds.find((each) => each.kind === wish.kind))
-const days = computed(() =>
-  [0, 1, 2, 3].map((day) => ({
-    value: String(day),
-    label:
-      day === 0 ? words.plan.today : day === 1 ? words.plan.tomorrow : weekday(now.value + day * 86_400_000),
-  })),
-)
-const at = (day: string | number, time: string) => `${dayKey(now.value + Number(day) * 86_400_000)}T${time}`
+const days = computed(() => dayChoices(dayKey(now.value), wish.startDay))
+const ripeDays = computed(() => dayChoices(dayKey(now.value), wish.ripeDay))
 /** The night in the fridge begins on the day of mixing, unless its hour lies before that of mixing. */
-const body = computed<Schemas['DoseBody']>(() => ({
+const body = (): Schemas['DoseBody'] => ({
   kind: wish.kind,
   needed_g: wish.needed_g,
-  start: at(wish.startDay, wish.start),
-  ripe: at(wish.ripeDay, wish.ripe),
+  start: `${wish.startDay}T${wish.start}`,
+  ripe: `${wish.ripeDay}T${wish.ripe}`,
   hydration_percent: wish.hydration,
   flour_kind: wish.flour_kind,
   yeast_kind: wish.yeast_kind,
   mix_c: 22,
   cold_from: wish.cold
-    ? at(Number(wish.startDay) + (wish.coldFrom < wish.start ? 1 : 0), wish.coldFrom)
+    ? `${dayAfter(wish.startDay, wish.coldFrom < wish.start ? 1 : 0)}T${wish.coldFrom}`
     : null,
-  cold_to: wish.cold ? at(wish.ripeDay, wish.coldTo) : null,
-}))
-const found = shallowRef<Schemas['DoseAnswer'] | null>(null)
-const problem = ref('')
-const cues = reactive<Record<string, string | null>>({ surface: null, bubbles: null, smell: null })
-const verdict = shallowRef<Schemas['Ripeness'] | null>(null)
-let turn = 0
-watch(
-  body,
-  async (asked) => {
-    const mine = ++turn
-    verdict.value = null
-    try {
-      const answer = await ask(api.POST('/api/preferments', { body: asked }))
-      if (mine === turn) [found.value, problem.value] = [answer, '']
-    } catch (error) {
-      if (mine === turn) problem.value = said(error)
-    }
-  },
-  { immediate: true },
+  cold_to: wish.cold ? `${wish.ripeDay}T${wish.coldTo}` : null,
+})
+const cues = reactive<Pick<Schemas['LookBody'], 'surface' | 'bubbles' | 'smell'>>({
+  surface: null,
+  bubbles: null,
+  smell: null,
+})
+const dosing = useNewest(body, (asked) => ask(api.POST('/api/preferments', { body: asked })))
+const found = dosing.answer
+const ripeness = useNewest(
+  () => (Object.values(cues).some((each) => each !== null) ? { ...body(), ...cues } : null),
+  (asked) => ask(api.POST('/api/preferments/ripeness', { body: asked })),
 )
+const verdict = computed(() => (ripeness.pending.value ? null : (ripeness.answer.value?.ripeness ?? null)))
+const problem = computed(() => (dosing.refused.value ?? ripeness.refused.value)?.message ?? '')
 function setKind(kind: Kind) {
   wish.kind = kind
   wish.hydration = null
 }
-async function judge(cue: string, value: string | null) {
-  cues[cue] = value
-  try {
-    const look = cues as Pick<Schemas['LookBody'], 'surface' | 'bubbles' | 'smell'>
-    const answer = await ask(api.POST('/api/preferments/ripeness', { body: { ...body.value, ...look } }))
-    verdict.value = answer.ripeness
-  } catch (error) {
-    problem.value = said(error)
-  }
+function judge(cue: keyof typeof cues, value: string | null) {
+  Object.assign(cues, { [cue]: value })
 }
 const dose = computed(() => found.value?.dose ?? null)
 const instant = (hours: number | null | undefined) =>
@@ -132,7 +115,7 @@ const places = (g: number) => (g < 10 ? g.toFixed(2) : massNumber(g))
     <div class="row">
       <PickField v-model="wish.startDay" :label="t.mixedOn" :options="days" />
       <ClockField v-model="wish.start" class="at" :label="t.at" />
-      <PickField v-model="wish.ripeDay" :label="t.ripeOn" :options="days" />
+      <PickField v-model="wish.ripeDay" :label="t.ripeOn" :options="ripeDays" />
       <ClockField v-model="wish.ripe" class="at" :label="t.ripeAt" />
       <TickField v-model="wish.cold" :label="t.coldPart" />
       <template v-if="wish.cold">
@@ -142,7 +125,7 @@ const places = (g: number) => (g < 10 ? g.toFixed(2) : massNumber(g))
     </div>
     <p v-if="problem" class="inverted error" role="alert">{{ problem }}</p>
     <template v-if="dose && found">
-      <div class="answer" :class="{ stale: problem }">
+      <div class="answer" :class="{ stale: problem, awaited: dosing.pending.value }">
         <p class="headline">
           <span class="clock huge">{{ places(dose.yeast_g) }}</span>
           <span>

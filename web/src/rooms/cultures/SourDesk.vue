@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, reactive, ref, shallowRef, watch } from 'vue'
+import { computed, reactive } from 'vue'
 import { api, ask, type Schemas } from '../../api/client'
 import ChoiceRow from '../../forms/ChoiceRow.vue'
 import ClockField from '../../forms/ClockField.vue'
@@ -7,20 +7,22 @@ import MassField from '../../forms/MassField.vue'
 import PickField from '../../forms/PickField.vue'
 import { useNow } from '../../shell/kitchen'
 import { useFlours } from '../../shell/flours'
+import { dayAfter } from '../../shell/days'
+import { useNewest } from '../../shell/newest'
 import { useUnits } from '../../shell/units'
 import { fill, words } from '../../words'
-import { said } from './useCulture'
+import { dayChoices } from './dayChoices'
 
 /** A rye sour led in stages, each with its own warmth and stiffness, back from the hour at which it is wanted. */
 const props = defineProps<{ cultures: Schemas['CultureLine'][] }>()
 const t = words.cultures
 const now = useNow()
-const { dayKey, dayClock, weekday, mass, warmth, say } = useUnits()
+const { dayKey, dayClock, mass, warmth, say } = useUnits()
 const { names } = useFlours()
 const able = computed(() => props.cultures.filter((line) => line.life && !line.guide))
 const wish = reactive({
   needed_g: 800,
-  day: '2',
+  day: dayAfter(dayKey(now.value), 2),
   time: '07:30',
   stages: 'three' as 'two' | 'three',
   flour_kind: 'whole_rye' as 'rye' | 'whole_rye',
@@ -31,36 +33,22 @@ const culture = computed({
   get: () => wish.culture ?? able.value.find((line) => line.culture.flour_kind.includes('rye'))?.id ?? '',
   set: (value) => (wish.culture = value),
 })
-const days = computed(() =>
-  [0, 1, 2, 3].map((day) => ({
-    value: String(day),
-    label:
-      day === 0 ? words.plan.today : day === 1 ? words.plan.tomorrow : weekday(now.value + day * 86_400_000),
-  })),
+const days = computed(() => dayChoices(dayKey(now.value), wish.day))
+const {
+  answer: found,
+  refused,
+  pending,
+} = useNewest(
+  () => ({
+    needed_g: wish.needed_g,
+    at: `${wish.day}T${wish.time}`,
+    stages: wish.stages,
+    flour_kind: wish.flour_kind,
+    culture_id: culture.value || null,
+  }),
+  (body) => ask(api.POST('/api/sour', { body })),
 )
-const body = computed(() => ({
-  needed_g: wish.needed_g,
-  at: `${dayKey(now.value + Number(wish.day) * 86_400_000)}T${wish.time}`,
-  stages: wish.stages,
-  flour_kind: wish.flour_kind,
-  culture_id: culture.value || null,
-}))
-const found = shallowRef<Schemas['SourAnswer'] | null>(null)
-const problem = ref('')
-let turn = 0
-watch(
-  body,
-  async (asked) => {
-    const mine = ++turn
-    try {
-      const answer = await ask(api.POST('/api/sour', { body: asked }))
-      if (mine === turn) [found.value, problem.value] = [answer, '']
-    } catch (error) {
-      if (mine === turn) problem.value = said(error)
-    }
-  },
-  { immediate: true },
-)
+const problem = computed(() => refused.value?.message ?? '')
 const instant = (hours: number) => Date.parse(found.value!.origin) + hours * 3_600_000
 const readyH = computed(() => {
   const last = found.value!.sour.stages.at(-1)!
@@ -105,7 +93,7 @@ const seedName = (index: number, stages: Schemas['SourStage'][]) =>
       ]"
     />
     <p v-if="problem" class="inverted error" role="alert">{{ problem }}</p>
-    <template v-if="found">
+    <div v-if="found" class="answered" :class="{ awaited: pending }">
       <p v-if="!found.sour.in_time" class="inverted error" role="status">
         {{ fill(t.sourLate, { at: dayClock(instant(found.sour.begins_h)) }) }}
       </p>
@@ -137,7 +125,7 @@ const seedName = (index: number, stages: Schemas['SourStage'][]) =>
       <p v-for="caution in found.sour.cautions" :key="caution.code" class="small quiet">
         {{ say(caution.text) }}
       </p>
-    </template>
+    </div>
   </div>
 </template>
 

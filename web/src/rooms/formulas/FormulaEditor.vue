@@ -19,7 +19,15 @@ import { useWork, type Body, type YeastKind } from './useWork'
 const props = defineProps<{ start: Body; book: Schemas['FormulasAnswer'] }>()
 const emit = defineEmits<{ save: [Body]; close: []; draft: [Body] }>()
 const t = words.formulas
-const { form, lock, seen, refused, set, takeYeast, grams } = useWork(props.start, props.book.tin_g_per_ml)
+const { form, lock, seen, refused, set, takeYeast, current, grams } = useWork(
+  props.start,
+  props.book.tin_g_per_ml,
+)
+/** What stands in the fields is saved, once it is worked out. */
+async function save() {
+  const body = await current()
+  if (body) emit('save', body)
+}
 
 watch(form, (body) => emit('draft', body), { deep: true })
 
@@ -90,7 +98,7 @@ const feelTo = computed({
 </script>
 
 <template>
-  <form class="editor" novalidate @submit.prevent="emit('save', form)">
+  <form class="editor" novalidate @submit.prevent="save">
     <div class="top">
       <label class="name">
         <span class="small quiet">{{ t.name }}</span>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { computed, nextTick, ref, watch } from 'vue'
-import { api, ask, Refused, type FormulaAnswer, type Schemas } from '../../api/client'
+import { computed, defineAsyncComponent, nextTick, ref, shallowRef, watch } from 'vue'
+import { api, ask, ifMatch, Refused, type Changed, type FormulaAnswer, type Schemas } from '../../api/client'
 import { newKey } from '../../shell/keys'
 import { fill, words } from '../../words'
 import FormulaEditor from './FormulaEditor.vue'
@@ -11,13 +11,16 @@ import PasteRecipe from './PasteRecipe.vue'
 import { useDraft } from './useDraft'
 import TogetherPage from './TogetherPage.vue'
 
+const ConflictDialog = defineAsyncComponent(() => import('../../forms/ConflictDialog.vue'))
+
 type Body = Schemas['FormulaBody']
 const t = words.formulas
 const client = useQueryClient()
 const query = useQuery({ queryKey: ['formulas'], queryFn: () => ask(api.GET('/api/formulas')) })
 const chosen = ref<string | null>(null)
 const away = ref<FormulaAnswer | null>(null)
-const editing = ref<{ id: string; start: Body } | null>(null)
+const editing = ref<{ id: string; start: Body; version: number } | null>(null)
+const clash = shallowRef<Changed | null>(null)
 const page = ref<'paste' | 'together' | 'pantry' | null>(null)
 const failed = ref('')
 const swapped = ref<{ before: Schemas['BulkTime']; after: Schemas['BulkTime'] } | null>(null)
@@ -51,23 +54,32 @@ function turnTo(name: typeof page.value) {
   editing.value = null
   page.value = name
 }
-function edit(id: string, start: Body) {
+function edit(id: string, start: Body, version = 0) {
   page.value = null
   swapped.value = null
-  editing.value = { id, start }
+  editing.value = { id, start, version }
 }
-async function save(body: Body) {
+async function save(body: Body, over?: string) {
   if (!editing.value) return
-  const { id } = editing.value
+  const { id, version } = editing.value
   try {
-    await ask(api.PUT('/api/formulas/{key}', { params: { path: { key: id } }, body }))
+    const headers = ifMatch(over ?? version)
+    await ask(api.PUT('/api/formulas/{key}', { params: { path: { key: id } }, body, headers }))
     failed.value = ''
     await client.invalidateQueries({ queryKey: ['formulas'] })
     show(id)
     forget()
   } catch (error) {
-    failed.value = error instanceof Refused && error.message ? error.message : words.failed
+    if (error instanceof Refused && error.changed) [clash.value, mine.value] = [error.changed, body]
+    else failed.value = error instanceof Refused && error.message ? error.message : words.failed
   }
+}
+const mine = shallowRef<Body | null>(null)
+/** Save over what somebody else saved, with what was chosen of both. */
+async function settle(chosen: Record<string, unknown>) {
+  const over = clash.value?.etag
+  clash.value = null
+  if (mine.value) await save({ ...mine.value, ...chosen } as Body, over)
 }
 
 /** The same bread with the other leaven, in the editor under a key of its own; it is kept only when saved. */
@@ -127,6 +139,13 @@ async function bringBack() {
 
 <template>
   <div class="room">
+    <ConflictDialog
+      v-if="clash"
+      :changed="clash"
+      :what="t.theFormula"
+      @settle="settle"
+      @close="clash = null"
+    />
     <div class="left">
       <h1>{{ t.title }}</h1>
       <p v-if="query.isPending.value" class="quiet">{{ words.loading }}</p>
@@ -138,7 +157,9 @@ async function bringBack() {
       </p>
       <p v-if="draft && !editing" class="small unsaved" role="status">
         {{ fill(t.unsaved, { name: draft.body.name }) }}
-        <button type="button" class="link" @click="edit(draft.id, draft.body)">{{ t.goOn }}</button>
+        <button type="button" class="link" @click="edit(draft.id, draft.body, draft.version)">
+          {{ t.goOn }}
+        </button>
         <button type="button" class="link" @click="forget">{{ t.forget }}</button>
       </p>
       <ul>
@@ -196,14 +217,14 @@ async function bringBack() {
           :start="editing.start"
           :book="query.data.value"
           @save="save"
-          @draft="(body) => editing && keep(editing.id, body)"
+          @draft="(body) => editing && keep(editing.id, body, editing.version)"
           @close="leave"
         />
       </div>
       <FormulaView
         v-else-if="shown"
         :shown="shown"
-        @edit="edit(shown.id, shown.formula as Body)"
+        @edit="edit(shown.id, shown.formula as Body, shown.version)"
         @swap="swapLeaven(shown)"
         @away="putAway(shown)"
       />

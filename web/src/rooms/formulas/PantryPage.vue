@@ -1,32 +1,33 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { computed, ref, watch } from 'vue'
-import { api, ask, Refused, type Schemas } from '../../api/client'
+import { computed, defineAsyncComponent } from 'vue'
+import { api, ask, type Schemas } from '../../api/client'
 import NumberField from '../../forms/NumberField.vue'
 import PickField from '../../forms/PickField.vue'
 import RemoveButton from '../../forms/RemoveButton.vue'
+import { useKept } from '../../shell/kept'
 import { newKey } from '../../shell/keys'
 import { words } from '../../words'
 import MaybeField from '../../forms/MaybeField.vue'
+
+const ConflictDialog = defineAsyncComponent(() => import('../../forms/ConflictDialog.vue'))
 
 type Pantry = Schemas['PantryBody']
 type Mine = NonNullable<Pantry['flours']>[number]
 const t = words.pantry
 const client = useQueryClient()
 const query = useQuery({ queryKey: ['pantry'], queryFn: () => ask(api.GET('/api/pantry')), staleTime: 0 })
-const form = ref<{ flours: Mine[]; prices: NonNullable<Pantry['prices']> } | null>(null)
-const errors = ref<string[]>([])
-const saved = ref(false)
-
-watch(
+type Form = { flours: Mine[]; prices: NonNullable<Pantry['prices']> }
+const { form, saving, saved, errors, clash, save, settle, undo, canUndo } = useKept(
   query.data,
+  (found) => found.pantry as Form,
+  (body, headers) => ask(api.PUT('/api/pantry', { body, headers })),
+  () => ask(api.POST('/api/pantry/undo')),
   (found) => {
-    if (!found || form.value) return
-    form.value = JSON.parse(JSON.stringify(found.pantry)) as typeof form.value
+    client.setQueryData(['pantry'], found)
+    void client.invalidateQueries({ queryKey: ['formulas'] })
   },
-  { immediate: true },
 )
-watch(form, () => (saved.value = false), { deep: true })
 const usual = computed(() => query.data.value?.usual ?? [])
 const kinds = computed(() => usual.value.map((each) => ({ value: each.kind, label: each.name })))
 const usualOf = (kind: string) => usual.value.find((each) => each.kind === kind)
@@ -42,24 +43,11 @@ function addFlour() {
 function addLot(mine: Mine) {
   mine.lots.unshift({ mill: '', bag: '', date: '', note: '', price_per_kg: null })
 }
-async function save() {
-  if (!form.value) return
-  try {
-    await ask(api.PUT('/api/pantry', { body: form.value }))
-    errors.value = []
-    await client.invalidateQueries({ queryKey: ['formulas'] })
-    saved.value = true
-  } catch (error) {
-    const found = error instanceof Refused ? error : new Refused(words.failed, [])
-    errors.value = found.errors.length
-      ? found.errors.map((each) => `${each.sentence} ${each.remedy}`)
-      : [found.message || words.failed]
-  }
-}
 </script>
 
 <template>
-  <form class="pantry" novalidate @submit.prevent="save">
+  <ConflictDialog v-if="clash" :changed="clash" :what="t.thePantry" @settle="settle" @close="clash = null" />
+  <form class="pantry" novalidate @submit.prevent="save()">
     <h2>{{ t.title }}</h2>
     <p class="quiet">{{ t.lead }}</p>
     <p v-if="query.isError.value" role="alert">{{ words.failed }}</p>
@@ -140,8 +128,9 @@ async function save() {
       </section>
       <p v-for="error in errors" :key="error" class="inverted error" role="alert">{{ error }}</p>
       <div class="acts">
-        <button type="submit" class="action">{{ t.save }}</button>
+        <button type="submit" class="action" :disabled="saving">{{ t.save }}</button>
         <span v-if="saved" role="status">{{ t.saved }}</span>
+        <ElButton v-if="canUndo" @click="undo">{{ words.undone.undo }}</ElButton>
       </div>
     </template>
   </form>

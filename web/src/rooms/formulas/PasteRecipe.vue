@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { onScopeDispose, reactive, ref, watch } from 'vue'
-import { api, ask, Refused, type Schemas } from '../../api/client'
+import { computed, reactive, ref, watch } from 'vue'
+import { api, ask, type Schemas } from '../../api/client'
 import ChoiceRow from '../../forms/ChoiceRow.vue'
+import { useNewest } from '../../shell/newest'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
 
@@ -23,44 +24,19 @@ function remembered(): Habits {
 const habits = reactive(remembered())
 const name = ref('')
 const text = ref(localStorage.getItem(DRAFT) ?? '')
-const reading = ref<Schemas['RecipeAnswer'] | null>(null)
-const problem = ref('')
 const cup = ref(String(habits.cup_ml))
 watch(cup, (value) => (habits.cup_ml = Number(value)))
-
-let timer: ReturnType<typeof setTimeout> | undefined
-let turn = 0
-async function read() {
-  const mine = ++turn
-  if (!text.value.trim()) {
-    reading.value = null
-    problem.value = ''
-    return
-  }
-  try {
-    const found = await ask(
-      api.POST('/api/recipe/read', { body: { name: name.value, text: text.value, habits } }),
-    )
-    if (mine === turn) {
-      reading.value = found
-      problem.value = ''
-    }
-  } catch (error) {
-    if (mine === turn)
-      problem.value = error instanceof Refused && error.message ? error.message : words.failed
-  }
-}
-watch(
-  [text, name, habits],
-  () => {
-    localStorage.setItem(KEY, JSON.stringify(habits))
-    localStorage.setItem(DRAFT, text.value)
-    clearTimeout(timer)
-    timer = setTimeout(() => void read(), 250)
-  },
-  { immediate: true },
+watch([text, habits], () => {
+  localStorage.setItem(KEY, JSON.stringify(habits))
+  localStorage.setItem(DRAFT, text.value)
+})
+const asking = useNewest(
+  () => (text.value.trim() ? { name: name.value, text: text.value, habits: { ...habits } } : null),
+  (body) => ask(api.POST('/api/recipe/read', { body })),
+  { wait: 250 },
 )
-onScopeDispose(() => clearTimeout(timer))
+const { answer: reading, pending } = asking
+const problem = computed(() => asking.refused.value?.message ?? '')
 
 /** Place of low, likely and high on a bar that ends at the greatest of all lines. */
 function bar(g: Schemas['Grams']) {
@@ -71,10 +47,11 @@ function bar(g: Schemas['Grams']) {
     tick: (g.likely / most) * 100,
   }
 }
-function take() {
-  if (!reading.value?.formula) return
+async function take() {
+  const found = await asking.current()
+  if (!found?.formula) return
   localStorage.removeItem(DRAFT)
-  emit('take', reading.value.formula.formula as Schemas['FormulaBody'])
+  emit('take', found.formula.formula as Schemas['FormulaBody'])
 }
 </script>
 
@@ -133,7 +110,7 @@ function take() {
     </div>
     <div class="watch" aria-live="polite">
       <p v-if="problem" class="inverted error" role="alert">{{ problem }}</p>
-      <template v-if="reading">
+      <div v-if="reading" class="answered" :class="{ awaited: pending }">
         <dl v-if="reading.percent.hydration" class="percent">
           <div v-for="key in ['hydration', 'salt', 'yeast'] as const" :key="key">
             <dt class="small quiet">{{ t.percents[key] }}</dt>
@@ -175,7 +152,7 @@ function take() {
           </ul>
         </div>
         <p v-if="reading.why_not" class="inverted error">{{ reading.why_not }}</p>
-      </template>
+      </div>
       <p v-else class="quiet">{{ t.nothing }}</p>
       <div class="acts">
         <button type="button" class="action" :disabled="!reading?.formula" @click="take">{{ t.take }}</button>

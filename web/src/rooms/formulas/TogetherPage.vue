@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { computed, reactive, ref, watch } from 'vue'
-import { api, ask, Refused, type FormulaAnswer, type Schemas } from '../../api/client'
+import { computed, reactive, ref } from 'vue'
+import { api, ask, type FormulaAnswer } from '../../api/client'
 import MassField from '../../forms/MassField.vue'
 import NumberField from '../../forms/NumberField.vue'
 import TickField from '../../forms/TickField.vue'
+import { useNewest } from '../../shell/newest'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
 
@@ -14,29 +15,22 @@ const { mass } = useUnits()
 const taken = reactive(new Map<string, number>())
 const kept = ref(40)
 const ratio = ref(3)
-const sum = ref<Schemas['TogetherAnswer'] | null>(null)
-const problem = ref('')
-
-const body = computed(() => ({
-  batches: [...taken].map(([formula_id, pieces]) => ({ formula_id, pieces })),
-  kept_g: kept.value,
-  ratio: ratio.value,
-}))
-let turn = 0
-watch(body, async (asked) => {
-  const mine = ++turn
-  if (!asked.batches.length) {
-    sum.value = null
-    return
-  }
-  try {
-    const found = await ask(api.POST('/api/formulas/together', { body: asked }))
-    if (mine === turn) [sum.value, problem.value] = [found, '']
-  } catch (error) {
-    if (mine === turn)
-      problem.value = error instanceof Refused && error.message ? error.message : words.failed
-  }
-})
+const {
+  answer: sum,
+  refused,
+  pending,
+} = useNewest(
+  () =>
+    taken.size
+      ? {
+          batches: [...taken].map(([formula_id, pieces]) => ({ formula_id, pieces })),
+          kept_g: kept.value,
+          ratio: ratio.value,
+        }
+      : null,
+  (body) => ask(api.POST('/api/formulas/together', { body })),
+)
+const problem = computed(() => refused.value?.message ?? '')
 function take(each: FormulaAnswer, on: boolean) {
   if (on) taken.set(each.id, each.formula.pieces)
   else taken.delete(each.id)
@@ -73,7 +67,7 @@ const most = computed(() => sum.value?.ingredients[0]?.g ?? 1)
         <NumberField v-model="ratio" :label="t.ratio" />
       </div>
     </div>
-    <div class="sum" aria-live="polite">
+    <div class="sum" :class="{ awaited: pending }" aria-live="polite">
       <p v-if="problem" class="inverted error" role="alert">{{ problem }}</p>
       <p v-if="!sum" class="quiet">{{ t.nothing }}</p>
       <template v-else>

@@ -6,6 +6,8 @@ const KEY = 'gentle-crust.formula'
 export interface Draft {
   id: string
   body: Body
+  /** The version that it was made from; 0 of a new one. */
+  version?: number
 }
 
 function stored(): Draft | null {
@@ -20,8 +22,8 @@ function stored(): Draft | null {
 /** The formula that was being written and is not saved yet: it outlives a wrong turn and a reload. */
 export function useDraft() {
   const draft = ref<Draft | null>(stored())
-  function keep(id: string, body: Body) {
-    draft.value = { id, body }
+  function keep(id: string, body: Body, version: number) {
+    draft.value = { id, body, version }
     localStorage.setItem(KEY, JSON.stringify(draft.value))
   }
   function forget() {

@@ -1,6 +1,6 @@
 import { computed, ref, shallowRef, watch } from 'vue'
-import { api, ask, Refused, type FormulaAnswer, type Schemas } from '../../api/client'
-import { words } from '../../words'
+import { api, ask, type Refused, type FormulaAnswer, type Schemas } from '../../api/client'
+import { asRefused } from '../../shell/newest'
 
 export type Body = Schemas['FormulaBody']
 export type Lock = Schemas['LockBody']
@@ -9,19 +9,38 @@ export type YeastKind = NonNullable<Schemas['WorkBody']['yeast_kind']>
 
 const copy = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T
 
-/** Take over what differs and leave the rest untouched, so that only what changed is drawn again. */
-function patch(target: Record<string, unknown>, source: Record<string, unknown>) {
-  for (const key of Object.keys(target)) if (!(key in source)) delete target[key]
-  for (const [key, value] of Object.entries(source)) {
-    const old = target[key]
-    if (old && value && typeof old === 'object' && typeof value === 'object' && kin(old, value)) {
-      patch(old as Record<string, unknown>, value as Record<string, unknown>)
-    } else if (old !== value) target[key] = value
-  }
-}
+const same = (one: unknown, other: unknown) => JSON.stringify(one) === JSON.stringify(other)
+const isGroup = (value: unknown): value is Record<string, unknown> =>
+  value !== null && typeof value === 'object'
 const kin = (one: object, other: object) =>
   Array.isArray(one) === Array.isArray(other) &&
   (!Array.isArray(one) || one.length === (other as unknown[]).length)
+
+/**
+ * Take over what the server changed since `base` was sent, and leave alone what was typed meanwhile; only what differs
+ * is touched, so that only that is drawn again.
+ */
+function patch(
+  target: Record<string, unknown>,
+  source: Record<string, unknown>,
+  base: Record<string, unknown>,
+) {
+  for (const key of Object.keys(target))
+    if (!(key in source) && same(target[key], base[key])) delete target[key]
+  for (const [key, value] of Object.entries(source)) {
+    const old = target[key]
+    const before = base[key]
+    if (isGroup(old) && isGroup(value) && isGroup(before) && kin(old, value) && kin(old, before)) {
+      patch(old, value, before)
+    } else if (same(old, before) && !same(old, value)) target[key] = value
+  }
+}
+
+/** One thing to be done to the formula beside what stands in the fields. */
+interface Deed {
+  change: Change | null
+  yeast_kind: YeastKind | null
+}
 
 /** A formula in hand, written by percent or by grams; the server keeps both sides and the lock in step. */
 export function useWork(start: Body, tinFill: number) {
@@ -29,50 +48,59 @@ export function useWork(start: Body, tinFill: number) {
   const lock = ref<Lock>({ kind: 'pieces', g: 0, flour_key: '', tin_ml: 1900, g_per_ml: tinFill })
   const seen = shallowRef<FormulaAnswer | null>(null)
   const refused = shallowRef<Refused | null>(null)
-  let asking = false
-  let again = false
-  let agreed = ''
-  let change: Change | null = null
-  let yeastKind: YeastKind | null = null
+  /** What was done by hand and is still to be worked out, each in its turn: none is lost to the next. */
+  const deeds: Deed[] = []
+  const agreed = ref('')
+  const state = computed(() => JSON.stringify([form.value, lock.value]))
+  const pending = computed(() => agreed.value !== state.value)
+  let running: Promise<void> | null = null
 
-  async function run() {
-    again = true
-    if (asking) return
-    asking = true
-    while (again) {
-      again = false
-      const snapshot = JSON.stringify(form.value)
-      const body = { formula: copy(form.value), lock: lock.value, change, yeast_kind: yeastKind }
-      change = yeastKind = null
+  async function settle() {
+    while (deeds.length || pending.value) {
+      const about = state.value
+      const base = copy(form.value)
+      const deed = deeds.shift() ?? { change: null, yeast_kind: null }
       try {
-        const found = await ask(api.POST('/api/formulas/work', { body }))
+        const found = await ask(
+          api.POST('/api/formulas/work', { body: { formula: base, lock: lock.value, ...deed } }),
+        )
         seen.value = found
         refused.value = null
-        if (JSON.stringify(form.value) === snapshot) {
-          patch(form.value as Record<string, unknown>, copy(found.formula) as Record<string, unknown>)
-          agreed = JSON.stringify(form.value)
-        }
+        const untouched = about === state.value
+        patch(
+          form.value as Record<string, unknown>,
+          copy(found.formula) as unknown as Record<string, unknown>,
+          base as unknown as Record<string, unknown>,
+        )
+        agreed.value = untouched && !deeds.length ? state.value : ''
       } catch (error) {
-        agreed = ''
-        refused.value = error instanceof Refused ? error : new Refused(words.failed, [])
+        refused.value = asRefused(error)
+        agreed.value = about
       }
     }
-    asking = false
   }
-  watch(form, () => JSON.stringify(form.value) !== agreed && void run(), { deep: true, immediate: true })
-  watch(lock, () => void run(), { deep: true })
+  function go(): Promise<void> {
+    running ??= settle().finally(() => (running = null))
+    return running
+  }
+  watch(state, () => void go(), { immediate: true })
 
   /** One line by its grams in the whole batch, or by its share (0-1) of the dough. */
-  function set(asked: Change) {
-    change = asked
-    void run()
+  function set(change: Change) {
+    deeds.push({ change, yeast_kind: null })
+    void go()
   }
-  function takeYeast(kind: YeastKind) {
-    yeastKind = kind
-    void run()
+  function takeYeast(yeast_kind: YeastKind) {
+    deeds.push({ change: null, yeast_kind })
+    void go()
+  }
+  /** The formula once all that was typed is worked into it; null if some of it was refused. */
+  async function current(): Promise<Body | null> {
+    while (deeds.length || pending.value) await go()
+    return refused.value ? null : copy(form.value)
   }
   const lines = computed(() => new Map(seen.value?.totals.map((total) => [total.line, total])))
   const grams = (line: string) => lines.value.get(line)?.g ?? 0
 
-  return { form, lock, seen, refused, set, takeYeast, grams }
+  return { form, lock, seen, refused, pending, set, takeYeast, current, grams }
 }

@@ -1,39 +1,23 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
-import { Refused, type Schemas } from '../../api/client'
+import { computed, defineAsyncComponent } from 'vue'
+import KeepData from './KeepData.vue'
 import AmountField from '../../forms/AmountField.vue'
 import ChoiceRow from '../../forms/ChoiceRow.vue'
 import ClockField from '../../forms/ClockField.vue'
 import WarmthSlider from '../../forms/WarmthSlider.vue'
 import MaybeField from '../../forms/MaybeField.vue'
 import PickField from '../../forms/PickField.vue'
-import { useKitchen, useSaveKitchen } from '../../shell/kitchen'
+import { useKitchen, useKitchenForm } from '../../shell/kitchen'
 import { light } from '../../shell/theme'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
 
-type Body = Schemas['KitchenBody']
+const ConflictDialog = defineAsyncComponent(() => import('../../forms/ConflictDialog.vue'))
+
 const t = words.kitchen
 const { settings, kinds } = useKitchen()
-const saving = useSaveKitchen()
-const form = ref<Body | null>(null)
+const { form, saving, saved, errors, clash, save, settle, undo, canUndo } = useKitchenForm()
 const zones = Intl.supportedValuesOf('timeZone')
-
-watch(
-  settings,
-  (value) => {
-    if (value && !form.value) form.value = JSON.parse(JSON.stringify(value)) as Body
-  },
-  { immediate: true },
-)
-
-const errors = computed(() => {
-  const problem = saving.error.value
-  if (!problem) return []
-  return problem instanceof Refused && problem.errors.length
-    ? problem.errors.map((error) => `${error.sentence} ${error.remedy}`)
-    : [problem.message || words.failed]
-})
 const degrees = computed({
   get: () => (form.value?.fahrenheit ? 'f' : 'c'),
   set: (value) => form.value && (form.value.fahrenheit = value === 'f'),
@@ -63,15 +47,6 @@ function addVessel() {
     count: 1,
   })
 }
-
-async function save() {
-  if (!form.value) return
-  try {
-    await saving.mutateAsync(form.value)
-  } catch {
-    /* shown from saving.error */
-  }
-}
 </script>
 
 <template>
@@ -81,7 +56,7 @@ async function save() {
       <p class="quiet">{{ t.lead }}</p>
     </header>
     <p v-if="!form" class="quiet">{{ words.loading }}</p>
-    <form v-else novalidate @submit.prevent="save">
+    <form v-else novalidate @submit.prevent="save()">
       <section>
         <label
           ><span class="small quiet">{{ t.name }}</span
@@ -185,10 +160,19 @@ async function save() {
       </section>
       <footer>
         <p v-for="error in errors" :key="error" class="inverted error" role="alert">{{ error }}</p>
-        <button type="submit" class="action" :disabled="saving.isPending.value">{{ t.save }}</button>
-        <span v-if="saving.isSuccess.value" role="status">{{ t.saved }}</span>
+        <button type="submit" class="action" :disabled="saving">{{ t.save }}</button>
+        <span v-if="saved" role="status">{{ t.saved }}</span>
+        <ElButton v-if="canUndo" @click="undo">{{ words.undone.undo }}</ElButton>
       </footer>
     </form>
+    <ConflictDialog
+      v-if="clash"
+      :changed="clash"
+      :what="t.theKitchen"
+      @settle="settle"
+      @close="clash = null"
+    />
+    <KeepData />
   </div>
 </template>
 

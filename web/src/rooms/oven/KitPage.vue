@@ -1,33 +1,26 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { computed, ref, watch } from 'vue'
-import { api, ask, Refused, type Schemas } from '../../api/client'
+import { computed, defineAsyncComponent } from 'vue'
+import { api, ask, type Schemas } from '../../api/client'
 import AmountField from '../../forms/AmountField.vue'
 import MaybeField from '../../forms/MaybeField.vue'
 import PickField from '../../forms/PickField.vue'
 import RemoveButton from '../../forms/RemoveButton.vue'
 import TickField from '../../forms/TickField.vue'
-import { useKitchen, useSaveKitchen } from '../../shell/kitchen'
+import { useKitchenForm } from '../../shell/kitchen'
 import { useUnits } from '../../shell/units'
 import { fill, words } from '../../words'
 import CalibrateOven from './CalibrateOven.vue'
+
+const ConflictDialog = defineAsyncComponent(() => import('../../forms/ConflictDialog.vue'))
 
 type Body = Schemas['KitchenBody']
 type Vessel = Body['vessels'][number]
 /** The baker's own oven, vessels, paper and ways to steam; and the oven learnt from a thermometer. */
 const emit = defineEmits<{ close: [] }>()
 const t = words.oven
-const { settings } = useKitchen()
-const saving = useSaveKitchen()
+const { form, errors, clash, save: keep, settle } = useKitchenForm()
 const kinds = useQuery({ queryKey: ['oven', 'kinds'], queryFn: () => ask(api.GET('/api/oven')) })
-const form = ref<Body | null>(null)
-watch(
-  settings,
-  (value) => {
-    if (value && !form.value) form.value = JSON.parse(JSON.stringify(value)) as Body
-  },
-  { immediate: true },
-)
 const { say } = useUnits()
 const optionsOf = (rows: { kind: string; name: string }[] | undefined) =>
   (rows ?? []).map((row) => ({ value: row.kind, label: row.name }))
@@ -38,13 +31,6 @@ const sides = (['', 'left', 'right', 'back', 'front'] as const).map((value) => (
   value,
   label: t.sides[value]!,
 }))
-const errors = computed(() => {
-  const problem = saving.error.value
-  if (!problem) return []
-  return problem instanceof Refused && problem.errors.length
-    ? problem.errors.map((error) => `${error.sentence} ${error.remedy}`)
-    : [problem.message || words.failed]
-})
 const ovenName = (kind: string) => ovenKinds.value.find((each) => each.value === kind)?.label ?? kind
 const has = (kind: string) => form.value?.steam.includes(kind) ?? false
 function tick(kind: string, on: boolean) {
@@ -100,17 +86,18 @@ function take(found: Schemas['LearntAnswer']) {
   if (found.hot_side) form.value.oven.hot_side = found.hot_side as Body['oven']['hot_side']
 }
 async function save() {
-  if (!form.value) return
-  try {
-    await saving.mutateAsync(form.value)
-    emit('close')
-  } catch {
-    /* shown from saving.error */
-  }
+  if (await keep()) emit('close')
 }
 </script>
 
 <template>
+  <ConflictDialog
+    v-if="clash"
+    :changed="clash"
+    :what="words.kitchen.theKitchen"
+    @settle="settle"
+    @close="clash = null"
+  />
   <form v-if="form && kinds.data.value" class="kit" novalidate @submit.prevent="save">
     <header>
       <h2>{{ t.kit }}</h2>

@@ -1,6 +1,6 @@
-import { computed, ref, shallowRef, watch, type Ref } from 'vue'
-import { api, ask, Refused, type Schemas } from '../../api/client'
-import { words } from '../../words'
+import { computed, ref, type Ref } from 'vue'
+import { api, ask, type Schemas } from '../../api/client'
+import { useNewest } from '../../shell/newest'
 
 export type Loaf = Schemas['OvenLoafBody']
 export type Stage = Schemas['OvenStageBody']
@@ -9,44 +9,11 @@ export type Baked = Schemas['OvenBakeAnswer']
 export type Chosen = { vessel_id: string; preheated: Way['preheated']; steam: string[] }
 
 type Preheated = 'whole' | 'lid' | 'none'
-const said = (error: unknown) =>
-  error instanceof Refused
-    ? error.message || words.failed
-    : error instanceof Error
-      ? words.failed
-      : words.failed
-
-/** Asks with the newest input only: while one answer is awaited, all but the last question are dropped. */
-function latest<T>(question: () => Promise<T>, found: (value: T) => void, failed: (text: string) => void) {
-  let asking = false
-  let again = false
-  return async function run() {
-    again = true
-    if (asking) return
-    asking = true
-    while (again) {
-      again = false
-      try {
-        found(await question())
-        failed('')
-      } catch (error) {
-        failed(said(error))
-      }
-    }
-    asking = false
-  }
-}
-
 /** A loaf, the ways to bake it, the one that is chosen, and that one as the baker altered it. */
 export function useOven(loaf: Ref<Loaf>) {
-  const ways = shallowRef<Way[] | null>(null)
   const chosen = ref<Chosen | null>(null)
   const stages = ref<Stage[]>([])
   const preheat = ref<number | null>(null)
-  const baked = shallowRef<Baked | null>(null)
-  const schools = shallowRef<Schemas['School'][] | null>(null)
-  const refused = ref('')
-  const unranked = ref('')
 
   const body = computed(() => ({
     loaf: loaf.value,
@@ -56,27 +23,32 @@ export function useOven(loaf: Ref<Loaf>) {
     stages: stages.value,
     preheat_min: preheat.value,
   }))
-  const askBake = latest(
-    () => ask(api.POST('/api/oven/bake', { body: body.value })),
-    (answer) => (baked.value = answer),
-    (text) => (refused.value = text),
+  const baking = useNewest(
+    () => (chosen.value ? body.value : null),
+    (asked) => ask(api.POST('/api/oven/bake', { body: asked })),
   )
-  const askSchools = latest(
-    () => ask(api.POST('/api/oven/schools', { body: { ...body.value, stages: [], preheat_min: null } })),
-    (answer) => (schools.value = answer.schools),
-    () => undefined,
+  const schooling = useNewest(
+    () => (chosen.value ? { ...body.value, stages: [], preheat_min: null } : null),
+    (asked) => ask(api.POST('/api/oven/schools', { body: asked })),
   )
-  const askWays = latest(
-    () => ask(api.POST('/api/oven/rank', { body: loaf.value })),
-    (answer) => {
-      ways.value = answer.ways
-      const same = answer.ways.find((way) => !way.unfit && chosen.value && keyOf(way) === keyOf(chosen.value))
-      const first = same ?? answer.ways.find((way) => !way.unfit)
-      if (first) choose(first)
-      else baked.value = null
+  const ranking = useNewest(
+    () => loaf.value,
+    (asked) => ask(api.POST('/api/oven/rank', { body: asked })),
+    {
+      complete: (answer) => {
+        const fit = answer.ways.filter((way) => !way.unfit)
+        const same = fit.find((way) => chosen.value && keyOf(way) === keyOf(chosen.value))
+        const first = same ?? fit[0]
+        if (first) choose(first)
+        else chosen.value = null
+      },
     },
-    (text) => (unranked.value = text),
   )
+  const baked = baking.answer
+  const ways = computed(() => ranking.answer.value?.ways ?? null)
+  const schools = computed(() => (schooling.pending.value ? null : (schooling.answer.value?.schools ?? null)))
+  const refused = computed(() => baking.refused.value?.message ?? '')
+  const unranked = computed(() => ranking.refused.value?.message ?? '')
   const keyOf = (way: Chosen | Way) => [way.vessel_id, way.preheated, ...way.steam].join('+')
 
   function choose(way: Chosen | Way) {
@@ -87,20 +59,16 @@ export function useOven(loaf: Ref<Loaf>) {
   function usual() {
     stages.value = []
     preheat.value = null
-    schools.value = null
-    void askBake()
-    void askSchools()
   }
   function alter(next: Stage[]) {
     stages.value = next
-    void askBake()
   }
   function heat(minutes: number) {
     preheat.value = minutes
-    if (!stages.value.length && baked.value) stages.value = baked.value.stages.map((stage) => ({ ...stage }))
-    void askBake()
+    if (!stages.value.length && baked.value && !baking.pending.value) {
+      stages.value = baked.value.stages.map((stage) => ({ ...stage }))
+    }
   }
-  watch(loaf, () => void askWays(), { deep: true, immediate: true })
 
   return {
     ways,
@@ -111,6 +79,7 @@ export function useOven(loaf: Ref<Loaf>) {
     schools,
     refused,
     unranked,
+    pending: baking.pending,
     body,
     keyOf,
     choose,

@@ -7,6 +7,7 @@ import ChoiceRow from '../../forms/ChoiceRow.vue'
 import ClockField from '../../forms/ClockField.vue'
 import ShareSlider from '../../forms/ShareSlider.vue'
 import WarmthSlider from '../../forms/WarmthSlider.vue'
+import { dayAfter, nameOfDay } from '../../shell/days'
 import { useUnits } from '../../shell/units'
 import { fill, words } from '../../words'
 import SentenceLine from './SentenceLine.vue'
@@ -21,7 +22,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ change: [Partial<Asked>]; formula: [string] }>()
 
-const { degree, mass, ounces, dayKey, day, weekday } = useUnits()
+const { degree, mass, ounces, dayKey } = useUnits()
 const open = ref<string | null>(null)
 const toggle = (line: string) => (open.value = open.value === line ? null : line)
 const t = words.plan
@@ -104,19 +105,19 @@ const readyTime = computed({
 })
 const days = computed(() => {
   const found = Array.from({ length: 6 }, (_, index) => {
-    const at = props.now + index * 86_400_000
-    const label = index === 0 ? t.today : index === 1 ? t.tomorrow : weekday(at).slice(0, 3)
-    return { value: dayKey(at), label }
+    const value = dayAfter(dayKey(props.now), index)
+    const label = index === 0 ? t.today : index === 1 ? t.tomorrow : nameOfDay(value).slice(0, 3)
+    return { value, label }
   })
   if (readyDay.value && !found.some((each) => each.value === readyDay.value)) {
-    found.push({ value: readyDay.value, label: day(`${readyDay.value}T12:00:00Z`) })
+    found.push({ value: readyDay.value, label: nameOfDay(readyDay.value, true) })
   }
   return found
 })
 const dayWord = computed(() => {
   const found = days.value.find((each) => each.value === readyDay.value)
   if (!found || !readyDay.value) return ''
-  const name = weekday(`${readyDay.value}T12:00:00Z`)
+  const name = nameOfDay(readyDay.value)
   return found.label === t.today || found.label === t.tomorrow
     ? `${found.label.toLowerCase()}, ${name}`
     : name

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { computed, nextTick, ref } from 'vue'
+import { computed, defineAsyncComponent, nextTick, ref } from 'vue'
 import { api, ask, type Asked, type Mend, type Schemas } from '../../api/client'
 import DoughRibbon from '../../charts/DoughRibbon.vue'
 import DoughRibbonDown from '../../charts/DoughRibbonDown.vue'
@@ -26,6 +26,8 @@ import WhyPanel from './WhyPanel.vue'
 import { useAside } from './useAside'
 import { usePlan } from './usePlan'
 
+const ConflictDialog = defineAsyncComponent(() => import('../../forms/ConflictDialog.vue'))
+
 const now = useNow()
 const narrow = useMedia('(max-width: 720px)')
 const { settings } = useKitchen()
@@ -40,13 +42,18 @@ const {
   fieldErrors,
   id,
   dirty,
+  pending,
   saving,
+  clash,
   mends,
   change,
   takeFormula,
   save,
+  settle,
+  undo,
   another,
   reckon,
+  take,
 } = usePlan()
 const t = words.plan
 const { ways, shades, why, shading, shade, explaining } = useAside(asked)
@@ -56,13 +63,17 @@ const bulkHours = computed(() => {
 })
 const chosenWay = computed(() => {
   const at = asked.value
-  const same = ways.data.value?.ways.find(
+  const same = ways.answer.value?.ways.find(
     (way) =>
       way.proof === at?.proof && way.dough_c === at?.dough_c && way.fridge_days === (at?.fridge_days ?? 0),
   )
   return same?.code ?? null
 })
-function takeWay(way: Schemas['WayAnswer']) {
+/** A way is taken as it is for what is asked now, not for what was asked when it was drawn. */
+async function takeWay(shown: Schemas['WayAnswer']) {
+  const newest = await ways.current()
+  const way = newest?.ways.find((each) => each.code === shown.code)
+  if (!way) return
   const ready = way.ready ? localTime(way.ready) : asked.value?.ready
   change({ proof: way.proof, dough_c: way.dough_c, fridge_days: way.fridge_days, ready })
 }
@@ -140,17 +151,19 @@ function mend(found: Mend) {
           type="button"
           class="action"
           :disabled="saving || refused !== null || (!dirty && id !== null)"
-          @click="save"
+          @click="save()"
         >
           {{ saveWord }}
         </button>
         <p v-if="kept && id" class="small quiet is-saved" role="status">{{ t.saved }}</p>
         <button v-if="id" type="button" class="link" @click="another">{{ t.fresh }}</button>
+        <ElButton v-if="kept?.can_undo" @click="undo">{{ t.undo }}</ElButton>
       </div>
       <SavedPlans :current="id" class="wide-only" @gone="(key) => key === id && another()" />
     </div>
 
-    <div class="see" :class="{ stale: refused !== null && answer }">
+    <ConflictDialog v-if="clash" :changed="clash" :what="t.thePlan" @settle="settle" @close="clash = null" />
+    <div class="see" :class="{ stale: refused !== null && answer, awaited: pending && answer }">
       <div v-if="lost" class="lost inverted" role="alert">
         <p>{{ refused!.message }}</p>
         <button v-if="asked" type="button" @click="reckon">{{ words.again }}</button>
@@ -174,21 +187,16 @@ function mend(found: Mend) {
         </p>
         <DoughRibbonDown v-if="narrow" :plan="shown" :shade="shade" />
         <DoughRibbon v-else :plan="shown" :shade="shade" />
-        <WhatIfRow v-if="!mixed" v-model="shading" :shades="shades.data.value?.shades ?? []" />
+        <WhatIfRow v-if="!mixed" v-model="shading" :shades="shades.answer.value?.shades ?? []" />
         <WaysStrip
           v-if="!mixed"
           class="no-print"
-          :ways="ways.data.value?.ways ?? []"
+          :class="{ awaited: ways.pending.value }"
+          :ways="ways.answer.value?.ways ?? []"
           :chosen="chosenWay"
           @take="takeWay"
         />
-        <ReadDough
-          v-if="kept && mixed"
-          :key="kept.id"
-          :saved="kept"
-          :now="now"
-          @read="(found) => (answer = found)"
-        />
+        <ReadDough v-if="kept && mixed" :key="kept.id" :saved="kept" :now="now" @read="take" />
         <p v-for="note in shown.notes" :key="note" class="small remark">{{ say(note) }}</p>
         <div class="asks no-print">
           <button type="button" class="link" :aria-expanded="explaining" @click="explaining = !explaining">
@@ -199,7 +207,7 @@ function mend(found: Mend) {
         <WhyPanel
           v-if="explaining"
           class="no-print"
-          :why="why.data.value?.why ?? null"
+          :why="why.answer.value?.why ?? null"
           :asked="answer.asked"
           :bulk-rise="shown.proof.bulk_rise"
           :bulk-hours="bulkHours"

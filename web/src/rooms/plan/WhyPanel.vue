@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef } from 'vue'
-import { api, ask, Refused, type Asked, type Schemas } from '../../api/client'
+import { computed, ref } from 'vue'
+import { api, ask, type Asked, type Schemas } from '../../api/client'
 import NumberField from '../../forms/NumberField.vue'
 import PickField from '../../forms/PickField.vue'
+import { useNewest } from '../../shell/newest'
 import { useUnits } from '../../shell/units'
 import { fill, words } from '../../words'
 
@@ -42,28 +43,28 @@ const question = ref<Question>('ready')
 const rise = ref(Math.round(100 * props.bulkRise))
 const time = ref(Math.round(10 * props.bulkHours) / 10)
 const roomHours = ref(2)
-const answer = shallowRef<Schemas['TurnAnswer'] | null>(null)
-const problem = ref('')
-
-async function turn() {
-  const body = {
-    asked: props.asked,
-    question: question.value,
-    rise: rise.value / 100,
-    hours: time.value,
-    room_h: roomHours.value,
-  }
-  try {
-    answer.value = await ask(api.POST('/api/plan/turn', { body }))
-    problem.value = ''
-  } catch (error) {
-    answer.value = null
-    problem.value = error instanceof Refused && error.message ? error.message : words.failed
-  }
+const turning = ref(false)
+const { answer, refused, pending } = useNewest(
+  () =>
+    turning.value
+      ? {
+          asked: props.asked,
+          question: question.value,
+          rise: rise.value / 100,
+          hours: time.value,
+          room_h: roomHours.value,
+        }
+      : null,
+  (body) => ask(api.POST('/api/plan/turn', { body })),
+  { wait: 250 },
+)
+const problem = computed(() => refused.value?.message ?? '')
+function turn() {
+  turning.value = true
 }
 const said = computed(() => {
   const found = answer.value
-  if (!found) return ''
+  if (!found || pending.value) return ''
   const { value, low, high, sentence } = found.turned
   if (value == null) return sentence
   if (found.unit === 'c') return warmth(value)

@@ -1,8 +1,19 @@
 import { useQueryClient } from '@tanstack/vue-query'
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { api, ask, Refused, type Asked, type Mend, type PlanAnswer, type SavedPlan } from '../../api/client'
+import {
+  api,
+  ask,
+  ifMatch,
+  Refused,
+  type Asked,
+  type Changed,
+  type Mend,
+  type PlanAnswer,
+  type SavedPlan,
+} from '../../api/client'
 import { newKey } from '../../shell/keys'
+import { asRefused, useNewest } from '../../shell/newest'
 import { words } from '../../words'
 
 const DRAFT = 'gentle-crust.draft'
@@ -39,53 +50,37 @@ export function usePlan() {
   const router = useRouter()
   const client = useQueryClient()
   const asked = shallowRef<Asked | null>(null)
-  const answer = shallowRef<PlanAnswer | SavedPlan | null>(null)
-  const refused = shallowRef<Refused | null>(null)
+  /** The saved plan that is open, as it was shown; what is changed since is reckoned beside it. */
+  const saved = shallowRef<SavedPlan | null>(null)
   const id = ref<string | null>(null)
   const dirty = ref(false)
   const saving = ref(false)
-  const mends = shallowRef<Mend[] | null>(null)
-  let asking = false
-  let waiting = false
+  const failed = shallowRef<Refused | null>(null)
+  const clash = shallowRef<Changed | null>(null)
   let epoch = 0
   /** Whoever is on the way to another room is not called back by an answer that comes late. */
   let leaving = false
   onScopeDispose(router.beforeEach((to) => void (leaving = !to.path.startsWith('/plan'))))
 
+  const made = useNewest(
+    () => (dirty.value ? asked.value : null),
+    (body) => ask(api.POST('/api/plan', { body })),
+    { complete: (found) => (asked.value = found.asked as Asked) },
+  )
+  const answer = computed<PlanAnswer | SavedPlan | null>(() => made.answer.value ?? saved.value)
+  const refused = computed(() => failed.value ?? made.refused.value)
+  const pending = computed(() => dirty.value && made.pending.value)
+
   function keep() {
     if (asked.value) localStorage.setItem(DRAFT, JSON.stringify({ asked: asked.value, id: id.value }))
-  }
-
-  async function reckon() {
-    if (asking) {
-      waiting = true
-      return
-    }
-    asking = true
-    do {
-      waiting = false
-      const mine = epoch
-      const body = asked.value!
-      try {
-        const found = await ask(api.POST('/api/plan', { body }))
-        if (mine === epoch) {
-          answer.value = found
-          if (!waiting && body === asked.value) asked.value = found.asked as Asked
-          refused.value = null
-        }
-      } catch (error) {
-        if (mine === epoch) refused.value = error instanceof Refused ? error : new Refused(words.failed, [])
-      }
-    } while (waiting)
-    asking = false
   }
 
   function change(part: Partial<Asked>) {
     if (!asked.value) return
     asked.value = { ...asked.value, ...part }
+    failed.value = null
     dirty.value = true
     keep()
-    void reckon()
   }
 
   /** Another formula brings its own pieces, warmth, vessel and proof; the rest of the wish stays. */
@@ -108,15 +103,22 @@ export function usePlan() {
     })
   }
 
-  function start(first: Asked, saved: string | null = null) {
+  function start(first: Asked) {
     epoch += 1
-    answer.value = null
-    refused.value = null
+    saved.value = null
+    failed.value = null
     asked.value = first
-    id.value = saved
+    id.value = null
     dirty.value = true
     keep()
-    void reckon()
+  }
+
+  function take(found: SavedPlan) {
+    saved.value = found
+    id.value = found.id
+    failed.value = null
+    dirty.value = false
+    asked.value = found.asked as Asked
   }
 
   async function open(key: string) {
@@ -126,19 +128,14 @@ export function usePlan() {
       const found = await ask(api.GET('/api/plans/{key}', { params: { path: { key } } }))
       if (mine !== epoch) return
       const draft = stored()
-      answer.value = found
-      id.value = found.id
-      refused.value = null
-      dirty.value = false
-      asked.value = found.asked as Asked
+      take(found)
       if (draft?.id === key && JSON.stringify(draft.asked) !== JSON.stringify(found.asked)) {
         asked.value = draft.asked
         dirty.value = true
-        void reckon()
       }
       keep()
     } catch (error) {
-      if (mine === epoch) refused.value = error instanceof Refused ? error : new Refused(words.failed, [])
+      if (mine === epoch) failed.value = asRefused(error)
     }
   }
 
@@ -156,29 +153,52 @@ export function usePlan() {
       if (leaving) return
       if (coming) return void router.replace(`/plan/${coming.id}`)
       if (formulas[0]) return start(about(formulas[0].id))
-      refused.value = new Refused(words.plan.noFormulas, [])
+      failed.value = new Refused(words.plan.noFormulas, [])
     } catch (error) {
-      refused.value = error instanceof Refused ? error : new Refused(words.failed, [])
+      failed.value = asRefused(error)
     }
   }
 
-  async function save() {
-    if (!asked.value || saving.value) return
+  /** Save what stands in the fields now; whatever is changed while it is on its way stays changed, and unsaved. */
+  async function save(over?: string) {
+    const body = asked.value
+    if (!body || saving.value) return
     saving.value = true
     const key = id.value ?? newKey()
+    const etag = over ?? (saved.value?.id === key ? saved.value.etag : undefined)
     try {
-      const found = await ask(api.PUT('/api/plans/{key}', { params: { path: { key } }, body: asked.value }))
-      answer.value = found
-      asked.value = found.asked as Asked
-      id.value = key
-      dirty.value = false
+      const call = { params: { path: { key } }, body, headers: ifMatch(etag) }
+      const found = await ask(api.PUT('/api/plans/{key}', call))
+      clash.value = null
+      if (asked.value === body) take(found)
+      else [saved.value, id.value] = [found, key]
       keep()
       await client.invalidateQueries({ queryKey: ['plans'] })
       if (route.params.id !== key) await router.replace(`/plan/${key}`)
     } catch (error) {
-      refused.value = error instanceof Refused ? error : new Refused(words.failed, [])
+      if (error instanceof Refused && error.changed) clash.value = error.changed
+      else failed.value = asRefused(error)
     } finally {
       saving.value = false
+    }
+  }
+  /** Save over what somebody else saved, with what was chosen of both. */
+  function settle(chosen: Record<string, unknown>) {
+    const etag = clash.value?.etag
+    clash.value = null
+    change(chosen as Partial<Asked>)
+    void save(etag)
+  }
+  /** Bring back the plan as it was before it was saved over. */
+  async function undo() {
+    const key = id.value
+    if (!key) return
+    try {
+      take(await ask(api.POST('/api/plans/{key}/undo', { params: { path: { key } } })))
+      keep()
+      await client.invalidateQueries({ queryKey: ['plans'] })
+    } catch (error) {
+      failed.value = asRefused(error)
     }
   }
 
@@ -191,22 +211,14 @@ export function usePlan() {
     void router.replace('/plan')
   }
 
-  let timer: ReturnType<typeof setTimeout> | undefined
-  watch([answer, asked], () => {
-    clearTimeout(timer)
-    mends.value = null
-    const plan = answer.value?.plan
-    if (!plan?.problems.length || !asked.value) return
-    const body = asked.value
-    timer = setTimeout(() => {
-      ask(api.POST('/api/plan/mends', { body }))
-        .then((found) => {
-          if (asked.value === body) mends.value = found.mends
-        })
-        .catch(() => (mends.value = []))
-    }, 500)
-  })
-  onScopeDispose(() => clearTimeout(timer))
+  const mending = useNewest(
+    () => (!pending.value && answer.value?.plan.problems.length && dirty.value ? asked.value : null),
+    (body) => ask(api.POST('/api/plan/mends', { body })),
+    { wait: 500 },
+  )
+  const mends = computed<Mend[] | null>(() =>
+    mending.pending.value ? null : (mending.answer.value?.mends ?? (mending.refused.value ? [] : null)),
+  )
 
   watch(
     () => [route.name, route.params.id, route.query.formula] as const,
@@ -243,12 +255,17 @@ export function usePlan() {
     fieldErrors,
     id,
     dirty,
+    pending,
     saving,
+    clash,
     mends,
     change,
     takeFormula,
     save,
+    settle,
+    undo,
     another,
-    reckon,
+    take,
+    reckon: made.again,
   }
 }

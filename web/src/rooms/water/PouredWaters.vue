@@ -1,58 +1,60 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, shallowRef, watch } from 'vue'
-import { api, ask, Refused, type Plan, type Schemas } from '../../api/client'
+import { api, ask, Refused, type Schemas } from '../../api/client'
 import MassField from '../../forms/MassField.vue'
 import MaybeField from '../../forms/MaybeField.vue'
 import NumberField from '../../forms/NumberField.vue'
 import RemoveButton from '../../forms/RemoveButton.vue'
 import TickField from '../../forms/TickField.vue'
 import { newKey } from '../../shell/keys'
+import { useNewest } from '../../shell/newest'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
 import type { WaterBody } from './useWater'
 
 /** The other way round: what was poured, the dough that it will give, and what the thermometer then said. */
-const props = defineProps<{ asked: WaterBody; water: Plan['water']; kettleC: number }>()
+const props = defineProps<{ asked: WaterBody; newest: () => Promise<Schemas['WaterPanelAnswer'] | null> }>()
 const t = words.water
 const client = useQueryClient()
 const { warmth, toDegrees, fromDegrees, fahrenheit, difference, say } = useUnits()
 const waters = ref<{ g: number; c: number; ice: boolean }[]>([])
-const found = shallowRef<Schemas['PouredAnswer'] | null>(null)
-const problem = ref('')
 const measured = ref<number | null>(null)
 const learnt = shallowRef<Schemas['Friction'] | null>(null)
+const failed = ref('')
 
-function begin() {
-  const { water, asked } = props
+/** Begin with the jugs as they are for what the sliders say now. */
+async function begin() {
+  const newest = await props.newest()
+  if (!newest) return
+  const { water } = newest
+  const { asked } = props
   waters.value = [
     { g: water.tap_g, c: asked.tap_c, ice: false },
     { g: water.hot_tap_g, c: asked.hot_tap_c ?? 50, ice: false },
-    { g: water.kettle_g, c: props.kettleC, ice: false },
+    { g: water.kettle_g, c: newest.kettle_c, ice: false },
     { g: water.ice_g, c: asked.ice_c, ice: true },
   ]
     .filter((each) => each.g >= 0.5)
     .map((each) => ({ ...each, g: Math.round(each.g), c: Math.round(each.c) }))
 }
-const body = computed(() => {
+const body = () => {
   const { formula_id, version, pieces, scaling_weight_g, flour_c, room_c, levain_c, mixing, bowl } =
     props.asked
   const batch = { formula_id, version, pieces, scaling_weight_g, flour_c, room_c, levain_c, mixing, bowl }
   return { ...batch, waters: waters.value.map((each) => ({ ...each })) }
-})
+}
 const said = (error: unknown) => (error instanceof Refused && error.message ? error.message : words.failed)
-let turn = 0
-watch(body, async (asked) => {
-  const mine = ++turn
-  learnt.value = null
-  if (!asked.waters.length) return
-  try {
-    const answer = await ask(api.POST('/api/water/poured', { body: asked }))
-    if (mine === turn) [found.value, problem.value] = [answer, '']
-  } catch (error) {
-    if (mine === turn) problem.value = said(error)
-  }
-})
+const {
+  answer: found,
+  refused,
+  pending,
+} = useNewest(
+  () => (waters.value.length ? body() : null),
+  (asked) => ask(api.POST('/api/water/poured', { body: asked })),
+)
+watch(pending, (on) => on && (learnt.value = null))
+const problem = computed(() => refused.value?.message || failed.value)
 /** Ice is never above freezing, water never below. */
 function warmer(each: { c: number }, ice: boolean) {
   each.c = ice ? Math.min(each.c, props.asked.ice_c) : Math.max(each.c, 0)
@@ -60,16 +62,16 @@ function warmer(each: { c: number }, ice: boolean) {
 let key = newKey()
 async function log() {
   if (measured.value == null) return
-  const logged = { ...body.value, dough_c: fromDegrees(measured.value) }
+  const logged = { ...body(), dough_c: fromDegrees(measured.value) }
   try {
     const { frictions } = await ask(api.PUT('/api/mixes/{key}', { params: { path: { key } }, body: logged }))
     learnt.value = frictions.find((each) => each.mixing === props.asked.mixing) ?? null
-    problem.value = ''
+    failed.value = ''
     measured.value = null
     key = newKey()
     await client.invalidateQueries({ queryKey: ['plans'] })
   } catch (error) {
-    problem.value = said(error)
+    failed.value = said(error)
   }
 }
 const degrees = computed(() => (fahrenheit.value ? '°F' : '°C'))

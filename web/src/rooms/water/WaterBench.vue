@@ -21,7 +21,11 @@ const props = defineProps<{
 }>()
 const t = words.water
 const { warmth, mass, difference, say } = useUnits()
-const { asked, answer, refused, take, bowl } = useWater(props.first, props.pieces, props.settings)
+const { asked, answer, refused, pending, current, take, bowl } = useWater(
+  props.first,
+  props.pieces,
+  props.settings,
+)
 
 const formula = computed({
   get: () => asked.formula_id,
@@ -97,7 +101,7 @@ const off = computed(() => {
 
     <div class="see" aria-live="polite">
       <p v-if="refused" class="inverted error" role="alert">{{ refused.message }}</p>
-      <section v-if="answer" class="answer" :class="{ stale: refused }">
+      <section v-if="answer" class="answer" :class="{ stale: refused || pending }">
         <p class="headline">
           <span class="clock huge">{{ warmth(answer.water.drawn_c) }}</span>
           <span>
@@ -135,7 +139,7 @@ const off = computed(() => {
           </div>
         </div>
       </section>
-      <PouredWaters v-if="answer" :asked="asked" :water="answer.water" :kettle-c="answer.kettle_c" />
+      <PouredWaters v-if="answer" :asked="asked" :newest="current" />
       <YeastTest />
     </div>
   </div>

@@ -1,6 +1,6 @@
-import { reactive, shallowRef, watch } from 'vue'
-import { api, ask, Refused, type FormulaAnswer, type Schemas, type Settings } from '../../api/client'
-import { words } from '../../words'
+import { reactive, watch } from 'vue'
+import { api, ask, type FormulaAnswer, type Schemas, type Settings } from '../../api/client'
+import { useNewest } from '../../shell/newest'
 
 export type WaterBody = Schemas['WaterBody']
 type Bowl = NonNullable<WaterBody['bowl']>
@@ -34,34 +34,11 @@ export function useWater(formula: FormulaAnswer, pieces: number | null, settings
     altitude_m: settings.altitude_m,
     bowl: null,
   })
-  const answer = shallowRef<Schemas['WaterPanelAnswer'] | null>(null)
-  const refused = shallowRef<Refused | null>(null)
-  let asking = false
-  let again = false
-
-  async function reckon() {
-    again = true
-    if (asking) return
-    asking = true
-    while (again) {
-      again = false
-      try {
-        answer.value = await ask(api.POST('/api/water', { body: { ...asked } }))
-        refused.value = null
-      } catch (error) {
-        refused.value = error instanceof Refused ? error : new Refused(words.failed, [])
-      }
-    }
-    asking = false
-  }
-  watch(
-    asked,
-    () => {
-      localStorage.setItem(KEY, JSON.stringify({ mixing: asked.mixing, ice_c: asked.ice_c }))
-      void reckon()
-    },
-    { immediate: true },
+  const asking = useNewest(
+    () => ({ ...asked }),
+    (body) => ask(api.POST('/api/water', { body })),
   )
+  watch(asked, () => localStorage.setItem(KEY, JSON.stringify({ mixing: asked.mixing, ice_c: asked.ice_c })))
 
   /** A formula brings its own warmth and pieces. */
   function take(other: FormulaAnswer) {
@@ -73,5 +50,5 @@ export function useWater(formula: FormulaAnswer, pieces: number | null, settings
   const bowl = (material: Bowl['material'] | 'none') => {
     asked.bowl = material === 'none' ? null : { material, g: 900, c: asked.room_c }
   }
-  return { asked, answer, refused, take, bowl }
+  return { asked, ...asking, take, bowl }
 }

@@ -1,0 +1,188 @@
+"""Data files of every version that ever was: opened, brought up to date all or nothing, and read whole."""
+
+import json
+import sqlite3
+from pathlib import Path
+
+import pytest
+from alembic import command
+
+from gentle_crust import demo
+from gentle_crust.api.app import create_app
+from gentle_crust.contract.documents import DOCUMENTS, FORMULA, PLAN, VERSION
+from gentle_crust.core.errors import Unreadable
+from gentle_crust.kitchen.bench import BenchBook
+from gentle_crust.kitchen.cultures import CultureBook
+from gentle_crust.kitchen.plans import PlanBook
+from gentle_crust.kitchen.unreadable import UnreadableBook
+from gentle_crust.kitchen.work import Work
+from gentle_crust.store.database import (
+    FILE,
+    CannotOpen,
+    copy_file,
+    damage_of,
+    known_schemas,
+    make_file,
+    newest_schema,
+    open_store,
+    schema_of,
+)
+from tests.conftest import SATURDAY
+from tests.store.conftest import STORES, laid_out
+
+SHAPES = Path(__file__).parents[1] / "data" / "shapes"
+
+
+def now():
+    return SATURDAY
+
+
+def counts(path):
+    with sqlite3.connect(path) as file:
+        names = [row[0] for row in file.execute("SELECT name FROM sqlite_master WHERE type = 'table'")]
+        return {name: file.execute(f"SELECT count(*) FROM {name}").fetchone()[0] for name in names}
+
+
+def test_there_is_a_file_of_every_schema_but_the_newest():
+    assert {path.name[:4] for path in STORES} == set(known_schemas()) - {newest_schema()}
+
+
+def test_an_old_kitchen_opens_with_all_that_is_in_it(old):
+    before, was = counts(old / FILE), schema_of(old / FILE)
+    sessions = open_store(old)
+    work = Work(sessions, now)
+    book = PlanBook(work)
+    assert UnreadableBook(work).all() == ()
+    assert book.settings.get().name == "Lantern Street Oven" and book.settings.get().room_day_c == 23
+    assert len(book.formulas.all()) == before["formula"]
+    for each in book.formulas.all():
+        versions = book.formulas.versions(each.id)
+        assert (versions[0].formula.name, versions[0].formula.shape) == (each.formula.name, each.formula.shape)
+        assert [version.number for version in versions] == list(range(len(versions), 0, -1))
+    for line in book.all():
+        opened = book.open(line.id).answer
+        assert opened.plan.steps and opened.plan.ribbon.parts and opened.formula.flours
+        assert opened.plan.ribbon.greatest_rise > 0
+    assert len(CultureBook(work).all()) == before.get("culture", 0)
+    assert len(BenchBook(work).view().doughs) == (3 if "doughs" in str(was) or before["plan"] == 5 else 0)
+    sessions.kw["bind"].dispose()
+    after = counts(old / FILE)
+    kept = {name: count for name, count in before.items() if name not in ("alembic_version", "formula_version")}
+    assert {name: after[name] for name in kept} == kept and schema_of(old / FILE) == newest_schema()
+
+
+def test_an_old_kitchen_goes_on_being_used(old):
+    sessions = open_store(old)
+    client = create_app(sessions, now).test_client()
+    body = client.get("/api/formulas").json["formulas"][0]
+    saved = client.put(f"/api/formulas/{body['id']}", json=body["formula"] | {"hydration_percent": 71.5})
+    assert saved.status_code == 200 and saved.json["version"] >= 2
+    asked = client.get(f"/api/plans/{demo.TOMORROW_PLAN}").json["asked"]
+    assert client.post("/api/plan", json=asked).status_code == 200
+    kitchen = client.get("/api/kitchen").json
+    changed = client.put("/api/kitchen", json=kitchen["settings"] | {"room_day_c": 21})
+    assert changed.status_code == 200 and changed.json["can_undo"]
+    assert client.post("/api/kitchen/undo").json["settings"]["room_day_c"] == 23
+    sessions.kw["bind"].dispose()
+
+
+def test_a_clean_copy_is_taken_first_and_never_written_over(old):
+    was = counts(old / FILE)
+    open_store(old).kw["bind"].dispose()
+    (copy,) = old.glob(f"{FILE}.before-*")
+    assert counts(copy) == was and damage_of(copy, thorough=True) == ()
+    kept = copy.read_bytes()
+    other = laid_out(STORES[0], old.parent / "other")
+    copy_file(other / FILE, old / FILE)
+    open_store(old).kw["bind"].dispose()
+    assert copy.read_bytes() == kept
+
+
+@pytest.mark.parametrize("step", ["0002", "0003", "0004", "0005", "0006"])
+def test_a_change_of_schema_that_fails_leaves_all_as_it_was(tmp_path, monkeypatch, step):
+    folder = laid_out(STORES[0], tmp_path / "old")
+    before, was = counts(folder / FILE), schema_of(folder / FILE)
+    whole = command.upgrade
+
+    def broken(config, to):
+        whole(config, step)
+        raise RuntimeError("the power went")
+
+    monkeypatch.setattr("gentle_crust.store.database.command.upgrade", broken)
+    with pytest.raises(RuntimeError):
+        open_store(folder)
+    assert counts(folder / FILE) == before and schema_of(folder / FILE) == was
+    (copy,) = folder.glob(f"{FILE}.before-*")
+    first = copy.read_bytes()
+    with pytest.raises(RuntimeError):
+        open_store(folder)
+    assert copy.read_bytes() == first and len(list(folder.glob(f"{FILE}.before-*"))) == 1
+    monkeypatch.undo()
+    sessions = open_store(folder)
+    assert len(PlanBook(Work(sessions, now)).formulas.all()) == before["formula"]
+    sessions.kw["bind"].dispose()
+
+
+def test_every_schema_can_be_made_new_and_brought_up_to_date(tmp_path):
+    for schema in known_schemas():
+        folder = tmp_path / schema
+        folder.mkdir()
+        make_file(folder, schema)
+        assert schema_of(folder / FILE) == schema
+        sessions = open_store(folder)
+        demo.fill(sessions, now)
+        assert len(PlanBook(Work(sessions, now)).all()) == 1
+        sessions.kw["bind"].dispose()
+
+
+def test_a_file_of_a_newer_program_is_refused_and_left_alone(folder, sessions):
+    sessions.kw["bind"].dispose()
+    with sqlite3.connect(folder / FILE) as file:
+        file.execute("UPDATE alembic_version SET version_num = '9999'")
+    before = counts(folder / FILE)
+    with pytest.raises(CannotOpen, match="newer version"):
+        open_store(folder)
+    assert counts(folder / FILE) == before
+
+
+@pytest.mark.parametrize("document", DOCUMENTS, ids=[each.name.replace(" ", "-") for each in DOCUMENTS])
+def test_a_document_keeps_the_shape_of_its_version(document):
+    """A field that is renamed, added or dropped needs a new version, its upcaster, and a file here."""
+    path = SHAPES / f"{document.name.replace(' ', '-')}-{document.version}.json"
+    shape = document.adapter.json_schema(mode="serialization")
+    assert path.exists(), f"write the new shape to {path.name}, and an upcaster from the version before it"
+    assert json.loads(path.read_text()) == json.loads(json.dumps(shape))
+
+
+@pytest.mark.parametrize("document", DOCUMENTS, ids=[each.name.replace(" ", "-") for each in DOCUMENTS])
+def test_a_document_comes_back_field_by_field(document, book):
+    answer = book.open(demo.TOMORROW_PLAN).answer
+    values = {
+        "kitchen": book.settings.get(), "pantry": book.formulas.pantry.get(), "formula": answer.formula,
+        "question of the plan": answer.asked, "plan": answer.plan, "culture": book.cultures.all()[0].culture,
+    }  # fmt: skip
+    value = values[document.name]
+    body = document.write(value)
+    assert body[VERSION] == document.version and document.read(json.loads(json.dumps(body))) == value
+    for field in vars(value):
+        assert field in body
+    with pytest.raises(Unreadable, match="newer"):
+        document.read({**body, VERSION: document.version + 1})
+    for odd in ({}, {"x": 1}, {**body, VERSION: "two"}):
+        with pytest.raises(Unreadable):
+            document.read(odd)
+
+
+def test_the_first_formulas_and_plans_are_raised():
+    with sqlite3.connect(":memory:") as file:
+        import gzip
+
+        file.executescript(gzip.decompress(STORES[0].read_bytes()).decode())
+        bodies = [json.loads(row[0]) for row in file.execute("SELECT body FROM formula")]
+        shown = json.loads(file.execute("SELECT shown FROM plan").fetchone()[0])
+    assert all("preferment" in body and "preferments" not in body for body in bodies)
+    raised = [FORMULA.read(body) for body in bodies]
+    assert [len(each.preferments) for each in raised] == [0 if body["preferment"] is None else 1 for body in bodies]
+    assert [each.yeast_percent for each in raised] == [body["instant_yeast_percent"] for body in bodies]
+    assert "tap_c" not in shown and PLAN.read(shown).tap_c == 14.0
+    assert bodies[0].get("preferments") is None, "reading changes nothing of what is stored"

@@ -1,0 +1,97 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import type { Changed } from '../api/client'
+import { fill, words } from '../words'
+
+/** Two changes of one thing: mine and theirs, field by field, chosen with a tap. */
+const props = defineProps<{ changed: Changed | null; what: string }>()
+const emit = defineEmits<{ settle: [Record<string, unknown>]; close: [] }>()
+const t = words.conflict
+type Field = Changed['fields'][number]
+type Side = 'mine' | 'theirs' | 'both'
+const chosen = ref<Record<string, Side>>({})
+const first = (field: Field): Side => (field.both != null ? 'both' : 'mine')
+watch(
+  () => props.changed,
+  (changed) => {
+    chosen.value = Object.fromEntries((changed?.fields ?? []).map((field) => [field.path, first(field)]))
+  },
+  { immediate: true },
+)
+const fields = computed(() => props.changed?.fields ?? [])
+function named(value: unknown): string {
+  if (value === null || value === undefined || value === '') return t.nothing
+  if (typeof value === 'boolean') return value ? t.yes : t.no
+  if (Array.isArray(value)) return value.length ? value.map(named).join(', ') : t.nothing
+  if (typeof value === 'object') {
+    const { name, kind, id, ...rest } = value as Record<string, unknown>
+    const title = name || kind || id
+    return title ? String(title) : Object.values(rest).map(named).join(' ')
+  }
+  return String(value)
+}
+const sides = (field: Field): Side[] => (field.both != null ? ['mine', 'theirs', 'both'] : ['mine', 'theirs'])
+function settle() {
+  emit(
+    'settle',
+    Object.fromEntries(fields.value.map((field) => [field.path, field[chosen.value[field.path] ?? 'mine']])),
+  )
+}
+</script>
+
+<template>
+  <ElDialog
+    :model-value="changed !== null"
+    :title="fill(t.title, { what })"
+    width="min(640px, 94vw)"
+    align-center
+    @close="emit('close')"
+  >
+    <p>{{ t.lead }}</p>
+    <fieldset v-for="field in fields" :key="field.path">
+      <legend>{{ field.words }}</legend>
+      <ElRadioGroup v-model="chosen[field.path]" :aria-label="field.words">
+        <ElRadio v-for="side in sides(field)" :key="side" :value="side" border>
+          <span class="small quiet">{{ t[side] }}</span>
+          <span class="value">{{ named(field[side]) }}</span>
+        </ElRadio>
+      </ElRadioGroup>
+    </fieldset>
+    <template #footer>
+      <ElButton @click="emit('close')">{{ t.later }}</ElButton>
+      <ElButton type="primary" @click="settle">{{ t.save }}</ElButton>
+    </template>
+  </ElDialog>
+</template>
+
+<style scoped>
+fieldset {
+  margin: 0;
+  padding: 12px 0 10px;
+  border: 0;
+  border-top: 1px solid var(--hairline);
+}
+legend {
+  float: left;
+  width: 100%;
+  padding: 0 0 6px;
+  font-weight: 600;
+}
+.el-radio-group {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(170px, 1fr));
+  gap: 8px;
+  width: 100%;
+}
+.el-radio {
+  height: auto;
+  min-height: 56px;
+  margin: 0;
+  padding: 6px 12px;
+  white-space: normal;
+}
+.value {
+  display: block;
+  overflow-wrap: anywhere;
+}
+</style>
