@@ -226,7 +226,7 @@ STEAMS = [row["kind"] for row in rows("steam")]
 
 
 @settings(
-    max_examples=2000 if os.environ.get("GENTLE_CRUST_PROVE") else 600,
+    max_examples=2000 if os.environ.get("GENTLE_CRUST_PROVE") else 150,
     deadline=None,
     phases=[Phase.generate],
     suppress_health_check=[HealthCheck.too_slow],
@@ -263,7 +263,8 @@ def test_any_set_up_bakes_like_bread(loaf, vessel, oven, preheat, stages, steam,
     lines = np.array([baked.chamber, baked.vessel, baked.crust, baked.core, baked.loss, baked.colour, baked.spring])
     assert np.isfinite(lines).all()
     wetted = sum(each.g or 8 for each in steam if each.kind == "mist_loaf")
-    assert baked.loss[-1] > -0.06 - wetted / loaf.dough_g  # a cold skin takes up some steam at first
+    # A cold dough takes up steam at first: at most what warms it to the boil, of 2.9 J/gK and 2257 J/g.
+    assert baked.loss[-1] > -2.9 * (100 - loaf.start_c) / 2257 - wetted / loaf.dough_g
     assert baked.moist_over_boiling_k <= 1
     for line in (baked.colour, baked.base_colour, baked.spring):
         assert (np.diff(line) >= -1e-9).all()

@@ -97,7 +97,7 @@ def test_demo_resets_only_its_own_folder(tmp_path):
     assert (mine / "bread.txt").exists()
     demo.mark(tmp_path / "demo")
     demo.reset(tmp_path / "demo")
-    assert not (tmp_path / "demo").exists()
+    assert list((tmp_path / "demo").iterdir()) == []
 
 
 def test_database_is_kept_safely(sessions):

@@ -20,11 +20,14 @@ from gentle_crust.api.oven_room import oven
 from gentle_crust.api.plan_room import plans
 from gentle_crust.api.water_room import water
 from gentle_crust.contract import problem
+from gentle_crust.contract.tidy import nested
 from gentle_crust.kitchen.now import Now
 from gentle_crust.kitchen.photos import PhotoShelf
 from gentle_crust.store.database import folder_of
 
 LARGEST_REQUEST = 1_000_000
+DEEPEST = 40
+"""So deep does nothing lie that this program takes."""
 LARGEST_FILE = 64_000_000
 """What this program itself writes of a culture, it takes again."""
 PAGES = Path(str(files("gentle_crust") / "web"))
@@ -64,6 +67,15 @@ def _one_work_a_request(app: OpenAPI) -> None:
             request.max_content_length = LARGEST_FILE
         if request.path.startswith("/api/") and not request.path.startswith("/api/backup"):
             g.reading.enter_context(common.work().read())
+
+    @app.before_request
+    def bound() -> Response | None:
+        if not request.is_json or not request.path.startswith("/api/"):
+            return None
+        if nested(request.get_data()) <= DEEPEST:
+            return None
+        said = problem.ProblemField(field="body", sentence="That JSON is nested too deep.", remedy="Send less at once.")
+        return refusals.respond(422, "That cannot be read", [said])
 
     @app.after_request
     def name(response: Response) -> Response:

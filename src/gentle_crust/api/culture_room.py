@@ -132,7 +132,7 @@ class AwayBody(Strict):
 class CultureFileBody(Strict):
     """A culture's file as text."""
 
-    text: Annotated[str, StringConstraints(max_length=900_000)]
+    text: Annotated[str, StringConstraints(max_length=60_000_000)]
 
 
 class DoseBody(Strict):

@@ -32,7 +32,10 @@ def is_loopback(host: str) -> bool:
 
 def _known_host(header: str, listening: str) -> bool:
     """Whether the Host header may name this program; other names would let a page elsewhere rebind to it."""
-    name = urlsplit(f"//{header}").hostname or ""
+    try:
+        name = urlsplit(f"//{header}").hostname or ""
+    except ValueError:
+        return False
     if is_loopback(name) or name == listening:
         return True
     if is_loopback(listening):
@@ -42,6 +45,14 @@ def _known_host(header: str, listening: str) -> bool:
     except ValueError:
         return False
     return True
+
+
+def _host_of(origin: str) -> str:
+    """Host and port of an origin; empty of what is none."""
+    try:
+        return urlsplit(origin).netloc
+    except ValueError:
+        return ""
 
 
 class _Failures:
@@ -69,7 +80,7 @@ def protect(app: Flask, listening: str, passcode: str | None) -> None:
         if not _known_host(request.host, listening):
             return respond(421, "Unknown host", [], "This address is not one of the program's own.")
         origin = request.headers.get("Origin")
-        if request.method not in ("GET", "HEAD") and origin and urlsplit(origin).netloc != request.host:
+        if request.method not in ("GET", "HEAD") and origin and _host_of(origin) != request.host:
             return respond(403, "Another origin", [], "Changes are taken from the program's own pages only.")
         if passcode is not None:
             given = request.authorization.password if request.authorization else None

@@ -1,13 +1,13 @@
 """Requests and responses. Responses are made of the core's own dataclasses, so they cannot drift from it."""
 
 from datetime import datetime
-from typing import Annotated, Any, Literal
+from typing import Annotated, Literal
 
-from pydantic import AllowInfNan, BaseModel, ConfigDict, Field, StringConstraints, model_validator
+from pydantic import BaseModel, Field, StringConstraints
 
 from gentle_crust.contract.asked import Asked
 from gentle_crust.contract.kitchen import Pantry, Settings
-from gentle_crust.contract.tidy import clean
+from gentle_crust.contract.strict import Number, Short, Strict
 from gentle_crust.core.culture.shared import SharedBuild
 from gentle_crust.core.fermentation.bulk_time import BulkTime
 from gentle_crust.core.fermentation.inverse import Turned
@@ -37,20 +37,6 @@ from gentle_crust.kitchen.formulas import Version
 from gentle_crust.kitchen.plans import NextStep
 from gentle_crust.kitchen.story import TakenReading
 from gentle_crust.kitchen.turn import Question
-
-Number = Annotated[float, AllowInfNan(False)]
-Short = Annotated[str, StringConstraints(max_length=80)]
-
-
-class Strict(BaseModel):
-    """A request: unknown fields are refused, half letters and control characters do not get in."""
-
-    model_config = ConfigDict(extra="forbid")
-
-    @model_validator(mode="before")
-    @classmethod
-    def _clean(cls, value: Any) -> Any:
-        return clean(value) if isinstance(value, dict) else value
 
 
 class AskedBody(Strict):

@@ -8,6 +8,7 @@ from gentle_crust.core.errors import CraftError, Unreadable
 
 EARLIEST, LATEST = datetime(2000, 1, 1, tzinfo=UTC), datetime(2100, 1, 1, tzinfo=UTC)
 _BROKEN = re.compile(r"[\ud800-\udfff]")
+_BRACKETS = re.compile(rb'"(?:[^"\\]|\\.)*"|[\[\]{}]', re.S)
 _CONTROL = re.compile(r"[\x00-\x08\x0b\x0c\x0e-\x1f\x7f]")
 
 
@@ -20,6 +21,19 @@ def clean(value: Any) -> Any:
     if isinstance(value, list | tuple):
         return [clean(each) for each in value]
     return value
+
+
+def nested(data: bytes) -> int:
+    """How deep the brackets of a JSON text lie in one another, those inside its texts left out."""
+    depth = deepest = 0
+    for found in _BRACKETS.finditer(data):
+        mark = found[0][:1]
+        if mark in b"[{":
+            depth += 1
+            deepest = max(deepest, depth)
+        elif mark in b"]}":
+            depth -= 1
+    return deepest
 
 
 def sane(at: datetime, field: str) -> datetime:

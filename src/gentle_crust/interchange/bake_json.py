@@ -3,23 +3,19 @@
 from typing import Annotated, Any, Literal
 
 import numpy as np
-from pydantic import AllowInfNan, BaseModel, ConfigDict, Field, StrictBool
+from pydantic import Field, StrictBool
 
+from gentle_crust.contract.strict import Number, Strict
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.oven.bake import Bake, Baked, bake
 from gentle_crust.core.oven.hazards import hazards
 from gentle_crust.core.oven.kit import Fired, InVessel, OvenHeat, OvenKind, Preheat, Stage, Steam
 from gentle_crust.core.oven.loaf import Loaf
 
-Number = Annotated[float, AllowInfNan(False)]
 _CORES = (90, 93, 96)
 
 
-class _Strict(BaseModel):
-    model_config = ConfigDict(extra="forbid")
-
-
-class LoafInput(_Strict):
+class LoafInput(Strict):
     """Dough per piece, and how many pieces go in together; sugar, milk and malt are shares of the flour (0-1)."""
 
     dough_g: Number
@@ -33,7 +29,7 @@ class LoafInput(_Strict):
     cold_hours: Number = 0.0
 
 
-class VesselInput(_Strict):
+class VesselInput(Strict):
     """A vessel; `preheated`: whether it was heated with the oven, or `"lid"` for its lid only."""
 
     kind: str
@@ -43,7 +39,7 @@ class VesselInput(_Strict):
     inside_l: Number | None = None
 
 
-class FiredInput(_Strict):
+class FiredInput(Strict):
     """A wood-fired oven as it is loaded: floor and dome, C, 100 to 550, and how long it stood after raking out."""
 
     floor_c: Number
@@ -51,7 +47,7 @@ class FiredInput(_Strict):
     soaked_min: Number = 0.0
 
 
-class OvenInput(_Strict):
+class OvenInput(Strict):
     """An oven; `offset_k`: how much hotter than its dial it is; `fired`: of a wood-fired one."""
 
     kind: OvenKind = "electric"
@@ -66,7 +62,7 @@ class OvenInput(_Strict):
         return OvenHeat(self.kind, self.heater_w, self.volume_l, self.offset_k, fired)
 
 
-class PreheatInput(_Strict):
+class PreheatInput(Strict):
     """Minutes of heating before loading, at a set point."""
 
     setpoint_c: Number
@@ -74,7 +70,7 @@ class PreheatInput(_Strict):
     fan: bool = False
 
 
-class SteamInput(_Strict):
+class SteamInput(Strict):
     """A source of steam: grams of water and minutes from loading (before it: negative); omitted, the usual."""
 
     kind: str = "none"
@@ -82,7 +78,7 @@ class SteamInput(_Strict):
     at_min: Number | None = None
 
 
-class StageInput(_Strict):
+class StageInput(Strict):
     """Minutes at a set point (0: oven off); covered, or steaming if there is no lid; fan on or off.
 
     The set point may be left out for an oven that is `fired`: it means nothing there.
@@ -94,7 +90,7 @@ class StageInput(_Strict):
     fan: bool = False
 
 
-class BakeInput(_Strict):
+class BakeInput(Strict):
     """Question of `gentle-crust bake`. Without `preheat`: 50 min at the first stage's set point.
 
     A wood-fired oven is loaded as hot as `oven.fired` says; without that, as hot as its `preheat`.

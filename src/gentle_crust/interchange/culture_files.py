@@ -16,8 +16,8 @@ from gentle_crust.core.culture.events import Event
 from gentle_crust.core.errors import CraftError
 
 FORMAT = "gentle-crust-culture"
-LARGEST = 2_000_000
-MOST_EVENTS = 20_000
+LARGEST = 60_000_000
+MOST_EVENTS = 400_000
 _CULTURE, _EVENT, _INSTANT = TypeAdapter(Culture), TypeAdapter(Event), TypeAdapter(datetime)
 _COLUMNS = tuple(field.name for field in fields(Event) if field.name != "at_h")
 _NUMBERS = ("seed_g", "flour_g", "water_g", "g", "gross_g", "height_mm", "culture_c")
@@ -60,7 +60,7 @@ def _cell(value: Any) -> str:
 def read(text: str) -> tuple[Culture, History]:
     """A culture from a file of either kind. CraftError, naming what is wrong, for anything else."""
     if len(text) > LARGEST:
-        raise CraftError("text", "The file is larger than two megabytes.", "Take out an older part of it.")
+        raise CraftError("text", "The file is larger than sixty megabytes.", "Take out an older part of it.")
     try:
         found = _from_json(text) if text.lstrip().startswith("{") else _from_csv(text)
     except ValidationError as error:

@@ -2,20 +2,15 @@
 
 from typing import Annotated, Any
 
-from pydantic import AllowInfNan, BaseModel, ConfigDict, Field, StringConstraints, TypeAdapter, model_validator
+from pydantic import Field, StringConstraints, TypeAdapter, model_validator
 
+from gentle_crust.contract.strict import Number, Short, Strict
 from gentle_crust.core.formula.model import ExtraKind, Formula, PrefermentKind, Shape, SoakerKind, YeastKind
 
-Number = Annotated[float, AllowInfNan(False)]
-Short = Annotated[str, StringConstraints(max_length=80)]
 _FORMULA = TypeAdapter(Formula)
 
 
-class _Strict(BaseModel):
-    model_config = ConfigDict(extra="forbid")
-
-
-class LotBody(_Strict):
+class LotBody(Strict):
     """One bag of a flour."""
 
     mill: Short = ""
@@ -25,7 +20,7 @@ class LotBody(_Strict):
     note: Annotated[str, StringConstraints(max_length=300)] = ""
 
 
-class MyFlourBody(_Strict):
+class MyFlourBody(Strict):
     """A flour of the baker's own; what is unknown is null."""
 
     id: Short
@@ -38,7 +33,7 @@ class MyFlourBody(_Strict):
     lots: Annotated[list[LotBody], Field(max_length=50)] = []
 
 
-class FlourShareBody(_Strict):
+class FlourShareBody(Strict):
     """One flour of the blend."""
 
     kind: Short
@@ -46,7 +41,7 @@ class FlourShareBody(_Strict):
     mine: MyFlourBody | None = None
 
 
-class ExtraBody(_Strict):
+class ExtraBody(Strict):
     """An extra; late if it is worked in after the gluten has formed."""
 
     name: Short
@@ -55,7 +50,7 @@ class ExtraBody(_Strict):
     late: bool = False
 
 
-class PrefermentBody(_Strict):
+class PrefermentBody(Strict):
     """A preferment; flour_kind is the kind, or the baker's own flour's id, of one of the formula's flours."""
 
     kind: PrefermentKind
@@ -66,7 +61,7 @@ class PrefermentBody(_Strict):
     salt_percent: Number = 0
 
 
-class SoakerBody(_Strict):
+class SoakerBody(Strict):
     """Grains that drink first; percents of all the formula's flour."""
 
     name: Short
@@ -77,7 +72,7 @@ class SoakerBody(_Strict):
     bound: bool = True
 
 
-class FormulaBody(_Strict):
+class FormulaBody(Strict):
     """A formula, whole: percents over all flour, the preferments' included."""
 
     name: Annotated[str, StringConstraints(max_length=200)]

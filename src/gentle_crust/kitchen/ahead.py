@@ -6,7 +6,7 @@ from dataclasses import dataclass
 from datetime import datetime, timedelta
 from typing import Literal
 
-from gentle_crust.contract.documents import ASKED, PLAN
+from gentle_crust.contract.documents import ASKED, FORMULA, PLAN
 from gentle_crust.core.culture.shared import Demand, SharedBuild, share_builds
 from gentle_crust.core.errors import Unreadable
 from gentle_crust.core.scheduling.result import LevainBuild, Plan
@@ -71,6 +71,7 @@ class Ahead:
         for row in rows:
             with suppress(Unreadable):  # the list of what cannot be read names it
                 ASKED.read(row.asked)
+                FORMULA.read(row.formula)
                 found.append((row, PLAN.read(row.shown)))
         return found
 

@@ -67,7 +67,13 @@ class Gate:
                 self._changed.notify_all()
 
 
+def _text(data: bytes) -> str:
+    """A text of the file; letters that are broken are marked, and cost no more than themselves."""
+    return data.decode("utf-8", "replace")
+
+
 def _settings(connection: Any, _record: Any) -> None:
+    connection.text_factory = _text
     connection.isolation_level = None  # transactions are begun below, so that tables are made inside them too
     cursor = connection.cursor()
     for pragma in ("journal_mode=WAL", "synchronous=FULL", "foreign_keys=ON", f"busy_timeout={BUSY_MS}"):
@@ -188,7 +194,8 @@ def _check_file(folder: Path) -> str | None:
     except sqlite3.OperationalError as error:
         raise CannotOpen(f"The data file {path} cannot be opened ({error}). {_permission(folder)}") from error
     except sqlite3.DatabaseError as error:
-        raise CannotOpen(f"{path} is not a data file of this program ({error}).\n{_way_out(folder)}") from error
+        what = "is not a data file of this program" if "not a database" in str(error) else "is damaged"
+        raise CannotOpen(f"The file {path} {what} ({error}).\n{_way_out(folder)}") from error
     if damage:
         raise CannotOpen(f"The data file {path} is damaged ({damage[0]}).\n{_way_out(folder)}")
     if schema is None:

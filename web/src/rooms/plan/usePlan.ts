@@ -58,6 +58,8 @@ export function usePlan() {
   const failed = shallowRef<Refused | null>(null)
   const clash = shallowRef<Changed | null>(null)
   let epoch = 0
+  /** How often something was changed by hand: an answer that only completes the question is no change. */
+  let edits = 0
   /** Whoever is on the way to another room is not called back by an answer that comes late. */
   let leaving = false
   onScopeDispose(router.beforeEach((to) => void (leaving = !to.path.startsWith('/plan'))))
@@ -78,6 +80,7 @@ export function usePlan() {
   function change(part: Partial<Asked>) {
     if (!asked.value) return
     asked.value = { ...asked.value, ...part }
+    edits += 1
     failed.value = null
     dirty.value = true
     keep()
@@ -164,13 +167,14 @@ export function usePlan() {
     const body = asked.value
     if (!body || saving.value) return
     saving.value = true
+    const before = edits
     const key = id.value ?? newKey()
     const etag = over ?? (saved.value?.id === key ? saved.value.etag : undefined)
     try {
       const call = { params: { path: { key } }, body, headers: ifMatch(etag) }
       const found = await ask(api.PUT('/api/plans/{key}', call))
       clash.value = null
-      if (asked.value === body) take(found)
+      if (edits === before) take(found)
       else [saved.value, id.value] = [found, key]
       keep()
       await client.invalidateQueries({ queryKey: ['plans'] })
