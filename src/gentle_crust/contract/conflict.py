@@ -1,19 +1,21 @@
 """Two changes of one thing: what differs, field by field, and what could stand of both."""
 
 from dataclasses import dataclass
-from typing import Any
+from typing import Any, Literal
 
 from gentle_crust.core.errors import Conflict
 from gentle_crust.core.limits import all_limits
 
 Body = dict[str, Any]
+Side = Literal["mine", "theirs", "both"]
 
 
 @dataclass(frozen=True)
 class FieldChange:
     """One field that differs: as the one who comes second wants it, as it stands by now, and of both, if that can be.
 
-    ``path`` is its name, or two with a dot between; ``clash``: both changed it, and not to the same.
+    ``path`` is its name, or two with a dot between; ``clash``: both changed it, and not to the same. ``unit`` is that
+    of a figure; ``proposed`` is what would stand if nobody chose: whatever only one of them changed.
     """
 
     path: str
@@ -22,6 +24,8 @@ class FieldChange:
     theirs: Any
     both: Any
     clash: bool
+    unit: str
+    proposed: Literal["mine", "theirs", "both"]
 
 
 class ChangedMeanwhile(Conflict):
@@ -45,7 +49,10 @@ def changes(base: Body | None, mine: Body, theirs: Body) -> tuple[FieldChange, .
             continue
         before = None if flat_base is None else flat_base.get(path)
         clash = flat_base is None or (before != here and before != there)
-        found.append(FieldChange(path, _words(path), here, there, _both(before, here, there), clash))
+        both = _both(before, here, there)
+        proposed: Side = "both" if both is not None else "theirs" if not clash and here == before else "mine"
+        words, unit = _named(path)
+        found.append(FieldChange(path, words, here, there, both, clash, unit, proposed))
     return tuple(found)
 
 
@@ -83,7 +90,8 @@ def _key(each: Any) -> str:
     return str(each)
 
 
-def _words(path: str) -> str:
+def _named(path: str) -> tuple[str, str]:
+    """What a field is called, and the unit of its figures."""
     name = path.rsplit(".", 1)[-1]
     limit = all_limits().get(name.upper())
-    return limit.words if limit else name.replace("_", " ").capitalize()
+    return (limit.words, limit.unit) if limit else (name.replace("_", " ").capitalize(), "")

@@ -3052,7 +3052,8 @@ export interface components {
          * FieldChange
          * @description One field that differs: as the one who comes second wants it, as it stands by now, and of both, if that can be.
          *
-         *     ``path`` is its name, or two with a dot between; ``clash``: both changed it, and not to the same.
+         *     ``path`` is its name, or two with a dot between; ``clash``: both changed it, and not to the same. ``unit`` is that
+         *     of a figure; ``proposed`` is what would stand if nobody chose: whatever only one of them changed.
          */
         FieldChange: {
             /** Both */
@@ -3063,8 +3064,15 @@ export interface components {
             mine: unknown;
             /** Path */
             path: string;
+            /**
+             * Proposed
+             * @enum {string}
+             */
+            proposed: "mine" | "theirs" | "both";
             /** Theirs */
             theirs: unknown;
+            /** Unit */
+            unit: string;
             /** Words */
             words: string;
         };

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import type { Changed } from '../api/client'
+import { useUnits } from '../shell/units'
 import { fill, words } from '../words'
 
 /** Two changes of one thing: mine and theirs, field by field, chosen with a tap. */
@@ -10,25 +11,32 @@ const t = words.conflict
 type Field = Changed['fields'][number]
 type Side = 'mine' | 'theirs' | 'both'
 const chosen = ref<Record<string, Side>>({})
-const first = (field: Field): Side => (field.both != null ? 'both' : 'mine')
 watch(
   () => props.changed,
   (changed) => {
-    chosen.value = Object.fromEntries((changed?.fields ?? []).map((field) => [field.path, first(field)]))
+    chosen.value = Object.fromEntries((changed?.fields ?? []).map((field) => [field.path, field.proposed]))
   },
   { immediate: true },
 )
 const fields = computed(() => props.changed?.fields ?? [])
-function named(value: unknown): string {
+const { warmth, mass } = useUnits()
+/** A value as it is read: figures in the baker's own units, lists by their names. */
+function named(value: unknown, unit = ''): string {
   if (value === null || value === undefined || value === '') return t.nothing
   if (typeof value === 'boolean') return value ? t.yes : t.no
-  if (Array.isArray(value)) return value.length ? value.map(named).join(', ') : t.nothing
+  if (Array.isArray(value)) return value.length ? value.map((each) => named(each)).join(', ') : t.nothing
   if (typeof value === 'object') {
     const { name, kind, id, ...rest } = value as Record<string, unknown>
     const title = name || kind || id
-    return title ? String(title) : Object.values(rest).map(named).join(' ')
+    return title
+      ? String(title)
+      : Object.values(rest)
+          .map((each) => named(each))
+          .join(' ')
   }
-  return String(value)
+  if (typeof value === 'number' && unit === 'C') return warmth(value)
+  if (typeof value === 'number' && unit === 'g') return mass(value)
+  return unit ? `${String(value)} ${unit}` : String(value)
 }
 const sides = (field: Field): Side[] => (field.both != null ? ['mine', 'theirs', 'both'] : ['mine', 'theirs'])
 function settle() {
@@ -53,13 +61,13 @@ function settle() {
       <ElRadioGroup v-model="chosen[field.path]" :aria-label="field.words">
         <ElRadio v-for="side in sides(field)" :key="side" :value="side" border>
           <span class="small quiet">{{ t[side] }}</span>
-          <span class="value">{{ named(field[side]) }}</span>
+          <span class="value">{{ named(field[side], field.unit) }}</span>
         </ElRadio>
       </ElRadioGroup>
     </fieldset>
     <template #footer>
       <ElButton @click="emit('close')">{{ t.later }}</ElButton>
-      <ElButton type="primary" @click="settle">{{ t.save }}</ElButton>
+      <ElButton class="action" @click="settle">{{ t.save }}</ElButton>
     </template>
   </ElDialog>
 </template>
@@ -86,6 +94,7 @@ legend {
 .el-radio {
   height: auto;
   min-height: 56px;
+  height: 100%;
   margin: 0;
   padding: 6px 12px;
   white-space: normal;

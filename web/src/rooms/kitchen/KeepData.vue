@@ -121,7 +121,7 @@ const nameOf = (row: Row) => (row.name ? `${row.what}, ${row.name}` : row.what)
           <strong>{{ chosen.name }}</strong>
         </p>
         <p>{{ t.sure }}</p>
-        <ElButton type="primary" :loading="busy" @click="restore">{{ t.go }}</ElButton>
+        <ElButton class="action" :loading="busy" @click="restore">{{ t.go }}</ElButton>
         <ElButton @click="chosen = null">{{ t.no }}</ElButton>
       </div>
       <p v-if="problem" class="inverted said" role="alert">{{ problem }}</p>

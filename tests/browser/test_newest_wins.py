@@ -1,0 +1,271 @@
+"""On a slow line: the newest question wins, actions wait for its answer, and nothing typed meanwhile is lost."""
+
+import json
+import re
+import time
+from datetime import UTC, datetime
+from threading import Thread
+
+import pytest
+from playwright.sync_api import expect
+from waitress import create_server
+
+from gentle_crust.api.app import create_app
+from gentle_crust.kitchen.now import Clock
+from gentle_crust.kitchen.settings import KitchenSettings
+from gentle_crust.kitchen.work import Work
+from tests.api.conftest import PLAN, Day
+from tests.browser.conftest import DESK
+from tests.conftest import SATURDAY
+
+pytestmark = pytest.mark.browser
+
+
+class Slow:
+    """A kitchen whose answers come late; every question that reached it is kept."""
+
+    def __init__(self, browser, sessions, now=lambda: SATURDAY) -> None:
+        self.browser, self.wait_s, self.paths, self.asked = browser, 0.0, (), []
+        self.day, self.contexts = Day(sessions), []
+        app = create_app(sessions, now)
+        inner = app.wsgi_app
+
+        def late(environ, start):
+            path = environ["PATH_INFO"]
+            if environ["REQUEST_METHOD"] != "GET" and path.startswith("/api/"):
+                self.asked.append((environ["REQUEST_METHOD"], path))
+                if any(part in path for part in self.paths):
+                    time.sleep(self.wait_s)
+            return inner(environ, start)
+
+        app.wsgi_app = late
+        self.server = create_server(app, host="127.0.0.1", port=0, threads=12)
+        Thread(target=self.server.run, daemon=True).start()
+        self.address = f"http://127.0.0.1:{self.server.effective_port}"
+
+    def open(self, path):
+        self.contexts.append(self.browser.new_context(viewport=DESK))
+        page = self.contexts[-1].new_page()
+        page.goto(self.address + path)
+        page.wait_for_load_state("networkidle")
+        return page
+
+    def slow(self, *paths, wait_s=2.0):
+        self.paths, self.wait_s = paths, wait_s
+        self.asked.clear()
+
+    def questions(self, part):
+        return [path for _, path in self.asked if part in path]
+
+    def json(self, path):
+        return self.day.client.get(path).json
+
+
+@pytest.fixture
+def slow(browser, sessions):
+    found = Slow(browser, sessions)
+    yield found
+    for context in found.contexts:
+        context.close()
+
+
+@pytest.fixture
+def ticking(browser, sessions):
+    """The same with a clock that goes on."""
+    found = Slow(browser, sessions, Clock(SATURDAY, 1.0, time.monotonic()))
+    yield found
+    for context in found.contexts:
+        context.close()
+
+
+def test_a_ticking_clock_asks_nothing_and_weighing_waits_for_the_newest_answer(ticking):
+    page = ticking.open("/cultures/gull?desk=feed")
+    if not page.get_by_label("I need").count():
+        page.get_by_role("button", name="Feed", exact=True).click()
+    expect(page.get_by_role("button", name="Weigh it so")).to_be_visible()
+    ticking.slow("/feed")
+    page.get_by_label("I need").fill("400")
+    page.get_by_role("button", name="Weigh it so").click()
+    expect(page.get_by_label("Flour", exact=True)).to_have_value(re.compile(r"^(19|2[01])\d$"))
+    page.wait_for_timeout(2500)
+    assert len(ticking.questions("/feed")) == 1, "one question, one answer: a second that passes is no new question"
+
+
+def test_an_older_answer_never_stands_for_what_the_fields_say(slow):
+    page = slow.open("/cultures/gull")
+    page.get_by_role("button", name="Feed", exact=True).click()
+    expect(page.locator(".over")).to_be_visible()
+    slow.slow("/feed", wait_s=1.0)
+    for grams in ("100", "250", "400"):
+        page.get_by_label("I need").fill(grams)
+        page.wait_for_timeout(400)
+    expect(page.locator(".chosen")).to_have_class(re.compile("awaited"))
+    expect(page.locator(".chosen")).not_to_have_class(re.compile("awaited"))
+    expect(page.locator(".step").last).to_contain_text(re.compile(r"(19|2[01])\d\sg flour"))
+    assert len(slow.questions("/feed")) <= 3
+
+
+def open_line(page, name):
+    page.locator("button.say", has_text=name).click()
+
+
+def test_pieces_changed_while_a_plan_is_being_saved_stay_and_are_not_saved(slow):
+    page = slow.open("/plan?formula=night-ferry-rye")
+    open_line(page, "How many")
+    expect(page.get_by_role("button", name="Save this plan")).to_be_enabled()
+    slow.slow("/api/plans/")
+    page.get_by_role("button", name="Save this plan").click()
+    page.get_by_role("spinbutton", name="Pieces").fill("5")
+    page.get_by_role("spinbutton", name="Pieces").press("Tab")
+    expect(page.get_by_role("button", name="Save the changes")).to_be_enabled()
+    expect(page.get_by_role("spinbutton", name="Pieces")).to_have_value("5")
+    (saved,) = [line for line in slow.json("/api/plans")["plans"] if line["id"] != PLAN]
+    assert saved["pieces"] != 5
+    page.get_by_role("button", name="Save the changes").click()
+    expect(page.get_by_role("button", name="Start this bake")).to_be_visible()
+    (saved,) = [line for line in slow.json("/api/plans")["plans"] if line["id"] != PLAN]
+    assert saved["pieces"] == 5
+
+
+def test_a_way_is_taken_for_the_wish_that_stands_there_now(slow):
+    page = slow.open("/plan?formula=tidewater-country")
+    way = page.get_by_role("button", name=re.compile("Warm and quick"))
+    expect(way).to_be_visible()
+    open_line(page, "Wanted")
+    slow.slow("/plan/ways", "/api/plan", wait_s=0.8)
+    page.get_by_label("Time", exact=True).fill("18:00")
+    page.get_by_label("Time", exact=True).press("Tab")
+    way.click()
+    expect(page.locator("button.say", has_text="Wanted")).to_contain_text("18:00")
+    page.wait_for_timeout(2500)
+    expect(page.locator("button.say", has_text="Wanted")).to_contain_text("18:00")
+
+
+def test_three_lines_changed_by_grams_at_once_all_count_and_save_waits_for_them(slow):
+    page = slow.open("/formulas")
+    page.get_by_role("button", name=re.compile("^Tidewater")).click()
+    page.get_by_role("button", name="Change it").click()
+    expect(page.get_by_label("Water, grams", exact=True)).to_be_visible()
+    slow.slow("/formulas/work", wait_s=0.7)
+    wanted = {"Whole wheat, grams": "300", "Fine rye, grams": "80", "Salt, grams": "25"}
+    for name, grams in wanted.items():
+        page.get_by_label(name, exact=True).fill(grams)
+        page.get_by_label(name, exact=True).press("Tab")
+    page.get_by_role("button", name="Save the formula").click()
+    expect(page.get_by_role("button", name="Change it")).to_be_visible(timeout=20_000)
+    formula = next(each for each in slow.json("/api/formulas")["formulas"] if each["id"] == "tidewater-country")
+    grams = {total["name"]: total["g"] for total in formula["totals"]}
+    flour = sum(share["percent"] for share in formula["formula"]["flours"])
+    assert flour == pytest.approx(100, abs=0.01)
+    assert grams["Salt"] == pytest.approx(25, abs=0.6), grams
+    whole = next(value for name, value in grams.items() if "wholemeal" in name.lower() or "whole wheat" in name.lower())
+    assert whole == pytest.approx(300, abs=15), "rye, set after it, takes its share of all flours"
+
+
+def test_jugs_are_copied_as_they_are_for_the_sliders_now(slow):
+    page = slow.open("/water?formula=tidewater-country")
+    expect(page.get_by_role("button", name="Begin from the jugs above")).to_be_visible()
+    slow.slow("/api/water", wait_s=1.0)
+    slider = page.get_by_role("slider", name="Cold tap", exact=True)
+    slider.focus()
+    for _ in range(6):
+        slider.press("ArrowRight")
+    page.get_by_role("button", name="Begin from the jugs above").click()
+    expect(page.get_by_label("Water 1", exact=True)).to_be_visible()
+    slow.slow()
+    jugs = [int(text) for text in re.findall(r"(\d+)\sg", " ".join(page.locator("figcaption").all_inner_texts()))]
+    assert int(page.get_by_label("Water 1", exact=True).input_value()) in jugs
+
+
+def test_a_recipe_is_taken_as_it_reads_now(slow):
+    page = slow.open("/formulas")
+    page.get_by_role("button", name="Paste a recipe").click()
+    page.get_by_label("Ingredients").fill("500 g bread flour\n350 g water\n10 g salt\n100 g sourdough starter")
+    expect(page.get_by_role("button", name="Make it a formula")).to_be_enabled()
+    slow.slow("/recipe/read", wait_s=1.0)
+    page.get_by_label("Ingredients").fill("500 g bread flour\n400 g water\n10 g salt\n100 g sourdough starter")
+    page.get_by_role("button", name="Make it a formula").click()
+    expect(page.get_by_label("Water %", exact=True)).to_be_visible()
+    assert float(page.get_by_label("Water %", exact=True).input_value().replace(",", ".")) == pytest.approx(
+        81.8, abs=0.3
+    )
+
+
+@pytest.mark.parametrize(
+    ("page_name", "path", "field"),
+    [("A preferment with yeast", "/api/preferments", "I need"), ("A rye sour in stages", "/api/sour", "I need")],
+)
+def test_desks_ask_once_for_what_was_typed(slow, page_name, path, field):
+    page = slow.open("/cultures")
+    page.get_by_role("link", name=page_name).or_(page.get_by_role("button", name=page_name)).first.click()
+    expect(page.get_by_label(field)).to_be_visible()
+    page.wait_for_load_state("networkidle")
+    slow.slow(path, wait_s=1.0)
+    page.get_by_label(field).fill("900")
+    page.get_by_label(field).press("Tab")
+    page.wait_for_timeout(2600)
+    assert len(slow.questions(path)) == 1
+    expect(page.locator(".awaited")).to_have_count(0)
+
+
+def test_what_is_typed_while_the_kitchen_is_saved_stays_and_is_not_said_to_be_saved(slow):
+    page = slow.open("/kitchen")
+    slow.slow("/api/kitchen", wait_s=1.5)
+    page.get_by_label("Name", exact=True).first.fill("First")
+    page.get_by_role("button", name="Save the kitchen").click()
+    page.get_by_label("Name", exact=True).first.fill("First and more")
+    expect(page.get_by_role("button", name="Undo the last change")).to_be_visible()
+    expect(page.get_by_label("Name", exact=True).first).to_have_value("First and more")
+    expect(page.get_by_text("Saved", exact=True)).to_have_count(0)
+    assert slow.json("/api/kitchen")["settings"]["name"] == "First"
+
+
+def test_a_verdict_is_kept_for_what_is_seen_now(slow):
+    slow.day.mixed()
+    page = slow.open("/bench")
+    slow.slow("/judge", wait_s=0.8)
+    page.get_by_role("button", name=re.compile("Is it ready")).first.click()
+    expect(page.get_by_role("dialog")).to_be_visible()
+    page.wait_for_timeout(1200)
+    assert len(slow.questions("/judge")) == 1
+
+
+# -- days ------------------------------------------------------------------------------------------------
+
+
+@pytest.mark.parametrize(
+    ("now", "days"),
+    [
+        (datetime(2027, 3, 27, 23, 30, tzinfo=UTC), ["2027-03-27", "2027-03-28", "2027-03-29", "2027-03-30"]),
+        (datetime(2026, 10, 24, 22, 30, tzinfo=UTC), ["2026-10-24", "2026-10-25", "2026-10-26", "2026-10-27"]),
+        (datetime(2027, 2, 27, 12, 0, tzinfo=UTC), ["2027-02-27", "2027-02-28", "2027-03-01", "2027-03-02"]),
+    ],
+)
+def test_days_are_calendar_days_over_the_change_of_clocks(browser, sessions, now, days):
+    kitchen = KitchenSettings(Work(sessions, lambda: now))
+    kitchen.save(kitchen.get().__class__(**{**vars(kitchen.get()), "zone": "Europe/Lisbon"}))
+    found = Slow(browser, sessions, lambda: now)
+    page = found.open("/cultures")
+    name = "A preferment with yeast"
+    page.get_by_role("link", name=name).or_(page.get_by_role("button", name=name)).first.click()
+    options = page.get_by_label("Ripe on").or_(page.get_by_label("Ready on")).first.locator("option")
+    expect(options.first).to_be_attached()
+    values = options.evaluate_all("(all) => all.map((each) => each.value)")
+    assert values[:4] == days
+    labels = options.all_inner_texts()
+    assert labels[:2] == ["Today", "Tomorrow"]
+    assert labels[2] == datetime.fromisoformat(days[2]).strftime("%A")
+    with page.expect_request(lambda request: request.url.endswith("/api/preferments")) as asked:
+        page.get_by_label("I need").fill("300")
+        page.get_by_label("I need").press("Tab")
+    body = json.loads(asked.value.post_data)
+    assert body["start"][:10] == days[0] and body["ripe"][:10] == days[1]
+    page.goto(f"{found.address}/plan?formula=tidewater-country")
+    page.wait_for_load_state("networkidle")
+    page.locator("button.say", has_text="Wanted").click()
+    choices = page.locator("fieldset").filter(has_text="Today").locator("input")
+    expect(choices.first).to_be_attached()
+    shown = choices.evaluate_all("(all) => all.map((each) => each.value)")
+    assert shown[:4] == days
+    for context in found.contexts:
+        context.close()
