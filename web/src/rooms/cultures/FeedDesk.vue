@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue'
+import { limits } from '../../api/limits'
 import { api, ask } from '../../api/client'
 import FeedWays from '../../charts/FeedWays.vue'
 import ChoiceRow from '../../forms/ChoiceRow.vue'
@@ -142,8 +143,8 @@ const over = computed(() =>
           v-model="wish.warm_c"
           class="warm"
           :label="t.warmC"
-          :low="22"
-          :high="30"
+          :low="limits.WARM_PLACE_C.low"
+          :high="limits.WARM_PLACE_C.high"
         />
       </div>
       <p v-if="refused" class="inverted error" role="alert">{{ refused }}</p>

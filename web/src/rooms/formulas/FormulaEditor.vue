@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, watch } from 'vue'
+import { limits } from '../../api/limits'
 import type { Schemas } from '../../api/client'
 import ChoiceRow from '../../forms/ChoiceRow.vue'
 import NumberField from '../../forms/NumberField.vue'
@@ -229,7 +230,13 @@ const feelTo = computed({
       </fieldset>
       <div class="pair">
         <NumberField v-model="form.autolyse_min" :label="t.autolyse" unit="min" />
-        <WarmthSlider v-model="form.dough_c" class="warm" :label="t.doughC" :low="18" :high="32" />
+        <WarmthSlider
+          v-model="form.dough_c"
+          class="warm"
+          :label="t.doughC"
+          :low="limits.DOUGH_C.low"
+          :high="limits.DOUGH_C.high"
+        />
       </div>
       <ChoiceRow v-model="form.shape" :legend="t.shape" :options="shapes" />
       <label class="name">

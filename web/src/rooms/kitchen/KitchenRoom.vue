@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent } from 'vue'
+import { limits } from '../../api/limits'
 import KeepData from './KeepData.vue'
 import AmountField from '../../forms/AmountField.vue'
 import ChoiceRow from '../../forms/ChoiceRow.vue'
@@ -112,12 +113,33 @@ function addVessel() {
         </fieldset>
       </section>
       <section>
-        <WarmthSlider v-model="form.room_day_c" :label="t.day" :low="5" :high="40" />
-        <WarmthSlider v-model="form.room_night_c" :label="t.night" :low="2" :high="40" />
-        <WarmthSlider v-model="form.fridge_c" :label="t.fridge" :low="0" :high="12" />
-        <WarmthSlider v-model="form.tap_c" :label="t.tap" :low="1" :high="40" />
+        <WarmthSlider
+          v-model="form.room_day_c"
+          :label="t.day"
+          :low="limits.ROOM_DAY_C.low"
+          :high="limits.ROOM_DAY_C.high"
+        />
+        <WarmthSlider
+          v-model="form.room_night_c"
+          :label="t.night"
+          :low="limits.ROOM_NIGHT_C.low"
+          :high="limits.ROOM_NIGHT_C.high"
+        />
+        <WarmthSlider
+          v-model="form.fridge_c"
+          :label="t.fridge"
+          :low="limits.FRIDGE_C.low"
+          :high="limits.FRIDGE_C.high"
+        />
+        <WarmthSlider v-model="form.tap_c" :label="t.tap" :low="limits.TAP_C.low" :high="limits.TAP_C.high" />
         <MaybeField v-model="hotTap" :label="t.hotTap" :unit="degreeUnit" />
-        <AmountField v-model="form.altitude_m" :label="t.altitude" :low="0" :high="5000" :step="50" />
+        <AmountField
+          v-model="form.altitude_m"
+          :label="t.altitude"
+          :low="limits.ALTITUDE_M.low"
+          :high="limits.ALTITUDE_M.high"
+          :step="50"
+        />
       </section>
       <section>
         <div>
@@ -126,7 +148,12 @@ function addVessel() {
             <ElOption v-for="(label, kind) in t.ovens" :key="kind" :value="kind" :label="label" />
           </ElSelect>
         </div>
-        <WarmthSlider v-model="form.oven.top_c" :label="t.ovenTop" :low="150" :high="500" />
+        <WarmthSlider
+          v-model="form.oven.top_c"
+          :label="t.ovenTop"
+          :low="limits.OVEN_TOP_C.low"
+          :high="limits.OVEN_TOP_C.high"
+        />
         <fieldset class="vessels">
           <legend class="small quiet">{{ t.vessels }}</legend>
           <div v-for="(vessel, index) in form.vessels" :key="vessel.id" class="vessel">
@@ -144,7 +171,13 @@ function addVessel() {
                 :label="option.label"
               />
             </ElSelect>
-            <AmountField v-model="vessel.count" :label="t.count" :low="1" :high="50" :step="1" />
+            <AmountField
+              v-model="vessel.count"
+              :label="t.count"
+              :low="limits.VESSEL_COUNT.low"
+              :high="limits.VESSEL_COUNT.high"
+              :step="1"
+            />
             <button
               type="button"
               class="link"

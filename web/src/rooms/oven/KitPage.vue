@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
+import { limits } from '../../api/limits'
 import { computed, defineAsyncComponent } from 'vue'
 import { api, ask, type Schemas } from '../../api/client'
 import AmountField from '../../forms/AmountField.vue'
@@ -118,16 +119,34 @@ async function save() {
         <AmountField
           v-model="form.oven.top_c"
           :label="`${words.kitchen.ovenTop}, °C`"
-          :low="150"
-          :high="500"
+          :low="limits.OVEN_TOP_C.low"
+          :high="limits.OVEN_TOP_C.high"
           :step="5"
         />
-        <AmountField v-model="form.oven.volume_l" :label="t.litres" :low="10" :high="400" :step="5" />
+        <AmountField
+          v-model="form.oven.volume_l"
+          :label="t.litres"
+          :low="limits.OVEN_VOLUME_L.low"
+          :high="limits.OVEN_VOLUME_L.high"
+          :step="5"
+        />
         <MaybeField v-model="form.oven.heat_up_min" :label="t.heatUp" unit="min" />
         <MaybeField v-model="form.oven.heater_w" :label="t.heater" unit="W" />
-        <AmountField v-model="form.oven.offset_k" :label="t.offset" :low="-60" :high="60" :step="1" />
+        <AmountField
+          v-model="form.oven.offset_k"
+          :label="t.offset"
+          :low="limits.OFFSET_K.low"
+          :high="limits.OFFSET_K.high"
+          :step="1"
+        />
         <PickField v-model="form.oven.hot_side" :label="t.hotSide" :options="sides" />
-        <AmountField v-model="form.oven.shelves" :label="t.shelves" :low="1" :high="12" :step="1" />
+        <AmountField
+          v-model="form.oven.shelves"
+          :label="t.shelves"
+          :low="limits.SHELVES.low"
+          :high="limits.SHELVES.high"
+          :step="1"
+        />
       </div>
       <CalibrateOven :oven="form.oven" @take="take" />
       <ul class="others">
@@ -151,7 +170,13 @@ async function save() {
             ><input v-model="vessel.name" class="field" maxlength="40"
           /></label>
           <PickField v-model="vessel.kind" :label="t.kind" :options="vesselKinds" />
-          <AmountField v-model="vessel.count" :label="words.kitchen.count" :low="1" :high="50" :step="1" />
+          <AmountField
+            v-model="vessel.count"
+            :label="words.kitchen.count"
+            :low="limits.VESSEL_COUNT.low"
+            :high="limits.VESSEL_COUNT.high"
+            :step="1"
+          />
           <RemoveButton
             :of="vessel.name"
             :disabled="form.vessels.length === 1"

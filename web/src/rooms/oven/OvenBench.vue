@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import { limits } from '../../api/limits'
 import type { FormulaAnswer } from '../../api/client'
 import BakeLandscape from '../../charts/BakeLandscape.vue'
 import AmountField from '../../forms/AmountField.vue'
@@ -80,8 +81,20 @@ const print = () => window.print()
       <h1>{{ t.title }}</h1>
       <PickField v-model="picked" :label="t.loaf" :options="options" />
       <div class="pair">
-        <AmountField v-model="pieces" :label="t.pieces" :low="1" :high="60" :step="1" />
-        <AmountField v-model="grams" :label="t.grams" :low="30" :high="5000" :step="10" />
+        <AmountField
+          v-model="pieces"
+          :label="t.pieces"
+          :low="limits.PIECES_IN_OVEN.low"
+          :high="limits.PIECES_IN_OVEN.high"
+          :step="1"
+        />
+        <AmountField
+          v-model="grams"
+          :label="t.grams"
+          :low="limits.SCALING_WEIGHT_G.low"
+          :high="limits.SCALING_WEIGHT_G.high"
+          :step="10"
+        />
       </div>
       <ChoiceRow
         v-model="from"

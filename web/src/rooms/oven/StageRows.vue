@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import AmountField from '../../forms/AmountField.vue'
+import { limits } from '../../api/limits'
 import { useUnits } from '../../shell/units'
 import { fill, words } from '../../words'
 import type { Baked, Stage } from './useOven'
@@ -44,8 +45,8 @@ const title = (stage: Stage, index: number) =>
       <AmountField
         :model-value="Math.round(bake.preheat_min)"
         :label="`${t.minutes}, ${t.heating.toLowerCase()}`"
-        :low="0"
-        :high="180"
+        :low="limits.PREHEAT_MIN.low"
+        :high="limits.PREHEAT_MIN.high"
         :step="5"
         @update:model-value="(value: number) => emit('heat', value)"
       />
@@ -57,7 +58,7 @@ const title = (stage: Stage, index: number) =>
         :model-value="Math.round(stage.minutes)"
         :label="`${t.minutes}, ${title(stage, index).toLowerCase()}`"
         :low="1"
-        :high="180"
+        :high="limits.STAGE_MIN.high"
         :step="1"
         @update:model-value="(value: number) => set(index, { minutes: value })"
       />

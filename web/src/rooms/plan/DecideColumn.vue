@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
+import { limits } from '../../api/limits'
 import { computed, ref } from 'vue'
 import { api, ask, type Asked, type FormulaAnswer, type PlanAnswer, type Settings } from '../../api/client'
 import AmountField from '../../forms/AmountField.vue'
@@ -176,12 +177,18 @@ const formulaOptions = computed(() =>
       :error="errors.pieces ?? errors.scaling_weight_g ?? errors.later_pieces"
       @toggle="toggle('pieces')"
     >
-      <AmountField v-model="pieces" :label="t.fields.pieces" :low="1" :high="100" :step="1" />
+      <AmountField
+        v-model="pieces"
+        :label="t.fields.pieces"
+        :low="limits.PIECES.low"
+        :high="limits.PIECES.high"
+        :step="1"
+      />
       <AmountField
         v-model="weight"
         :label="`${t.fields.weight}, ${ounces ? 'oz' : 'g'}`"
-        :low="ounces ? 1.25 : 30"
-        :high="ounces ? 176 : 5000"
+        :low="ounces ? 1.25 : limits.SCALING_WEIGHT_G.low"
+        :high="ounces ? 176 : limits.SCALING_WEIGHT_G.high"
         :step="ounces ? 0.5 : 10"
         :digits="ounces ? 2 : 0"
       />
@@ -232,15 +239,25 @@ const formulaOptions = computed(() =>
       :error="errors.room_day_c ?? errors.room_night_c ?? errors.tap_c ?? errors.stand_c"
       @toggle="toggle('kitchen')"
     >
-      <WarmthSlider v-model="roomDay" :label="t.fields.roomDay" :low="5" :high="40" />
-      <WarmthSlider v-model="roomNight" :label="t.fields.roomNight" :low="5" :high="40" />
+      <WarmthSlider
+        v-model="roomDay"
+        :label="t.fields.roomDay"
+        :low="limits.ROOM_DAY_C.low"
+        :high="limits.ROOM_DAY_C.high"
+      />
+      <WarmthSlider
+        v-model="roomNight"
+        :label="t.fields.roomNight"
+        :low="limits.ROOM_NIGHT_C.low"
+        :high="limits.ROOM_NIGHT_C.high"
+      />
       <p v-if="asked.stand_c != null" class="small">
         {{ fill(t.standsAt, { warm: degree(asked.stand_c) }) }}
         <button type="button" class="link" @click="emit('change', { stand_c: undefined })">
           {{ t.standsHere }}
         </button>
       </p>
-      <WarmthSlider v-model="tap" :label="t.fields.tap" :low="1" :high="40" />
+      <WarmthSlider v-model="tap" :label="t.fields.tap" :low="limits.TAP_C.low" :high="limits.TAP_C.high" />
     </SentenceLine>
     <SentenceLine
       :label="t.lines.dough"
@@ -254,8 +271,19 @@ const formulaOptions = computed(() =>
       :error="errors.dough_c ?? errors.culture_id ?? errors.yeast_supplement_percent ?? errors.yeast_percent"
       @toggle="toggle('dough')"
     >
-      <WarmthSlider v-model="dough" :label="t.fields.dough" :low="15" :high="35" />
-      <ShareSlider v-if="isLevain" v-model="levain" :label="t.fields.levain" :low="1" :high="40" />
+      <WarmthSlider
+        v-model="dough"
+        :label="t.fields.dough"
+        :low="limits.DOUGH_C.low"
+        :high="limits.DOUGH_C.high"
+      />
+      <ShareSlider
+        v-if="isLevain"
+        v-model="levain"
+        :label="t.fields.levain"
+        :low="limits.LEVAIN_PERCENT.low"
+        :high="limits.LEVAIN_PERCENT.high"
+      />
       <AmountField
         v-if="answer?.plan.fold_plan?.kind || asked.folds != null"
         v-model="folds"
@@ -302,7 +330,13 @@ const formulaOptions = computed(() =>
         :legend="t.fields.days"
         :options="t.nights.map((label, index) => ({ value: String(index), label }))"
       />
-      <WarmthSlider v-if="proof === 'cold'" v-model="fridge" :label="t.fields.fridge" :low="0" :high="12" />
+      <WarmthSlider
+        v-if="proof === 'cold'"
+        v-model="fridge"
+        :label="t.fields.fridge"
+        :low="limits.FRIDGE_C.low"
+        :high="limits.FRIDGE_C.high"
+      />
     </SentenceLine>
     <SentenceLine
       :label="t.lines.vessel"
