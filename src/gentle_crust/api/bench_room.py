@@ -1,258 +1,53 @@
 """The bench: doughs that are being baked, whatever is pressed about them, judgements, remedies, photos, instruments."""
 
 from datetime import datetime, timedelta
-from typing import Annotated, Any, Literal
+from typing import Any
 
 from flask import Response, current_app, request
 from flask_openapi import APIBlueprint, Tag
-from pydantic import AwareDatetime, BaseModel, Field, StringConstraints
 from sqlalchemy.exc import OperationalError
 
 from gentle_crust.api.common import answer, now, work
-from gentle_crust.api.schemas import KeyPath, Number, Short, Strict
 from gentle_crust.contract import events as bodies
 from gentle_crust.contract.asked import Asked
+from gentle_crust.contract.bench import (
+    BakeAnswer,
+    BakesAnswer,
+    BenchAnswer,
+    CuesAnswer,
+    CursorQuery,
+    DoughAnswer,
+    FiguresAnswer,
+    JudgeBody,
+    LogQuery,
+    MixedBody,
+    PhotoPath,
+    PressBody,
+    PressedAnswer,
+    PressesBody,
+    RecordAnswer,
+    RefusedPress,
+    RemediesAnswer,
+    SamplesBody,
+    ScoreAnswer,
+    SmallQuery,
+    StageQuery,
+    ToldAnswer,
+    VerdictAnswer,
+)
+from gentle_crust.contract.schemas import KeyPath
 from gentle_crust.core.errors import CraftError
-from gentle_crust.core.readiness.cues import Cue, Stage
-from gentle_crust.core.readiness.judge import Verdict
-from gentle_crust.core.scheduling.clashes import Clash
-from gentle_crust.core.scheduling.live import LiveStep
-from gentle_crust.core.scheduling.remedies import Remedy
-from gentle_crust.core.scheduling.result import Ribbon
-from gentle_crust.core.scheduling.standing import Standing
 from gentle_crust.interchange.logger_csv import Figure, read_log
 from gentle_crust.kitchen import story as tale
-from gentle_crust.kitchen.bakes import BakeLine, BakeRecord, BakesBook
-from gentle_crust.kitchen.bench import AwayNote, BenchBook, BenchView, OnBench, Probe, Score, SetAside
+from gentle_crust.kitchen.bakes import BakesBook
+from gentle_crust.kitchen.bench import BenchBook, BenchView, OnBench
 from gentle_crust.kitchen.instruments import Instruments
 from gentle_crust.kitchen.photos import LARGEST_BYTES, PhotoShelf
 from gentle_crust.kitchen.presses import Press, Presses
 
 bench = APIBlueprint("bench", __name__, url_prefix="/api", abp_tags=[Tag(name="bench")])
 
-Key = Annotated[str, StringConstraints(pattern=r"^[A-Za-z0-9-]{1,50}$")]
-Body = Annotated[dict[str, Any], Field(max_length=12)]
-PressKind = Literal[
-    "bake_started", "bake_step", "bake_not_yet", "bake_snoozed", "bake_note", "bake_changed", "bake_judged",
-    "bake_outcome", "bake_finished", "bake_stopped", "bake_probe", "reading", "bake_withdrawn", "bake_corrected",
-    "absence", "absence_withdrawn",
-]  # fmt: skip
-MOST_PRESSES = 500
 SHOWN_EVENTS = 150
-
-
-class CursorQuery(BaseModel):
-    """What the browser has already."""
-
-    cursor: Short = ""
-
-
-class SmallQuery(BaseModel):
-    """Whether a small picture will do."""
-
-    small: bool = False
-
-
-class StageQuery(BaseModel):
-    """A stage other than the one that the dough is at."""
-
-    stage: Stage | None = None
-
-
-class PhotoPath(KeyPath):
-    """A dough and one of its photos."""
-
-    photo: Key
-
-
-class PressBody(Strict):
-    """Something pressed, under the client's own key, at its true time."""
-
-    id: Key
-    dough: Annotated[str, StringConstraints(pattern=r"^[A-Za-z0-9-]{0,50}$")] = ""
-    kind: PressKind
-    at: AwareDatetime
-    body: Body = {}
-
-
-class PressesBody(Strict):
-    """Presses in their order, and what the sender's clock says: a clock that is wrong is put right."""
-
-    sent_at: AwareDatetime
-    presses: Annotated[list[PressBody], Field(max_length=MOST_PRESSES)]
-
-
-class MixedBody(Strict):
-    """A dough that was mixed without a plan."""
-
-    event: Key
-    formula_id: Short
-    pieces: int | None = None
-    scaling_weight_g: Number | None = None
-    proof: Literal["room", "cold"] | None = None
-    dough_c: Number | None = None
-    mixed_at: AwareDatetime
-
-
-class JudgeBody(Strict):
-    """What is seen, and at which stage if not the one that the dough is at."""
-
-    stage: Stage | None = None
-    cues: Annotated[dict[str, str | Number], Field(max_length=20)] = {}
-
-
-class SampleBody(Strict):
-    """One figure of an instrument."""
-
-    device: Short
-    quantity: Literal["dough_c", "room_c", "fridge_c", "oven_c", "scale_g", "level_mm"]
-    at: AwareDatetime
-    value: Number
-
-
-class SamplesBody(Strict):
-    """Figures, and what the sender's clock says."""
-
-    sent_at: AwareDatetime
-    samples: Annotated[list[SampleBody], Field(max_length=5000)]
-
-
-class LogQuery(BaseModel):
-    """Whose log a CSV file is, what it measures, and the unit where the file does not say."""
-
-    device: Short = "logger"
-    quantity: Literal["dough_c", "room_c", "fridge_c", "oven_c"] = "dough_c"
-    fahrenheit: bool | None = None
-
-
-class ToldAnswer(BaseModel):
-    """One event."""
-
-    id: str
-    kind: str
-    at: datetime
-    body: dict[str, Any]
-
-
-class DoughAnswer(BaseModel):
-    """A dough at the bench."""
-
-    id: str
-    name: str
-    pieces: int
-    each_g: float
-    vessel: str
-    vessel_kind: str
-    rye_percent: float
-    started: datetime
-    mixed: datetime
-    out: datetime
-    load: datetime
-    steps: list[LiveStep]
-    next: str | None
-    over: bool
-    standing: Standing
-    ribbon: Ribbon
-    told: str
-    doubts: list[str]
-    clashes: list[Clash]
-    snoozed: dict[str, datetime]
-    history: list[ToldAnswer]
-    """The latest of what happened; the record has all of it."""
-    events_in_all: int
-    probe: Probe | None
-    judged_bulk_rise: float
-
-
-class BenchAnswer(BaseModel):
-    """Everything at the bench; ``unchanged`` with nothing else if the browser has it already."""
-
-    cursor: str
-    unchanged: bool = False
-    now: datetime
-    clock_back: bool = False
-    aside: list[SetAside] = []
-    """Doughs that cannot be carried on with."""
-    doughs: list[DoughAnswer] = []
-    absences: list[AwayNote] = []
-    heard: dict[str, datetime] = {}
-
-
-class RefusedPress(BaseModel):
-    """A press that could not be kept, and why."""
-
-    id: str
-    field: str
-    sentence: str
-    remedy: str
-    keep: bool = False
-    """The program failed over it: whoever pressed it keeps it, to be sent again some day."""
-
-
-class PressedAnswer(BaseModel):
-    """What became of presses, and the bench after them."""
-
-    taken: list[str]
-    refused: list[RefusedPress]
-    bench: BenchAnswer
-
-
-class RemediesAnswer(BaseModel):
-    """Ways out, and rescues."""
-
-    remedies: list[Remedy]
-    rescues: list[Remedy]
-
-
-class CuesAnswer(BaseModel):
-    """How it stands, and what can be looked at."""
-
-    standing: Standing
-    cues: list[Cue]
-
-
-class VerdictAnswer(BaseModel):
-    """A verdict."""
-
-    verdict: Verdict
-
-
-class RecordAnswer(BaseModel):
-    """A bake's whole record: what counts, and what was taken back."""
-
-    id: str
-    name: str
-    events: list[ToldAnswer]
-    withdrawn: list[ToldAnswer]
-    complete: bool
-    unreadable: list[ToldAnswer] = []
-    """What is kept but cannot be read."""
-
-
-class BakesAnswer(BaseModel):
-    """All bakes, the latest first."""
-
-    bakes: list[BakeLine]
-
-
-class BakeAnswer(BaseModel):
-    """One bake's record."""
-
-    bake: BakeRecord
-
-
-class ScoreAnswer(BaseModel):
-    """How often judged proofs came out as judged."""
-
-    score: Score
-
-
-class FiguresAnswer(BaseModel):
-    """What was taken of an instrument's figures."""
-
-    taken: int
-    first: datetime | None
-    last: datetime | None
 
 
 def _book() -> BenchBook:

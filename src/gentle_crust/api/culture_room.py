@@ -1,237 +1,41 @@
 """Cultures: kept, fed, looked at, taken care of; and what is built of culture or yeast before a dough."""
 
-from datetime import datetime
-from typing import Annotated, Literal
-
 from flask import Response, request
 from flask_openapi import APIBlueprint, Tag
-from pydantic import BaseModel, Field, StringConstraints
 
 from gentle_crust.api.common import answer, now, work
-from gentle_crust.api.schemas import KeyPath, Number, Short, Strict
+from gentle_crust.contract.cultures import (
+    AwayAnswer,
+    AwayBody,
+    CultureAnswer,
+    CultureBody,
+    CultureFileBody,
+    CulturesAnswer,
+    DoseAnswer,
+    DoseBody,
+    DoseUsual,
+    DoseUsuals,
+    EventBody,
+    EventPath,
+    FeedWaysAnswer,
+    FeedWishBody,
+    FilePath,
+    LookBody,
+    NextAnswer,
+    PlainFeedAnswer,
+    RipenessAnswer,
+    SourAnswer,
+    SourBody,
+)
+from gentle_crust.contract.schemas import KeyPath
 from gentle_crust.core.culture import dosing
-from gentle_crust.core.culture.culture import Culture
-from gentle_crust.core.culture.dosing import Dose, DoseKind, Ripeness
-from gentle_crust.core.culture.events import Event, EventKind, Float, Growth, Liquid, Place, Smell, Surface
-from gentle_crust.core.culture.jar import Jar
-from gentle_crust.core.culture.plain_feed import PlainFeed
-from gentle_crust.core.culture.schedule import Schedule
-from gentle_crust.core.culture.shared import SharedBuild
-from gentle_crust.core.culture.sour import Sour
-from gentle_crust.core.formula.model import YeastKind
-from gentle_crust.core.scheduling.result import Night
 from gentle_crust.interchange import culture_files
 from gentle_crust.interchange.calendar_file import calendar_file
 from gentle_crust.kitchen import builds
-from gentle_crust.kitchen.ahead import Ahead, Due
-from gentle_crust.kitchen.culture_view import AwayShown, CultureLine, CultureView, FeedAnswerShown
-from gentle_crust.kitchen.cultures import CultureBook, PutAwayCulture
+from gentle_crust.kitchen.ahead import Ahead
+from gentle_crust.kitchen.cultures import CultureBook
 
 cultures = APIBlueprint("cultures", __name__, url_prefix="/api", abp_tags=[Tag(name="cultures")])
-
-Note = Annotated[str, StringConstraints(max_length=500)]
-
-
-class JarBody(Strict):
-    """The jar."""
-
-    empty_g: Number
-    diameter_mm: Number | None = None
-    height_mm: Number | None = None
-    volume_ml: Number | None = None
-
-
-class ScheduleBody(Strict):
-    """Standing feeds; ``weekday`` 0 is Monday, ``hour`` of the day by the kitchen's clock."""
-
-    every_days: int
-    hour: Number
-    weekday: int | None = None
-    then: Place = "counter"
-
-
-class CultureBody(Strict):
-    """A culture, whole."""
-
-    name: Short
-    flour_kind: Short
-    hydration_percent: Number = 100
-    jar: JarBody
-    place: Place = "counter"
-    schedule: ScheduleBody | None = None
-    note: Note = ""
-
-    def culture(self) -> Culture:
-        """As the core takes it."""
-        values = self.model_dump(exclude={"jar", "schedule"})
-        schedule = Schedule(**self.schedule.model_dump()) if self.schedule else None
-        return Culture(**values, jar=Jar(**self.jar.model_dump()), schedule=schedule)
-
-
-class EventBody(Strict):
-    """Something that happened, now or at ``at`` of the kitchen's wall clock. Masses g, heights mm, temperatures C."""
-
-    kind: EventKind
-    at: Short | None = Field(None, description="Kitchen's wall clock, 2026-11-29T07:30; omitted: now")
-    seed_g: Number = 0
-    flour_g: Number = 0
-    water_g: Number = 0
-    g: Number | None = None
-    gross_g: Number | None = None
-    height_mm: Number | None = None
-    culture_c: Number | None = None
-    place: Place | None = None
-    surface: Surface | None = None
-    smell: Smell | None = None
-    liquid: Liquid | None = None
-    floated: Float | None = None
-    growth: Growth | None = None
-    note: Note = ""
-
-    def event(self, key: str) -> Event:
-        """As the core takes it; its time is set by the kitchen."""
-        return Event(id=key, at_h=0.0, **self.model_dump(exclude={"at"}))
-
-
-class EventPath(KeyPath):
-    """A culture and one of its events."""
-
-    event: Annotated[str, StringConstraints(pattern=r"^[A-Za-z0-9-]{1,60}$")]
-
-
-class FilePath(KeyPath):
-    """A culture and a kind of file."""
-
-    form: Literal["json", "csv"]
-
-
-class CulturesAnswer(BaseModel):
-    """All cultures, what plans want of them, and those that can be brought back."""
-
-    cultures: list[CultureLine]
-    builds: list[SharedBuild]
-    gone: list[PutAwayCulture]
-
-
-class FeedWishBody(Strict):
-    """So much ripe levain at a time of the kitchen's wall clock; ``warm_c``: a warm place, if there is one."""
-
-    needed_g: Number
-    kept_g: Number = 30
-    at: Short
-    warm_c: Number | None = None
-
-
-class AwayBody(Strict):
-    """An absence, by the kitchen's wall clock."""
-
-    leave: Short
-    back: Short
-
-
-class CultureFileBody(Strict):
-    """A culture's file as text."""
-
-    text: Annotated[str, StringConstraints(max_length=60_000_000)]
-
-
-class DoseBody(Strict):
-    """A preferment wanted; times are the kitchen's wall clock. Without ``cold_from`` and ``cold_to`` no fridge."""
-
-    kind: DoseKind
-    needed_g: Number
-    start: Short
-    ripe: Short
-    hydration_percent: Number | None = None
-    flour_kind: Short = "strong_white"
-    yeast_kind: YeastKind = "instant"
-    cold_from: Short | None = None
-    cold_to: Short | None = None
-    mix_c: Number = 22
-
-
-class LookBody(DoseBody):
-    """The same preferment, and what is seen of it now."""
-
-    surface: Literal["domed", "dimpled", "collapsed"] | None = None
-    bubbles: Literal["few", "many"] | None = None
-    smell: Literal["floury", "sweet", "sharp"] | None = None
-
-
-class DoseUsual(BaseModel):
-    """What a kind of preferment is usually mixed with and given."""
-
-    kind: DoseKind
-    hydration_percent: float
-    hours: float
-
-
-class DoseUsuals(BaseModel):
-    """All kinds."""
-
-    kinds: list[DoseUsual]
-
-
-class DoseAnswer(BaseModel):
-    """The preferment: its hours count from ``origin``."""
-
-    origin: datetime
-    dose: Dose
-    nights: list[Night]
-
-
-class RipenessAnswer(BaseModel):
-    """The verdict."""
-
-    ripeness: Ripeness
-
-
-class SourBody(Strict):
-    """A rye sour wanted at a time of the kitchen's wall clock; with ``culture_id``, as lively as that culture."""
-
-    needed_g: Number
-    at: Short
-    stages: Literal["two", "three"] = "three"
-    flour_kind: Literal["rye", "whole_rye"] = "whole_rye"
-    culture_id: Short | None = None
-
-
-class SourAnswer(BaseModel):
-    """The stages by the clock: hours count from ``origin``."""
-
-    origin: datetime
-    sour: Sour
-    nights: list[Night]
-
-
-class CultureAnswer(BaseModel):
-    """One culture with all that is known of it."""
-
-    culture: CultureView
-
-
-class FeedWaysAnswer(BaseModel):
-    """Ways to a wish for levain."""
-
-    found: FeedAnswerShown
-
-
-class PlainFeedAnswer(BaseModel):
-    """A plain feed's course."""
-
-    plain: PlainFeed
-
-
-class AwayAnswer(BaseModel):
-    """Care before and after an absence."""
-
-    away: AwayShown
-
-
-class NextAnswer(BaseModel):
-    """The next thing to do, if there is one."""
-
-    next: Due | None
 
 
 def _book() -> CultureBook:

@@ -6,8 +6,9 @@ from dataclasses import replace
 from flask import Response, request
 from flask_openapi import APIBlueprint, Tag
 
-from gentle_crust.api import schemas
 from gentle_crust.api.common import answer, if_match, work
+from gentle_crust.contract import schemas
+from gentle_crust.contract.formula import FormulaBody
 from gentle_crust.contract.kitchen import Pantry, Settings
 from gentle_crust.core import limits
 from gentle_crust.core.culture.swap import swap
@@ -30,7 +31,6 @@ from gentle_crust.core.formula.together import Batch, together
 from gentle_crust.core.scheduling.weigh_list import by_feel, handling_words
 from gentle_crust.core.tables import rows
 from gentle_crust.interchange.files import FORMATS, bring_in, export
-from gentle_crust.interchange.formula_json import FormulaBody
 from gentle_crust.interchange.recipe_text import formula_of, read_recipe
 from gentle_crust.kitchen.formulas import FormulaBook, KeptFormula
 from gentle_crust.kitchen.pantry import PantryBook

@@ -2,71 +2,31 @@
 
 import os
 import tempfile
-from datetime import datetime
 from pathlib import Path
 
 from flask import Response, request, send_file
 from flask_openapi import APIBlueprint, Tag
-from pydantic import BaseModel
 
 from gentle_crust.api.common import answer, work
-from gentle_crust.api.schemas import Short, Strict
+from gentle_crust.contract.keeping import (
+    CopyPath,
+    FindingsAnswer,
+    KeptAnswer,
+    RestoredAnswer,
+    RowBody,
+    RowQuery,
+    UnreadableAnswer,
+)
 from gentle_crust.core.errors import NotFound
-from gentle_crust.kitchen.check import Finding, is_well
-from gentle_crust.kitchen.keeping import Keeper, KeptCopies
-from gentle_crust.kitchen.unreadable import UnreadableBook, UnreadableRow
+from gentle_crust.kitchen.check import is_well
+from gentle_crust.kitchen.keeping import Keeper
+from gentle_crust.kitchen.unreadable import UnreadableBook
 from gentle_crust.store.database import folder_of
 
 LARGEST_BACKUP = 8_000_000_000
 CHUNK = 1 << 20
 
 keeping = APIBlueprint("keeping", __name__, url_prefix="/api", abp_tags=[Tag(name="keeping")])
-
-
-class KeptAnswer(BaseModel):
-    """What there is to go back to."""
-
-    copies: KeptCopies
-
-
-class FindingsAnswer(BaseModel):
-    """What is damaged or missing (then ``ok`` is false), and what ought to be seen to."""
-
-    ok: bool
-    findings: list[Finding]
-
-
-class RestoredAnswer(BaseModel):
-    """Which backup's data are in use now, and where those before are kept."""
-
-    made_at: datetime
-    aside: str
-
-
-class UnreadableAnswer(BaseModel):
-    """Rows that cannot be read."""
-
-    rows: list[UnreadableRow]
-
-
-class RowBody(Strict):
-    """A row by its place and key."""
-
-    place: Short
-    key: str
-
-
-class RowQuery(BaseModel):
-    """A row by its place and key."""
-
-    place: str
-    key: str
-
-
-class CopyPath(BaseModel):
-    """The day of a copy."""
-
-    day: str
 
 
 @keeping.get("/backups", responses={200: KeptAnswer})

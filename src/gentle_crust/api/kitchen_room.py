@@ -3,8 +3,8 @@
 from flask import Response, current_app
 from flask_openapi import APIBlueprint, Tag
 
-from gentle_crust.api import schemas
 from gentle_crust.api.common import answer, clock, if_match, work
+from gentle_crust.contract import schemas
 from gentle_crust.contract.documents import PANTRY
 from gentle_crust.core.formula.scaling import sum_by_name, weigh
 from gentle_crust.core.tables import rows

@@ -6,8 +6,8 @@ from typing import Any
 from flask import Response
 from flask_openapi import APIBlueprint, Tag
 
-from gentle_crust.api import schemas
 from gentle_crust.api.common import answer, if_match, now, work
+from gentle_crust.contract import schemas
 from gentle_crust.core.scheduling.ways import Way, ways
 from gentle_crust.core.scheduling.what_if import what_if
 from gentle_crust.core.scheduling.why import why

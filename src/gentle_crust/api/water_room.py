@@ -1,24 +1,30 @@
 """The water: for any formula, the other way round, what mixing adds here, and dry yeast tested."""
 
-from typing import Annotated, Literal
-
 from flask import Response
 from flask_openapi import APIBlueprint, Tag
-from pydantic import BaseModel, Field
 
 from gentle_crust.api.common import answer, work
-from gentle_crust.api.schemas import KeyPath, Number, Short, Strict
+from gentle_crust.contract.schemas import KeyPath
+from gentle_crust.contract.water import (
+    BatchBody,
+    FoamBody,
+    FrictionsAnswer,
+    MeasuredBody,
+    PouredAnswer,
+    PouredBody,
+    WaterBody,
+    WaterPanelAnswer,
+    YeastTestAnswer,
+)
 from gentle_crust.core import limits
 from gentle_crust.core.errors import within
 from gentle_crust.core.formula.scaling import weigh
-from gentle_crust.core.formula.yeast_test import SUGAR_G, WATER_C, WATER_G, YEAST_G, Foam
-from gentle_crust.core.water.balance import Mix, Mixing, friction_from
+from gentle_crust.core.formula.yeast_test import SUGAR_G, WATER_C, WATER_G, YEAST_G
+from gentle_crust.core.water.balance import Mix, friction_from
 from gentle_crust.core.water.friction import Friction
 from gentle_crust.core.water.plan import (
     Bowl,
     Pour,
-    Poured,
-    WaterAnswer,
     dough_from_waters,
     mix_of_formula,
     plan_water,
@@ -26,100 +32,9 @@ from gentle_crust.core.water.plan import (
 )
 from gentle_crust.core.water.taps import Taps, kettle_c
 from gentle_crust.kitchen.formulas import FormulaBook
-from gentle_crust.kitchen.mixes import MixBook, YeastTest
+from gentle_crust.kitchen.mixes import MixBook
 
 water = APIBlueprint("water", __name__, url_prefix="/api", abp_tags=[Tag(name="water")])
-
-
-class BowlBody(Strict):
-    """The bowl it is mixed in."""
-
-    material: Literal["steel", "glass", "ceramic", "plastic"]
-    g: Number
-    c: Number
-
-
-class BatchBody(Strict):
-    """A formula's dough at the mixing bowl; temperatures C. Pieces and weight are the formula's unless given."""
-
-    formula_id: Short
-    version: int | None = None
-    pieces: int | None = None
-    scaling_weight_g: Number | None = None
-    flour_c: Number
-    room_c: Number
-    levain_c: Number
-    mixing: Mixing
-    bowl: BowlBody | None = None
-
-
-class WaterBody(BatchBody):
-    """How warm the water must be, and how to draw it."""
-
-    target_dough_c: Number
-    tap_c: Number
-    hot_tap_c: Number | None = None
-    ice_c: Number = 0
-    altitude_m: Number = 0
-
-
-class WaterPanelAnswer(BaseModel):
-    """The water, and what it rests on."""
-
-    water: WaterAnswer
-    water_g: float
-    kettle_c: float
-    friction: Friction
-
-
-class PourBody(Strict):
-    """Grams of water at a temperature, or of ice at 0 C or below."""
-
-    g: Number
-    c: Number
-    ice: bool = False
-
-
-class PouredBody(BatchBody):
-    """The waters that were poured."""
-
-    waters: Annotated[list[PourBody], Field(min_length=1, max_length=12)]
-
-
-class PouredAnswer(BaseModel):
-    """The dough that these waters give."""
-
-    poured: Poured
-    friction: Friction
-
-
-class MeasuredBody(PouredBody):
-    """The same, once the dough was measured."""
-
-    dough_c: Number
-
-
-class FrictionsAnswer(BaseModel):
-    """What each way of mixing adds to a dough here."""
-
-    frictions: list[Friction]
-
-
-class YeastTestAnswer(BaseModel):
-    """What to stir together, and the last test."""
-
-    water_g: float
-    water_c: float
-    sugar_g: float
-    yeast_g: float
-    test: YeastTest | None
-
-
-class FoamBody(Strict):
-    """What the glass shows, and after how many minutes."""
-
-    foam: Foam
-    minutes: Number
 
 
 def _mix(body: BatchBody) -> tuple[Mix, Friction]:

@@ -9,6 +9,7 @@ from typing import Annotated, Any, Literal
 from pydantic import AllowInfNan, BaseModel, ConfigDict, Field, TypeAdapter, ValidationError, model_validator
 
 from gentle_crust.contract import problem
+from gentle_crust.contract.formula import FormulaBody
 from gentle_crust.core import limits
 from gentle_crust.core.errors import CraftError, within
 from gentle_crust.core.fermentation.dough import Dough
@@ -27,7 +28,6 @@ from gentle_crust.core.water.plan import Bowl, Pour, dough_from_waters, friction
 from gentle_crust.core.water.taps import Taps
 from gentle_crust.interchange import bake_json
 from gentle_crust.interchange.bake_json import BakeInput
-from gentle_crust.interchange.formula_json import FormulaBody
 
 Number = Annotated[float, AllowInfNan(False)]
 

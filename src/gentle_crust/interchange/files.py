@@ -7,12 +7,12 @@ from typing import Any
 
 from pydantic import TypeAdapter, ValidationError
 
+from gentle_crust.contract.formula import FormulaBody
 from gentle_crust.contract.problem import of_validation
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.formula.measures import Habits
 from gentle_crust.core.formula.model import Formula, check
 from gentle_crust.core.formula.scaling import Weighed, sum_by_name
-from gentle_crust.interchange.formula_json import FormulaBody
 from gentle_crust.interchange.recipe_text import formula_of, read_recipe
 
 FORMATS = {

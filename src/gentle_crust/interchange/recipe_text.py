@@ -6,6 +6,7 @@ from dataclasses import dataclass
 from functools import cache
 from typing import Any
 
+from gentle_crust.contract.recipe import ReadLine, ReadWarning
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.formula.flour import MyFlour
 from gentle_crust.core.formula.measures import (
@@ -80,26 +81,6 @@ _STILL_WHEAT = re.compile(
 )
 """What may stand before the bare word flour for it to be plain white wheat; another grain's flour is asked about."""
 _TEMPERATURE = re.compile(r"\(?\b\d+(?:[.,]\d+)?\s*(?:°|º|degrees)?\s*[CF]\b\)?(?:\s*/\s*\d+\s*°?\s*[CF]\b)?")
-
-
-@dataclass(frozen=True)
-class ReadLine:
-    """One line as it was read. ``why`` says how the grams came about, or what is in doubt."""
-
-    text: str
-    ingredient: str
-    role: str
-    kind: str
-    g: Grams
-    why: str
-
-
-@dataclass(frozen=True)
-class ReadWarning:
-    """A doubt about a recipe: a stable code and a sentence."""
-
-    code: str
-    text: str
 
 
 @dataclass(frozen=True)

@@ -4,8 +4,8 @@ from collections.abc import Iterable
 from contextlib import suppress
 from dataclasses import dataclass
 from datetime import datetime, timedelta
-from typing import Literal
 
+from gentle_crust.contract.cultures import Due
 from gentle_crust.contract.documents import ASKED, FORMULA, PLAN
 from gentle_crust.core.culture.shared import Demand, SharedBuild, share_builds
 from gentle_crust.core.errors import Unreadable
@@ -22,16 +22,6 @@ THEN_COLD = " Once it has begun to rise, in an hour or two, into the fridge."
 NEAR = timedelta(hours=1)
 REMINDED = timedelta(hours=36)
 """A missed feed is reminded of for so long; after that it is told in its own room."""
-
-
-@dataclass(frozen=True)
-class Due:
-    """Something to do, and where in the program it is done. ``whose``: a plan or a culture, by its key."""
-
-    title: str
-    at: datetime
-    kind: Literal["plan", "culture", "bench"]
-    whose: str
 
 
 @dataclass(frozen=True)

@@ -8,10 +8,11 @@ from functools import lru_cache
 from statistics import median
 
 from gentle_crust.contract import events as bodies
+from gentle_crust.contract.bench import AwayNote, Probe, Score, SetAside
 from gentle_crust.contract.tidy import sane
 from gentle_crust.core import limits
 from gentle_crust.core.errors import CraftError, Infeasible, NotFound, within
-from gentle_crust.core.fermentation.probe import ProbeSays, Sample, listen
+from gentle_crust.core.fermentation.probe import Sample, listen
 from gentle_crust.core.fermentation.readings import Reading
 from gentle_crust.core.readiness.cues import Cue, Stage, cues_of
 from gentle_crust.core.readiness.judge import Question, Verdict, judge
@@ -49,15 +50,6 @@ MOST_BACK = timedelta(hours=26)
 
 
 @dataclass(frozen=True)
-class Probe:
-    """The thermometer in a dough, its last word, and a question if it is hard to believe."""
-
-    device: str
-    says: ProbeSays
-    at: datetime | None
-
-
-@dataclass(frozen=True)
 class OnBench:
     """One dough at the bench."""
 
@@ -77,24 +69,6 @@ class OnBench:
 
 
 @dataclass(frozen=True)
-class AwayNote:
-    """An absence, by its key."""
-
-    id: str
-    start: datetime
-    end: datetime
-
-
-@dataclass(frozen=True)
-class SetAside:
-    """A dough that cannot be carried on with, by its plan's key and name, and why: all others are."""
-
-    id: str
-    name: str
-    sentence: str
-
-
-@dataclass(frozen=True)
 class BenchView:
     """Everything at the bench. ``cursor`` changes whenever any of it does."""
 
@@ -107,14 +81,6 @@ class BenchView:
     last: dict[str, datetime]
     """When each instrument was last heard of."""
     aside: tuple[SetAside, ...] = ()
-
-
-@dataclass(frozen=True)
-class Score:
-    """How often a judged proof came out as it was judged."""
-
-    right: int
-    judged: int
 
 
 @lru_cache(maxsize=64)

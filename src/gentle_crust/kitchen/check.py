@@ -5,12 +5,12 @@ import stat
 import tempfile
 from collections.abc import Iterator
 from contextlib import closing
-from dataclasses import dataclass
 from datetime import datetime, timedelta
 from pathlib import Path
 
 from gentle_crust.contract.events import PHOTO
-from gentle_crust.kitchen.unreadable import UnreadableRow, unreadable_rows
+from gentle_crust.contract.keeping import Finding, UnreadableRow
+from gentle_crust.kitchen.unreadable import unreadable_rows
 from gentle_crust.store.backup import PHOTOS, last_backup, size_of
 from gentle_crust.store.copies import copies_in
 from gentle_crust.store.database import (
@@ -30,14 +30,6 @@ LEAST_FREE = 500_000_000
 DAMAGE = ("no_data", "database_damaged", "newer_program", "row_unreadable", "photo_missing")
 """Findings that mean damage or loss; all others are advice."""
 MOST_NAMED = 50
-
-
-@dataclass(frozen=True)
-class Finding:
-    """One thing that was found."""
-
-    code: str
-    text: str
 
 
 def check(folder: Path, now: datetime) -> tuple[Finding, ...]:

@@ -1,175 +1,29 @@
 """A culture as it is shown: the core's hours as instants by the kitchen's clock."""
 
-from dataclasses import dataclass, replace
-from datetime import datetime
+from dataclasses import replace
 
+from gentle_crust.contract.cultures import (
+    AwayShown,
+    CareShown,
+    CulturePoint,
+    FeedAnswerShown,
+    FeedShown,
+    LifeView,
+    Logged,
+    WayShown,
+)
 from gentle_crust.core.cautions import Caution
 from gentle_crust.core.culture.away import Away
-from gentle_crust.core.culture.beginning import Guide
 from gentle_crust.core.culture.culture import Culture
-from gentle_crust.core.culture.discard import Discard
-from gentle_crust.core.culture.events import Event, Place
-from gentle_crust.core.culture.feeding import FeedAnswer, FeedWay, PlannedFeed
+from gentle_crust.core.culture.events import Event
+from gentle_crust.core.culture.feeding import FeedAnswer, FeedWay
 from gentle_crust.core.culture.hunger import HUNGRY_H
 from gentle_crust.core.culture.jar import level_mm
-from gentle_crust.core.culture.life import Life, Phases
-from gentle_crust.core.culture.verdict import Health
+from gentle_crust.core.culture.life import Life
 from gentle_crust.core.fermentation.readings import in_words
-from gentle_crust.core.fermentation.uncertainty import Span, Vigour, activities, span
+from gentle_crust.core.fermentation.uncertainty import activities, span
 from gentle_crust.core.scheduling.clock import Clock
-from gentle_crust.core.scheduling.result import Night, TimeSpan, dated
-
-
-@dataclass(frozen=True)
-class Logged:
-    """One event and its instant."""
-
-    at: datetime
-    event: Event
-
-
-@dataclass(frozen=True)
-class Withdrawn:
-    """An event that was taken back, and until when it can be brought in again."""
-
-    until: datetime
-    logged: Logged
-
-
-@dataclass(frozen=True)
-class CulturePoint:
-    """The culture at one instant: height over its start mark (fraction), its band, its temperature, its hunger."""
-
-    at: datetime
-    rise: float
-    low: float
-    high: float
-    culture_c: float
-    hunger: float
-    """0 is sated, 1 is hungry, more is starving."""
-
-
-@dataclass(frozen=True)
-class LifeView:
-    """A culture's life by the clock. ``level_mm`` and ``peak_mm`` are heights on the glass, now and at its peak."""
-
-    grams: float
-    place: Place
-    fed_at: datetime
-    fed: Event
-    start_mm: float
-    level_mm: float
-    peak_mm: float
-    rise: float
-    peak_rise: float
-    culture_c: float
-    hunger: float
-    ripe: TimeSpan
-    peak: TimeSpan
-    spent: TimeSpan
-    phases: Phases
-    vigour: Vigour
-    vigour_span: Span
-    """Low, likely and high of its speed; 1 is usual."""
-    vigour_words: str
-    readings: int
-    strength: float
-    wake_feeds: int
-    points: tuple[CulturePoint, ...]
-    nights: tuple[Night, ...]
-
-
-@dataclass(frozen=True)
-class CultureView:
-    """One culture with all that is known of it."""
-
-    id: str
-    culture: Culture
-    put_away: bool
-    has_photo: bool
-    has_former_photo: bool
-    """Whether a picture was replaced or taken away, and can be had back."""
-    life: LifeView | None
-    health: Health | None
-    guide: Guide | None
-    guide_next: datetime | None
-    doublings: int
-    next_feeds: tuple[datetime, ...]
-    discard: Discard
-    events: tuple[Logged, ...]
-    """The newest first."""
-    events_in_all: int
-    withdrawn: tuple[Withdrawn, ...]
-
-
-@dataclass(frozen=True)
-class CultureLine:
-    """One culture in the list."""
-
-    id: str
-    culture: Culture
-    has_photo: bool
-    life: LifeView | None
-    health: Health | None
-    guide: Guide | None
-    next_feed: datetime | None
-    overdue: bool
-
-
-@dataclass(frozen=True)
-class FeedShown:
-    """One feed of a way: when, what, and where it then stands."""
-
-    at: datetime
-    feed: PlannedFeed
-
-
-@dataclass(frozen=True)
-class WayShown:
-    """One way by the clock, with the sentence that the jar asks for, if it is too small."""
-
-    feeds: tuple[FeedShown, ...]
-    ripe: TimeSpan
-    spent: TimeSpan
-    way: FeedWay
-    jar_sentence: str
-    asleep: bool
-
-
-@dataclass(frozen=True)
-class FeedAnswerShown:
-    """The answer to a wish for levain, by the clock, with the nights it is drawn over."""
-
-    wanted: datetime
-    ways: tuple[WayShown, ...]
-    why_not: str
-    night_way: WayShown | None
-    as_it_is: bool
-    soonest: datetime | None
-    nights: tuple[Night, ...]
-    cautions: tuple[Caution, ...]
-
-
-@dataclass(frozen=True)
-class CareShown:
-    """One step of care."""
-
-    kind: str
-    at: datetime
-    title: str
-    detail: str
-    cautions: tuple[Caution, ...]
-
-
-@dataclass(frozen=True)
-class AwayShown:
-    """Before and after an absence."""
-
-    days: float
-    steps: tuple[CareShown, ...]
-    hunger: float
-    feeds: int
-    ready: datetime
+from gentle_crust.core.scheduling.result import Night, dated
 
 
 def nights_between(clock: Clock, start: float, end: float) -> tuple[Night, ...]:

@@ -10,6 +10,14 @@ from uuid import NAMESPACE_URL, uuid5
 
 from sqlalchemy.orm import Session
 
+from gentle_crust.contract.cultures import (
+    AwayShown,
+    CultureLine,
+    CultureView,
+    FeedAnswerShown,
+    PutAwayCulture,
+    Withdrawn,
+)
 from gentle_crust.contract.documents import CULTURE
 from gentle_crust.contract.events import CULTURE_KINDS as KINDS
 from gentle_crust.contract.events import CULTURE_REINSTATED as REINSTATED
@@ -49,15 +57,6 @@ LARGEST_PHOTO = 900_000
 
 LOG = logging.getLogger(__name__)
 _OWN = tuple(field.name for field in fields(Event) if field.name not in ("id", "at_h", "kind"))
-
-
-@dataclass(frozen=True)
-class PutAwayCulture:
-    """A culture that was put away, and until when it can be brought back."""
-
-    id: str
-    name: str
-    until: datetime
 
 
 @dataclass(frozen=True)
@@ -273,7 +272,7 @@ class CultureBook:
 
     # -- looking ---------------------------------------------------------------------------------------------
 
-    def all(self) -> tuple[view.CultureLine, ...]:
+    def all(self) -> tuple[CultureLine, ...]:
         """Cultures that are not put away, as they live now."""
         clock = self.clock()
         with self.work.read() as session:
@@ -281,12 +280,12 @@ class CultureBook:
             pictured = Cultures(session).with_photo()
         return tuple(self._line(each, each.row.id in pictured) for each in known)
 
-    def _line(self, known: _Known, has_photo: bool) -> view.CultureLine:
+    def _line(self, known: _Known, has_photo: bool) -> CultureLine:
         life, found, beginning = self._living(known)
         feeds = self._feeds(known, beginning)
         shown = None if life is None else view.life_view(known.culture, life, known.clock)
         due = feeds[0] if feeds else None
-        return view.CultureLine(
+        return CultureLine(
             known.row.id,
             known.culture,
             has_photo,
@@ -331,7 +330,7 @@ class CultureBook:
                 found.append(DueFeed(each.row.id, each.culture.name, feeds[0], ahead, then))
         return tuple(found)
 
-    def open(self, key: str, shown: int = SHOWN_EVENTS) -> view.CultureView:
+    def open(self, key: str, shown: int = SHOWN_EVENTS) -> CultureView:
         """One culture with its life, verdict, feeds to come, and the newest of its events."""
         with self.work.read() as session:
             row = self._row(session, key)
@@ -341,7 +340,7 @@ class CultureBook:
             has_former = Cultures(session).has_former(key)
         life, found, beginning = self._living(known)
         clock = known.clock
-        return view.CultureView(
+        return CultureView(
             id=key,
             culture=known.culture,
             put_away=row.deleted_at is not None,
@@ -357,7 +356,7 @@ class CultureBook:
             events=tuple(view.at_instant(event, clock) for event in reversed(known.events[-shown:])),
             events_in_all=in_all,
             withdrawn=tuple(
-                view.Withdrawn(at + RECOVERABLE, view.at_instant(event, clock))
+                Withdrawn(at + RECOVERABLE, view.at_instant(event, clock))
                 for at, event in known.withdrawn
                 if self.now() - at <= RECOVERABLE
             ),
@@ -379,7 +378,7 @@ class CultureBook:
             )
         return known, life
 
-    def feed(self, key: str, needed_g: float, kept_g: float, at: str, warm_c: float | None) -> view.FeedAnswerShown:
+    def feed(self, key: str, needed_g: float, kept_g: float, at: str, warm_c: float | None) -> FeedAnswerShown:
         """Ways to so much ripe levain at a time of the kitchen's wall clock."""
         known, life = self._life(key)
         at_h = known.clock.hours(instant_of(at, known.clock.zone, "at"))
@@ -394,7 +393,7 @@ class CultureBook:
         known, life = self._life(key)
         return plain_feed(known.culture, life, known.clock)
 
-    def away(self, key: str, leave: str, back: str) -> view.AwayShown:
+    def away(self, key: str, leave: str, back: str) -> AwayShown:
         """Care before and after an absence."""
         known, life = self._life(key)
         zone = known.clock.zone

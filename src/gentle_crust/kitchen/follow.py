@@ -2,9 +2,9 @@
 
 from dataclasses import dataclass, replace
 from datetime import datetime, timedelta
-from typing import Literal
 
 from gentle_crust.contract.events import READ, READ_WITHDRAWN
+from gentle_crust.contract.shown import Measure, TakenReading
 from gentle_crust.core.errors import CraftError, Infeasible
 from gentle_crust.core.fermentation.readings import (
     Reading,
@@ -19,12 +19,10 @@ from gentle_crust.core.scheduling.plan import make_plan
 from gentle_crust.core.scheduling.result import Plan
 from gentle_crust.kitchen.local_time import instant_of
 from gentle_crust.kitchen.plans import PlanBook, SavedPlan
-from gentle_crust.kitchen.story import ALL, Story, TakenReading, story_of
+from gentle_crust.kitchen.story import ALL, Story, story_of
 from gentle_crust.kitchen.work import Work
 from gentle_crust.store.models import EventRow
 from gentle_crust.store.repositories import Events
-
-Measure = Literal["percent", "line_ml", "heights_mm", "celsius", "ready"]
 
 
 @dataclass(frozen=True)

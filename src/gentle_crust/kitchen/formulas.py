@@ -10,6 +10,7 @@ from sqlalchemy.orm import Session
 
 from gentle_crust.contract.conflict import ChangedMeanwhile, changes
 from gentle_crust.contract.documents import FORMULA
+from gentle_crust.contract.shown import Version
 from gentle_crust.core import limits
 from gentle_crust.core.errors import CraftError, NotFound, Unreadable, within
 from gentle_crust.core.formula.compare import Difference, compare
@@ -33,17 +34,6 @@ class KeptFormula:
     updated_at: datetime
     version: int = 1
     """The number of its newest version."""
-
-
-@dataclass(frozen=True)
-class Version:
-    """One saved state of a formula. ``changes`` are against the version before it; none for the first."""
-
-    number: int
-    name: str
-    saved_at: datetime
-    formula: Formula
-    changes: tuple[Difference, ...]
 
 
 def _kept(row: FormulaRow, version: int) -> KeptFormula:

@@ -1,25 +1,14 @@
 """Backing up and bringing back the kitchen that is in use."""
 
-from dataclasses import dataclass
-from datetime import datetime
 from pathlib import Path
 
-from gentle_crust.kitchen.check import Finding, check
+from gentle_crust.contract.keeping import Finding, KeptCopies
+from gentle_crust.kitchen.check import check
 from gentle_crust.kitchen.work import Work
 from gentle_crust.store import backup
 from gentle_crust.store.backup import Manifest
 from gentle_crust.store.copies import copies_in
 from gentle_crust.store.database import folder_of, gate_of
-
-
-@dataclass(frozen=True)
-class KeptCopies:
-    """What there is to go back to: the daily copies by their days, the newest first, and the last backup."""
-
-    days: tuple[str, ...]
-    last_backup: datetime | None
-    folder: str
-    bytes: int
 
 
 class Keeper:

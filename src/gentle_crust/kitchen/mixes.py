@@ -1,10 +1,9 @@
 """Doughs that were mixed and measured, and dry yeast that was tested: what they teach about this kitchen."""
 
-from dataclasses import dataclass
-from datetime import datetime
 from typing import Any
 
 from gentle_crust.contract.events import MIXED, TEST_BEGUN, TEST_READ
+from gentle_crust.contract.water import YeastTest
 from gentle_crust.core.formula.yeast_test import Foam, YeastVerdict, verdict
 from gentle_crust.core.water.balance import FRICTION_K
 from gentle_crust.core.water.friction import Friction, check_measured, learnt
@@ -13,14 +12,6 @@ from gentle_crust.kitchen.story import readable
 from gentle_crust.kitchen.work import Work
 from gentle_crust.store.models import EventRow
 from gentle_crust.store.repositories import Events
-
-
-@dataclass(frozen=True)
-class YeastTest:
-    """The last test of dry yeast: when it was begun, and what it showed, if it was read."""
-
-    begun_at: datetime
-    verdict: YeastVerdict | None
 
 
 class MixBook:

@@ -3,6 +3,7 @@
 from dataclasses import dataclass, field, replace
 
 from gentle_crust.contract.kitchen import Settings
+from gentle_crust.contract.oven import AskedBake, AskedLoaf
 from gentle_crust.core import limits
 from gentle_crust.core.errors import CraftError, within
 from gentle_crust.core.limits import Limit
@@ -11,11 +12,11 @@ from gentle_crust.core.oven.dials import in_words
 from gentle_crust.core.oven.doneness import Lag, Sign, cutting, lag, remedies, said, shade
 from gentle_crust.core.oven.equipment import Vessel, shape_row
 from gentle_crust.core.oven.hazards import Hazard, hazards
-from gentle_crust.core.oven.kit import Preheated, Stage
+from gentle_crust.core.oven.kit import Stage
 from gentle_crust.core.oven.loads import Load, loads
 from gentle_crust.core.oven.loaf import Loaf, loaf_of
 from gentle_crust.core.oven.profile import RYE_COOL_MIN
-from gentle_crust.core.oven.ranking import CRUST_OF, Way, Wish, rank
+from gentle_crust.core.oven.ranking import CRUST_OF, Way, rank
 from gentle_crust.core.oven.schools import School, schools
 from gentle_crust.core.oven.staged import Done, Draft, Want, done_of, draft
 from gentle_crust.core.oven.steps import Touch, touches
@@ -25,29 +26,6 @@ from gentle_crust.kitchen.work import Work
 
 LONGER_MIN = 60.0
 """How far an altered bake is followed beyond its end, to say when it would be done."""
-
-
-@dataclass(frozen=True)
-class AskedLoaf:
-    """A formula's loaf: pieces and grams are the formula's unless given; ``cold``: straight from the fridge."""
-
-    formula_id: str
-    pieces: int | None = None
-    piece_g: float | None = None
-    cold: bool = True
-    wish: Wish = "usual"
-
-
-@dataclass(frozen=True)
-class AskedBake:
-    """One way for that loaf; stages and preheating are drawn up unless given."""
-
-    loaf: AskedLoaf
-    vessel_id: str
-    preheated: Preheated | None = None
-    steam: tuple[str, ...] | None = None
-    stages: tuple[Stage, ...] = ()
-    preheat_min: float | None = None
 
 
 @dataclass(frozen=True)

@@ -14,6 +14,7 @@ from gentle_crust.contract.asked import Asked
 from gentle_crust.contract.documents import ASKED, FORMULA, PLAN
 from gentle_crust.contract.events import STARTED
 from gentle_crust.contract.kitchen import Settings
+from gentle_crust.contract.shown import NextStep
 from gentle_crust.contract.tidy import sane
 from gentle_crust.core.errors import Conflict, CraftError, Infeasible, NotFound, Unreadable
 from gentle_crust.core.fermentation.marks import Mark, in_bowl, in_jar, on_box
@@ -70,14 +71,6 @@ class BrokenPlan:
     name: str
     saved_at: datetime
     sentence: str
-
-
-@dataclass(frozen=True)
-class NextStep:
-    """The next thing to do."""
-
-    title: str
-    at: datetime
 
 
 @dataclass(frozen=True)

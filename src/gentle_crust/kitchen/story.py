@@ -29,9 +29,10 @@ from gentle_crust.contract.events import (
     STOPPED,
     WITHDRAWN,
 )
+from gentle_crust.contract.shown import TakenReading
 from gentle_crust.contract.tidy import clean
 from gentle_crust.core.errors import Unreadable
-from gentle_crust.core.fermentation.readings import Looked, ReadingKind
+from gentle_crust.core.fermentation.readings import Looked
 from gentle_crust.core.scheduling.happened import Core, Deed, Happened, Held
 from gentle_crust.core.scheduling.remedies import Change, changed
 from gentle_crust.store.repositories import PlainEvent
@@ -60,18 +61,6 @@ class Told:
     kind: str
     at: datetime
     body: dict[str, Any]
-
-
-@dataclass(frozen=True)
-class TakenReading:
-    """A reading as it was taken: a rise or a temperature in ``value``; ``doubt`` says why it is hard to believe."""
-
-    id: str
-    at: datetime
-    kind: ReadingKind
-    value: float
-    sure: bool
-    doubt: str
 
 
 @dataclass(frozen=True)

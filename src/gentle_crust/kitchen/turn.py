@@ -2,6 +2,7 @@
 
 from typing import Literal
 
+from gentle_crust.contract.shown import Question
 from gentle_crust.core import limits
 from gentle_crust.core.errors import Infeasible, within
 from gentle_crust.core.fermentation import inverse
@@ -9,7 +10,6 @@ from gentle_crust.core.fermentation.dough import makeup_of
 from gentle_crust.core.fermentation.inverse import Bulk, Turned
 from gentle_crust.core.scheduling.wish import Kitchen, Wish, check_wish
 
-Question = Literal["ready", "levain", "yeast", "dough_c", "proofer_c", "before_fridge", "take_out"]
 UNITS: dict[str, Literal["h", "percent", "c"]] = {
     "ready": "h",
     "levain": "percent",

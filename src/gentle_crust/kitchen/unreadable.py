@@ -4,7 +4,6 @@ import json
 import re
 from collections.abc import Callable, Iterator
 from contextlib import suppress
-from dataclasses import dataclass
 from datetime import UTC, datetime
 from typing import Any
 
@@ -12,6 +11,7 @@ from sqlalchemy import Row, text
 from sqlalchemy.orm import Session
 
 from gentle_crust.contract import documents, events
+from gentle_crust.contract.keeping import UnreadableRow
 from gentle_crust.contract.tidy import clean, sane
 from gentle_crust.core.errors import CraftError, NotFound, Unreadable
 from gentle_crust.kitchen.work import Work
@@ -26,18 +26,6 @@ _NOUNS = {
 }  # fmt: skip
 KEPT_BY_OTHERS = ("formula", "plan", "culture")
 """Places whose rows others point to: put away, they stay in the file and are shown no more."""
-
-
-@dataclass(frozen=True)
-class UnreadableRow:
-    """A row that cannot be read: where it lies and under which key, what it is, its name and date as far as known."""
-
-    place: str
-    key: str
-    what: str
-    name: str
-    at: datetime | None
-    sentence: str
 
 
 def _instant(value: Any) -> datetime:

@@ -6,7 +6,10 @@ from typing import Annotated, Literal
 from pydantic import BaseModel, Field, StringConstraints
 
 from gentle_crust.contract.asked import Asked
+from gentle_crust.contract.formula import FormulaBody, MyFlourBody
 from gentle_crust.contract.kitchen import Pantry, Settings
+from gentle_crust.contract.recipe import ReadLine, ReadWarning
+from gentle_crust.contract.shown import Measure, NextStep, Question, TakenReading, Version
 from gentle_crust.contract.strict import Number, Short, Strict
 from gentle_crust.core.culture.shared import SharedBuild
 from gentle_crust.core.fermentation.bulk_time import BulkTime
@@ -30,13 +33,6 @@ from gentle_crust.core.scheduling.result import ByFeel, Costs, Plan, Problem, Pr
 from gentle_crust.core.scheduling.ways import WayCode
 from gentle_crust.core.scheduling.what_if import WhatIf
 from gentle_crust.core.scheduling.why import Why
-from gentle_crust.interchange.formula_json import FormulaBody, MyFlourBody
-from gentle_crust.interchange.recipe_text import ReadLine, ReadWarning
-from gentle_crust.kitchen.follow import Measure
-from gentle_crust.kitchen.formulas import Version
-from gentle_crust.kitchen.plans import NextStep
-from gentle_crust.kitchen.story import TakenReading
-from gentle_crust.kitchen.turn import Question
 
 
 class AskedBody(Strict):

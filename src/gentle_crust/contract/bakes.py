@@ -1,0 +1,112 @@
+"""Bakes and their records, as they are shown."""
+
+from dataclasses import dataclass
+from datetime import datetime
+from typing import Any, Literal
+
+BakeState = Literal["on_bench", "baked", "stopped"]
+
+
+@dataclass(frozen=True)
+class BakeLine:
+    """One line of the list of bakes. ``out``: when the last loaf came out, or it was stopped; None while it bakes."""
+
+    id: str
+    name: str
+    pieces: int
+    started: datetime
+    out: datetime | None
+    state: BakeState
+    how: str
+    """What was said of it last: under, right or over; empty if nothing was."""
+    notes: int
+    photos: int
+
+
+@dataclass(frozen=True)
+class RecordStep:
+    """A step as it was finished, or left out; ``planned`` to be finished when, None if no plan asked for it."""
+
+    key: str
+    kind: str
+    title: str
+    at: datetime
+    planned: datetime | None
+    skipped: bool
+    late_min: int | None
+    """Minutes after ``planned`` (before: negative), 0 if near enough; None if left out or never planned."""
+
+
+@dataclass(frozen=True)
+class RecordReading:
+    """Something that was measured: a rise (fraction) or C."""
+
+    id: str
+    at: datetime
+    kind: str
+    value: float
+
+
+@dataclass(frozen=True)
+class RecordVerdict:
+    """A judgement: the stage, the verdict, and what to do by it, as they were shown."""
+
+    at: datetime
+    stage: str
+    verdict: str
+    do: str
+
+
+@dataclass(frozen=True)
+class RecordWords:
+    """Words that were written: a note, or a change of course."""
+
+    id: str
+    at: datetime
+    text: str
+
+
+@dataclass(frozen=True)
+class RecordPhoto:
+    """A photograph, by its key, with its size in px."""
+
+    id: str
+    at: datetime
+    width: int
+    height: int
+
+
+@dataclass(frozen=True)
+class RecordOutcome:
+    """How it came out, and whatever else was said then."""
+
+    id: str
+    at: datetime
+    how: str
+    more: dict[str, Any]
+
+
+@dataclass(frozen=True)
+class UnreadableEvent:
+    """Something that is kept but cannot be read: its key, its kind, and when it came."""
+
+    id: str
+    kind: str
+    at: datetime
+
+
+@dataclass(frozen=True)
+class BakeRecord:
+    """A bake from its first press to its last."""
+
+    line: BakeLine
+    each_g: float
+    vessel_id: str
+    steps: tuple[RecordStep, ...]
+    readings: tuple[RecordReading, ...]
+    verdicts: tuple[RecordVerdict, ...]
+    changes: tuple[RecordWords, ...]
+    notes: tuple[RecordWords, ...]
+    photos: tuple[RecordPhoto, ...]
+    outcomes: tuple[RecordOutcome, ...]
+    unreadable: tuple[UnreadableEvent, ...]

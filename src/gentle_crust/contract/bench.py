@@ -1,0 +1,283 @@
+"""The bench: presses, readings and figures as they are sent, doughs as they are shown."""
+
+from dataclasses import dataclass
+from datetime import datetime
+from typing import Annotated, Any, Literal
+
+from pydantic import AwareDatetime, BaseModel, Field, StringConstraints
+
+from gentle_crust.contract.bakes import BakeLine, BakeRecord
+from gentle_crust.contract.schemas import KeyPath
+from gentle_crust.contract.strict import Number, Short, Strict
+from gentle_crust.core.fermentation.probe import ProbeSays
+from gentle_crust.core.readiness.cues import Cue, Stage
+from gentle_crust.core.readiness.judge import Verdict
+from gentle_crust.core.scheduling.clashes import Clash
+from gentle_crust.core.scheduling.live import LiveStep
+from gentle_crust.core.scheduling.remedies import Remedy
+from gentle_crust.core.scheduling.result import Ribbon
+from gentle_crust.core.scheduling.standing import Standing
+
+Key = Annotated[str, StringConstraints(pattern=r"^[A-Za-z0-9-]{1,50}$")]
+
+
+Body = Annotated[dict[str, Any], Field(max_length=12)]
+
+
+PressKind = Literal[
+    "bake_started", "bake_step", "bake_not_yet", "bake_snoozed", "bake_note", "bake_changed", "bake_judged",
+    "bake_outcome", "bake_finished", "bake_stopped", "bake_probe", "reading", "bake_withdrawn", "bake_corrected",
+    "absence", "absence_withdrawn",
+]  # fmt: skip
+
+
+MOST_PRESSES = 500
+
+
+@dataclass(frozen=True)
+class Probe:
+    """The thermometer in a dough, its last word, and a question if it is hard to believe."""
+
+    device: str
+    says: ProbeSays
+    at: datetime | None
+
+
+@dataclass(frozen=True)
+class AwayNote:
+    """An absence, by its key."""
+
+    id: str
+    start: datetime
+    end: datetime
+
+
+@dataclass(frozen=True)
+class SetAside:
+    """A dough that cannot be carried on with, by its plan's key and name, and why: all others are."""
+
+    id: str
+    name: str
+    sentence: str
+
+
+@dataclass(frozen=True)
+class Score:
+    """How often a judged proof came out as it was judged."""
+
+    right: int
+    judged: int
+
+
+class CursorQuery(BaseModel):
+    """What the browser has already."""
+
+    cursor: Short = ""
+
+
+class SmallQuery(BaseModel):
+    """Whether a small picture will do."""
+
+    small: bool = False
+
+
+class StageQuery(BaseModel):
+    """A stage other than the one that the dough is at."""
+
+    stage: Stage | None = None
+
+
+class PhotoPath(KeyPath):
+    """A dough and one of its photos."""
+
+    photo: Key
+
+
+class PressBody(Strict):
+    """Something pressed, under the client's own key, at its true time."""
+
+    id: Key
+    dough: Annotated[str, StringConstraints(pattern=r"^[A-Za-z0-9-]{0,50}$")] = ""
+    kind: PressKind
+    at: AwareDatetime
+    body: Body = {}
+
+
+class PressesBody(Strict):
+    """Presses in their order, and what the sender's clock says: a clock that is wrong is put right."""
+
+    sent_at: AwareDatetime
+    presses: Annotated[list[PressBody], Field(max_length=MOST_PRESSES)]
+
+
+class MixedBody(Strict):
+    """A dough that was mixed without a plan."""
+
+    event: Key
+    formula_id: Short
+    pieces: int | None = None
+    scaling_weight_g: Number | None = None
+    proof: Literal["room", "cold"] | None = None
+    dough_c: Number | None = None
+    mixed_at: AwareDatetime
+
+
+class JudgeBody(Strict):
+    """What is seen, and at which stage if not the one that the dough is at."""
+
+    stage: Stage | None = None
+    cues: Annotated[dict[str, str | Number], Field(max_length=20)] = {}
+
+
+class SampleBody(Strict):
+    """One figure of an instrument."""
+
+    device: Short
+    quantity: Literal["dough_c", "room_c", "fridge_c", "oven_c", "scale_g", "level_mm"]
+    at: AwareDatetime
+    value: Number
+
+
+class SamplesBody(Strict):
+    """Figures, and what the sender's clock says."""
+
+    sent_at: AwareDatetime
+    samples: Annotated[list[SampleBody], Field(max_length=5000)]
+
+
+class LogQuery(BaseModel):
+    """Whose log a CSV file is, what it measures, and the unit where the file does not say."""
+
+    device: Short = "logger"
+    quantity: Literal["dough_c", "room_c", "fridge_c", "oven_c"] = "dough_c"
+    fahrenheit: bool | None = None
+
+
+class ToldAnswer(BaseModel):
+    """One event."""
+
+    id: str
+    kind: str
+    at: datetime
+    body: dict[str, Any]
+
+
+class DoughAnswer(BaseModel):
+    """A dough at the bench."""
+
+    id: str
+    name: str
+    pieces: int
+    each_g: float
+    vessel: str
+    vessel_kind: str
+    rye_percent: float
+    started: datetime
+    mixed: datetime
+    out: datetime
+    load: datetime
+    steps: list[LiveStep]
+    next: str | None
+    over: bool
+    standing: Standing
+    ribbon: Ribbon
+    told: str
+    doubts: list[str]
+    clashes: list[Clash]
+    snoozed: dict[str, datetime]
+    history: list[ToldAnswer]
+    """The latest of what happened; the record has all of it."""
+    events_in_all: int
+    probe: Probe | None
+    judged_bulk_rise: float
+
+
+class BenchAnswer(BaseModel):
+    """Everything at the bench; ``unchanged`` with nothing else if the browser has it already."""
+
+    cursor: str
+    unchanged: bool = False
+    now: datetime
+    clock_back: bool = False
+    aside: list[SetAside] = []
+    """Doughs that cannot be carried on with."""
+    doughs: list[DoughAnswer] = []
+    absences: list[AwayNote] = []
+    heard: dict[str, datetime] = {}
+
+
+class RefusedPress(BaseModel):
+    """A press that could not be kept, and why."""
+
+    id: str
+    field: str
+    sentence: str
+    remedy: str
+    keep: bool = False
+    """The program failed over it: whoever pressed it keeps it, to be sent again some day."""
+
+
+class PressedAnswer(BaseModel):
+    """What became of presses, and the bench after them."""
+
+    taken: list[str]
+    refused: list[RefusedPress]
+    bench: BenchAnswer
+
+
+class RemediesAnswer(BaseModel):
+    """Ways out, and rescues."""
+
+    remedies: list[Remedy]
+    rescues: list[Remedy]
+
+
+class CuesAnswer(BaseModel):
+    """How it stands, and what can be looked at."""
+
+    standing: Standing
+    cues: list[Cue]
+
+
+class VerdictAnswer(BaseModel):
+    """A verdict."""
+
+    verdict: Verdict
+
+
+class RecordAnswer(BaseModel):
+    """A bake's whole record: what counts, and what was taken back."""
+
+    id: str
+    name: str
+    events: list[ToldAnswer]
+    withdrawn: list[ToldAnswer]
+    complete: bool
+    unreadable: list[ToldAnswer] = []
+    """What is kept but cannot be read."""
+
+
+class BakesAnswer(BaseModel):
+    """All bakes, the latest first."""
+
+    bakes: list[BakeLine]
+
+
+class BakeAnswer(BaseModel):
+    """One bake's record."""
+
+    bake: BakeRecord
+
+
+class ScoreAnswer(BaseModel):
+    """How often judged proofs came out as judged."""
+
+    score: Score
+
+
+class FiguresAnswer(BaseModel):
+    """What was taken of an instrument's figures."""
+
+    taken: int
+    first: datetime | None
+    last: datetime | None

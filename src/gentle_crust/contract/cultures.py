@@ -1,0 +1,402 @@
+"""Cultures, preferments and sours: as they are sent and shown."""
+
+from dataclasses import dataclass
+from datetime import datetime
+from typing import Annotated, Literal
+
+from pydantic import BaseModel, Field, StringConstraints
+
+from gentle_crust.contract.schemas import KeyPath
+from gentle_crust.contract.strict import Number, Short, Strict
+from gentle_crust.core.cautions import Caution
+from gentle_crust.core.culture.beginning import Guide
+from gentle_crust.core.culture.culture import Culture
+from gentle_crust.core.culture.discard import Discard
+from gentle_crust.core.culture.dosing import Dose, DoseKind, Ripeness
+from gentle_crust.core.culture.events import Event, EventKind, Float, Growth, Liquid, Place, Smell, Surface
+from gentle_crust.core.culture.feeding import FeedWay, PlannedFeed
+from gentle_crust.core.culture.jar import Jar
+from gentle_crust.core.culture.life import Phases
+from gentle_crust.core.culture.plain_feed import PlainFeed
+from gentle_crust.core.culture.schedule import Schedule
+from gentle_crust.core.culture.shared import SharedBuild
+from gentle_crust.core.culture.sour import Sour
+from gentle_crust.core.culture.verdict import Health
+from gentle_crust.core.fermentation.uncertainty import Span, Vigour
+from gentle_crust.core.formula.model import YeastKind
+from gentle_crust.core.scheduling.result import Night, TimeSpan
+
+Note = Annotated[str, StringConstraints(max_length=500)]
+
+
+@dataclass(frozen=True)
+class Logged:
+    """One event and its instant."""
+
+    at: datetime
+    event: Event
+
+
+@dataclass(frozen=True)
+class Withdrawn:
+    """An event that was taken back, and until when it can be brought in again."""
+
+    until: datetime
+    logged: Logged
+
+
+@dataclass(frozen=True)
+class CulturePoint:
+    """The culture at one instant: height over its start mark (fraction), its band, its temperature, its hunger."""
+
+    at: datetime
+    rise: float
+    low: float
+    high: float
+    culture_c: float
+    hunger: float
+    """0 is sated, 1 is hungry, more is starving."""
+
+
+@dataclass(frozen=True)
+class LifeView:
+    """A culture's life by the clock. ``level_mm`` and ``peak_mm`` are heights on the glass, now and at its peak."""
+
+    grams: float
+    place: Place
+    fed_at: datetime
+    fed: Event
+    start_mm: float
+    level_mm: float
+    peak_mm: float
+    rise: float
+    peak_rise: float
+    culture_c: float
+    hunger: float
+    ripe: TimeSpan
+    peak: TimeSpan
+    spent: TimeSpan
+    phases: Phases
+    vigour: Vigour
+    vigour_span: Span
+    """Low, likely and high of its speed; 1 is usual."""
+    vigour_words: str
+    readings: int
+    strength: float
+    wake_feeds: int
+    points: tuple[CulturePoint, ...]
+    nights: tuple[Night, ...]
+
+
+@dataclass(frozen=True)
+class CultureView:
+    """One culture with all that is known of it."""
+
+    id: str
+    culture: Culture
+    put_away: bool
+    has_photo: bool
+    has_former_photo: bool
+    """Whether a picture was replaced or taken away, and can be had back."""
+    life: LifeView | None
+    health: Health | None
+    guide: Guide | None
+    guide_next: datetime | None
+    doublings: int
+    next_feeds: tuple[datetime, ...]
+    discard: Discard
+    events: tuple[Logged, ...]
+    """The newest first."""
+    events_in_all: int
+    withdrawn: tuple[Withdrawn, ...]
+
+
+@dataclass(frozen=True)
+class CultureLine:
+    """One culture in the list."""
+
+    id: str
+    culture: Culture
+    has_photo: bool
+    life: LifeView | None
+    health: Health | None
+    guide: Guide | None
+    next_feed: datetime | None
+    overdue: bool
+
+
+@dataclass(frozen=True)
+class FeedShown:
+    """One feed of a way: when, what, and where it then stands."""
+
+    at: datetime
+    feed: PlannedFeed
+
+
+@dataclass(frozen=True)
+class WayShown:
+    """One way by the clock, with the sentence that the jar asks for, if it is too small."""
+
+    feeds: tuple[FeedShown, ...]
+    ripe: TimeSpan
+    spent: TimeSpan
+    way: FeedWay
+    jar_sentence: str
+    asleep: bool
+
+
+@dataclass(frozen=True)
+class FeedAnswerShown:
+    """The answer to a wish for levain, by the clock, with the nights it is drawn over."""
+
+    wanted: datetime
+    ways: tuple[WayShown, ...]
+    why_not: str
+    night_way: WayShown | None
+    as_it_is: bool
+    soonest: datetime | None
+    nights: tuple[Night, ...]
+    cautions: tuple[Caution, ...]
+
+
+@dataclass(frozen=True)
+class CareShown:
+    """One step of care."""
+
+    kind: str
+    at: datetime
+    title: str
+    detail: str
+    cautions: tuple[Caution, ...]
+
+
+@dataclass(frozen=True)
+class AwayShown:
+    """Before and after an absence."""
+
+    days: float
+    steps: tuple[CareShown, ...]
+    hunger: float
+    feeds: int
+    ready: datetime
+
+
+@dataclass(frozen=True)
+class PutAwayCulture:
+    """A culture that was put away, and until when it can be brought back."""
+
+    id: str
+    name: str
+    until: datetime
+
+
+@dataclass(frozen=True)
+class Due:
+    """Something to do, and where in the program it is done. ``whose``: a plan or a culture, by its key."""
+
+    title: str
+    at: datetime
+    kind: Literal["plan", "culture", "bench"]
+    whose: str
+
+
+class JarBody(Strict):
+    """The jar."""
+
+    empty_g: Number
+    diameter_mm: Number | None = None
+    height_mm: Number | None = None
+    volume_ml: Number | None = None
+
+
+class ScheduleBody(Strict):
+    """Standing feeds; ``weekday`` 0 is Monday, ``hour`` of the day by the kitchen's clock."""
+
+    every_days: int
+    hour: Number
+    weekday: int | None = None
+    then: Place = "counter"
+
+
+class CultureBody(Strict):
+    """A culture, whole."""
+
+    name: Short
+    flour_kind: Short
+    hydration_percent: Number = 100
+    jar: JarBody
+    place: Place = "counter"
+    schedule: ScheduleBody | None = None
+    note: Note = ""
+
+    def culture(self) -> Culture:
+        """As the core takes it."""
+        values = self.model_dump(exclude={"jar", "schedule"})
+        schedule = Schedule(**self.schedule.model_dump()) if self.schedule else None
+        return Culture(**values, jar=Jar(**self.jar.model_dump()), schedule=schedule)
+
+
+class EventBody(Strict):
+    """Something that happened, now or at ``at`` of the kitchen's wall clock. Masses g, heights mm, temperatures C."""
+
+    kind: EventKind
+    at: Short | None = Field(None, description="Kitchen's wall clock, 2026-11-29T07:30; omitted: now")
+    seed_g: Number = 0
+    flour_g: Number = 0
+    water_g: Number = 0
+    g: Number | None = None
+    gross_g: Number | None = None
+    height_mm: Number | None = None
+    culture_c: Number | None = None
+    place: Place | None = None
+    surface: Surface | None = None
+    smell: Smell | None = None
+    liquid: Liquid | None = None
+    floated: Float | None = None
+    growth: Growth | None = None
+    note: Note = ""
+
+    def event(self, key: str) -> Event:
+        """As the core takes it; its time is set by the kitchen."""
+        return Event(id=key, at_h=0.0, **self.model_dump(exclude={"at"}))
+
+
+class EventPath(KeyPath):
+    """A culture and one of its events."""
+
+    event: Annotated[str, StringConstraints(pattern=r"^[A-Za-z0-9-]{1,60}$")]
+
+
+class FilePath(KeyPath):
+    """A culture and a kind of file."""
+
+    form: Literal["json", "csv"]
+
+
+class CulturesAnswer(BaseModel):
+    """All cultures, what plans want of them, and those that can be brought back."""
+
+    cultures: list[CultureLine]
+    builds: list[SharedBuild]
+    gone: list[PutAwayCulture]
+
+
+class FeedWishBody(Strict):
+    """So much ripe levain at a time of the kitchen's wall clock; ``warm_c``: a warm place, if there is one."""
+
+    needed_g: Number
+    kept_g: Number = 30
+    at: Short
+    warm_c: Number | None = None
+
+
+class AwayBody(Strict):
+    """An absence, by the kitchen's wall clock."""
+
+    leave: Short
+    back: Short
+
+
+class CultureFileBody(Strict):
+    """A culture's file as text."""
+
+    text: Annotated[str, StringConstraints(max_length=60_000_000)]
+
+
+class DoseBody(Strict):
+    """A preferment wanted; times are the kitchen's wall clock. Without ``cold_from`` and ``cold_to`` no fridge."""
+
+    kind: DoseKind
+    needed_g: Number
+    start: Short
+    ripe: Short
+    hydration_percent: Number | None = None
+    flour_kind: Short = "strong_white"
+    yeast_kind: YeastKind = "instant"
+    cold_from: Short | None = None
+    cold_to: Short | None = None
+    mix_c: Number = 22
+
+
+class LookBody(DoseBody):
+    """The same preferment, and what is seen of it now."""
+
+    surface: Literal["domed", "dimpled", "collapsed"] | None = None
+    bubbles: Literal["few", "many"] | None = None
+    smell: Literal["floury", "sweet", "sharp"] | None = None
+
+
+class DoseUsual(BaseModel):
+    """What a kind of preferment is usually mixed with and given."""
+
+    kind: DoseKind
+    hydration_percent: float
+    hours: float
+
+
+class DoseUsuals(BaseModel):
+    """All kinds."""
+
+    kinds: list[DoseUsual]
+
+
+class DoseAnswer(BaseModel):
+    """The preferment: its hours count from ``origin``."""
+
+    origin: datetime
+    dose: Dose
+    nights: list[Night]
+
+
+class RipenessAnswer(BaseModel):
+    """The verdict."""
+
+    ripeness: Ripeness
+
+
+class SourBody(Strict):
+    """A rye sour wanted at a time of the kitchen's wall clock; with ``culture_id``, as lively as that culture."""
+
+    needed_g: Number
+    at: Short
+    stages: Literal["two", "three"] = "three"
+    flour_kind: Literal["rye", "whole_rye"] = "whole_rye"
+    culture_id: Short | None = None
+
+
+class SourAnswer(BaseModel):
+    """The stages by the clock: hours count from ``origin``."""
+
+    origin: datetime
+    sour: Sour
+    nights: list[Night]
+
+
+class CultureAnswer(BaseModel):
+    """One culture with all that is known of it."""
+
+    culture: CultureView
+
+
+class FeedWaysAnswer(BaseModel):
+    """Ways to a wish for levain."""
+
+    found: FeedAnswerShown
+
+
+class PlainFeedAnswer(BaseModel):
+    """A plain feed's course."""
+
+    plain: PlainFeed
+
+
+class AwayAnswer(BaseModel):
+    """Care before and after an absence."""
+
+    away: AwayShown
+
+
+class NextAnswer(BaseModel):
+    """The next thing to do, if there is one."""
+
+    next: Due | None

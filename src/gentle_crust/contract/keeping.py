@@ -1,0 +1,84 @@
+"""Backups, copies, findings and unreadable rows: as they are shown."""
+
+from dataclasses import dataclass
+from datetime import datetime
+
+from pydantic import BaseModel
+
+from gentle_crust.contract.strict import Short, Strict
+
+
+@dataclass(frozen=True)
+class Finding:
+    """One thing that was found."""
+
+    code: str
+    text: str
+
+
+@dataclass(frozen=True)
+class KeptCopies:
+    """What there is to go back to: the daily copies by their days, the newest first, and the last backup."""
+
+    days: tuple[str, ...]
+    last_backup: datetime | None
+    folder: str
+    bytes: int
+
+
+@dataclass(frozen=True)
+class UnreadableRow:
+    """A row that cannot be read: where it lies and under which key, what it is, its name and date as far as known."""
+
+    place: str
+    key: str
+    what: str
+    name: str
+    at: datetime | None
+    sentence: str
+
+
+class KeptAnswer(BaseModel):
+    """What there is to go back to."""
+
+    copies: KeptCopies
+
+
+class FindingsAnswer(BaseModel):
+    """What is damaged or missing (then ``ok`` is false), and what ought to be seen to."""
+
+    ok: bool
+    findings: list[Finding]
+
+
+class RestoredAnswer(BaseModel):
+    """Which backup's data are in use now, and where those before are kept."""
+
+    made_at: datetime
+    aside: str
+
+
+class UnreadableAnswer(BaseModel):
+    """Rows that cannot be read."""
+
+    rows: list[UnreadableRow]
+
+
+class RowBody(Strict):
+    """A row by its place and key."""
+
+    place: Short
+    key: str
+
+
+class RowQuery(BaseModel):
+    """A row by its place and key."""
+
+    place: str
+    key: str
+
+
+class CopyPath(BaseModel):
+    """The day of a copy."""
+
+    day: str

@@ -1,0 +1,249 @@
+"""Bakes in the oven: as they are asked for and shown."""
+
+from dataclasses import dataclass
+from typing import Annotated, Literal
+
+from pydantic import BaseModel, Field
+
+from gentle_crust.contract.strict import Number, Short, Strict
+from gentle_crust.core.oven.doneness import Lag, Sign
+from gentle_crust.core.oven.hazards import Hazard
+from gentle_crust.core.oven.kit import Preheated, Stage
+from gentle_crust.core.oven.loads import Load
+from gentle_crust.core.oven.ranking import Point, Wish
+from gentle_crust.core.oven.schools import School
+from gentle_crust.core.oven.staged import Done
+from gentle_crust.core.oven.steps import Touch
+
+
+@dataclass(frozen=True)
+class AskedLoaf:
+    """A formula's loaf: pieces and grams are the formula's unless given; ``cold``: straight from the fridge."""
+
+    formula_id: str
+    pieces: int | None = None
+    piece_g: float | None = None
+    cold: bool = True
+    wish: Wish = "usual"
+
+
+@dataclass(frozen=True)
+class AskedBake:
+    """One way for that loaf; stages and preheating are drawn up unless given."""
+
+    loaf: AskedLoaf
+    vessel_id: str
+    preheated: Preheated | None = None
+    steam: tuple[str, ...] | None = None
+    stages: tuple[Stage, ...] = ()
+    preheat_min: float | None = None
+
+
+class OvenLoafBody(Strict):
+    """A formula's loaf; pieces and grams are the formula's unless given; cold: straight from the fridge."""
+
+    formula_id: Short
+    pieces: Annotated[int, Field(ge=1, le=60)] | None = None
+    piece_g: Number | None = None
+    cold: bool = True
+    wish: Literal["usual", "thin", "thick", "soft", "tall", "many", "tidy"] = "usual"
+
+    def asked(self) -> AskedLoaf:
+        """As the kitchen takes it."""
+        return AskedLoaf(**self.model_dump())
+
+
+class OvenStageBody(Strict):
+    """Minutes at a set point, C (0: oven off); covered or steaming; fan."""
+
+    minutes: Number
+    setpoint_c: Number
+    covered: bool = False
+    fan: bool = False
+
+
+class OvenBakeBody(Strict):
+    """One way for a loaf; preheating, steam and stages are drawn up unless given."""
+
+    loaf: OvenLoafBody
+    vessel_id: Short
+    preheated: Literal["whole", "lid", "none"] | None = None
+    steam: Annotated[list[Short], Field(max_length=6)] | None = None
+    stages: Annotated[list[OvenStageBody], Field(max_length=12)] = []
+    preheat_min: Number | None = None
+
+    def asked(self) -> AskedBake:
+        """As the kitchen takes it."""
+        return AskedBake(
+            self.loaf.asked(),
+            self.vessel_id,
+            self.preheated,
+            None if self.steam is None else tuple(self.steam),
+            tuple(Stage(**stage.model_dump()) for stage in self.stages),
+            self.preheat_min,
+        )
+
+
+class OvenKindAnswer(BaseModel):
+    """A kind of oven, vessel or steam by its name, and what it commonly is."""
+
+    kind: str
+    name: str
+    usual: dict[str, float]
+
+
+class OvenAnswer(BaseModel):
+    """What can be had: kinds of ovens, vessels and steam with their usual sizes; the criteria of a ranking."""
+
+    ovens: list[OvenKindAnswer]
+    vessels: list[OvenKindAnswer]
+    steam: list[OvenKindAnswer]
+    criteria: list[str]
+
+
+class OvenWayAnswer(BaseModel):
+    """One way: how it scores and why, or why it is unfit."""
+
+    key: str
+    vessel_id: str
+    vessel: str
+    preheated: str
+    steam: list[str]
+    steam_names: list[str]
+    unfit: str
+    score: float
+    points: list[Point]
+    minutes: int
+    all_min: int
+    loads: int
+    heating_min: int
+    colour: float
+
+
+class OvenWaysAnswer(BaseModel):
+    """All ways, the best first."""
+
+    ways: list[OvenWayAnswer]
+
+
+class OvenMinute(BaseModel):
+    """One minute of a bake; C, shares, and indices of 0-100."""
+
+    min: float
+    setpoint: float
+    chamber: float
+    vessel: float
+    crust: float
+    core: float
+    vapour: float
+    loss: float
+    colour: float
+    base_colour: float
+
+
+class OvenEndAnswer(BaseModel):
+    """The loaf as it comes out."""
+
+    core_c: float
+    colour: float
+    base_colour: float
+    loss: float
+    crust_mm: float
+    spring: float
+    shade: str
+
+
+class ChipAnswer(BaseModel):
+    """A colour to hold a crust against: its word and its index, 0-100."""
+
+    shade: str
+    colour: float
+
+
+class OvenBakeAnswer(BaseModel):
+    """A bake drawn up or altered, and how it goes."""
+
+    vessel_id: str
+    vessel: str
+    preheated: str
+    steam: list[str]
+    stages: list[OvenStageBody]
+    usual: list[OvenStageBody]
+    preheat_min: float
+    preheat_c: float
+    soak_min: int
+    soak_short_k: float
+    lidded: bool
+    curve: list[OvenMinute]
+    done: Done
+    done_min: float | None
+    lag: Lag
+    end: OvenEndAnswer
+    hazards: list[Hazard]
+    loads: list[Load]
+    touches: list[Touch]
+    dials: list[str]
+    cool_min: int
+    cutting: str
+    short_k: float
+    said: str
+    chips: list[ChipAnswer]
+    first: str
+
+
+class SchoolsAnswer(BaseModel):
+    """The schools on this bake."""
+
+    schools: list[School]
+
+
+class HeatUpBody(Strict):
+    """The thermometer at a minute of an empty heat-up."""
+
+    min: Number
+    c: Number
+
+
+class OvenDialBody(Strict):
+    """Where the dial stood, and what the thermometer read once it had settled."""
+
+    set_c: Number
+    read_c: Number
+
+
+class CalibrateBody(Strict):
+    """What was measured."""
+
+    kind: Literal["electric", "electric_fan", "gas", "built_in_steam", "wood"]
+    volume_l: Annotated[float, Field(ge=10, le=400)]
+    heat_up: Annotated[list[HeatUpBody], Field(max_length=60)] = []
+    dial: Annotated[list[OvenDialBody], Field(max_length=20)] = []
+    browned: Literal["", "left", "right", "back", "front"] = ""
+
+
+class LearntAnswer(BaseModel):
+    """What was learnt; null: not measured."""
+
+    heater_w: float | None
+    heat_up_min: float | None
+    offset_k: float | None
+    hot_side: str
+    said: list[str]
+
+
+class OvenLoafSignsBody(Strict):
+    """A loaf as it stands there: core C, colours 0-100 by the chips, grams out of the oven."""
+
+    bake: OvenBakeBody
+    core_c: Number | None = None
+    colour: Number | None = None
+    base_colour: Number | None = None
+    out_g: Number | None = None
+
+
+class SignsAnswer(BaseModel):
+    """What to do with it; nothing: it is done."""
+
+    loss: float | None
+    signs: list[Sign]
+    done: Done

@@ -1,0 +1,112 @@
+"""Water, poured waters and the yeast test: as they are sent and shown."""
+
+from dataclasses import dataclass
+from datetime import datetime
+from typing import Annotated, Literal
+
+from pydantic import BaseModel, Field
+
+from gentle_crust.contract.strict import Number, Short, Strict
+from gentle_crust.core.formula.yeast_test import Foam, YeastVerdict
+from gentle_crust.core.water.balance import Mixing
+from gentle_crust.core.water.friction import Friction
+from gentle_crust.core.water.plan import Poured, WaterAnswer
+
+
+@dataclass(frozen=True)
+class YeastTest:
+    """The last test of dry yeast: when it was begun, and what it showed, if it was read."""
+
+    begun_at: datetime
+    verdict: YeastVerdict | None
+
+
+class BowlBody(Strict):
+    """The bowl it is mixed in."""
+
+    material: Literal["steel", "glass", "ceramic", "plastic"]
+    g: Number
+    c: Number
+
+
+class BatchBody(Strict):
+    """A formula's dough at the mixing bowl; temperatures C. Pieces and weight are the formula's unless given."""
+
+    formula_id: Short
+    version: int | None = None
+    pieces: int | None = None
+    scaling_weight_g: Number | None = None
+    flour_c: Number
+    room_c: Number
+    levain_c: Number
+    mixing: Mixing
+    bowl: BowlBody | None = None
+
+
+class WaterBody(BatchBody):
+    """How warm the water must be, and how to draw it."""
+
+    target_dough_c: Number
+    tap_c: Number
+    hot_tap_c: Number | None = None
+    ice_c: Number = 0
+    altitude_m: Number = 0
+
+
+class WaterPanelAnswer(BaseModel):
+    """The water, and what it rests on."""
+
+    water: WaterAnswer
+    water_g: float
+    kettle_c: float
+    friction: Friction
+
+
+class PourBody(Strict):
+    """Grams of water at a temperature, or of ice at 0 C or below."""
+
+    g: Number
+    c: Number
+    ice: bool = False
+
+
+class PouredBody(BatchBody):
+    """The waters that were poured."""
+
+    waters: Annotated[list[PourBody], Field(min_length=1, max_length=12)]
+
+
+class PouredAnswer(BaseModel):
+    """The dough that these waters give."""
+
+    poured: Poured
+    friction: Friction
+
+
+class MeasuredBody(PouredBody):
+    """The same, once the dough was measured."""
+
+    dough_c: Number
+
+
+class FrictionsAnswer(BaseModel):
+    """What each way of mixing adds to a dough here."""
+
+    frictions: list[Friction]
+
+
+class YeastTestAnswer(BaseModel):
+    """What to stir together, and the last test."""
+
+    water_g: float
+    water_c: float
+    sugar_g: float
+    yeast_g: float
+    test: YeastTest | None
+
+
+class FoamBody(Strict):
+    """What the glass shows, and after how many minutes."""
+
+    foam: Foam
+    minutes: Number
