@@ -8,6 +8,7 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from gentle_crust.contract.tidy import clean
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.formula.model import Extra, FlourShare, Formula, Preferment, Soaker
 from gentle_crust.core.formula.scaling import weigh
@@ -40,9 +41,7 @@ def written(formula, form):
     hydration=st.floats(55, 100),
     salt=st.floats(0.2, 5),
     share=st.floats(1, 40),
-    name=st.text(min_size=1, max_size=80).filter(
-        lambda name: name.strip() and name.encode("utf-8", "ignore").decode() == name
-    ),
+    name=st.text(min_size=1, max_size=80).filter(lambda name: name.strip() and clean(name) == name),
     yeast=st.floats(0, 2),
 )
 @pytest.mark.parametrize("form", ["json", "recipe"])

@@ -1,6 +1,7 @@
-"""Prints the API's description; docs/openapi.json is its output."""
+"""Prints the API's description, docs/openapi.json; with --limits the core's limits as the fields read them."""
 
 import json
+import sys
 from datetime import UTC, datetime
 from pathlib import Path
 from tempfile import TemporaryDirectory
@@ -9,6 +10,7 @@ from typing import Any
 from gentle_crust.api.app import create_app
 from gentle_crust.api.refusals import DESCRIBED, TYPE
 from gentle_crust.contract.problem import ChangedDocument, ProblemDocument
+from gentle_crust.core.limits import all_limits
 from gentle_crust.store.database import open_store
 
 
@@ -41,5 +43,15 @@ def _with_refusals(document: dict[str, Any]) -> dict[str, Any]:
     return document
 
 
+def limits() -> str:
+    """The core's limits as a module of the front end."""
+    lines = [
+        f"  {name}: {{ low: {limit.low:.10g}, high: {limit.high:.10g}, unit: '{limit.unit}' }},"
+        for name, limit in sorted(all_limits().items())
+    ]
+    head = "/* The core's limits, as `python -m gentle_crust.api.openapi --limits` prints them. */"
+    return "\n".join([head, "export const limits = {", *lines, "} as const"]) + "\n"
+
+
 if __name__ == "__main__":
-    print(description(), end="")
+    print(limits() if "--limits" in sys.argv else description(), end="")

@@ -2,12 +2,13 @@
 
 from dataclasses import dataclass
 from datetime import datetime
-from typing import Annotated, Literal
+from typing import Annotated, ClassVar, Literal
 
 from pydantic import BaseModel, Field, StringConstraints
 
 from gentle_crust.contract.schemas import KeyPath
 from gentle_crust.contract.strict import Number, Short, Strict
+from gentle_crust.core import limits
 from gentle_crust.core.cautions import Caution
 from gentle_crust.core.culture.beginning import Guide
 from gentle_crust.core.culture.culture import Culture
@@ -24,6 +25,7 @@ from gentle_crust.core.culture.sour import Sour
 from gentle_crust.core.culture.verdict import Health
 from gentle_crust.core.fermentation.uncertainty import Span, Vigour
 from gentle_crust.core.formula.model import YeastKind
+from gentle_crust.core.limits import Limit
 from gentle_crust.core.scheduling.result import Night, TimeSpan
 
 Note = Annotated[str, StringConstraints(max_length=500)]
@@ -203,6 +205,13 @@ class Due:
 class JarBody(Strict):
     """The jar."""
 
+    limits: ClassVar[dict[str, Limit]] = {
+        "empty_g": limits.EMPTY_JAR_G,
+        "diameter_mm": limits.CULTURE_JAR_MM,
+        "height_mm": limits.CULTURE_JAR_HEIGHT_MM,
+        "volume_ml": limits.CULTURE_JAR_ML,
+    }
+
     empty_g: Number
     diameter_mm: Number | None = None
     height_mm: Number | None = None
@@ -212,6 +221,12 @@ class JarBody(Strict):
 class ScheduleBody(Strict):
     """Standing feeds; ``weekday`` 0 is Monday, ``hour`` of the day by the kitchen's clock."""
 
+    limits: ClassVar[dict[str, Limit]] = {
+        "every_days": limits.EVERY_DAYS,
+        "hour": limits.FEED_HOUR,
+        "weekday": limits.WEEKDAY,
+    }
+
     every_days: int
     hour: Number
     weekday: int | None = None
@@ -220,6 +235,10 @@ class ScheduleBody(Strict):
 
 class CultureBody(Strict):
     """A culture, whole."""
+
+    limits: ClassVar[dict[str, Limit]] = {
+        "hydration_percent": limits.CULTURE_WATER_PERCENT,
+    }
 
     name: Short
     flour_kind: Short
@@ -238,6 +257,10 @@ class CultureBody(Strict):
 
 class EventBody(Strict):
     """Something that happened, now or at ``at`` of the kitchen's wall clock. Masses g, heights mm, temperatures C."""
+
+    limits: ClassVar[dict[str, Limit]] = {
+        "culture_c": limits.CULTURE_C,
+    }
 
     kind: EventKind
     at: Short | None = Field(None, description="Kitchen's wall clock, 2026-11-29T07:30; omitted: now")
@@ -284,6 +307,12 @@ class CulturesAnswer(BaseModel):
 class FeedWishBody(Strict):
     """So much ripe levain at a time of the kitchen's wall clock; ``warm_c``: a warm place, if there is one."""
 
+    limits: ClassVar[dict[str, Limit]] = {
+        "needed_g": limits.LEVAIN_NEEDED_G,
+        "kept_g": limits.KEPT_G,
+        "warm_c": limits.WARM_PLACE_C,
+    }
+
     needed_g: Number
     kept_g: Number = 30
     at: Short
@@ -305,6 +334,12 @@ class CultureFileBody(Strict):
 
 class DoseBody(Strict):
     """A preferment wanted; times are the kitchen's wall clock. Without ``cold_from`` and ``cold_to`` no fridge."""
+
+    limits: ClassVar[dict[str, Limit]] = {
+        "needed_g": limits.PREFERMENT_NEEDED_G,
+        "hydration_percent": limits.POOLISH_WATER_PERCENT,
+        "mix_c": limits.MIX_C,
+    }
 
     kind: DoseKind
     needed_g: Number
@@ -356,6 +391,10 @@ class RipenessAnswer(BaseModel):
 
 class SourBody(Strict):
     """A rye sour wanted at a time of the kitchen's wall clock; with ``culture_id``, as lively as that culture."""
+
+    limits: ClassVar[dict[str, Limit]] = {
+        "needed_g": limits.SOUR_NEEDED_G,
+    }
 
     needed_g: Number
     at: Short

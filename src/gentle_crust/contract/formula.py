@@ -1,17 +1,23 @@
 """The program's own JSON for a formula. Its JSON Schema is what `gentle-crust formula --schema` prints."""
 
-from typing import Annotated, Any
+from typing import Annotated, Any, ClassVar
 
 from pydantic import Field, StringConstraints, TypeAdapter, model_validator
 
 from gentle_crust.contract.strict import Number, Short, Strict
+from gentle_crust.core import limits
 from gentle_crust.core.formula.model import ExtraKind, Formula, PrefermentKind, Shape, SoakerKind, YeastKind
+from gentle_crust.core.limits import Limit
 
 _FORMULA = TypeAdapter(Formula)
 
 
 class LotBody(Strict):
     """One bag of a flour."""
+
+    limits: ClassVar[dict[str, Limit]] = {
+        "price_per_kg": limits.PRICE_PER_KG,
+    }
 
     mill: Short = ""
     bag: Short = ""
@@ -22,6 +28,13 @@ class LotBody(Strict):
 
 class MyFlourBody(Strict):
     """A flour of the baker's own; what is unknown is null."""
+
+    limits: ClassVar[dict[str, Limit]] = {
+        "absorption_percent": limits.ABSORPTION_PERCENT,
+        "protein_percent": limits.PROTEIN_PERCENT,
+        "ash_percent": limits.ASH_PERCENT,
+        "whole_grain_fraction": limits.WHOLE_GRAIN,
+    }
 
     id: Short
     name: Short
@@ -53,6 +66,13 @@ class ExtraBody(Strict):
 class PrefermentBody(Strict):
     """A preferment; flour_kind is the kind, or the baker's own flour's id, of one of the formula's flours."""
 
+    limits: ClassVar[dict[str, Limit]] = {
+        "flour_percent": limits.PREFERMENTED_PERCENT,
+        "hydration_percent": limits.PREFERMENT_WATER_PERCENT,
+        "yeast_percent": limits.PREFERMENT_YEAST_PERCENT,
+        "salt_percent": limits.PREFERMENT_SALT_PERCENT,
+    }
+
     kind: PrefermentKind
     flour_kind: Short
     flour_percent: Number
@@ -74,6 +94,16 @@ class SoakerBody(Strict):
 
 class FormulaBody(Strict):
     """A formula, whole: percents over all flour, the preferments' included."""
+
+    limits: ClassVar[dict[str, Limit]] = {
+        "hydration_percent": limits.HYDRATION_PERCENT,
+        "salt_percent": limits.SALT_PERCENT,
+        "yeast_percent": limits.YEAST_PERCENT,
+        "scaling_weight_g": limits.SCALING_WEIGHT_G,
+        "pieces": limits.PIECES,
+        "dough_c": limits.DOUGH_C,
+        "autolyse_min": limits.AUTOLYSE_MIN,
+    }
 
     name: Annotated[str, StringConstraints(max_length=200)]
     flours: Annotated[list[FlourShareBody], Field(max_length=20)]

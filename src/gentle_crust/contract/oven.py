@@ -1,11 +1,13 @@
 """Bakes in the oven: as they are asked for and shown."""
 
 from dataclasses import dataclass
-from typing import Annotated, Literal
+from typing import Annotated, ClassVar, Literal
 
 from pydantic import BaseModel, Field
 
 from gentle_crust.contract.strict import Number, Short, Strict
+from gentle_crust.core import limits
+from gentle_crust.core.limits import Limit
 from gentle_crust.core.oven.doneness import Lag, Sign
 from gentle_crust.core.oven.hazards import Hazard
 from gentle_crust.core.oven.kit import Preheated, Stage
@@ -41,6 +43,11 @@ class AskedBake:
 
 class OvenLoafBody(Strict):
     """A formula's loaf; pieces and grams are the formula's unless given; cold: straight from the fridge."""
+
+    limits: ClassVar[dict[str, Limit]] = {
+        "pieces": limits.PIECES_IN_OVEN,
+        "piece_g": limits.SCALING_WEIGHT_G,
+    }
 
     formula_id: Short
     pieces: Annotated[int, Field(ge=1, le=60)] | None = None

@@ -1,7 +1,7 @@
 """Requests and responses. Responses are made of the core's own dataclasses, so they cannot drift from it."""
 
 from datetime import datetime
-from typing import Annotated, Literal
+from typing import Annotated, ClassVar, Literal
 
 from pydantic import BaseModel, Field, StringConstraints
 
@@ -11,6 +11,7 @@ from gentle_crust.contract.kitchen import Pantry, Settings
 from gentle_crust.contract.recipe import ReadLine, ReadWarning
 from gentle_crust.contract.shown import Measure, NextStep, Question, TakenReading, Version
 from gentle_crust.contract.strict import Number, Short, Strict
+from gentle_crust.core import limits
 from gentle_crust.core.culture.shared import SharedBuild
 from gentle_crust.core.fermentation.bulk_time import BulkTime
 from gentle_crust.core.fermentation.inverse import Turned
@@ -26,6 +27,7 @@ from gentle_crust.core.formula.measures import Grams
 from gentle_crust.core.formula.model import Formula, Preferment, Soaker, YeastKind
 from gentle_crust.core.formula.scaling import Total, Weighed
 from gentle_crust.core.formula.together import Amount, SharedLevain
+from gentle_crust.core.limits import Limit
 from gentle_crust.core.oven.equipment import Oven, Vessel
 from gentle_crust.core.oven.steps import Tool
 from gentle_crust.core.scheduling.mends import Mend
@@ -37,6 +39,23 @@ from gentle_crust.core.scheduling.why import Why
 
 class AskedBody(Strict):
     """What a plan is asked for; omitted fields come from the formula and the kitchen."""
+
+    limits: ClassVar[dict[str, Limit]] = {
+        "pieces": limits.PIECES,
+        "scaling_weight_g": limits.SCALING_WEIGHT_G,
+        "dough_c": limits.DOUGH_C,
+        "folds": limits.FOLDS,
+        "fridge_days": limits.FRIDGE_DAYS,
+        "later_days": limits.LATER_DAYS,
+        "levain_percent": limits.LEVAIN_PERCENT,
+        "yeast_supplement_percent": limits.YEAST_SUPPLEMENT_PERCENT,
+        "yeast_percent": limits.ASKED_YEAST_PERCENT,
+        "stand_c": limits.STAND_C,
+        "room_day_c": limits.ROOM_DAY_C,
+        "room_night_c": limits.ROOM_NIGHT_C,
+        "fridge_c": limits.FRIDGE_C,
+        "tap_c": limits.TAP_C,
+    }
 
     formula_id: Short
     version: int | None = Field(None, description="The formula's version; omitted: the newest")
@@ -80,6 +99,16 @@ class AskedBody(Strict):
 class OvenBody(Strict):
     """The oven."""
 
+    limits: ClassVar[dict[str, Limit]] = {
+        "top_c": limits.OVEN_TOP_C,
+        "volume_l": limits.OVEN_VOLUME_L,
+        "heater_w": limits.HEATER_W,
+        "heat_up_min": limits.HEAT_UP_MIN,
+        "offset_k": limits.OFFSET_K,
+        "shelves": limits.SHELVES,
+        "shelf_cm2": limits.SHELF_CM2,
+    }
+
     kind: Literal["electric", "electric_fan", "gas", "built_in_steam", "wood"] = "electric"
     top_c: Number = 250
     volume_l: Number = 55
@@ -95,6 +124,15 @@ class OvenBody(Strict):
 class VesselBody(Strict):
     """One vessel."""
 
+    limits: ClassVar[dict[str, Limit]] = {
+        "count": limits.VESSEL_COUNT,
+        "base_kg": limits.VESSEL_BASE_KG,
+        "lid_kg": limits.VESSEL_LID_KG,
+        "inside_l": limits.VESSEL_INSIDE_L,
+        "rated_c": limits.VESSEL_RATED_C,
+        "knob_c": limits.VESSEL_KNOB_C,
+    }
+
     id: Short
     kind: Short
     name: Short
@@ -109,6 +147,22 @@ class VesselBody(Strict):
 
 class KitchenBody(Strict):
     """The kitchen, whole."""
+
+    limits: ClassVar[dict[str, Limit]] = {
+        "room_day_c": limits.ROOM_DAY_C,
+        "room_night_c": limits.ROOM_NIGHT_C,
+        "fridge_c": limits.FRIDGE_C,
+        "tap_c": limits.TAP_C,
+        "altitude_m": limits.ALTITUDE_M,
+        "scale_g": limits.SCALE_G,
+        "hot_tap_c": limits.HOT_TAP_C,
+        "bowl_l": limits.KITCHEN_BOWL_L,
+        "mixer_dough_g": limits.MIXER_DOUGH_G,
+        "tin_ml": limits.TIN_ML,
+        "box_l": limits.KITCHEN_BOX_L,
+        "jar_mm": limits.JAR_MM,
+        "paper_c": limits.PAPER_C,
+    }
 
     name: Short
     zone: Short
@@ -234,6 +288,11 @@ class DayBatchBody(Strict):
 class TogetherBody(Strict):
     """Several formulas on one day."""
 
+    limits: ClassVar[dict[str, Limit]] = {
+        "kept_g": limits.KEPT_IN_ALL_G,
+        "ratio": limits.FEED_RATIO,
+    }
+
     batches: Annotated[list[DayBatchBody], Field(min_length=1, max_length=20)]
     kept_g: Number = 0
     ratio: Number = 3
@@ -262,6 +321,10 @@ class ComparedAnswer(BaseModel):
 
 class PriceBody(Strict):
     """What a kilo of something costs."""
+
+    limits: ClassVar[dict[str, Limit]] = {
+        "price_per_kg": limits.PRICE_PER_KG,
+    }
 
     name: Short
     price_per_kg: Number
@@ -474,6 +537,10 @@ class WhyAnswer(BaseModel):
 
 class TurnBody(Strict):
     """A question turned round: what must be so that bulk has risen by ``rise`` after ``hours``."""
+
+    limits: ClassVar[dict[str, Limit]] = {
+        "rise": limits.ASKED_RISE,
+    }
 
     asked: AskedBody
     question: Question

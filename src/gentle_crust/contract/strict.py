@@ -1,10 +1,13 @@
 """The base of everything that is sent: no unknown fields, no broken letters."""
 
-from typing import Annotated, Any
+from typing import Annotated, Any, ClassVar
 
-from pydantic import AllowInfNan, BaseModel, ConfigDict, StringConstraints, model_validator
+from pydantic import AllowInfNan, BaseModel, ConfigDict, GetJsonSchemaHandler, StringConstraints, model_validator
+from pydantic.json_schema import JsonSchemaValue
+from pydantic_core import CoreSchema
 
 from gentle_crust.contract.tidy import clean
+from gentle_crust.core.limits import Limit
 
 Number = Annotated[float, AllowInfNan(False)]
 Short = Annotated[str, StringConstraints(max_length=80)]
@@ -14,6 +17,20 @@ class Strict(BaseModel):
     """A request: unknown fields are refused, half letters and control characters do not get in."""
 
     model_config = ConfigDict(extra="forbid")
+
+    limits: ClassVar[dict[str, Limit]] = {}
+    """Between what its figures lie, by field: told in the schema, checked by the core, which says it in words."""
+
+    @classmethod
+    def __get_pydantic_json_schema__(cls, core_schema: CoreSchema, handler: GetJsonSchemaHandler) -> JsonSchemaValue:
+        """The schema with every limit as its minimum and maximum."""
+        schema = handler(core_schema)
+        fields = handler.resolve_ref_schema(schema).get("properties", {})
+        for name, limit in cls.limits.items():
+            field = fields[name]
+            figure = next((each for each in field.get("anyOf", []) if each.get("type") != "null"), field)
+            figure |= {"minimum": limit.low, "maximum": limit.high}
+        return schema
 
     @model_validator(mode="before")
     @classmethod

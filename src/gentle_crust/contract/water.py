@@ -2,12 +2,14 @@
 
 from dataclasses import dataclass
 from datetime import datetime
-from typing import Annotated, Literal
+from typing import Annotated, ClassVar, Literal
 
 from pydantic import BaseModel, Field
 
 from gentle_crust.contract.strict import Number, Short, Strict
+from gentle_crust.core import limits
 from gentle_crust.core.formula.yeast_test import Foam, YeastVerdict
+from gentle_crust.core.limits import Limit
 from gentle_crust.core.water.balance import Mixing
 from gentle_crust.core.water.friction import Friction
 from gentle_crust.core.water.plan import Poured, WaterAnswer
@@ -23,6 +25,11 @@ class YeastTest:
 
 class BowlBody(Strict):
     """The bowl it is mixed in."""
+
+    limits: ClassVar[dict[str, Limit]] = {
+        "g": limits.BOWL_G,
+        "c": limits.BOWL_C,
+    }
 
     material: Literal["steel", "glass", "ceramic", "plastic"]
     g: Number
@@ -46,6 +53,13 @@ class BatchBody(Strict):
 class WaterBody(BatchBody):
     """How warm the water must be, and how to draw it."""
 
+    limits: ClassVar[dict[str, Limit]] = {
+        "target_dough_c": limits.MEASURED_DOUGH_C,
+        "tap_c": limits.POURED_TAP_C,
+        "ice_c": limits.ICE_C,
+        "altitude_m": limits.ALTITUDE_M,
+    }
+
     target_dough_c: Number
     tap_c: Number
     hot_tap_c: Number | None = None
@@ -64,6 +78,10 @@ class WaterPanelAnswer(BaseModel):
 
 class PourBody(Strict):
     """Grams of water at a temperature, or of ice at 0 C or below."""
+
+    limits: ClassVar[dict[str, Limit]] = {
+        "g": limits.INGREDIENT_G,
+    }
 
     g: Number
     c: Number

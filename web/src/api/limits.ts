@@ -1,4 +1,4 @@
-/* Made from the core's limits by `npm run api`: not to be changed by hand. */
+/* The core's limits, as `python -m gentle_crust.api.openapi --limits` prints them. */
 export const limits = {
   ABSORPTION_PERCENT: { low: 45, high: 110, unit: '%' },
   ALTITUDE_M: { low: 0, high: 5000, unit: 'm' },
