@@ -255,30 +255,41 @@ def _commit() -> str:
     return found.stdout.strip() or "unknown"
 
 
-def main(names: list[str]) -> int:
-    """Run the proofs, all or those named, and write what all of them found; returns the exit status."""
+FILE = ROOT / "docs" / "proof.md"
+HEAD = """# Proofs
+
+Written by `script/prove`, which runs all of them, or those that it is given; each says when and at which commit it
+was run. Chance is seeded with 7. Samples of the same run in `script/test`.
+"""
+
+
+def _kept() -> dict[str, str]:
+    """The proofs that the file holds, by name, so that one of them can be run anew."""
+    parts = FILE.read_text(encoding="utf-8").split("\n## ")[1:] if FILE.exists() else []
+    return {part.split(":", 1)[0].lower().replace(" ", "_"): part.rstrip() for part in parts}
+
+
+def _told(name: str, proof: Proof, took: float) -> str:
+    """One proof as the file tells it."""
     lines = [
-        "# Proofs", "",
-        f"Written by `script/prove` on {datetime.now(UTC):%Y-%m-%d}, at commit {_commit()}; chance is seeded with 7.",
-        "Samples of the same run in `script/test`.", "",
+        f"{name.replace('_', ' ').capitalize()}: {'holds' if proof.holds else 'DOES NOT HOLD'}", "",
+        (PROOFS[name].__doc__ or "").strip(), "", *(f"- {figure}" for figure in proof.figures),
+        f"- {datetime.now(UTC):%Y-%m-%d}, at commit {_commit()}, {took:.0f} s",
     ]  # fmt: skip
+    return "\n".join(lines)
+
+
+def main(names: list[str]) -> int:
+    """Run the proofs, all or those named, and write what each found as soon as it did; returns the exit status."""
     whole = True
     for name in names or list(PROOFS):
         begun = time.perf_counter()
         proof = PROOFS[name]()
         whole &= proof.holds
-        took = time.perf_counter() - begun
-        heading = (PROOFS[name].__doc__ or "").strip()
-        lines += [
-            f"## {name.replace('_', ' ').capitalize()}: {'holds' if proof.holds else 'DOES NOT HOLD'}",
-            "",
-            heading,
-            "",
-        ]
-        lines += [f"- {figure}" for figure in proof.figures] + [f"- {took:.0f} s", ""]
-        print("\n".join(lines[-len(proof.figures) - 5 :]), flush=True)
-    if not names:
-        (ROOT / "docs" / "proof.md").write_text("\n".join(lines), encoding="utf-8")
+        kept = _kept() | {name: _told(name, proof, time.perf_counter() - begun)}
+        print(kept[name], flush=True)
+        sections = [f"\n## {kept[each]}\n" for each in PROOFS if each in kept]
+        FILE.write_text(HEAD + "".join(sections), encoding="utf-8")
     return 0 if whole else 1
 
 

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
-import { api, ask, Refused, type Schemas } from '../../api/client'
+import { computed, ref } from 'vue'
+import { api, ask, type Schemas } from '../../api/client'
 import { crustColour } from '../../charts/temperature'
 import MaybeField from '../../forms/MaybeField.vue'
+import { useNewest } from '../../shell/newest'
 import { useUnits } from '../../shell/units'
 import { fill, words } from '../../words'
 
@@ -15,32 +16,19 @@ const core = ref<number | null>(null)
 const out = ref<number | null>(null)
 const colour = ref<number | null>(null)
 const base = ref<number | null>(null)
-const found = ref<Schemas['SignsAnswer'] | null>(null)
-const refused = ref('')
-let turn = 0
-
-watch([core, out, colour, base], async () => {
-  const mine = ++turn
-  if ([core.value, out.value, colour.value, base.value].every((value) => value == null)) {
-    found.value = null
-    return
-  }
-  const body: Body = {
-    core_c: core.value == null ? null : fromDegrees(core.value),
-    colour: colour.value,
-    base_colour: base.value,
-    out_g: out.value,
-  }
-  try {
-    const answer = await ask(api.POST('/api/oven/signs', { body: { bake: props.bake, ...body } }))
-    if (mine !== turn) return
-    found.value = answer
-    refused.value = ''
-  } catch (error) {
-    if (mine !== turn) return
-    refused.value = error instanceof Refused && error.message ? error.message : words.failed
-  }
-})
+const { answer: found, refused: problem } = useNewest(
+  () => {
+    const body: Body = {
+      core_c: core.value == null ? null : fromDegrees(core.value),
+      colour: colour.value,
+      base_colour: base.value,
+      out_g: out.value,
+    }
+    return Object.values(body).every((value) => value == null) ? null : { bake: props.bake, ...body }
+  },
+  (body) => ask(api.POST('/api/oven/signs', { body })),
+)
+const refused = computed(() => problem.value?.message ?? '')
 </script>
 
 <template>
