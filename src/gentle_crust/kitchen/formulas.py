@@ -148,10 +148,11 @@ class FormulaBook:
             return self.add(formula, key, name)
 
     def _newest(self, session: Session, key: str, formula: Formula) -> tuple[VersionRow, bool]:
-        """A formula's newest version, and whether it says the same as ``formula``."""
+        """The newest version, and whether it says the same as ``formula``, own flours as known today or then."""
         newest = Formulas(session).versions(key)[0]
         try:
-            return newest, FORMULA.read(newest.body) == formula
+            kept = FORMULA.read(newest.body)
+            return newest, formula in (kept, self.pantry.get().refreshed(kept))
         except Unreadable:
             return newest, False
 
