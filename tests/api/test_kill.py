@@ -24,7 +24,7 @@ from gentle_crust.store.backup import unpack
 from gentle_crust.store.database import FILE, damage_of, open_store
 from tests.conftest import SATURDAY
 
-WRITES, KILLS = (2200, 100) if os.environ.get("GENTLE_CRUST_PROVE") else (120, 3)
+WRITES, KILLS = (2200, 100) if os.environ.get("GENTLE_CRUST_PROVE") else (72, 2)
 """A sample here; all of them when the costly proofs are run."""
 PLAN = demo.TOMORROW_PLAN
 AT = SATURDAY.astimezone(UTC)

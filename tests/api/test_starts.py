@@ -1,15 +1,18 @@
 """Every bad start is a sentence with the way out, never a traceback, and leaves the data as they are."""
 
+import logging
 import os
 import socket
 import sqlite3
 import subprocess
 import sys
 from contextlib import closing
+from types import SimpleNamespace
 
 import pytest
 
 from gentle_crust import log
+from gentle_crust.cli import main
 from gentle_crust.config import config
 from gentle_crust.lan import CERTIFICATE, KEY
 from gentle_crust.store.copies import make_copy
@@ -18,12 +21,18 @@ from gentle_crust.store.lock import LOCK, in_use, locked
 from tests.conftest import SATURDAY
 
 
-def start(folder, *more, **environment):
-    """Start to serve; what is said, and how it ended."""
-    return subprocess.run(
-        [sys.executable, "-m", "gentle_crust.cli", "serve", "--port", "0", "--data", str(folder), *more],
-        capture_output=True, text=True, timeout=60, env={**os.environ, **environment}, check=False,
-    )  # fmt: skip
+@pytest.fixture
+def start(capsys):
+    """Start to serve, here; what is said, and how it ended."""
+    before = os.umask(0o022)
+
+    def run(folder, *more):
+        status = main(["serve", "--port", "0", "--data", str(folder), *more])
+        said = capsys.readouterr()
+        return SimpleNamespace(returncode=status, stdout=said.out, stderr=said.err)
+
+    yield run
+    os.umask(before)
 
 
 def refused(found, *words):
@@ -93,7 +102,7 @@ def test_a_spoilt_data_file_is_told_with_the_way_out_and_left_alone(closed, name
     assert (closed / FILE).read_bytes() == before
 
 
-def test_a_start_that_cannot_be_is_one_sentence(closed, tmp_path):
+def test_a_start_that_cannot_be_is_one_sentence(closed, tmp_path, start):
     _noise(closed)
     assert refused(start(closed), "damaged", "restore")
     (tmp_path / "file").write_text("x", encoding="utf-8")
@@ -152,20 +161,22 @@ def test_a_file_that_another_program_holds_is_told(closed, monkeypatch):
 
 def test_a_port_that_is_taken_is_told(tmp_path):
     with socket.create_server(("127.0.0.1", 0)) as taken:
-        port = taken.getsockname()[1]
-        found = start(tmp_path / "data", "--port", str(port))
+        port = str(taken.getsockname()[1])
+        called = [sys.executable, "-m", "gentle_crust.cli", "serve", "--port", port, "--data", str(tmp_path / "data")]
+        found = subprocess.run(called, capture_output=True, text=True, timeout=90, check=False)
     assert refused(found, f"Port {port}", "--port")
 
 
 @pytest.mark.parametrize("content", [b"", b"no certificate"])
-def test_a_broken_certificate_is_told(tmp_path, content):
+def test_a_broken_certificate_is_told(tmp_path, content, start, monkeypatch):
+    monkeypatch.setenv("GENTLE_CRUST_PASSCODE", "a-passcode")
+    monkeypatch.setattr("gentle_crust.cli.serving.signal.signal", lambda *_: None)
     folder = tmp_path / "data"
     folder.mkdir()
     (folder / CERTIFICATE).write_bytes(content)
     (folder / KEY).write_bytes(content)
-    found = start(folder, "--lan", "--host", "127.0.0.1", GENTLE_CRUST_PASSCODE="a-passcode")
-    assert "Traceback" not in found.stderr and found.returncode == 2
-    assert "certificate" in found.stderr or "address" in found.stderr
+    found = start(folder, "--lan", "--host", "127.0.0.1")
+    assert found.returncode == 2 and "certificate" in found.stderr and KEY in found.stderr
 
 
 @pytest.mark.parametrize(
@@ -173,9 +184,15 @@ def test_a_broken_certificate_is_told(tmp_path, content):
     [("RATE", "quick"), ("RATE", "-1"), ("LOG", "loud"), ("LOG_LEVEL", "SOME"), ("COPIES_BYTES", "-5"),
      ("NOW", "breakfast"), ("NOW", "2026-11-28T06:30")],
 )  # fmt: skip
-def test_a_setting_that_is_wrong_names_itself(tmp_path, name, value):
-    found = start(tmp_path / "data", **{f"GENTLE_CRUST_{name}": value})
-    assert found.returncode != 0 and f"GENTLE_CRUST_{name}" in found.stderr and "Traceback" not in found.stderr
+def test_a_setting_that_is_wrong_names_itself(tmp_path, name, value, start, monkeypatch):
+    monkeypatch.setenv(f"GENTLE_CRUST_{name}", value)
+    before = logging.getLogger().handlers[:], logging.getLogger().level
+    try:
+        with pytest.raises(SystemExit, match=f"GENTLE_CRUST_{name}"):
+            start(tmp_path / "data")
+    finally:
+        logging.getLogger().handlers[:] = before[0]
+        logging.getLogger().setLevel(before[1])
 
 
 def test_settings_are_read_from_the_environment(monkeypatch, tmp_path):
@@ -217,7 +234,6 @@ def test_what_is_made_is_its_owners_alone_and_the_file_is_whole_after_a_stop(tmp
 
 def test_the_log_is_a_json_a_line_if_wanted_and_holds_its_request(capsys):
     import json
-    import logging
 
     before = logging.getLogger().handlers[:], logging.getLogger().level
     try:
@@ -230,4 +246,5 @@ def test_the_log_is_a_json_a_line_if_wanted_and_holds_its_request(capsys):
         assert (line["level"], line["request"], line["text"]) == ("ERROR", "abc", "request abc failed")
         assert "torn" in line["traceback"]
     finally:
-        logging.getLogger().handlers[:], logging.getLogger().level = before[0], before[1]
+        logging.getLogger().handlers[:] = before[0]
+        logging.getLogger().setLevel(before[1])

@@ -171,7 +171,12 @@ def test_presses_without_a_connection_are_kept_through_a_reload_and_sent_once(ow
     page.reload()
     expect(title(page)).to_have_text("Fold 2 of 4")
     expect(page.get_by_text("No connection")).to_be_hidden()
-    folds = [each for each in own.day.dough()["history"] if each["body"].get("key") == "fold-1"]
+    folds = []
+    for _ in range(60):
+        folds = [each for each in own.day.dough()["history"] if each["body"].get("key") == "fold-1"]
+        if folds:
+            break
+        page.wait_for_timeout(250)
     assert len(folds) == 1 and folds[0]["at"].startswith("2026-11-28T14:52")
 
 

@@ -3,6 +3,7 @@
 import hashlib
 import io
 import json
+import os
 import sqlite3
 import subprocess
 import sys
@@ -10,6 +11,7 @@ import threading
 import zipfile
 from datetime import UTC, date, datetime, timedelta
 from itertools import pairwise
+from types import SimpleNamespace
 
 import pytest
 from PIL import Image
@@ -249,29 +251,45 @@ def test_a_target_that_is_there_is_not_replaced_unless_asked(folder, sessions, t
 # -- the command line ------------------------------------------------------------------------------------
 
 
-def command(*arguments):
-    return subprocess.run([sys.executable, "-m", "gentle_crust.cli", *arguments], capture_output=True, text=True)
+@pytest.fixture
+def command(capsys):
+    """The command, run here: how it ended, what it said, and what it complained of."""
+    before = os.umask(0o022)
+
+    def run(*arguments):
+        status = main([str(each) for each in arguments])
+        said = capsys.readouterr()
+        return SimpleNamespace(returncode=status, stdout=said.out, stderr=said.err)
+
+    yield run
+    os.umask(before)
 
 
-def test_the_commands_work_while_a_server_runs_and_restore_waits_until_it_ends(folder, sessions, tmp_path):
+def test_the_commands_work_while_a_server_runs_and_restore_waits_until_it_ends(folder, sessions, tmp_path, command):
     sessions.kw["bind"].dispose()
     backup = tmp_path / "any name at all"
     with locked(folder):
         assert in_use(folder)
-        assert command("backup", str(backup), "--data", str(folder)).returncode == 0
-        looked = command("check", "--data", str(folder))
+        assert command("backup", backup, "--data", folder).returncode == 0
+        looked = command("check", "--data", folder)
         assert looked.returncode == 0 and json.loads(looked.stdout)["ok"] is True
-        refused = command("restore", str(backup), "--data", str(folder))
+        refused = command("restore", backup, "--data", folder)
         assert refused.returncode == 2 and "in use" in refused.stderr
-        served = command("serve", "--port", "0", "--data", str(folder))
-        assert served.returncode == 2 and "in use" in served.stderr and "Traceback" not in served.stderr
-        reset = command("demo", "--reset", "--port", "0", "--data", str(folder))
+        served = command("serve", "--port", "0", "--data", folder)
+        assert served.returncode == 2 and "in use" in served.stderr
+        reset = command("demo", "--reset", "--port", "0", "--data", folder)
         assert reset.returncode == 2 and (folder / FILE).exists()
-    again = command("backup", str(backup), "--data", str(folder))
+    again = command("backup", backup, "--data", folder)
     assert again.returncode == 2 and "--force" in again.stderr
-    assert command("backup", str(backup), "--force", "--data", str(folder)).returncode == 0
-    brought = command("restore", str(backup), "--data", str(folder))
+    assert command("backup", backup, "--force", "--data", folder).returncode == 0
+    brought = command("restore", backup, "--data", folder)
     assert brought.returncode == 0 and "set-aside" in brought.stdout
+
+
+def test_the_installed_command_ends_as_the_function_does(tmp_path):
+    called = [sys.executable, "-m", "gentle_crust.cli", "check", "--data", str(tmp_path / "nowhere")]
+    found = subprocess.run(called, capture_output=True, text=True, check=False)
+    assert found.returncode == 1 and json.loads(found.stdout)["findings"][0]["code"] == "no_data"
 
 
 def test_check_ends_with_one_only_for_damage_or_loss(busy, folder, tmp_path, capsys):
