@@ -37,7 +37,7 @@ def throw(requests: int = REQUESTS, seed: int = 7) -> Found:
         went = subprocess.run(  # noqa: S603
             [str(Path(sys.executable).with_name("st")), "run", str(description), "--url", address,
              "--checks", "not_a_server_error", "--phases", "fuzzing", "--max-examples", str(requests // operations + 1),
-             "--seed", str(seed), "--suppress-health-check", "all", "--report", "ndjson",
+             "--seed", str(seed), "--workers", "6", "--suppress-health-check", "all", "--report", "ndjson",
              "--report-ndjson-path", str(report), "--continue-on-failure", "--request-timeout", "60"],
             capture_output=True, text=True, check=False, env={**os.environ, "COLUMNS": "200"},
         )  # fmt: skip

@@ -164,7 +164,7 @@ def bands() -> Proof:
 def _tests(*names: str, said: str = "") -> Proof:
     """Tests that are too long for every day, run whole; ``said``: what of their output is a figure."""
     went = subprocess.run(  # noqa: S603
-        [sys.executable, "-m", "pytest", "-s", "-v", *names], cwd=ROOT, capture_output=True, text=True,
+        [sys.executable, "-m", "pytest", "-s", "-v", "--timeout=0", *names], cwd=ROOT, capture_output=True, text=True,
         env={**os.environ, "GENTLE_CRUST_PROVE": "1"}, check=False,
     )  # fmt: skip
     last = (went.stdout.strip().splitlines() or [""])[-1]
