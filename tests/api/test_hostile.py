@@ -78,6 +78,13 @@ def test_times_that_no_kitchen_has(day, at, kind):
     assert day.client.get("/api/bench").status_code == 200 and day.done("fold-2")["refused"] is not None
 
 
+@pytest.mark.parametrize("at", TIMES)
+def test_figures_of_times_that_no_kitchen_has(client, at):
+    one = {"device": "a", "quantity": "dough_c", "value": 24, "at": SATURDAY.isoformat()}
+    problem(client.post("/api/samples", json={"sent_at": at, "samples": [one]}), 422)
+    problem(client.post("/api/samples", json={"sent_at": SATURDAY.isoformat(), "samples": [one | {"at": at}]}), 422)
+
+
 @pytest.mark.parametrize("text", TEXTS, ids=range(len(TEXTS)))
 def test_texts_are_cleaned_at_every_door(day, text):
     day.mixed()

@@ -36,6 +36,7 @@ from gentle_crust.contract.bench import (
     VerdictAnswer,
 )
 from gentle_crust.contract.schemas import KeyPath
+from gentle_crust.contract.tidy import sane
 from gentle_crust.core.errors import CraftError
 from gentle_crust.interchange.logger_csv import Figure, read_log
 from gentle_crust.kitchen import story as tale
@@ -120,14 +121,14 @@ def look(query: CursorQuery) -> Response:
 def press(body: PressesBody) -> Response:
     """Keep presses, each exactly once: a known key adds nothing more. One that is refused does not hold up others."""
     book, presses = _book(), _presses()
-    ahead = body.sent_at - book.now()
+    ahead = sane(body.sent_at, "sent_at") - book.now()
     off = ahead if abs(ahead) > tale.FAR_AHEAD else timedelta(0)
     taken, refused = [], []
     with work().write():
         for each in body.presses:
             try:
                 with work().write():
-                    _keep(presses, each, each.at - off)
+                    _keep(presses, each, sane(each.at, "at") - off)
                 taken.append(each.id)
             except CraftError as error:
                 said = {"field": error.field, "sentence": error.sentence, "remedy": error.remedy}
@@ -258,9 +259,9 @@ def photo(path: KeyPath, query: SmallQuery) -> Response:
 @bench.post("/samples", responses={200: FiguresAnswer})
 def take_samples(body: SamplesBody) -> Response:
     """Figures of instruments; those that are known already add nothing."""
-    off = body.sent_at - now()()
+    off = sane(body.sent_at, "sent_at") - now()()
     off = off if abs(off) > tale.FAR_AHEAD else timedelta(0)
-    figures = [(each.device, each.quantity, each.at - off, each.value) for each in body.samples]
+    figures = [(each.device, each.quantity, sane(each.at, "at") - off, each.value) for each in body.samples]
     return _figures(Instruments(work()).take(figures))
 
 
