@@ -46,7 +46,7 @@ def _with_refusals(document: dict[str, Any]) -> dict[str, Any]:
 def limits() -> str:
     """The core's limits as a module of the front end."""
     lines = [
-        f"  {name}: {{ low: {limit.low:.10g}, high: {limit.high:.10g}, unit: '{limit.unit}' }},"
+        f"  {name}: {{ low: {limit.low:.10g}, high: {limit.high:.10g} }},"
         for name, limit in sorted(all_limits().items())
     ]
     head = "/* The core's limits, as `python -m gentle_crust.api.openapi --limits` prints them. */"

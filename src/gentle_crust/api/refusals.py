@@ -18,7 +18,7 @@ TYPE = "application/problem+json"
 LOG = logging.getLogger(__name__)
 RESPONSES = {
     404: ("Not here", "Nothing lies under that key."),
-    409: ("Changed meanwhile", "Somebody else changed it, or it is under way already."),
+    409: ("Conflict", "Somebody else changed it, or it is under way already."),
     413: ("Too large", "More was sent than is taken."),
     422: ("That cannot be baked", "A field is wrong; the sentence says which and what to do."),
     500: ("Something broke", "The program failed; it is logged under the request's number."),

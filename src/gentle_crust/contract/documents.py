@@ -13,6 +13,7 @@ from typing import Any, Generic, TypeVar
 from pydantic import TypeAdapter, ValidationError
 
 from gentle_crust.contract.asked import Asked
+from gentle_crust.contract.formula import of_several_preferments
 from gentle_crust.contract.kitchen import Pantry, Settings
 from gentle_crust.contract.problem import of_validation
 from gentle_crust.contract.tidy import clean
@@ -81,15 +82,6 @@ class Document(Generic[T]):
         return frozenset(self.adapter.json_schema()["properties"])
 
 
-def _formula_2(body: Body) -> None:
-    """One preferment becomes a list of them, instant yeast a yeast of some kind."""
-    if "preferment" in body:
-        one = body.pop("preferment")
-        body["preferments"] = [] if one is None else [one]
-    if "instant_yeast_percent" in body:
-        body["yeast_percent"] = body.pop("instant_yeast_percent")
-
-
 def _plan_2(body: Body) -> None:
     """The first plans did not say how warm tap and kettle are, nor draw the loaf's core."""
     body.setdefault("tap_c", 14.0)
@@ -102,7 +94,7 @@ def _plan_2(body: Body) -> None:
 
 KITCHEN = Document("kitchen", TypeAdapter(Settings))
 PANTRY = Document("pantry", TypeAdapter(Pantry))
-FORMULA = Document("formula", TypeAdapter(Formula), (_formula_2,))
+FORMULA = Document("formula", TypeAdapter(Formula), (of_several_preferments,))
 ASKED = Document("question of the plan", TypeAdapter(Asked))
 PLAN = Document("plan", TypeAdapter(Plan), (_plan_2,))
 CULTURE = Document("culture", TypeAdapter(Culture))

@@ -92,6 +92,15 @@ class SoakerBody(Strict):
     bound: bool = True
 
 
+def of_several_preferments(body: dict[str, Any]) -> None:
+    """A formula of the first form, changed in place: one preferment becomes a list, instant yeast one of some kind."""
+    if "preferment" in body and "preferments" not in body:
+        one = body.pop("preferment")
+        body["preferments"] = [] if one is None else [one]
+    if "instant_yeast_percent" in body and "yeast_percent" not in body:
+        body["yeast_percent"] = body.pop("instant_yeast_percent")
+
+
 class FormulaBody(Strict):
     """A formula, whole: percents over all flour, the preferments' included."""
 
@@ -131,11 +140,7 @@ class FormulaBody(Strict):
         if not isinstance(document, dict):
             return document
         newer = dict(document)
-        if "preferment" in newer and "preferments" not in newer:
-            one = newer.pop("preferment")
-            newer["preferments"] = [] if one is None else [one]
-        if "instant_yeast_percent" in newer and "yeast_percent" not in newer:
-            newer["yeast_percent"] = newer.pop("instant_yeast_percent")
+        of_several_preferments(newer)
         return newer
 
     def formula(self) -> Formula:

@@ -151,8 +151,6 @@ SAMPLE_OF = {
     "level_mm": Limit("The level", 0, 2000, "mm"),
 }
 """What an instrument can show, by what it measures."""
-NAME_LETTERS, LONG_NAME_LETTERS, NOTE_LETTERS, SAID_LETTERS, KEY_LETTERS = 40, 60, 2000, 300, 60
-"""The longest texts."""
 
 
 def all_limits() -> dict[str, Limit]:

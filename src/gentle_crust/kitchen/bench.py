@@ -144,7 +144,7 @@ class BenchBook:
         with self.work.read() as session:
             newest, heard = Events(session).newest(), Samples(session).latest()
             keys = Events(session).subjects(bodies.STARTED)
-            plans = self.plans.some(keys)
+            plans, unread = self.plans.looked_up(keys)
             told = Events(session).about(tuple(keys), tale.ALL)
         stories = {key: story_of(told.get(key, [])) for key in keys}
         last = {device: at for device, _, at, _ in heard}
@@ -154,7 +154,7 @@ class BenchBook:
         doughs: list[Dough] = []
         lives: dict[str, Live] = {}
         aside: list[SetAside] = []
-        for broken in self.plans.broken(keys):
+        for broken in unread:
             if stories[broken.id].on_bench(minute):
                 said = f"Its plan cannot be read. {broken.sentence} All that was pressed is kept."
                 aside.append(SetAside(broken.id, broken.name, said))

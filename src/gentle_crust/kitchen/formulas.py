@@ -149,7 +149,7 @@ class FormulaBook:
 
     def _newest(self, session: Session, key: str, formula: Formula) -> tuple[VersionRow, bool]:
         """The newest version, and whether it says the same as ``formula``, own flours as known today or then."""
-        newest = Formulas(session).versions(key)[0]
+        newest = session.get_one(VersionRow, (key, Formulas(session).newest(key)))
         try:
             kept = FORMULA.read(newest.body)
             return newest, formula in (kept, self.pantry.get().refreshed(kept))
@@ -159,8 +159,9 @@ class FormulaBook:
     def _changed(
         self, session: Session, key: str, base: int, newest: VersionRow, body: dict[str, Any]
     ) -> ChangedMeanwhile:
-        rows = {row.number: row.body for row in Formulas(session).versions(key)}
-        found = changes(states.plain(rows.get(base)), states.plain(body) or {}, states.plain(newest.body) or {})
+        began = Formulas(session).version(key, base)
+        before = None if began is None else states.plain(began.body)
+        found = changes(before, states.plain(body) or {}, states.plain(newest.body) or {})
         return ChangedMeanwhile("formula", str(newest.number), found)
 
     def versions(self, key: str) -> tuple[Version, ...]:

@@ -228,31 +228,24 @@ class PlanBook:
     def some(self, keys: Sequence[str]) -> tuple[SavedPlan, ...]:
         """Some saved plans as they were kept, the soonest wanted first, without what became of their formulas.
 
-        One that cannot be read is left out, and said in the log; :meth:`broken` names it.
+        One that cannot be read is left out, and said in the log; :meth:`looked_up` names it.
         """
-        found = []
+        return self.looked_up(keys)[0]
+
+    def looked_up(self, keys: Sequence[str]) -> tuple[tuple[SavedPlan, ...], tuple[BrokenPlan, ...]]:
+        """Some saved plans as :meth:`some` tells them, and those that cannot be read, by what their rows still tell."""
+        found, broken = [], []
         with self.work.read() as session:
             plans = Plans(session)
             for key, at, mark in plans.marks_of(keys):
                 try:
                     asked, formula, plan = _kept(Known(mark, lambda key=key: plans.get(key)))
-                except Unreadable:
+                except Unreadable as error:
                     LOG.exception("plan %s cannot be read", key)
+                    broken.append(BrokenPlan(key, plans.names([key])[key][0], at, error.sentence))
                     continue
                 found.append(SavedPlan(key, at, Answer(asked, formula, False, asked.version or 1, plan), mark))
-        return tuple(found)
-
-    def broken(self, keys: Sequence[str]) -> tuple[BrokenPlan, ...]:
-        """Those of some plans that cannot be read, by what their rows still tell."""
-        found = []
-        with self.work.read() as session:
-            names, plans = Plans(session).names(keys), Plans(session)
-            for key, at, mark in plans.marks_of(keys):
-                try:
-                    _kept(Known(mark, lambda key=key: plans.get(key)))
-                except Unreadable as error:
-                    found.append(BrokenPlan(key, names[key][0], at, error.sentence))
-        return tuple(found)
+        return tuple(found), tuple(broken)
 
     def _formula(self, asked: Asked) -> tuple[Formula, tuple[bool, int]]:
         """The formula of the version that is asked for; whether it was put away, and its newest version's number."""

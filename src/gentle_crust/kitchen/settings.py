@@ -1,20 +1,17 @@
 """The kitchen's habits: what every plan starts from."""
 
-import logging
 import re
 
 from gentle_crust.contract.documents import KITCHEN
 from gentle_crust.contract.kitchen import Settings
 from gentle_crust.core import limits
-from gentle_crust.core.errors import CraftError, NotFound, Unreadable, within
+from gentle_crust.core.errors import CraftError, Unreadable, within
 from gentle_crust.core.oven.equipment import Oven, vessel_row
 from gentle_crust.core.oven.kit import row_of
 from gentle_crust.core.scheduling.clock import Nights, zone_of
-from gentle_crust.kitchen import states
-from gentle_crust.kitchen.work import Work
+from gentle_crust.kitchen.one_document import OneDocument
 from gentle_crust.store.repositories import Kitchens
 
-LOG = logging.getLogger(__name__)
 _OPTIONAL = {
     "hot_tap_c": limits.HOT_TAP_C, "bowl_l": limits.KITCHEN_BOWL_L, "mixer_dough_g": limits.MIXER_DOUGH_G,
     "box_l": limits.KITCHEN_BOX_L, "jar_mm": limits.JAR_MM, "tin_ml": limits.TIN_ML,
@@ -102,56 +99,20 @@ def nights(sleep_from: str, sleep_to: str) -> Nights:
     return found
 
 
-class KitchenSettings:
+class KitchenSettings(OneDocument[Settings]):
     """Reads and saves the one kitchen."""
 
-    def __init__(self, work: Work) -> None:
-        self.work, self.now = work, work.now
+    kind, document, rows = "kitchen", KITCHEN, Kitchens
 
-    def get(self) -> Settings:
-        """The kitchen as saved, or as every kitchen begins; also if what was saved cannot be read."""
-        return self.work.once("settings", self._look_up)
+    def begins(self) -> Settings:
+        """As every kitchen begins."""
+        return Settings()
 
-    def _look_up(self) -> Settings:
-        with self.work.read() as session:
-            body = Kitchens(session).get()
-        try:
-            return Settings() if body is None else KITCHEN.read(body)
-        except Unreadable:
-            LOG.exception("the kitchen cannot be read")
-            return Settings()
+    def check(self, value: Settings) -> None:
+        """Raise CraftError for what no kitchen has."""
+        check_settings(value)
 
     def is_new(self) -> bool:
         """Whether nothing was ever saved."""
         with self.work.read() as session:
             return Kitchens(session).get() is None
-
-    def etag(self) -> str:
-        """Names the state that stands."""
-        with self.work.read() as session:
-            return str(states.newest(session, "kitchen"))
-
-    def can_undo(self) -> bool:
-        """Whether there is an earlier state."""
-        with self.work.read() as session:
-            return states.earlier(session, "kitchen") is not None
-
-    def save(self, settings: Settings, base: int | None = None) -> Settings:
-        """Check and save; returns what was saved. Raises ChangedMeanwhile if what stands is not state ``base``."""
-        check_settings(settings)
-        body = KITCHEN.write(settings)
-        with self.work.write() as session:
-            before = Kitchens(session).get()
-            states.check(session, "kitchen", base, body, before)
-            if before != body:
-                states.keep(session, "kitchen", body, before, self.now())
-                Kitchens(session).put(body, self.now())
-        return settings
-
-    def undo(self) -> Settings:
-        """Bring back the state before the last; it is saved as a new one. Raises NotFound without any."""
-        with self.work.write() as session:
-            number = states.earlier(session, "kitchen")
-            if number is None:
-                raise NotFound("id", "There is no earlier state of the kitchen.", "Change it by hand.")
-            return self.save(KITCHEN.read(states.state(session, "kitchen", number)))

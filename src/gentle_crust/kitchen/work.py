@@ -2,6 +2,7 @@
 
 from collections.abc import Callable, Iterator
 from contextlib import contextmanager, suppress
+from copy import copy
 from datetime import datetime
 from typing import Any, TypeVar
 
@@ -34,8 +35,10 @@ class Work:
         return self.clock()
 
     def at(self, now: Now) -> "Work":
-        """Other work, by another clock."""
-        return Work(self.sessions, now)
+        """The same work by another clock: what is being read or written, it reads and writes too."""
+        other = copy(self)
+        other.clock = now
+        return other
 
     @contextmanager
     def read(self) -> Iterator[Session]:

@@ -25,20 +25,34 @@ from gentle_crust.store.models import (
 )
 
 
-class Kitchens:
-    """The one kitchen."""
+class Single:
+    """A table of one row."""
+
+    row: type[KitchenRow] | type[PantryRow]
 
     def __init__(self, session: Session) -> None:
         self.session = session
 
     def get(self) -> dict[str, Any] | None:
-        """The kitchen as it was saved; None before it ever was."""
-        row = self.session.get(KitchenRow, 1)
-        return row.body if row else None
+        """As it was saved; None before it ever was."""
+        found = self.session.get(self.row, 1)
+        return found.body if found else None
 
     def put(self, body: dict[str, Any], now: datetime) -> None:
-        """Save the kitchen."""
-        self.session.merge(KitchenRow(id=1, body=body, updated_at=now))
+        """Save it."""
+        self.session.merge(self.row(id=1, body=body, updated_at=now))
+
+
+class Kitchens(Single):
+    """The one kitchen."""
+
+    row = KitchenRow
+
+
+class Pantries(Single):
+    """The one pantry."""
+
+    row = PantryRow
 
 
 class States:
@@ -71,22 +85,6 @@ class States:
         """Drop states with smaller numbers."""
         old = delete(StateRow).where(StateRow.kind == kind, StateRow.subject == subject, StateRow.number < below)
         self.session.execute(old)
-
-
-class Pantries:
-    """The one pantry."""
-
-    def __init__(self, session: Session) -> None:
-        self.session = session
-
-    def get(self) -> dict[str, Any] | None:
-        """The pantry as it was saved; None before it ever was."""
-        row = self.session.get(PantryRow, 1)
-        return row.body if row else None
-
-    def put(self, body: dict[str, Any], now: datetime) -> None:
-        """Save the pantry."""
-        self.session.merge(PantryRow(id=1, body=body, updated_at=now))
 
 
 PlainEvent = tuple[str, str, datetime, dict[str, Any]]
@@ -309,6 +307,10 @@ class Formulas:
     def newest(self, key: str) -> int:
         """The number of a formula's newest version; 0 if it has none."""
         return self.session.scalar(select(func.max(VersionRow.number)).where(VersionRow.formula_id == key)) or 0
+
+    def version(self, key: str, number: int) -> VersionRow | None:
+        """One saved state of a formula."""
+        return self.session.get(VersionRow, (key, number))
 
     def newest_numbers(self) -> dict[str, int]:
         """The numbers of all formulas' newest versions."""

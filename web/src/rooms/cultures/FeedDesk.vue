@@ -143,8 +143,7 @@ const over = computed(() =>
           v-model="wish.warm_c"
           class="warm"
           :label="t.warmC"
-          :low="limits.WARM_PLACE_C.low"
-          :high="limits.WARM_PLACE_C.high"
+          v-bind="limits.WARM_PLACE_C"
         />
       </div>
       <p v-if="refused" class="inverted error" role="alert">{{ refused }}</p>

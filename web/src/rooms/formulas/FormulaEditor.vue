@@ -230,13 +230,7 @@ const feelTo = computed({
       </fieldset>
       <div class="pair">
         <NumberField v-model="form.autolyse_min" :label="t.autolyse" unit="min" />
-        <WarmthSlider
-          v-model="form.dough_c"
-          class="warm"
-          :label="t.doughC"
-          :low="limits.DOUGH_C.low"
-          :high="limits.DOUGH_C.high"
-        />
+        <WarmthSlider v-model="form.dough_c" class="warm" :label="t.doughC" v-bind="limits.DOUGH_C" />
       </div>
       <ChoiceRow v-model="form.shape" :legend="t.shape" :options="shapes" />
       <label class="name">

@@ -113,33 +113,12 @@ function addVessel() {
         </fieldset>
       </section>
       <section>
-        <WarmthSlider
-          v-model="form.room_day_c"
-          :label="t.day"
-          :low="limits.ROOM_DAY_C.low"
-          :high="limits.ROOM_DAY_C.high"
-        />
-        <WarmthSlider
-          v-model="form.room_night_c"
-          :label="t.night"
-          :low="limits.ROOM_NIGHT_C.low"
-          :high="limits.ROOM_NIGHT_C.high"
-        />
-        <WarmthSlider
-          v-model="form.fridge_c"
-          :label="t.fridge"
-          :low="limits.FRIDGE_C.low"
-          :high="limits.FRIDGE_C.high"
-        />
-        <WarmthSlider v-model="form.tap_c" :label="t.tap" :low="limits.TAP_C.low" :high="limits.TAP_C.high" />
+        <WarmthSlider v-model="form.room_day_c" :label="t.day" v-bind="limits.ROOM_DAY_C" />
+        <WarmthSlider v-model="form.room_night_c" :label="t.night" v-bind="limits.ROOM_NIGHT_C" />
+        <WarmthSlider v-model="form.fridge_c" :label="t.fridge" v-bind="limits.FRIDGE_C" />
+        <WarmthSlider v-model="form.tap_c" :label="t.tap" v-bind="limits.TAP_C" />
         <MaybeField v-model="hotTap" :label="t.hotTap" :unit="degreeUnit" />
-        <AmountField
-          v-model="form.altitude_m"
-          :label="t.altitude"
-          :low="limits.ALTITUDE_M.low"
-          :high="limits.ALTITUDE_M.high"
-          :step="50"
-        />
+        <AmountField v-model="form.altitude_m" :label="t.altitude" v-bind="limits.ALTITUDE_M" :step="50" />
       </section>
       <section>
         <div>
@@ -148,12 +127,7 @@ function addVessel() {
             <ElOption v-for="(label, kind) in t.ovens" :key="kind" :value="kind" :label="label" />
           </ElSelect>
         </div>
-        <WarmthSlider
-          v-model="form.oven.top_c"
-          :label="t.ovenTop"
-          :low="limits.OVEN_TOP_C.low"
-          :high="limits.OVEN_TOP_C.high"
-        />
+        <WarmthSlider v-model="form.oven.top_c" :label="t.ovenTop" v-bind="limits.OVEN_TOP_C" />
         <fieldset class="vessels">
           <legend class="small quiet">{{ t.vessels }}</legend>
           <div v-for="(vessel, index) in form.vessels" :key="vessel.id" class="vessel">
@@ -171,13 +145,7 @@ function addVessel() {
                 :label="option.label"
               />
             </ElSelect>
-            <AmountField
-              v-model="vessel.count"
-              :label="t.count"
-              :low="limits.VESSEL_COUNT.low"
-              :high="limits.VESSEL_COUNT.high"
-              :step="1"
-            />
+            <AmountField v-model="vessel.count" :label="t.count" v-bind="limits.VESSEL_COUNT" :step="1" />
             <button
               type="button"
               class="link"

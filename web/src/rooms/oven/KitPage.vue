@@ -119,34 +119,15 @@ async function save() {
         <AmountField
           v-model="form.oven.top_c"
           :label="`${words.kitchen.ovenTop}, °C`"
-          :low="limits.OVEN_TOP_C.low"
-          :high="limits.OVEN_TOP_C.high"
+          v-bind="limits.OVEN_TOP_C"
           :step="5"
         />
-        <AmountField
-          v-model="form.oven.volume_l"
-          :label="t.litres"
-          :low="limits.OVEN_VOLUME_L.low"
-          :high="limits.OVEN_VOLUME_L.high"
-          :step="5"
-        />
+        <AmountField v-model="form.oven.volume_l" :label="t.litres" v-bind="limits.OVEN_VOLUME_L" :step="5" />
         <MaybeField v-model="form.oven.heat_up_min" :label="t.heatUp" unit="min" />
         <MaybeField v-model="form.oven.heater_w" :label="t.heater" unit="W" />
-        <AmountField
-          v-model="form.oven.offset_k"
-          :label="t.offset"
-          :low="limits.OFFSET_K.low"
-          :high="limits.OFFSET_K.high"
-          :step="1"
-        />
+        <AmountField v-model="form.oven.offset_k" :label="t.offset" v-bind="limits.OFFSET_K" :step="1" />
         <PickField v-model="form.oven.hot_side" :label="t.hotSide" :options="sides" />
-        <AmountField
-          v-model="form.oven.shelves"
-          :label="t.shelves"
-          :low="limits.SHELVES.low"
-          :high="limits.SHELVES.high"
-          :step="1"
-        />
+        <AmountField v-model="form.oven.shelves" :label="t.shelves" v-bind="limits.SHELVES" :step="1" />
       </div>
       <CalibrateOven :oven="form.oven" @take="take" />
       <ul class="others">
@@ -173,8 +154,7 @@ async function save() {
           <AmountField
             v-model="vessel.count"
             :label="words.kitchen.count"
-            :low="limits.VESSEL_COUNT.low"
-            :high="limits.VESSEL_COUNT.high"
+            v-bind="limits.VESSEL_COUNT"
             :step="1"
           />
           <RemoveButton

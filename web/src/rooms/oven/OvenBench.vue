@@ -81,20 +81,8 @@ const print = () => window.print()
       <h1>{{ t.title }}</h1>
       <PickField v-model="picked" :label="t.loaf" :options="options" />
       <div class="pair">
-        <AmountField
-          v-model="pieces"
-          :label="t.pieces"
-          :low="limits.PIECES_IN_OVEN.low"
-          :high="limits.PIECES_IN_OVEN.high"
-          :step="1"
-        />
-        <AmountField
-          v-model="grams"
-          :label="t.grams"
-          :low="limits.SCALING_WEIGHT_G.low"
-          :high="limits.SCALING_WEIGHT_G.high"
-          :step="10"
-        />
+        <AmountField v-model="pieces" :label="t.pieces" v-bind="limits.PIECES_IN_OVEN" :step="1" />
+        <AmountField v-model="grams" :label="t.grams" v-bind="limits.SCALING_WEIGHT_G" :step="10" />
       </div>
       <ChoiceRow
         v-model="from"

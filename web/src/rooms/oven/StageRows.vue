@@ -45,8 +45,7 @@ const title = (stage: Stage, index: number) =>
       <AmountField
         :model-value="Math.round(bake.preheat_min)"
         :label="`${t.minutes}, ${t.heating.toLowerCase()}`"
-        :low="limits.PREHEAT_MIN.low"
-        :high="limits.PREHEAT_MIN.high"
+        v-bind="limits.PREHEAT_MIN"
         :step="5"
         @update:model-value="(value: number) => emit('heat', value)"
       />

@@ -177,13 +177,7 @@ const formulaOptions = computed(() =>
       :error="errors.pieces ?? errors.scaling_weight_g ?? errors.later_pieces"
       @toggle="toggle('pieces')"
     >
-      <AmountField
-        v-model="pieces"
-        :label="t.fields.pieces"
-        :low="limits.PIECES.low"
-        :high="limits.PIECES.high"
-        :step="1"
-      />
+      <AmountField v-model="pieces" :label="t.fields.pieces" v-bind="limits.PIECES" :step="1" />
       <AmountField
         v-model="weight"
         :label="`${t.fields.weight}, ${ounces ? 'oz' : 'g'}`"
@@ -239,25 +233,15 @@ const formulaOptions = computed(() =>
       :error="errors.room_day_c ?? errors.room_night_c ?? errors.tap_c ?? errors.stand_c"
       @toggle="toggle('kitchen')"
     >
-      <WarmthSlider
-        v-model="roomDay"
-        :label="t.fields.roomDay"
-        :low="limits.ROOM_DAY_C.low"
-        :high="limits.ROOM_DAY_C.high"
-      />
-      <WarmthSlider
-        v-model="roomNight"
-        :label="t.fields.roomNight"
-        :low="limits.ROOM_NIGHT_C.low"
-        :high="limits.ROOM_NIGHT_C.high"
-      />
+      <WarmthSlider v-model="roomDay" :label="t.fields.roomDay" v-bind="limits.ROOM_DAY_C" />
+      <WarmthSlider v-model="roomNight" :label="t.fields.roomNight" v-bind="limits.ROOM_NIGHT_C" />
       <p v-if="asked.stand_c != null" class="small">
         {{ fill(t.standsAt, { warm: degree(asked.stand_c) }) }}
         <button type="button" class="link" @click="emit('change', { stand_c: undefined })">
           {{ t.standsHere }}
         </button>
       </p>
-      <WarmthSlider v-model="tap" :label="t.fields.tap" :low="limits.TAP_C.low" :high="limits.TAP_C.high" />
+      <WarmthSlider v-model="tap" :label="t.fields.tap" v-bind="limits.TAP_C" />
     </SentenceLine>
     <SentenceLine
       :label="t.lines.dough"
@@ -271,19 +255,8 @@ const formulaOptions = computed(() =>
       :error="errors.dough_c ?? errors.culture_id ?? errors.yeast_supplement_percent ?? errors.yeast_percent"
       @toggle="toggle('dough')"
     >
-      <WarmthSlider
-        v-model="dough"
-        :label="t.fields.dough"
-        :low="limits.DOUGH_C.low"
-        :high="limits.DOUGH_C.high"
-      />
-      <ShareSlider
-        v-if="isLevain"
-        v-model="levain"
-        :label="t.fields.levain"
-        :low="limits.LEVAIN_PERCENT.low"
-        :high="limits.LEVAIN_PERCENT.high"
-      />
+      <WarmthSlider v-model="dough" :label="t.fields.dough" v-bind="limits.DOUGH_C" />
+      <ShareSlider v-if="isLevain" v-model="levain" :label="t.fields.levain" v-bind="limits.LEVAIN_PERCENT" />
       <AmountField
         v-if="answer?.plan.fold_plan?.kind || asked.folds != null"
         v-model="folds"
@@ -334,8 +307,7 @@ const formulaOptions = computed(() =>
         v-if="proof === 'cold'"
         v-model="fridge"
         :label="t.fields.fridge"
-        :low="limits.FRIDGE_C.low"
-        :high="limits.FRIDGE_C.high"
+        v-bind="limits.FRIDGE_C"
       />
     </SentenceLine>
     <SentenceLine

@@ -216,7 +216,7 @@ export function usePlan() {
   }
 
   const mending = useNewest(
-    () => (!pending.value && answer.value?.plan.problems.length && dirty.value ? asked.value : null),
+    () => (!pending.value && answer.value?.plan.problems.length ? asked.value : null),
     (body) => ask(api.POST('/api/plan/mends', { body })),
     { wait: 500 },
   )

@@ -75,72 +75,28 @@ const off = computed(() => {
         :label="words.plan.formula"
         :options="formulas.map((each) => ({ value: each.id, label: each.formula.name }))"
       />
-      <AmountField
-        v-model="howMany"
-        :label="words.plan.fields.pieces"
-        :low="limits.PIECES.low"
-        :high="limits.PIECES.high"
-        :step="1"
-      />
-      <WarmthSlider
-        v-model="asked.target_dough_c"
-        :label="t.wanted"
-        :low="limits.DOUGH_C.low"
-        :high="limits.DOUGH_C.high"
-      />
+      <AmountField v-model="howMany" :label="words.plan.fields.pieces" v-bind="limits.PIECES" :step="1" />
+      <WarmthSlider v-model="asked.target_dough_c" :label="t.wanted" v-bind="limits.DOUGH_C" />
       <PickField v-model="asked.mixing" :label="t.mixing" :options="mixings" />
       <h2>{{ t.now }}</h2>
-      <WarmthSlider
-        v-model="asked.flour_c"
-        :label="t.flour"
-        :low="limits.INGREDIENT_C.low"
-        :high="limits.INGREDIENT_C.high"
-      />
-      <WarmthSlider
-        v-model="asked.room_c"
-        :label="t.room"
-        :low="limits.INGREDIENT_C.low"
-        :high="limits.INGREDIENT_C.high"
-      />
+      <WarmthSlider v-model="asked.flour_c" :label="t.flour" v-bind="limits.INGREDIENT_C" />
+      <WarmthSlider v-model="asked.room_c" :label="t.room" v-bind="limits.INGREDIENT_C" />
       <WarmthSlider
         v-if="chosen.formula.preferments.length"
         v-model="asked.levain_c"
         :label="t.levain"
-        :low="limits.INGREDIENT_C.low"
-        :high="limits.INGREDIENT_C.high"
+        v-bind="limits.INGREDIENT_C"
       />
-      <WarmthSlider
-        v-model="asked.tap_c"
-        :label="t.tap"
-        :low="limits.POURED_TAP_C.low"
-        :high="limits.POURED_TAP_C.high"
-      />
+      <WarmthSlider v-model="asked.tap_c" :label="t.tap" v-bind="limits.POURED_TAP_C" />
       <TickField v-model="hot" :label="t.hasHot" />
-      <WarmthSlider
-        v-if="hot"
-        v-model="hotC"
-        :label="t.hotTap"
-        :low="limits.HOT_TAP_C.low"
-        :high="limits.HOT_TAP_C.high"
-      />
+      <WarmthSlider v-if="hot" v-model="hotC" :label="t.hotTap" v-bind="limits.HOT_TAP_C" />
       <TickField v-model="freezer" :label="t.freezer" />
       <PickField v-model="material" :label="t.bowl" :options="bowls" />
       <template v-if="asked.bowl">
         <MassField v-model="asked.bowl.g" :label="t.bowlG" />
-        <WarmthSlider
-          v-model="asked.bowl.c"
-          :label="t.bowlC"
-          :low="limits.BOWL_C.low"
-          :high="limits.BOWL_C.high"
-        />
+        <WarmthSlider v-model="asked.bowl.c" :label="t.bowlC" v-bind="limits.BOWL_C" />
       </template>
-      <AmountField
-        v-model="altitude"
-        :label="words.kitchen.altitude"
-        :low="limits.ALTITUDE_M.low"
-        :high="limits.ALTITUDE_M.high"
-        :step="50"
-      />
+      <AmountField v-model="altitude" :label="words.kitchen.altitude" v-bind="limits.ALTITUDE_M" :step="50" />
     </div>
 
     <div class="see" aria-live="polite">
