@@ -5,9 +5,11 @@ from dataclasses import asdict, fields
 import pytest
 from pydantic import TypeAdapter, ValidationError
 
-from gentle_crust.contract import cultures, documents, events, formula, schemas, water
+from gentle_crust.contract import cultures, documents, events, formula, water
 from gentle_crust.contract.asked import Asked
 from gentle_crust.contract.kitchen import Pantry, Settings
+from gentle_crust.contract.kitchens import KitchenBody, OvenBody, PantryBody, VesselBody
+from gentle_crust.contract.plans import AskedBody
 from gentle_crust.contract.strict import Strict
 from gentle_crust.core.culture.culture import Culture
 from gentle_crust.core.culture.events import Event
@@ -21,8 +23,8 @@ from gentle_crust.demo import TOMORROW_PLAN
 from tests.conftest import SATURDAY
 
 PAIRS = [
-    (schemas.AskedBody, Asked, set()), (schemas.KitchenBody, Settings, set()), (schemas.OvenBody, Oven, set()),
-    (schemas.VesselBody, Vessel, set()), (schemas.PantryBody, Pantry, set()), (formula.FormulaBody, Formula, set()),
+    (AskedBody, Asked, set()), (KitchenBody, Settings, set()), (OvenBody, Oven, set()),
+    (VesselBody, Vessel, set()), (PantryBody, Pantry, set()), (formula.FormulaBody, Formula, set()),
     (formula.PrefermentBody, Preferment, set()), (formula.SoakerBody, Soaker, set()),
     (formula.FlourShareBody, FlourShare, set()), (formula.ExtraBody, Extra, set()),
     (formula.MyFlourBody, MyFlour, set()), (formula.LotBody, Lot, set()), (cultures.CultureBody, Culture, set()),
@@ -86,9 +88,9 @@ def test_what_is_saved_comes_back_as_it_was_sent(client):
 
 def test_the_body_of_a_request_becomes_the_cores_own_type(book):
     asked = book.open(TOMORROW_PLAN).answer.asked
-    assert schemas.AskedBody(**asdict(asked)).asked() == asked
+    assert AskedBody(**asdict(asked)).asked() == asked
     kitchen = book.settings.get()
-    assert schemas.KitchenBody(**asdict(kitchen)).settings() == kitchen
+    assert KitchenBody(**asdict(kitchen)).settings() == kitchen
     for each in book.formulas.all():
         assert formula.FormulaBody.model_validate(asdict(each.formula)).formula() == each.formula
     for line in book.cultures.all():

@@ -35,7 +35,7 @@ from gentle_crust.contract.bench import (
     ToldAnswer,
     VerdictAnswer,
 )
-from gentle_crust.contract.schemas import KeyPath
+from gentle_crust.contract.strict import KeyPath
 from gentle_crust.contract.tidy import sane
 from gentle_crust.core.errors import CraftError
 from gentle_crust.interchange.logger_csv import Figure, read_log

@@ -27,7 +27,7 @@ from gentle_crust.contract.cultures import (
     SourAnswer,
     SourBody,
 )
-from gentle_crust.contract.schemas import KeyPath
+from gentle_crust.contract.strict import KeyPath
 from gentle_crust.core.culture import dosing
 from gentle_crust.interchange import culture_files
 from gentle_crust.interchange.calendar_file import calendar_file

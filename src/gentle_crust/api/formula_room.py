@@ -7,9 +7,26 @@ from flask import Response, request
 from flask_openapi import APIBlueprint, Tag
 
 from gentle_crust.api.common import answer, if_match, work
-from gentle_crust.contract import schemas
 from gentle_crust.contract.formula import FormulaBody
+from gentle_crust.contract.formulas import (
+    ComparedAnswer,
+    ComparePath,
+    ExportPath,
+    FormulaAnswer,
+    FormulasAnswer,
+    RecipeAnswer,
+    RecipeBody,
+    SwapAnswer,
+    SwapBody,
+    TogetherAnswer,
+    TogetherBody,
+    VersionNameBody,
+    VersionPath,
+    VersionsAnswer,
+    WorkBody,
+)
 from gentle_crust.contract.kitchen import Pantry, Settings
+from gentle_crust.contract.strict import KeyPath
 from gentle_crust.core import limits
 from gentle_crust.core.culture.swap import swap
 from gentle_crust.core.errors import CraftError, within
@@ -46,10 +63,10 @@ def _setting() -> tuple[Settings, Pantry]:
 
 def _formula_answer(
     key: str, formula: Formula, put_away: bool = False, setting: tuple[Settings, Pantry] | None = None
-) -> schemas.FormulaAnswer:
+) -> FormulaAnswer:
     kitchen, pantry = setting or _setting()
     weighed = weigh(formula, formula.pieces, formula.scaling_weight_g)
-    return schemas.FormulaAnswer(
+    return FormulaAnswer(
         id=key,
         formula=formula,
         weighed=weighed,
@@ -70,19 +87,19 @@ def _formula_answer(
     )
 
 
-def _kept_answer(kept: KeptFormula, setting: tuple[Settings, Pantry] | None = None) -> schemas.FormulaAnswer:
+def _kept_answer(kept: KeptFormula, setting: tuple[Settings, Pantry] | None = None) -> FormulaAnswer:
     found = _formula_answer(kept.id, kept.formula, kept.put_away, setting)
     return found.model_copy(update={"version": kept.version})
 
 
-@formulas.get("/formulas", responses={200: schemas.FormulasAnswer})
+@formulas.get("/formulas", responses={200: FormulasAnswer})
 def get_formulas() -> Response:
     """All formulas that are not put away."""
     kept = FormulaBook(work()).all()
     names = {row["kind"]: row["name"] for row in rows("flours")}
     setting = _setting()
     return answer(
-        schemas.FormulasAnswer(
+        FormulasAnswer(
             formulas=[_kept_answer(each, setting) for each in kept],
             flours=names,
             new=new_formula("New formula"),
@@ -95,8 +112,8 @@ def get_formulas() -> Response:
     )
 
 
-@formulas.post("/formulas/work", responses={200: schemas.FormulaAnswer})
-def work_on_formula(body: schemas.WorkBody) -> Response:
+@formulas.post("/formulas/work", responses={200: FormulaAnswer})
+def work_on_formula(body: WorkBody) -> Response:
     """Weigh and check a formula in the making, one change made by grams or by share, what is locked kept."""
     formula, lock = body.formula.formula(), Lock(**body.lock.model_dump())
     if body.yeast_kind:
@@ -110,8 +127,8 @@ def work_on_formula(body: schemas.WorkBody) -> Response:
     return answer(_formula_answer("", formula))
 
 
-@formulas.put("/formulas/<key>", responses={200: schemas.FormulaAnswer})
-def save_formula(path: schemas.KeyPath, body: FormulaBody) -> Response:
+@formulas.put("/formulas/<key>", responses={200: FormulaAnswer})
+def save_formula(path: KeyPath, body: FormulaBody) -> Response:
     """Save a formula under the client's own key; every saved change is kept as a version.
 
     With If-Match, only over the version that it names.
@@ -119,29 +136,29 @@ def save_formula(path: schemas.KeyPath, body: FormulaBody) -> Response:
     return answer(_kept_answer(FormulaBook(work()).save(path.key, body.formula(), base=if_match())))
 
 
-@formulas.get("/formulas/<key>/versions", responses={200: schemas.VersionsAnswer})
-def formula_versions(path: schemas.KeyPath) -> Response:
+@formulas.get("/formulas/<key>/versions", responses={200: VersionsAnswer})
+def formula_versions(path: KeyPath) -> Response:
     """All saved states of a formula, with what changed."""
-    return answer(schemas.VersionsAnswer(versions=list(FormulaBook(work()).versions(path.key))))
+    return answer(VersionsAnswer(versions=list(FormulaBook(work()).versions(path.key))))
 
 
-@formulas.get("/formulas/<key>/compare/<before>/<after>", responses={200: schemas.ComparedAnswer})
-def compare_versions(path: schemas.ComparePath) -> Response:
+@formulas.get("/formulas/<key>/compare/<before>/<after>", responses={200: ComparedAnswer})
+def compare_versions(path: ComparePath) -> Response:
     """Two versions of a formula side by side."""
     lines = FormulaBook(work()).compared(path.key, path.before, path.after)
-    return answer(schemas.ComparedAnswer(lines=list(lines)))
+    return answer(ComparedAnswer(lines=list(lines)))
 
 
-@formulas.put("/formulas/<key>/versions/<number>/name", responses={200: schemas.VersionsAnswer})
-def name_version(path: schemas.VersionPath, body: schemas.VersionNameBody) -> Response:
+@formulas.put("/formulas/<key>/versions/<number>/name", responses={200: VersionsAnswer})
+def name_version(path: VersionPath, body: VersionNameBody) -> Response:
     """Call a version something."""
     book = FormulaBook(work())
     book.name_version(path.key, path.number, body.name)
-    return answer(schemas.VersionsAnswer(versions=list(book.versions(path.key))))
+    return answer(VersionsAnswer(versions=list(book.versions(path.key))))
 
 
-@formulas.post("/formulas/together", responses={200: schemas.TogetherAnswer})
-def sum_formulas(body: schemas.TogetherBody) -> Response:
+@formulas.post("/formulas/together", responses={200: TogetherAnswer})
+def sum_formulas(body: TogetherBody) -> Response:
     """Several formulas on one day: one sum of ingredients, shared levains."""
     book = FormulaBook(work())
     batches = []
@@ -155,7 +172,7 @@ def sum_formulas(body: schemas.TogetherBody) -> Response:
     within("ratio", limits.FEED_RATIO, body.ratio)
     found = together(tuple(batches), body.kept_g, body.ratio)
     return answer(
-        schemas.TogetherAnswer(
+        TogetherAnswer(
             ingredients=list(found.ingredients),
             dough_g=found.dough_g,
             pieces=found.pieces,
@@ -164,22 +181,22 @@ def sum_formulas(body: schemas.TogetherBody) -> Response:
     )
 
 
-@formulas.post("/formulas/<key>/versions/<number>/restore", responses={200: schemas.FormulaAnswer})
-def restore_version(path: schemas.VersionPath) -> Response:
+@formulas.post("/formulas/<key>/versions/<number>/restore", responses={200: FormulaAnswer})
+def restore_version(path: VersionPath) -> Response:
     """Bring an earlier version back as the newest."""
     return answer(_kept_answer(FormulaBook(work()).restore(path.key, path.number)))
 
 
-@formulas.post("/formulas/<key>/swap", responses={200: schemas.SwapAnswer})
-def swap_leaven(path: schemas.KeyPath, body: schemas.SwapBody) -> Response:
+@formulas.post("/formulas/<key>/swap", responses={200: SwapAnswer})
+def swap_leaven(path: KeyPath, body: SwapBody) -> Response:
     """The same bread with culture instead of yeast, or back; not kept until it is saved."""
     found = swap(FormulaBook(work()).get(path.key, "id").formula, body.leaven)
     other = _formula_answer("", found.formula)
-    return answer(schemas.SwapAnswer(formula=other, before=found.before, after=found.after))
+    return answer(SwapAnswer(formula=other, before=found.before, after=found.after))
 
 
 @formulas.get("/formulas/<key>/file/<form>")
-def formula_file(path: schemas.ExportPath) -> Response:
+def formula_file(path: ExportPath) -> Response:
     """A formula as a file: own JSON, schema.org Recipe, CSV of the weigh list, or plain text."""
     kept = FormulaBook(work()).get(path.key, "id")
     weighed = weigh(kept.formula, kept.formula.pieces, kept.formula.scaling_weight_g)
@@ -192,14 +209,14 @@ def formula_file(path: schemas.ExportPath) -> Response:
     )
 
 
-@formulas.post("/formulas/read-file", responses={200: schemas.FormulaAnswer})
+@formulas.post("/formulas/read-file", responses={200: FormulaAnswer})
 def read_file() -> Response:
     """A formula from a file's bytes (own JSON, schema.org Recipe, or recipe lines), not kept until it is saved."""
     return answer(_formula_answer("", bring_in(request.get_data())))
 
 
-@formulas.post("/recipe/read", responses={200: schemas.RecipeAnswer})
-def read_written_recipe(body: schemas.RecipeBody) -> Response:
+@formulas.post("/recipe/read", responses={200: RecipeAnswer})
+def read_written_recipe(body: RecipeBody) -> Response:
     """Read a pasted recipe into grams and a formula."""
     reading = read_recipe(tuple(body.text.splitlines()), Habits(**body.habits.model_dump()))
     formula, why_not = None, ""
@@ -208,7 +225,7 @@ def read_written_recipe(body: schemas.RecipeBody) -> Response:
     except CraftError as error:
         why_not = f"{error.sentence} {error.remedy}"
     return answer(
-        schemas.RecipeAnswer(
+        RecipeAnswer(
             items=list(reading.items),
             percent=reading.percent,
             warnings=list(reading.warnings),
@@ -219,13 +236,13 @@ def read_written_recipe(body: schemas.RecipeBody) -> Response:
     )
 
 
-@formulas.delete("/formulas/<key>", responses={200: schemas.FormulaAnswer})
-def delete_formula(path: schemas.KeyPath) -> Response:
+@formulas.delete("/formulas/<key>", responses={200: FormulaAnswer})
+def delete_formula(path: KeyPath) -> Response:
     """Put a formula away; plans made with it keep it."""
     return answer(_kept_answer(FormulaBook(work()).put_away(path.key)))
 
 
-@formulas.post("/formulas/<key>/restore", responses={200: schemas.FormulaAnswer})
-def restore_formula(path: schemas.KeyPath) -> Response:
+@formulas.post("/formulas/<key>/restore", responses={200: FormulaAnswer})
+def restore_formula(path: KeyPath) -> Response:
     """Bring a formula back."""
     return answer(_kept_answer(FormulaBook(work()).put_away(path.key, away=False)))

@@ -4,8 +4,8 @@ from flask import Response, current_app
 from flask_openapi import APIBlueprint, Tag
 
 from gentle_crust.api.common import answer, clock, if_match, work
-from gentle_crust.contract import schemas
 from gentle_crust.contract.documents import PANTRY
+from gentle_crust.contract.kitchens import KitchenAnswer, KitchenBody, PantryAnswer, PantryBody, PhoneAnswer, UsualFlour
 from gentle_crust.core.formula.scaling import sum_by_name, weigh
 from gentle_crust.core.tables import rows
 from gentle_crust.kitchen.formulas import FormulaBook
@@ -17,21 +17,21 @@ from gentle_crust.lan import qr_svg
 kitchen = APIBlueprint("kitchen", __name__, url_prefix="/api", abp_tags=[Tag(name="kitchen")])
 
 
-@kitchen.get("/kitchen", responses={200: schemas.KitchenAnswer})
+@kitchen.get("/kitchen", responses={200: KitchenAnswer})
 def get_kitchen() -> Response:
     """The kitchen's habits and its time."""
     return _kitchen_answer(KitchenSettings(work()))
 
 
-@kitchen.put("/kitchen", responses={200: schemas.KitchenAnswer})
-def put_kitchen(body: schemas.KitchenBody) -> Response:
+@kitchen.put("/kitchen", responses={200: KitchenAnswer})
+def put_kitchen(body: KitchenBody) -> Response:
     """Save the kitchen's habits; with If-Match, only over the state that it names."""
     book = KitchenSettings(work())
     book.save(body.settings(), if_match())
     return _kitchen_answer(book)
 
 
-@kitchen.post("/kitchen/undo", responses={200: schemas.KitchenAnswer})
+@kitchen.post("/kitchen/undo", responses={200: KitchenAnswer})
 def undo_kitchen() -> Response:
     """Bring back the kitchen as it was before it was saved last."""
     book = KitchenSettings(work())
@@ -41,7 +41,7 @@ def undo_kitchen() -> Response:
 
 def _kitchen_answer(book: KitchenSettings) -> Response:
     kinds = {row["kind"]: row["name"] for row in rows("vessels")}
-    found = schemas.KitchenAnswer(
+    found = KitchenAnswer(
         settings=book.get(),
         now=book.now(),
         rate=rate_of(clock()),
@@ -52,27 +52,27 @@ def _kitchen_answer(book: KitchenSettings) -> Response:
     return answer(found, etag=found.etag)
 
 
-@kitchen.get("/phone", responses={200: schemas.PhoneAnswer})
+@kitchen.get("/phone", responses={200: PhoneAnswer})
 def phone() -> Response:
     """Where the phone finds this program, with a QR code; nothing if it is not served to the network."""
     address = current_app.extensions.get("gentle_crust_lan", "")
-    return answer(schemas.PhoneAnswer(address=address, qr=qr_svg(address) if address else ""))
+    return answer(PhoneAnswer(address=address, qr=qr_svg(address) if address else ""))
 
 
-@kitchen.get("/pantry", responses={200: schemas.PantryAnswer})
+@kitchen.get("/pantry", responses={200: PantryAnswer})
 def get_pantry() -> Response:
     """The baker's own flours and prices."""
     return _pantry_answer()
 
 
-@kitchen.put("/pantry", responses={200: schemas.PantryAnswer})
-def put_pantry(body: schemas.PantryBody) -> Response:
+@kitchen.put("/pantry", responses={200: PantryAnswer})
+def put_pantry(body: PantryBody) -> Response:
     """Save flours and prices; with If-Match, only over the state that it names."""
     PantryBook(work()).save(PANTRY.adapter.validate_python(body.model_dump()), if_match())
     return _pantry_answer()
 
 
-@kitchen.post("/pantry/undo", responses={200: schemas.PantryAnswer})
+@kitchen.post("/pantry/undo", responses={200: PantryAnswer})
 def undo_pantry() -> Response:
     """Bring back the pantry as it was before it was saved last."""
     PantryBook(work()).undo()
@@ -81,7 +81,7 @@ def undo_pantry() -> Response:
 
 def _pantry_answer() -> Response:
     usual = [
-        schemas.UsualFlour(
+        UsualFlour(
             kind=row["kind"],
             name=row["name"],
             absorption_percent=float(row["absorption_percent"]),
@@ -95,7 +95,5 @@ def _pantry_answer() -> Response:
     bought = sum_by_name(line for each in weighed for stage in each.stages for line in stage.lines)
     names = [name for name in bought if name != "Water"]
     book = PantryBook(work())
-    found = schemas.PantryAnswer(
-        pantry=book.get(), usual=usual, bought=names, etag=book.etag(), can_undo=book.can_undo()
-    )
+    found = PantryAnswer(pantry=book.get(), usual=usual, bought=names, etag=book.etag(), can_undo=book.can_undo())
     return answer(found, etag=found.etag)

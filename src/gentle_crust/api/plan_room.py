@@ -7,7 +7,23 @@ from flask import Response
 from flask_openapi import APIBlueprint, Tag
 
 from gentle_crust.api.common import answer, if_match, now, work
-from gentle_crust.contract import schemas
+from gentle_crust.contract.plans import (
+    AskedBody,
+    MendsAnswer,
+    PlanAnswer,
+    PlanLineAnswer,
+    PlansAnswer,
+    ReadingBody,
+    ReadingPath,
+    SavedPlanAnswer,
+    TurnAnswer,
+    TurnBody,
+    WayAnswer,
+    WaysAnswer,
+    WhatIfsAnswer,
+    WhyAnswer,
+)
+from gentle_crust.contract.strict import KeyPath
 from gentle_crust.core.scheduling.ways import Way, ways
 from gentle_crust.core.scheduling.what_if import what_if
 from gentle_crust.core.scheduling.why import why
@@ -41,7 +57,7 @@ def _plan(made: Answer) -> dict[str, Any]:
 def _saved(found: Followed) -> Response:
     saved = found.saved
     return answer(
-        schemas.SavedPlanAnswer(
+        SavedPlanAnswer(
             id=saved.id,
             saved_at=saved.saved_at,
             readings=list(found.readings),
@@ -56,26 +72,26 @@ def _saved(found: Followed) -> Response:
     )
 
 
-def _line(line: PlanLine) -> schemas.PlanLineAnswer:
-    return schemas.PlanLineAnswer(**asdict(line))
+def _line(line: PlanLine) -> PlanLineAnswer:
+    return PlanLineAnswer(**asdict(line))
 
 
-@plans.post("/plan", responses={200: schemas.PlanAnswer})
-def preview_plan(body: schemas.AskedBody) -> Response:
+@plans.post("/plan", responses={200: PlanAnswer})
+def preview_plan(body: AskedBody) -> Response:
     """Reckon a plan without keeping it."""
-    return answer(schemas.PlanAnswer(**_plan(_book().preview(body.asked()))))
+    return answer(PlanAnswer(**_plan(_book().preview(body.asked()))))
 
 
-@plans.post("/plan/ways", responses={200: schemas.WaysAnswer})
-def ways_to_plan(body: schemas.AskedBody) -> Response:
+@plans.post("/plan/ways", responses={200: WaysAnswer})
+def ways_to_plan(body: AskedBody) -> Response:
     """Four ways to the same bread by the same time."""
     wish, kitchen = _book().ask(body.asked())
-    return answer(schemas.WaysAnswer(ways=[_way(way) for way in ways(wish, kitchen, now()())]))
+    return answer(WaysAnswer(ways=[_way(way) for way in ways(wish, kitchen, now()())]))
 
 
-def _way(way: Way) -> schemas.WayAnswer:
+def _way(way: Way) -> WayAnswer:
     plan = way.plan
-    return schemas.WayAnswer(
+    return WayAnswer(
         code=way.code,
         title=way.title,
         gives=way.gives,
@@ -91,48 +107,48 @@ def _way(way: Way) -> schemas.WayAnswer:
     )
 
 
-@plans.post("/plan/what-if", responses={200: schemas.WhatIfsAnswer})
-def shades_of_plan(body: schemas.AskedBody) -> Response:
+@plans.post("/plan/what-if", responses={200: WhatIfsAnswer})
+def shades_of_plan(body: AskedBody) -> Response:
     """The same clock in a colder kitchen, with a weaker leaven, an hour late."""
     wish, kitchen = _book().ask(body.asked())
-    return answer(schemas.WhatIfsAnswer(shades=list(what_if(wish, kitchen, now()()))))
+    return answer(WhatIfsAnswer(shades=list(what_if(wish, kitchen, now()()))))
 
 
-@plans.post("/plan/why", responses={200: schemas.WhyAnswer})
-def why_plan(body: schemas.AskedBody) -> Response:
+@plans.post("/plan/why", responses={200: WhyAnswer})
+def why_plan(body: AskedBody) -> Response:
     """What drives the time of bulk, the weightiest first."""
     wish, kitchen = _book().ask(body.asked())
-    return answer(schemas.WhyAnswer(why=why(wish, kitchen, now()())))
+    return answer(WhyAnswer(why=why(wish, kitchen, now()())))
 
 
-@plans.post("/plan/turn", responses={200: schemas.TurnAnswer})
-def turn_plan(body: schemas.TurnBody) -> Response:
+@plans.post("/plan/turn", responses={200: TurnAnswer})
+def turn_plan(body: TurnBody) -> Response:
     """A question turned round: how much, how warm, how long."""
     wish, kitchen = _book().ask(body.asked.asked())
     found = turn(body.question, wish, kitchen, body.rise, body.hours, body.room_h)
-    return answer(schemas.TurnAnswer(turned=found, unit=UNITS[body.question]))
+    return answer(TurnAnswer(turned=found, unit=UNITS[body.question]))
 
 
-@plans.post("/plan/mends", responses={200: schemas.MendsAnswer})
-def mend_plan(body: schemas.AskedBody) -> Response:
+@plans.post("/plan/mends", responses={200: MendsAnswer})
+def mend_plan(body: AskedBody) -> Response:
     """Single changes that would rid this plan of its problems."""
-    return answer(schemas.MendsAnswer(mends=list(_book().mends(body.asked()))))
+    return answer(MendsAnswer(mends=list(_book().mends(body.asked()))))
 
 
-@plans.get("/plans", responses={200: schemas.PlansAnswer})
+@plans.get("/plans", responses={200: PlansAnswer})
 def list_plans() -> Response:
     """Saved plans, the latest wanted first."""
-    return answer(schemas.PlansAnswer(plans=[_line(line) for line in _book().all()]))
+    return answer(PlansAnswer(plans=[_line(line) for line in _book().all()]))
 
 
-@plans.get("/plans/<key>", responses={200: schemas.SavedPlanAnswer})
-def open_plan(path: schemas.KeyPath) -> Response:
+@plans.get("/plans/<key>", responses={200: SavedPlanAnswer})
+def open_plan(path: KeyPath) -> Response:
     """A saved plan, just as it was shown."""
     return _saved(_follow().open(path.key))
 
 
-@plans.put("/plans/<key>", responses={200: schemas.SavedPlanAnswer})
-def save_plan(path: schemas.KeyPath, body: schemas.AskedBody) -> Response:
+@plans.put("/plans/<key>", responses={200: SavedPlanAnswer})
+def save_plan(path: KeyPath, body: AskedBody) -> Response:
     """Reckon and save a plan under the client's own key; the same key again replaces it.
 
     With If-Match, only the state that it names.
@@ -141,32 +157,32 @@ def save_plan(path: schemas.KeyPath, body: schemas.AskedBody) -> Response:
     return _saved(_follow().open(path.key))
 
 
-@plans.post("/plans/<key>/undo", responses={200: schemas.SavedPlanAnswer})
-def undo_plan(path: schemas.KeyPath) -> Response:
+@plans.post("/plans/<key>/undo", responses={200: SavedPlanAnswer})
+def undo_plan(path: KeyPath) -> Response:
     """Bring back a plan as it was before it was saved over."""
     _book().undo(path.key)
     return _saved(_follow().open(path.key))
 
 
-@plans.put("/plans/<key>/readings/<reading>", responses={200: schemas.SavedPlanAnswer})
-def take_reading(path: schemas.ReadingPath, body: schemas.ReadingBody) -> Response:
+@plans.put("/plans/<key>/readings/<reading>", responses={200: SavedPlanAnswer})
+def take_reading(path: ReadingPath, body: ReadingBody) -> Response:
     """A reading of the dough, under the client's own key: what comes later moves."""
     return _saved(_follow().take(path.key, path.reading, Taken(**body.model_dump())))
 
 
-@plans.delete("/plans/<key>/readings/<reading>", responses={200: schemas.SavedPlanAnswer})
-def withdraw_reading(path: schemas.ReadingPath) -> Response:
+@plans.delete("/plans/<key>/readings/<reading>", responses={200: SavedPlanAnswer})
+def withdraw_reading(path: ReadingPath) -> Response:
     """A reading that was a mistake."""
     return _saved(_follow().withdraw(path.key, path.reading))
 
 
-@plans.delete("/plans/<key>", responses={200: schemas.PlanLineAnswer})
-def delete_plan(path: schemas.KeyPath) -> Response:
+@plans.delete("/plans/<key>", responses={200: PlanLineAnswer})
+def delete_plan(path: KeyPath) -> Response:
     """Put a plan away."""
     return answer(_line(_book().put_away(path.key)))
 
 
-@plans.post("/plans/<key>/restore", responses={200: schemas.PlanLineAnswer})
-def restore_plan(path: schemas.KeyPath) -> Response:
+@plans.post("/plans/<key>/restore", responses={200: PlanLineAnswer})
+def restore_plan(path: KeyPath) -> Response:
     """Bring a plan back."""
     return answer(_line(_book().put_away(path.key, away=False)))

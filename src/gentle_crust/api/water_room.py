@@ -4,7 +4,7 @@ from flask import Response
 from flask_openapi import APIBlueprint, Tag
 
 from gentle_crust.api.common import answer, work
-from gentle_crust.contract.schemas import KeyPath
+from gentle_crust.contract.strict import KeyPath
 from gentle_crust.contract.water import (
     BatchBody,
     FoamBody,

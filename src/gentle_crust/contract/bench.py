@@ -7,8 +7,7 @@ from typing import Annotated, Any, Literal
 from pydantic import AwareDatetime, BaseModel, Field, StringConstraints
 
 from gentle_crust.contract.bakes import BakeLine, BakeRecord
-from gentle_crust.contract.schemas import KeyPath
-from gentle_crust.contract.strict import Number, Short, Strict
+from gentle_crust.contract.strict import KeyPath, Number, Short, Strict
 from gentle_crust.core.fermentation.probe import ProbeSays
 from gentle_crust.core.readiness.cues import Cue, Stage
 from gentle_crust.core.readiness.judge import Verdict

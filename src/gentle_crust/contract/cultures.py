@@ -6,8 +6,7 @@ from typing import Annotated, ClassVar, Literal
 
 from pydantic import BaseModel, Field, StringConstraints
 
-from gentle_crust.contract.schemas import KeyPath
-from gentle_crust.contract.strict import Number, Short, Strict
+from gentle_crust.contract.strict import KeyPath, Number, Short, Strict
 from gentle_crust.core import limits
 from gentle_crust.core.cautions import Caution
 from gentle_crust.core.culture.beginning import Guide

@@ -36,3 +36,9 @@ class Strict(BaseModel):
     @classmethod
     def _clean(cls, value: Any) -> Any:
         return clean(value) if isinstance(value, dict) else value
+
+
+class KeyPath(BaseModel):
+    """A key in the path."""
+
+    key: Annotated[str, StringConstraints(pattern=r"^[A-Za-z0-9-]{1,60}$")]

@@ -1,0 +1,197 @@
+"""Formulas and written recipes, as they are worked on and shown."""
+
+from typing import Annotated, ClassVar, Literal
+
+from pydantic import BaseModel, Field, StringConstraints
+
+from gentle_crust.contract.formula import FormulaBody
+from gentle_crust.contract.recipe import ReadLine, ReadWarning
+from gentle_crust.contract.shown import Version
+from gentle_crust.contract.strict import KeyPath, Number, Short, Strict
+from gentle_crust.core import limits
+from gentle_crust.core.fermentation.bulk_time import BulkTime
+from gentle_crust.core.formula.checks import Check
+from gentle_crust.core.formula.compare import Difference
+from gentle_crust.core.formula.edit import TIN_G_PER_ML, LockKind
+from gentle_crust.core.formula.feel import Feel
+from gentle_crust.core.formula.flour import MyFlour
+from gentle_crust.core.formula.label import Cost, Label
+from gentle_crust.core.formula.measures import Grams
+from gentle_crust.core.formula.model import Formula, Preferment, Soaker, YeastKind
+from gentle_crust.core.formula.scaling import Total, Weighed
+from gentle_crust.core.formula.together import Amount, SharedLevain
+from gentle_crust.core.limits import Limit
+from gentle_crust.core.scheduling.result import ByFeel
+
+
+class FormulaAnswer(BaseModel):
+    """A formula, weighed for its own pieces."""
+
+    id: str
+    formula: Formula
+    weighed: Weighed
+    totals: list[Total]
+    preferment_g: list[float]
+    leaven: Literal["levain", "yeast"]
+    feel: Feel
+    protein_percent: float
+    handling: str
+    mixing: str
+    by_feel: ByFeel | None
+    put_away: bool
+    checks: list[Check]
+    label: Label
+    cost: Cost | None
+    currency: str
+    scale_g: float
+    version: int = 0
+    """Its newest version's number: sent back as If-Match. 0 of one that is not kept."""
+
+
+class LockBody(Strict):
+    """What stays while a formula changes."""
+
+    kind: LockKind = "pieces"
+    g: Number = 0
+    flour_key: Short = ""
+    tin_ml: Number = 0
+    g_per_ml: Number = TIN_G_PER_ML
+
+
+class ChangeBody(Strict):
+    """One line of the formula set by grams in the whole batch, or by its share (0-1) of the dough."""
+
+    line: Short
+    g: Number | None = None
+    share: Number | None = None
+
+
+class WorkBody(Strict):
+    """A formula in the making: what is locked, and one change by grams, by share, or of the yeast's kind."""
+
+    formula: FormulaBody
+    lock: LockBody = LockBody()
+    change: ChangeBody | None = None
+    yeast_kind: YeastKind | None = None
+
+
+class DayBatchBody(Strict):
+    """How many of a formula on one day; its own pieces and weight if not given."""
+
+    formula_id: Short
+    pieces: int | None = None
+    scaling_weight_g: Number | None = None
+
+
+class TogetherBody(Strict):
+    """Several formulas on one day."""
+
+    limits: ClassVar[dict[str, Limit]] = {
+        "kept_g": limits.KEPT_IN_ALL_G,
+        "ratio": limits.FEED_RATIO,
+    }
+
+    batches: Annotated[list[DayBatchBody], Field(min_length=1, max_length=20)]
+    kept_g: Number = 0
+    ratio: Number = 3
+
+
+class TogetherAnswer(BaseModel):
+    """One sum of ingredients, the heaviest first, and the levains."""
+
+    ingredients: list[Amount]
+    dough_g: float
+    pieces: int
+    levains: list[SharedLevain]
+
+
+class VersionNameBody(Strict):
+    """What to call a version."""
+
+    name: Annotated[str, StringConstraints(max_length=200)]
+
+
+class ComparedAnswer(BaseModel):
+    """Two versions side by side."""
+
+    lines: list[Difference]
+
+
+class HabitsBody(Strict):
+    """How the baker measures."""
+
+    cup_ml: Number = 236.6
+    flour: Literal["unknown", "spooned", "scooped"] = "unknown"
+    salt: Literal["unknown", "table", "fine_sea", "flaky"] = "unknown"
+    liquid_ounces: Literal["ask", "weight", "volume"] = "ask"
+
+
+class RecipeBody(Strict):
+    """A pasted recipe: its ingredient lines."""
+
+    name: Short = ""
+    text: Annotated[str, StringConstraints(max_length=20_000)]
+    habits: HabitsBody = HabitsBody()
+
+
+class RecipeAnswer(BaseModel):
+    """A recipe as it was read, and the formula that comes of it; without one, why not."""
+
+    items: list[ReadLine]
+    percent: dict[str, Grams]
+    warnings: list[ReadWarning]
+    unread: list[str]
+    formula: FormulaAnswer | None
+    why_not: str
+
+
+class SwapBody(Strict):
+    """Which leaven instead."""
+
+    leaven: Literal["levain", "yeast"]
+
+
+class SwapAnswer(BaseModel):
+    """The formula with the other leaven, weighed, and bulk before and after."""
+
+    formula: FormulaAnswer
+    before: BulkTime
+    after: BulkTime
+
+
+class VersionsAnswer(BaseModel):
+    """All saved states of a formula, the newest first."""
+
+    versions: list[Version]
+
+
+class ExportPath(KeyPath):
+    """A formula and the format it is wanted in."""
+
+    form: Literal["json", "recipe", "csv", "text"]
+
+
+class ComparePath(KeyPath):
+    """A formula and two of its versions."""
+
+    before: int
+    after: int
+
+
+class VersionPath(KeyPath):
+    """A formula and the number of one of its versions."""
+
+    number: int
+
+
+class FormulasAnswer(BaseModel):
+    """All formulas, the names of all flours, and what a new formula or preferment begins from."""
+
+    formulas: list[FormulaAnswer]
+    flours: dict[str, str]
+    new: Formula
+    preferments: dict[str, Preferment]
+    soakers: dict[str, Soaker]
+    by_feel_points: float
+    tin_g_per_ml: float
+    mine: list[MyFlour]

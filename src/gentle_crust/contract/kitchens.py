@@ -1,0 +1,175 @@
+"""The kitchen and its pantry, as they are sent and shown."""
+
+from datetime import datetime
+from typing import Annotated, ClassVar, Literal
+
+from pydantic import BaseModel, Field
+
+from gentle_crust.contract.formula import MyFlourBody
+from gentle_crust.contract.kitchen import Pantry, Settings
+from gentle_crust.contract.strict import Number, Short, Strict
+from gentle_crust.core import limits
+from gentle_crust.core.limits import Limit
+from gentle_crust.core.oven.equipment import Oven, Vessel
+from gentle_crust.core.oven.steps import Tool
+
+
+class OvenBody(Strict):
+    """The oven."""
+
+    limits: ClassVar[dict[str, Limit]] = {
+        "top_c": limits.OVEN_TOP_C,
+        "volume_l": limits.OVEN_VOLUME_L,
+        "heater_w": limits.HEATER_W,
+        "heat_up_min": limits.HEAT_UP_MIN,
+        "offset_k": limits.OFFSET_K,
+        "shelves": limits.SHELVES,
+        "shelf_cm2": limits.SHELF_CM2,
+    }
+
+    kind: Literal["electric", "electric_fan", "gas", "built_in_steam", "wood"] = "electric"
+    top_c: Number = 250
+    volume_l: Number = 55
+    heater_w: Number | None = None
+    heat_up_min: Number | None = None
+    offset_k: Number = 0
+    hot_side: Literal["", "left", "right", "back", "front"] = ""
+    shelves: int = 3
+    shelf_cm2: Number = 1600
+    name: Short = ""
+
+
+class VesselBody(Strict):
+    """One vessel."""
+
+    limits: ClassVar[dict[str, Limit]] = {
+        "count": limits.VESSEL_COUNT,
+        "base_kg": limits.VESSEL_BASE_KG,
+        "lid_kg": limits.VESSEL_LID_KG,
+        "inside_l": limits.VESSEL_INSIDE_L,
+        "rated_c": limits.VESSEL_RATED_C,
+        "knob_c": limits.VESSEL_KNOB_C,
+    }
+
+    id: Short
+    kind: Short
+    name: Short
+    count: int = 1
+    base_kg: Number | None = None
+    lid_kg: Number | None = None
+    inside_l: Number | None = None
+    rated_c: Number | None = None
+    knob_c: Number | None = None
+    heats_empty: bool | None = None
+
+
+class KitchenBody(Strict):
+    """The kitchen, whole."""
+
+    limits: ClassVar[dict[str, Limit]] = {
+        "room_day_c": limits.ROOM_DAY_C,
+        "room_night_c": limits.ROOM_NIGHT_C,
+        "fridge_c": limits.FRIDGE_C,
+        "tap_c": limits.TAP_C,
+        "altitude_m": limits.ALTITUDE_M,
+        "scale_g": limits.SCALE_G,
+        "hot_tap_c": limits.HOT_TAP_C,
+        "bowl_l": limits.KITCHEN_BOWL_L,
+        "mixer_dough_g": limits.MIXER_DOUGH_G,
+        "tin_ml": limits.TIN_ML,
+        "box_l": limits.KITCHEN_BOX_L,
+        "jar_mm": limits.JAR_MM,
+        "paper_c": limits.PAPER_C,
+    }
+
+    name: Short
+    zone: Short
+    room_day_c: Number
+    room_night_c: Number
+    fridge_c: Number
+    tap_c: Number
+    altitude_m: Number = 0
+    sleep_from: Short
+    sleep_to: Short
+    oven: OvenBody
+    vessels: Annotated[list[VesselBody], Field(max_length=40)]
+    other_ovens: Annotated[list[OvenBody], Field(max_length=12)] = []
+    tools: list[Tool] = ["lame", "peel"]
+    steam: Annotated[list[Short], Field(max_length=12)] = ["hot_pan", "mist_loaf"]
+    paper_c: Number | None = 220
+    fahrenheit: bool = False
+    ounces: bool = False
+    hot_tap_c: Number | None = None
+    scale_g: Number = 1
+    bowl_l: Number | None = None
+    mixer_dough_g: Number | None = None
+    tin_ml: Number | None = None
+    currency: Short = ""
+    box_l: Number | None = None
+    jar_mm: Number | None = None
+
+    def settings(self) -> Settings:
+        """As the kitchen takes it."""
+        values = self.model_dump(exclude={"oven", "vessels", "steam", "other_ovens", "tools"})
+        vessels = tuple(Vessel(**vessel.model_dump()) for vessel in self.vessels)
+        oven = Oven(**self.oven.model_dump())
+        others = tuple(Oven(**each.model_dump()) for each in self.other_ovens)
+        means = {"steam": tuple(self.steam), "tools": tuple(self.tools)}
+        return Settings(**values, oven=oven, other_ovens=others, vessels=vessels, **means)
+
+
+class PhoneAnswer(BaseModel):
+    """The address on the kitchen's network and its QR code as a picture; empty if it is not served there."""
+
+    address: str
+    qr: str
+
+
+class KitchenAnswer(BaseModel):
+    """The kitchen and what time it is there."""
+
+    settings: Settings
+    now: datetime
+    rate: float
+    """How fast the program's clock runs: 1, or 0 if it stands still."""
+    vessel_kinds: dict[str, str]
+    etag: str
+    """Names the state that this is: sent back as If-Match, it keeps others' changes from being overwritten."""
+    can_undo: bool
+
+
+class PriceBody(Strict):
+    """What a kilo of something costs."""
+
+    limits: ClassVar[dict[str, Limit]] = {
+        "price_per_kg": limits.PRICE_PER_KG,
+    }
+
+    name: Short
+    price_per_kg: Number
+
+
+class PantryBody(Strict):
+    """The pantry, whole."""
+
+    flours: Annotated[list[MyFlourBody], Field(max_length=60)] = []
+    prices: Annotated[list[PriceBody], Field(max_length=200)] = []
+
+
+class UsualFlour(BaseModel):
+    """A kind of flour with its usual figures."""
+
+    kind: str
+    name: str
+    absorption_percent: float
+    protein_percent: float
+
+
+class PantryAnswer(BaseModel):
+    """The pantry, the table's flours with their usual figures, and what is bought for the formulas."""
+
+    pantry: Pantry
+    usual: list[UsualFlour]
+    bought: list[str]
+    etag: str
+    can_undo: bool

@@ -1,0 +1,207 @@
+"""Plans, as they are asked for and shown."""
+
+from datetime import datetime
+from typing import Annotated, ClassVar, Literal
+
+from pydantic import BaseModel, Field, StringConstraints
+
+from gentle_crust.contract.asked import Asked
+from gentle_crust.contract.shown import Measure, NextStep, Question, TakenReading
+from gentle_crust.contract.strict import KeyPath, Number, Short, Strict
+from gentle_crust.core import limits
+from gentle_crust.core.culture.shared import SharedBuild
+from gentle_crust.core.fermentation.inverse import Turned
+from gentle_crust.core.fermentation.marks import Mark
+from gentle_crust.core.fermentation.targets import School
+from gentle_crust.core.formula.model import Formula
+from gentle_crust.core.limits import Limit
+from gentle_crust.core.scheduling.mends import Mend
+from gentle_crust.core.scheduling.result import Costs, Plan, Problem, Proof, Ribbon
+from gentle_crust.core.scheduling.ways import WayCode
+from gentle_crust.core.scheduling.what_if import WhatIf
+from gentle_crust.core.scheduling.why import Why
+
+
+class AskedBody(Strict):
+    """What a plan is asked for; omitted fields come from the formula and the kitchen."""
+
+    limits: ClassVar[dict[str, Limit]] = {
+        "pieces": limits.PIECES,
+        "scaling_weight_g": limits.SCALING_WEIGHT_G,
+        "dough_c": limits.DOUGH_C,
+        "folds": limits.FOLDS,
+        "fridge_days": limits.FRIDGE_DAYS,
+        "later_days": limits.LATER_DAYS,
+        "levain_percent": limits.LEVAIN_PERCENT,
+        "yeast_supplement_percent": limits.YEAST_SUPPLEMENT_PERCENT,
+        "yeast_percent": limits.ASKED_YEAST_PERCENT,
+        "stand_c": limits.STAND_C,
+        "room_day_c": limits.ROOM_DAY_C,
+        "room_night_c": limits.ROOM_NIGHT_C,
+        "fridge_c": limits.FRIDGE_C,
+        "tap_c": limits.TAP_C,
+    }
+
+    formula_id: Short
+    version: int | None = Field(None, description="The formula's version; omitted: the newest")
+    pieces: int | None = None
+    scaling_weight_g: Number | None = None
+    ready: Short | None = Field(
+        None, description="Kitchen's wall clock, 2026-11-29T07:30; omitted: the first good time"
+    )
+    ready_means: Literal["out", "cut"] = "out"
+    proof: Literal["room", "cold"] | None = None
+    vessel_id: Short | None = None
+    dough_c: Number | None = None
+    culture: Literal["lively", "hungry"] = "lively"
+    fridge_days: int = 0
+    school: School = "by_dough"
+    folds: int | None = None
+    later_pieces: int = 0
+    later_days: int = 1
+    levain_percent: Number | None = None
+    yeast_supplement_percent: Number = 0
+    yeast_percent: Number | None = Field(None, description="Yeast in the dough; omitted: the formula's")
+    stand_c: Number | None = Field(
+        None, description="A warm or cool place for levain, bulk and proof; omitted: the kitchen"
+    )
+    culture_id: Short | None = Field(
+        None, description="Omitted: the best of the kitchen's cultures; empty: none of them"
+    )
+    room_day_c: Number | None = None
+    room_night_c: Number | None = None
+    fridge_c: Number | None = None
+    tap_c: Number | None = None
+    sleep_from: Short | None = None
+    sleep_to: Short | None = None
+    zone: Short | None = None
+
+    def asked(self) -> Asked:
+        """As the kitchen takes it."""
+        return Asked(**self.model_dump())
+
+
+class PlanAnswer(BaseModel):
+    """A plan with the question it answers."""
+
+    asked: Asked
+    formula: Formula
+    formula_put_away: bool
+    newest_version: int
+    plan: Plan
+    marks: list[Mark]
+
+
+class SavedPlanAnswer(PlanAnswer):
+    """A plan as it was saved."""
+
+    id: str
+    saved_at: datetime
+    readings: list[TakenReading]
+    followed: Plan | None
+    started: datetime | None
+    """When it came to the bench."""
+    etag: str
+    can_undo: bool
+    """Whether it was saved over, and can be had back as it was."""
+    baked: bool = False
+    """Whether it has left the bench again: its record is among the bakes."""
+    shared: SharedBuild | None
+    """The levain build that it shares with other saved plans."""
+
+
+class PlanLineAnswer(BaseModel):
+    """One line of the saved plans."""
+
+    id: str
+    formula_name: str
+    pieces: int
+    ready: datetime
+    begins: datetime
+    saved_at: datetime
+    next_step: NextStep | None
+    state: Literal["planned", "on_bench", "baked"] = "planned"
+
+
+class PlansAnswer(BaseModel):
+    """Saved plans."""
+
+    plans: list[PlanLineAnswer]
+
+
+class ReadingBody(Strict):
+    """A reading: percent of rise, a line in ml, a height in mm with that at first, celsius, or judged ready."""
+
+    measure: Measure
+    value: Number = 0
+    start: Number | None = None
+    at: Short | None = Field(None, description="Kitchen's wall clock, 2026-11-29T07:30; omitted: now")
+    sure: bool = False
+
+
+class ReadingPath(KeyPath):
+    """A plan and one of its readings."""
+
+    reading: Annotated[str, StringConstraints(pattern=r"^[A-Za-z0-9-]{1,50}$")]
+
+
+class WayAnswer(BaseModel):
+    """One way to get there; without a plan, why not."""
+
+    code: WayCode
+    title: str
+    gives: str
+    proof: Literal["room", "cold"]
+    dough_c: float
+    fridge_days: int
+    why_not: str
+    ready: datetime | None
+    ribbon: Ribbon | None
+    costs: Costs | None
+    proof_share: Proof | None
+    problems: list[Problem]
+
+
+class WaysAnswer(BaseModel):
+    """The ways to get there."""
+
+    ways: list[WayAnswer]
+
+
+class WhatIfsAnswer(BaseModel):
+    """Shades over a plan."""
+
+    shades: list[WhatIf]
+
+
+class WhyAnswer(BaseModel):
+    """What drives a plan's bulk."""
+
+    why: Why
+
+
+class TurnBody(Strict):
+    """A question turned round: what must be so that bulk has risen by ``rise`` after ``hours``."""
+
+    limits: ClassVar[dict[str, Limit]] = {
+        "rise": limits.ASKED_RISE,
+    }
+
+    asked: AskedBody
+    question: Question
+    rise: Number
+    hours: Number
+    room_h: Number = 2
+
+
+class TurnAnswer(BaseModel):
+    """The answer in words, its unit, and what it leans on."""
+
+    turned: Turned
+    unit: Literal["h", "percent", "c"]
+
+
+class MendsAnswer(BaseModel):
+    """Single changes that would make the wish come true."""
+
+    mends: list[Mend]
