@@ -65,7 +65,7 @@ class Document(Generic[T]):
     def raised(self, body: Body) -> Body:
         """The document in its newest version."""
         if not body:
-            raise Unreadable(self.name, f"The {self.name} cannot be read: it is not JSON.")
+            raise Unreadable(self.name, f"The {self.name} cannot be read: its text is torn.")
         found = deepcopy(clean(body))
         written = found.pop(VERSION, 1)
         if not isinstance(written, int) or written > self.version:

@@ -21,7 +21,7 @@ Columns = dict[str, Any]
 _NAME = re.compile(r'"name":\s*"((?:[^"\\]|\\.){1,80})"')
 _NOUNS = {
     "kitchen": "the kitchen", "pantry": "the pantry", "formula": "a formula", "formula_version": "a formula's version",
-    "plan": "a plan", "culture": "a culture", "culture_photo": "a culture's picture", "event": "something pressed",
+    "plan": "a plan", "culture": "a culture", "culture_photo": "a culture's picture", "event": "an entry",
     "instrument": "an instrument", "sample": "an instrument's figure", "state": "an earlier state",
 }  # fmt: skip
 KEPT_BY_OTHERS = ("formula", "plan", "culture")
@@ -40,9 +40,9 @@ def _object(value: Any) -> dict[str, Any]:
     try:
         found = json.loads(value)
     except (TypeError, ValueError, RecursionError) as error:
-        raise Unreadable("body", "It is not JSON.") from error
+        raise Unreadable("body", "Its text is torn.") from error
     if not isinstance(found, dict):
-        raise Unreadable("body", "It is not a JSON object.")
+        raise Unreadable("body", "Its text holds something else.")
     return found
 
 

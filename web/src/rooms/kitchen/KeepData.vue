@@ -8,6 +8,7 @@ import { fill, words } from '../../words'
 
 /** Backups out and in, the daily copies, a look over everything, and what cannot be read. */
 const t = words.keeping
+const WRITTEN_MS = 2000
 const client = useQueryClient()
 const { day, clock } = useUnits()
 const kept = useQuery({ queryKey: ['backups'], queryFn: () => ask(api.GET('/api/backups')) })
@@ -57,6 +58,11 @@ const restore = () => chosen.value && replaced(() => send(chosen.value!))
 const goBack = (copy: string) =>
   replaced(() => ask(api.POST('/api/backups/{day}/restore', { params: { path: { day: copy } } })))
 
+/** The browser fetches the file by itself: it is looked a little later when it was written. */
+function written() {
+  setTimeout(() => void kept.refetch(), WRITTEN_MS)
+}
+
 const findings = ref<Schemas['FindingsAnswer'] | null>(null)
 async function look() {
   busy.value = true
@@ -85,7 +91,10 @@ async function move(row: Row, back: boolean) {
   }
 }
 const fileOf = (row: Row) => `/api/unreadable/file?${new URLSearchParams({ place: row.place, key: row.key })}`
-const nameOf = (row: Row) => (row.name ? `${row.what}, ${row.name}` : row.what)
+const nameOf = (row: Row) => {
+  const what = row.what.charAt(0).toUpperCase() + row.what.slice(1)
+  return row.name ? `${what}, ${row.name}` : what
+}
 </script>
 
 <template>
@@ -104,7 +113,7 @@ const nameOf = (row: Row) => (row.name ? `${row.what}, ${row.name}` : row.what)
         </div>
       </dl>
       <div class="acts">
-        <ElButton tag="a" href="/api/backup" download @click="kept.refetch()">{{ t.write }}</ElButton>
+        <ElButton tag="a" href="/api/backup" download @click="written">{{ t.write }}</ElButton>
         <ElButton :loading="busy" @click="picker?.click()">{{ t.bring }}</ElButton>
         <ElButton :loading="busy" @click="look">{{ t.look }}</ElButton>
         <input
@@ -182,6 +191,9 @@ const nameOf = (row: Row) => (row.name ? `${row.what}, ${row.name}` : row.what)
 </template>
 
 <style scoped>
+.days strong {
+  display: block;
+}
 .keep {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(min(340px, 100%), 1fr));
