@@ -1,10 +1,32 @@
 import vue from '@vitejs/plugin-vue'
 import Components from 'unplugin-vue-components/vite'
 import { ElementPlusResolver } from 'unplugin-vue-components/resolvers'
-import { defineConfig } from 'vite'
+import { readdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { brotliCompressSync, constants, gzipSync } from 'node:zlib'
+import { defineConfig, type Plugin } from 'vite'
+
+const OUT = '../src/gentle_crust/web'
+
+/** Beside every text file of the build what is sent in its place, once as brotli, once as gzip. */
+function compressed(): Plugin {
+  return {
+    name: 'compressed',
+    apply: 'build',
+    closeBundle() {
+      const files = readdirSync(OUT, { recursive: true, encoding: 'utf8' })
+      for (const name of files.filter((each) => /\.(js|css|html|svg|webmanifest)$/.test(each))) {
+        const data = readFileSync(join(OUT, name))
+        const best = { params: { [constants.BROTLI_PARAM_QUALITY]: constants.BROTLI_MAX_QUALITY } }
+        writeFileSync(join(OUT, `${name}.br`), brotliCompressSync(data, best))
+        writeFileSync(join(OUT, `${name}.gz`), gzipSync(data, { level: 9 }))
+      }
+    },
+  }
+}
 
 export default defineConfig({
-  plugins: [vue(), Components({ dirs: [], dts: false, resolvers: [ElementPlusResolver()] })],
-  build: { outDir: '../src/gentle_crust/web', emptyOutDir: true, target: 'es2022' },
+  plugins: [compressed(), vue(), Components({ dirs: [], dts: false, resolvers: [ElementPlusResolver()] })],
+  build: { outDir: OUT, emptyOutDir: true, target: 'es2022' },
   server: { proxy: { '/api': 'http://127.0.0.1:8417' } },
 })

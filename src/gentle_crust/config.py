@@ -8,7 +8,6 @@ from pydantic import Field, SecretStr, ValidationError
 from pydantic_settings import BaseSettings, SettingsConfigDict
 
 FASTEST = 3600.0
-HOST, PORT, DEVICES_PORT = "127.0.0.1", 8417, 8418
 SHORTEST_PASSCODE = 8
 
 

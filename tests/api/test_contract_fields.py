@@ -72,7 +72,8 @@ def test_what_is_saved_comes_back_as_it_was_sent(client):
     for path, part in (("/api/kitchen", "settings"), ("/api/pantry", "pantry")):
         sent = client.get(path).json[part]
         assert client.put(path, json=sent).json[part] == sent
-    for each in client.get("/api/formulas").json["formulas"]:
+    for line in client.get("/api/formulas").json["formulas"]:
+        each = client.get(f"/api/formulas/{line['id']}").json
         saved = client.put(f"/api/formulas/{each['id']}", json=each["formula"]).json
         assert saved["formula"] == each["formula"] and saved["version"] == each["version"], (
             "nothing changed, no version"

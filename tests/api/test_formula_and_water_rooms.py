@@ -15,7 +15,7 @@ BATCH = {
 
 
 def formula(client, key):
-    return next(each for each in client.get("/api/formulas").json["formulas"] if each["id"] == key)
+    return client.get(f"/api/formulas/{key}").json
 
 
 def work(client, key, **more):

@@ -89,7 +89,7 @@ def test_figures_of_times_that_no_kitchen_has(client, at):
 def test_texts_are_cleaned_at_every_door(day, text):
     day.mixed()
     culture = day.client.get("/api/cultures/gull").json["culture"]["culture"]
-    formula = day.client.get("/api/formulas").json["formulas"][0]
+    formula = day.client.get("/api/formulas/tidewater-country").json
     kitchen, pantry = day.client.get("/api/kitchen").json["settings"], day.client.get("/api/pantry").json["pantry"]
     doors = [
         ("put", "/api/kitchen", kitchen | {"name": text}),

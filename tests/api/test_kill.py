@@ -69,7 +69,7 @@ class Writes:
         self.program = program
         self.kitchen = json.loads(program.get("/api/kitchen"))["settings"]
         self.pantry = json.loads(program.get("/api/pantry"))["pantry"]
-        self.formula = json.loads(program.get("/api/formulas"))["formulas"][0]
+        self.formula = json.loads(program.get("/api/formulas/tidewater-country"))
         picture = io.BytesIO()
         Image.new("RGB", (48, 36), (180, 140, 90)).save(picture, "JPEG")
         self.picture = picture.getvalue()

@@ -101,7 +101,7 @@ def test_the_pantry_is_guarded_and_undone_too(client):
 
 
 def test_a_formula_that_was_changed_meanwhile(client):
-    formula = next(each for each in client.get("/api/formulas").json["formulas"] if each["id"] == "night-ferry-rye")
+    formula = client.get("/api/formulas/night-ferry-rye").json
     version, body = formula["version"], formula["formula"]
     path = "/api/formulas/night-ferry-rye"
     saved = client.put(path, json=body | {"hydration_percent": 82}, headers={"If-Match": f'"{version}"'})

@@ -16,7 +16,7 @@ from gentle_crust.cli import main
 from gentle_crust.config import config
 from gentle_crust.lan import CERTIFICATE, KEY
 from gentle_crust.store.copies import make_copy
-from gentle_crust.store.database import FILE, CannotOpen, make_folder, open_store
+from gentle_crust.store.database import FILE, CannotOpen, known_schemas, make_file, make_folder, open_store
 from gentle_crust.store.lock import LOCK, in_use, locked
 from tests.conftest import SATURDAY
 
@@ -145,11 +145,8 @@ def test_no_room_and_no_permission_are_told(tmp_path, monkeypatch):
 
 
 def test_a_file_that_another_program_holds_is_told(closed, monkeypatch):
-    with sqlite3.connect(closed / FILE) as file:
-        file.execute("DROP TABLE state")
-        file.execute("DROP TABLE set_aside")
-        file.execute("DROP TABLE culture_photo_former")
-        file.execute("UPDATE alembic_version SET version_num = '0005'")
+    (closed / FILE).unlink()
+    make_file(closed, known_schemas()[-2])
     monkeypatch.setattr("gentle_crust.store.database.BUSY_MS", 50)
     with closing(sqlite3.connect(closed / FILE, isolation_level=None)) as other:
         other.execute("BEGIN IMMEDIATE")

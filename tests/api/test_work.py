@@ -53,7 +53,7 @@ def test_a_request_keeps_everything_in_one_go(day, commits):
     day.client.post("/api/plan", json={"formula_id": "tidewater-country"})
     day.client.get("/api/next")
     assert commits["commits"] == 0
-    formula = day.client.get("/api/formulas").json["formulas"][0]
+    formula = day.client.get("/api/formulas/tidewater-country").json
     day.client.put(f"/api/formulas/{formula['id']}", json=formula["formula"] | {"salt_percent": 1.9})
     body = {"event": "m2", "formula_id": "tidewater-country", "mixed_at": day.now.isoformat()}
     assert day.client.post("/api/bench/mixed/second", json=body).status_code == 200
@@ -117,7 +117,7 @@ def many(count, call):
 def test_many_that_save_one_formula_or_press_one_key_at_once_end_calmly(day):
     day.mixed()
     app = create_app(day.sessions, lambda: day.now)
-    formula = day.client.get("/api/formulas").json["formulas"][0]
+    formula = day.client.get("/api/formulas/tidewater-country").json
 
     def save(number):
         body = formula["formula"] | {"hydration_percent": 60 + number}

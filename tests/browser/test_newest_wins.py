@@ -153,7 +153,7 @@ def test_three_lines_changed_by_grams_at_once_all_count_and_save_waits_for_them(
         page.get_by_label(name, exact=True).press("Tab")
     page.get_by_role("button", name="Save the formula").click()
     expect(page.get_by_role("button", name="Change it")).to_be_visible(timeout=20_000)
-    formula = next(each for each in slow.json("/api/formulas")["formulas"] if each["id"] == "tidewater-country")
+    formula = slow.json("/api/formulas/tidewater-country")
     grams = {total["name"]: total["g"] for total in formula["totals"]}
     flour = sum(share["percent"] for share in formula["formula"]["flours"])
     assert flour == pytest.approx(100, abs=0.01)

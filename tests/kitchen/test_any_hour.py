@@ -112,7 +112,7 @@ def test_saved_plans_are_listed_with_their_next_step_until_it_has_passed(session
     titles = []
     for now in times:
         line = next(
-            line for line in PlanBook(Work(sessions, lambda now=now: now)).all() if line.id == demo.TOMORROW_PLAN
+            line for line in PlanBook(Work(sessions, lambda now=now: now)).page().lines if line.id == demo.TOMORROW_PLAN
         )
         titles.append(line.next_step.title if line.next_step else None)
     assert titles == ["Build the levain", "Fold 2 of 4", "Preheat", None]

@@ -43,7 +43,7 @@ def test_three_doughs_and_nothing_late(tmp_path, now):
     done = {deed.key for deed in oven.story.happened.deeds}
     assert "preheat-1" in done and oven.live.next.key == "load-1"
     assert timedelta(0) < oven.live.next.at - now < timedelta(minutes=30)
-    planned = [line for line in PlanBook(Work(sessions, lambda: now)).all() if line.state == "planned"]
+    planned = [line for line in PlanBook(Work(sessions, lambda: now)).page().lines if line.state == "planned"]
     assert [line.id for line in planned] == [demo.TOMORROW_PLAN] and planned[0].begins >= now
 
 
@@ -62,7 +62,7 @@ def test_opened_again_a_day_later_it_is_alive_again_unless_somebody_baked_with_i
     sessions, next_day = opened(tmp_path / "data", later)
     assert set(next_day) == {"bulk", "cold", "oven"}
     assert not {dough.id for dough in next_day.values()} & {dough.id for dough in first.values()}
-    states = [line.state for line in BakesBook(Work(sessions, lambda: later)).all()]
+    states = [line.state for line in BakesBook(Work(sessions, lambda: later)).page().lines]
     assert sorted(states) == ["baked", "on_bench", "on_bench", "on_bench"]
     mine = next_day["bulk"].id
     Presses(Work(sessions, lambda: later)).press(mine, (Press("mine", "bake_note", later, {"text": "Hello."}),))

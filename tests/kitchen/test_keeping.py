@@ -56,20 +56,20 @@ def test_saving_the_same_key_replaces_and_putting_away_can_be_undone(book):
     asked = book.preview(Asked("lamplighters-tin")).asked
     book.save("mine", asked)
     book.save("mine", Asked("lamplighters-tin", pieces=2, ready=asked.ready))
-    assert [line.pieces for line in book.all() if line.id == "mine"] == [2]
+    assert [line.pieces for line in book.page().lines if line.id == "mine"] == [2]
     book.put_away("mine")
-    assert "mine" not in [line.id for line in book.all()]
+    assert "mine" not in [line.id for line in book.page().lines]
     book.put_away("mine", away=False)
     assert book.open("mine").answer.asked.pieces == 2
 
 
 def test_a_refused_plan_saves_nothing(book):
-    before = book.all()
+    before = book.page().lines
     with pytest.raises(CraftError):
         book.save("bad", Asked("tidewater-country", ready="2026-11-29T07:30", dough_c=90))
     with pytest.raises(CraftError):
         book.save("bad", Asked("no-such-formula"))
-    assert book.all() == before
+    assert book.page().lines == before
 
 
 def test_filling_again_changes_nothing(sessions, book):
@@ -83,7 +83,7 @@ def test_a_new_kitchen_has_formulas_but_no_plan(tmp_path):
     sessions = open_store(tmp_path / "new")
     demo.start_formulas(sessions, now)
     assert len(FormulaBook(Work(sessions, now)).all()) == len(FORMULAS)
-    assert PlanBook(Work(sessions, now)).all() == ()
+    assert PlanBook(Work(sessions, now)).page().lines == ()
     assert PlanBook(Work(sessions, now)).preview(Asked("tidewater-country")).plan.steps
 
 

@@ -32,7 +32,7 @@ def full(sessions):
     """A kitchen in which there is one of everything."""
     day = Day(sessions)
     day.client.put("/api/yeast-test/test-1")
-    body = day.client.get("/api/formulas").json["formulas"][0]
+    body = day.client.get("/api/formulas/tidewater-country").json
     day.client.put(f"/api/formulas/{body['id']}", json=body["formula"] | {"hydration_percent": 70.5})
     kitchen = day.client.get("/api/kitchen").json["settings"]
     day.client.put("/api/kitchen", json=kitchen | {"room_day_c": 24})

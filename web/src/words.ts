@@ -359,6 +359,8 @@ export const words = {
     } as Record<string, string>,
   },
   bakes: {
+    find: 'Find by name',
+    noneOfName: 'No bake of that name.',
     title: 'Bakes',
     earlier: 'Earlier bakes',
     lead: 'Every bake that was begun, the latest first.',
@@ -546,6 +548,7 @@ export const words = {
     share:
       'How much of all flour ferments first, in this preferment. Levain as dough weighs more: flour and water.',
   } as Record<string, string>,
+  earlier: 'Show earlier ones',
   loading: 'One moment',
   failed: 'The program does not answer. Is it still running?',
   again: 'Try again',
@@ -707,6 +710,9 @@ export const words = {
     } as Record<string, string>,
   },
   formulas: {
+    find: 'Find by name',
+    noneOfName: 'No formula of that name.',
+    moreByName: 'There are more: find them by a part of their name.',
     theFormula: 'This formula',
     title: 'Formulas',
     overall: 'Overall',

@@ -3,15 +3,18 @@
 import uuid
 from contextlib import ExitStack
 from importlib.resources import files
+from mimetypes import guess_type
 from pathlib import Path
 
 from flask import Response, g, request, send_from_directory
 from flask_openapi import Info, OpenAPI
+from sqlalchemy.exc import DatabaseError
 from sqlalchemy.orm import Session, sessionmaker
 
 from gentle_crust import __version__
 from gentle_crust.api import common, guard, refusals
 from gentle_crust.api.bench_room import bench
+from gentle_crust.api.compression import pack_answers, packed
 from gentle_crust.api.culture_room import cultures
 from gentle_crust.api.formula_room import formulas
 from gentle_crust.api.keeping_room import keeping
@@ -21,8 +24,10 @@ from gentle_crust.api.plan_room import plans
 from gentle_crust.api.water_room import water
 from gentle_crust.contract import problem
 from gentle_crust.contract.tidy import nested
+from gentle_crust.kitchen.beside import catch_up
 from gentle_crust.kitchen.now import Now
 from gentle_crust.kitchen.photos import PhotoShelf
+from gentle_crust.kitchen.work import Work
 from gentle_crust.store.database import folder_of
 
 LARGEST_REQUEST = 1_000_000
@@ -48,8 +53,13 @@ def create_app(
     app.config["MAX_CONTENT_LENGTH"] = LARGEST_REQUEST
     app.extensions["gentle_crust_store"] = sessions
     app.extensions["gentle_crust_now"] = now
+    try:
+        catch_up(Work(sessions, now))
+    except DatabaseError:
+        app.logger.exception("what stands beside the documents cannot be brought up to date")
     app.extensions["gentle_crust_photos"] = PhotoShelf(folder_of(sessions))
     _one_work_a_request(app)
+    pack_answers(app)
     guard.protect(app, listening, passcode)
     for blueprint in (kitchen, formulas, plans, water, cultures, bench, oven, keeping):
         app.register_api(blueprint)
@@ -97,7 +107,11 @@ def _serve_pages(app: OpenAPI) -> None:
             if "." in name.rsplit("/", 1)[-1]:
                 return refusals.respond(404, "Not Found", [], "There is no such file.")
             name = "index.html"
-        response = send_from_directory(PAGES, name)
+        sent, encoding = packed(PAGES, name)
+        response = send_from_directory(PAGES, sent, mimetype=guess_type(name)[0])
+        response.vary.add("Accept-Encoding")
+        if encoding:
+            response.headers["Content-Encoding"] = encoding
         lasting = name.startswith("assets/")
         response.headers["Cache-Control"] = "public, max-age=31536000, immutable" if lasting else "no-cache"
         return response

@@ -4,10 +4,9 @@ from datetime import datetime, timedelta
 from typing import Any
 
 from flask import Response, current_app, request
-from flask_openapi import APIBlueprint, Tag
 from sqlalchemy.exc import OperationalError
 
-from gentle_crust.api.common import answer, now, work
+from gentle_crust.api.common import answer, now, room, work
 from gentle_crust.contract import events as bodies
 from gentle_crust.contract.asked import Asked
 from gentle_crust.contract.bench import (
@@ -35,6 +34,7 @@ from gentle_crust.contract.bench import (
     ToldAnswer,
     VerdictAnswer,
 )
+from gentle_crust.contract.pages import PageQuery
 from gentle_crust.contract.strict import KeyPath
 from gentle_crust.contract.tidy import sane
 from gentle_crust.core.errors import CraftError
@@ -46,7 +46,7 @@ from gentle_crust.kitchen.instruments import Instruments
 from gentle_crust.kitchen.photos import LARGEST_BYTES, PhotoShelf
 from gentle_crust.kitchen.presses import Press, Presses
 
-bench = APIBlueprint("bench", __name__, url_prefix="/api", abp_tags=[Tag(name="bench")])
+bench = room("bench")
 
 SHOWN_EVENTS = 150
 
@@ -217,9 +217,10 @@ def record(path: KeyPath) -> Response:
 
 
 @bench.get("/bakes", responses={200: BakesAnswer})
-def list_bakes() -> Response:
-    """Every bake that was begun."""
-    return answer(BakesAnswer(bakes=list(BakesBook(work()).all())))
+def list_bakes(query: PageQuery) -> Response:
+    """Bakes that were begun, the latest first, by pages; only those of a name if it is given."""
+    page = BakesBook(work()).page(query.name, query.more)
+    return answer(BakesAnswer(bakes=list(page.lines), more=page.more))
 
 
 @bench.get("/bakes/<key>", responses={200: BakeAnswer})

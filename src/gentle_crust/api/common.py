@@ -1,11 +1,22 @@
 """What every room's blueprint needs."""
 
+import sys
+
 from flask import Response, current_app, g, request
+from flask_openapi import APIBlueprint, Tag
 from pydantic import BaseModel
 
 from gentle_crust.core.errors import Unreadable
 from gentle_crust.kitchen.now import Now
 from gentle_crust.kitchen.work import Work
+
+DESCRIBED = sys.argv[0].endswith("openapi.py")
+"""Whether this program was started to describe itself."""
+
+
+def room(name: str) -> APIBlueprint:
+    """A room of the API; its description is made only when it is asked for, which takes seconds."""
+    return APIBlueprint(name, __name__, url_prefix="/api", abp_tags=[Tag(name=name)], doc_ui=DESCRIBED)
 
 
 def answer(model: BaseModel, etag: str | None = None) -> Response:

@@ -1,9 +1,8 @@
 """Cultures: kept, fed, looked at, taken care of; and what is built of culture or yeast before a dough."""
 
 from flask import Response, request
-from flask_openapi import APIBlueprint, Tag
 
-from gentle_crust.api.common import answer, now, work
+from gentle_crust.api.common import answer, now, room, work
 from gentle_crust.contract.cultures import (
     AwayAnswer,
     AwayBody,
@@ -35,7 +34,7 @@ from gentle_crust.kitchen import builds
 from gentle_crust.kitchen.ahead import Ahead
 from gentle_crust.kitchen.cultures import CultureBook
 
-cultures = APIBlueprint("cultures", __name__, url_prefix="/api", abp_tags=[Tag(name="cultures")])
+cultures = room("cultures")
 
 
 def _book() -> CultureBook:

@@ -4,9 +4,8 @@ import re
 from dataclasses import replace
 
 from flask import Response, request
-from flask_openapi import APIBlueprint, Tag
 
-from gentle_crust.api.common import answer, if_match, work
+from gentle_crust.api.common import answer, if_match, room, work
 from gentle_crust.contract.formula import FormulaBody
 from gentle_crust.contract.formulas import (
     ComparedAnswer,
@@ -14,6 +13,8 @@ from gentle_crust.contract.formulas import (
     ExportPath,
     FormulaAnswer,
     FormulasAnswer,
+    IngredientsAnswer,
+    NameQuery,
     RecipeAnswer,
     RecipeBody,
     SwapAnswer,
@@ -25,7 +26,6 @@ from gentle_crust.contract.formulas import (
     VersionsAnswer,
     WorkBody,
 )
-from gentle_crust.contract.kitchen import Pantry, Settings
 from gentle_crust.contract.strict import KeyPath
 from gentle_crust.core import limits
 from gentle_crust.core.culture.swap import swap
@@ -53,18 +53,11 @@ from gentle_crust.kitchen.formulas import FormulaBook, KeptFormula
 from gentle_crust.kitchen.pantry import PantryBook
 from gentle_crust.kitchen.settings import KitchenSettings
 
-formulas = APIBlueprint("formulas", __name__, url_prefix="/api", abp_tags=[Tag(name="formulas")])
+formulas = room("formulas")
 
 
-def _setting() -> tuple[Settings, Pantry]:
-    """What formulas are checked against and priced with."""
-    return KitchenSettings(work()).get(), PantryBook(work()).get()
-
-
-def _formula_answer(
-    key: str, formula: Formula, put_away: bool = False, setting: tuple[Settings, Pantry] | None = None
-) -> FormulaAnswer:
-    kitchen, pantry = setting or _setting()
+def _formula_answer(key: str, formula: Formula, put_away: bool = False) -> FormulaAnswer:
+    kitchen, pantry = KitchenSettings(work()).get(), PantryBook(work()).get()
     weighed = weigh(formula, formula.pieces, formula.scaling_weight_g)
     return FormulaAnswer(
         id=key,
@@ -87,27 +80,37 @@ def _formula_answer(
     )
 
 
-def _kept_answer(kept: KeptFormula, setting: tuple[Settings, Pantry] | None = None) -> FormulaAnswer:
-    found = _formula_answer(kept.id, kept.formula, kept.put_away, setting)
+def _kept_answer(kept: KeptFormula) -> FormulaAnswer:
+    found = _formula_answer(kept.id, kept.formula, kept.put_away)
     return found.model_copy(update={"version": kept.version})
 
 
 @formulas.get("/formulas", responses={200: FormulasAnswer})
-def get_formulas() -> Response:
-    """All formulas that are not put away."""
-    kept = FormulaBook(work()).all()
+def get_formulas(query: NameQuery) -> Response:
+    """Formulas that are not put away, those whose name holds ``name``, the oldest first."""
+    lines, more = FormulaBook(work()).lines(query.name)
+    return answer(FormulasAnswer(formulas=list(lines), more=more))
+
+
+@formulas.get("/formulas/<key>", responses={200: FormulaAnswer})
+def get_formula(path: KeyPath) -> Response:
+    """One formula, put away or not, weighed for its own pieces."""
+    return answer(_kept_answer(FormulaBook(work()).get(path.key, "id")))
+
+
+@formulas.get("/ingredients", responses={200: IngredientsAnswer})
+def get_ingredients() -> Response:
+    """Names of flours, and what a new formula, preferment or soaker begins from."""
     names = {row["kind"]: row["name"] for row in rows("flours")}
-    setting = _setting()
     return answer(
-        FormulasAnswer(
-            formulas=[_kept_answer(each, setting) for each in kept],
+        IngredientsAnswer(
             flours=names,
             new=new_formula("New formula"),
             preferments=dict(USUAL_PREFERMENTS),
             soakers=dict(USUAL_SOAKERS),
             by_feel_points=BY_FEEL_POINTS,
             tin_g_per_ml=TIN_G_PER_ML,
-            mine=list(setting[1].flours),
+            mine=list(PantryBook(work()).get().flours),
         )
     )
 

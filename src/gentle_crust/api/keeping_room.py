@@ -5,9 +5,8 @@ import tempfile
 from pathlib import Path
 
 from flask import Response, request, send_file
-from flask_openapi import APIBlueprint, Tag
 
-from gentle_crust.api.common import answer, work
+from gentle_crust.api.common import answer, room, work
 from gentle_crust.contract.keeping import (
     CopyPath,
     FindingsAnswer,
@@ -26,7 +25,7 @@ from gentle_crust.store.database import folder_of
 LARGEST_BACKUP = 8_000_000_000
 CHUNK = 1 << 20
 
-keeping = APIBlueprint("keeping", __name__, url_prefix="/api", abp_tags=[Tag(name="keeping")])
+keeping = room("keeping")
 
 
 @keeping.get("/backups", responses={200: KeptAnswer})

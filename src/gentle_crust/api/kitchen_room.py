@@ -1,20 +1,20 @@
 """The kitchen's habits and its pantry."""
 
 from flask import Response, current_app
-from flask_openapi import APIBlueprint, Tag
 
-from gentle_crust.api.common import answer, clock, if_match, work
+from gentle_crust.api.common import answer, clock, if_match, room, work
 from gentle_crust.contract.documents import PANTRY
 from gentle_crust.contract.kitchens import KitchenAnswer, KitchenBody, PantryAnswer, PantryBody, PhoneAnswer, UsualFlour
 from gentle_crust.core.formula.scaling import sum_by_name, weigh
 from gentle_crust.core.tables import rows
+from gentle_crust.kitchen.beside import write_formulas
 from gentle_crust.kitchen.formulas import FormulaBook
 from gentle_crust.kitchen.now import rate_of
 from gentle_crust.kitchen.pantry import PantryBook
 from gentle_crust.kitchen.settings import KitchenSettings
 from gentle_crust.lan import qr_svg
 
-kitchen = APIBlueprint("kitchen", __name__, url_prefix="/api", abp_tags=[Tag(name="kitchen")])
+kitchen = room("kitchen")
 
 
 @kitchen.get("/kitchen", responses={200: KitchenAnswer})
@@ -68,14 +68,18 @@ def get_pantry() -> Response:
 @kitchen.put("/pantry", responses={200: PantryAnswer})
 def put_pantry(body: PantryBody) -> Response:
     """Save flours and prices; with If-Match, only over the state that it names."""
-    PantryBook(work()).save(PANTRY.adapter.validate_python(body.model_dump()), if_match())
+    with work().write():
+        PantryBook(work()).save(PANTRY.adapter.validate_python(body.model_dump()), if_match())
+        write_formulas(work())
     return _pantry_answer()
 
 
 @kitchen.post("/pantry/undo", responses={200: PantryAnswer})
 def undo_pantry() -> Response:
     """Bring back the pantry as it was before it was saved last."""
-    PantryBook(work()).undo()
+    with work().write():
+        PantryBook(work()).undo()
+        write_formulas(work())
     return _pantry_answer()
 
 

@@ -4,9 +4,8 @@ from dataclasses import asdict
 
 import numpy as np
 from flask import Response
-from flask_openapi import APIBlueprint, Tag
 
-from gentle_crust.api.common import answer, work
+from gentle_crust.api.common import answer, room, work
 from gentle_crust.contract.oven import (
     CalibrateBody,
     ChipAnswer,
@@ -33,7 +32,7 @@ from gentle_crust.core.oven.ranking import CRITERIA, Way
 from gentle_crust.core.tables import rows
 from gentle_crust.kitchen.oven import OvenBook, Shown
 
-oven = APIBlueprint("oven", __name__, url_prefix="/api", abp_tags=[Tag(name="oven")])
+oven = room("oven")
 FIRST = caution("first").text
 _CURVE = ("setpoint", "chamber", "vessel", "crust", "core", "vapour", "loss", "colour", "base_colour")
 

@@ -4,9 +4,9 @@ from dataclasses import asdict
 from typing import Any
 
 from flask import Response
-from flask_openapi import APIBlueprint, Tag
 
-from gentle_crust.api.common import answer, if_match, now, work
+from gentle_crust.api.common import answer, if_match, now, room, work
+from gentle_crust.contract.pages import PageQuery
 from gentle_crust.contract.plans import (
     AskedBody,
     MendsAnswer,
@@ -32,7 +32,7 @@ from gentle_crust.kitchen.follow import FollowBook, Followed, Taken
 from gentle_crust.kitchen.plans import Answer, PlanBook, PlanLine
 from gentle_crust.kitchen.turn import UNITS, turn
 
-plans = APIBlueprint("plans", __name__, url_prefix="/api", abp_tags=[Tag(name="plans")])
+plans = room("plans")
 
 
 def _book() -> PlanBook:
@@ -136,9 +136,10 @@ def mend_plan(body: AskedBody) -> Response:
 
 
 @plans.get("/plans", responses={200: PlansAnswer})
-def list_plans() -> Response:
-    """Saved plans, the latest wanted first."""
-    return answer(PlansAnswer(plans=[_line(line) for line in _book().all()]))
+def list_plans(query: PageQuery) -> Response:
+    """Saved plans, the latest wanted first, by pages."""
+    page = _book().page(query.more)
+    return answer(PlansAnswer(plans=[_line(line) for line in page.lines], more=page.more))
 
 
 @plans.get("/plans/<key>", responses={200: SavedPlanAnswer})

@@ -1,9 +1,8 @@
 """The water: for any formula, the other way round, what mixing adds here, and dry yeast tested."""
 
 from flask import Response
-from flask_openapi import APIBlueprint, Tag
 
-from gentle_crust.api.common import answer, work
+from gentle_crust.api.common import answer, room, work
 from gentle_crust.contract.strict import KeyPath
 from gentle_crust.contract.water import (
     BatchBody,
@@ -34,7 +33,7 @@ from gentle_crust.core.water.taps import Taps, kettle_c
 from gentle_crust.kitchen.formulas import FormulaBook
 from gentle_crust.kitchen.mixes import MixBook
 
-water = APIBlueprint("water", __name__, url_prefix="/api", abp_tags=[Tag(name="water")])
+water = room("water")
 
 
 def _mix(body: BatchBody) -> tuple[Mix, Friction]:

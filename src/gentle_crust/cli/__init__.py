@@ -3,11 +3,22 @@
 import argparse
 from collections.abc import Callable
 from pathlib import Path
+from typing import TYPE_CHECKING
 
 from gentle_crust import __version__
-from gentle_crust.cli import keeping
-from gentle_crust.cli.questions import QUESTIONS, ask, list_cues
-from gentle_crust.config import DEVICES_PORT, HOST, PORT, Config, config
+
+if TYPE_CHECKING:
+    from gentle_crust.config import Config
+
+HOST, PORT, DEVICES_PORT = "127.0.0.1", 8417, 8418
+QUESTIONS = (
+    ("forecast", "how a dough rises along a path of temperatures"),
+    ("water", "how warm the water, and how much from tap, kettle and ice"),
+    ("weigh", "a written recipe's lines in grams, low to high"),
+    ("formula", "a formula in percent as a scaled weigh list"),
+    ("bake", "what oven, vessel, steam and loaf do together, minute by minute"),
+    ("judge", "whether a dough, a culture or a loaf is ready, and what to do"),
+)
 
 
 def _parser() -> argparse.ArgumentParser:
@@ -52,14 +63,7 @@ def _parser() -> argparse.ArgumentParser:
     command = commands.add_parser("devices", help="play a kitchen's instruments", description="Play instruments.")
     command.add_argument("--host", default=HOST, help="address to listen on (default 127.0.0.1)")
     command.add_argument("--port", type=int, default=DEVICES_PORT, help="port (default 8418)")
-    for name, words in (
-        ("forecast", "how a dough rises along a path of temperatures"),
-        ("water", "how warm the water, and how much from tap, kettle and ice"),
-        ("weigh", "a written recipe's lines in grams, low to high"),
-        ("formula", "a formula in percent as a scaled weigh list"),
-        ("bake", "what oven, vessel, steam and loaf do together, minute by minute"),
-        ("judge", "whether a dough, a culture or a loaf is ready, and what to do"),
-    ):
+    for name, words in QUESTIONS:
         command = commands.add_parser(name, help=words, description=words.capitalize() + ".")
         command.add_argument("--schema", action="store_true", help="print the JSON Schema of the question")
         if name == "judge":
@@ -70,10 +74,10 @@ def _parser() -> argparse.ArgumentParser:
 def main(arguments: list[str] | None = None) -> int:
     """Entry of the console command; returns the exit status."""
     options = _parser().parse_args(arguments)
-    if options.command == "judge" and options.cues:
-        return list_cues()
-    if options.command in QUESTIONS:
-        return ask(options.command, options.schema)
+    if options.command in dict(QUESTIONS):
+        return _question(options)
+    from gentle_crust.config import config  # what is large is loaded when it is wanted: help comes at once
+
     settings = config()
     try:
         return COMMANDS[options.command](options, settings)
@@ -81,25 +85,39 @@ def main(arguments: list[str] | None = None) -> int:
         return 0
 
 
-def _backup(options: argparse.Namespace, settings: Config) -> int:
+def _question(options: argparse.Namespace) -> int:
+    from gentle_crust.cli.questions import ask, list_cues
+
+    if options.command == "judge" and options.cues:
+        return list_cues()
+    return ask(options.command, options.schema)
+
+
+def _backup(options: argparse.Namespace, settings: "Config") -> int:
+    from gentle_crust.cli import keeping
+
     return keeping.backup(settings.folder(options.data), options.file, options.force)
 
 
-def _restore(options: argparse.Namespace, settings: Config) -> int:
+def _restore(options: argparse.Namespace, settings: "Config") -> int:
+    from gentle_crust.cli import keeping
+
     return keeping.restore(settings.folder(options.data), options.file)
 
 
-def _check(options: argparse.Namespace, settings: Config) -> int:
+def _check(options: argparse.Namespace, settings: "Config") -> int:
+    from gentle_crust.cli import keeping
+
     return keeping.check(settings.folder(options.data))
 
 
-def _devices(options: argparse.Namespace, settings: Config) -> int:
+def _devices(options: argparse.Namespace, settings: "Config") -> int:
     from gentle_crust.cli.serving import play_devices
 
     return play_devices(options.host, options.port, settings)
 
 
-def _serve(options: argparse.Namespace, settings: Config) -> int:
+def _serve(options: argparse.Namespace, settings: "Config") -> int:
     from gentle_crust import log
     from gentle_crust.cli.serving import Serving, serve
 
@@ -123,6 +141,6 @@ def _serve(options: argparse.Namespace, settings: Config) -> int:
     )
 
 
-COMMANDS: dict[str, Callable[[argparse.Namespace, Config], int]] = {
+COMMANDS: dict[str, Callable[[argparse.Namespace, "Config"], int]] = {
     "backup": _backup, "restore": _restore, "check": _check, "devices": _devices, "serve": _serve, "demo": _serve,
 }  # fmt: skip

@@ -7,7 +7,7 @@ import sys
 from contextlib import ExitStack
 from dataclasses import dataclass, field
 from pathlib import Path
-from threading import Thread
+from threading import Event, Thread
 from typing import Any
 
 from gentle_crust.config import SHORTEST_PASSCODE, Config
@@ -74,6 +74,7 @@ def _serve(asked: Serving, config: Config, stack: ExitStack) -> int:
     _fill(asked, sessions, now)
     _listen(asked.instruments, sessions, now)
     app = create_app(sessions, now, asked.host, passcode)
+    _warm_when_visited(app)
     copies = DailyCopies(folder, now, config.copies_bytes)
     copies.start()
     stack.callback(copies.stop)
@@ -81,6 +82,27 @@ def _serve(asked: Serving, config: Config, stack: ExitStack) -> int:
     if asked.over_lan:
         return _serve_lan(app, asked, passcode or "")
     return _serve_here(app, asked)
+
+
+def _warm_when_visited(app: Any) -> None:
+    """Once somebody is there, load what reckons: no question waits for it, and nobody who asks none pays for it."""
+    begun = Event()
+
+    def visited(response: Any) -> Any:
+        if not begun.is_set():
+            begun.set()
+            Thread(target=_warm, daemon=True).start()
+        return response
+
+    app.after_request(visited)
+
+
+def _warm() -> None:
+    from gentle_crust.core.oven.warm import warm
+    from gentle_crust.interchange.recipe_text import warm_up
+
+    warm()
+    warm_up()
 
 
 def _stop(_signal: int, _frame: object) -> None:
@@ -125,16 +147,12 @@ def _port_taken(port: int, error: OSError) -> CannotOpen:
 def _serve_here(app: Any, asked: Serving) -> int:
     from waitress import create_server
 
-    from gentle_crust.core.oven.warm import warm
-    from gentle_crust.interchange.recipe_text import warm_up
-
     try:
         server = create_server(app, host=asked.host, port=asked.port, threads=8, max_request_body_size=1 << 33)
     except OSError as error:
         raise _port_taken(asked.port, error) from error
     shown = f"[{asked.host}]" if ":" in asked.host else asked.host
     print(f"Gentle Crust is at http://{shown}:{server.effective_port}/", flush=True)
-    Thread(target=lambda: (warm_up(), warm()), daemon=True).start()
     print(f"Data: {asked.folder}. Stop with Ctrl-C.", flush=True)
     server.run()
     return 0

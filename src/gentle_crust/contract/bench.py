@@ -4,10 +4,10 @@ from dataclasses import dataclass
 from datetime import datetime
 from typing import Annotated, Any, Literal
 
-from pydantic import AwareDatetime, BaseModel, Field, StringConstraints
+from pydantic import AwareDatetime, Field, StringConstraints
 
 from gentle_crust.contract.bakes import BakeLine, BakeRecord
-from gentle_crust.contract.strict import KeyPath, Number, Short, Strict
+from gentle_crust.contract.strict import KeyPath, Number, Short, Shown, Strict
 from gentle_crust.core.fermentation.probe import ProbeSays
 from gentle_crust.core.readiness.cues import Cue, Stage
 from gentle_crust.core.readiness.judge import Verdict
@@ -68,19 +68,19 @@ class Score:
     judged: int
 
 
-class CursorQuery(BaseModel):
+class CursorQuery(Shown):
     """What the browser has already."""
 
     cursor: Short = ""
 
 
-class SmallQuery(BaseModel):
+class SmallQuery(Shown):
     """Whether a small picture will do."""
 
     small: bool = False
 
 
-class StageQuery(BaseModel):
+class StageQuery(Shown):
     """A stage other than the one that the dough is at."""
 
     stage: Stage | None = None
@@ -144,7 +144,7 @@ class SamplesBody(Strict):
     samples: Annotated[list[SampleBody], Field(max_length=5000)]
 
 
-class LogQuery(BaseModel):
+class LogQuery(Shown):
     """Whose log a CSV file is, what it measures, and the unit where the file does not say."""
 
     device: Short = "logger"
@@ -152,7 +152,7 @@ class LogQuery(BaseModel):
     fahrenheit: bool | None = None
 
 
-class ToldAnswer(BaseModel):
+class ToldAnswer(Shown):
     """One event."""
 
     id: str
@@ -161,7 +161,7 @@ class ToldAnswer(BaseModel):
     body: dict[str, Any]
 
 
-class DoughAnswer(BaseModel):
+class DoughAnswer(Shown):
     """A dough at the bench."""
 
     id: str
@@ -191,7 +191,7 @@ class DoughAnswer(BaseModel):
     judged_bulk_rise: float
 
 
-class BenchAnswer(BaseModel):
+class BenchAnswer(Shown):
     """Everything at the bench; ``unchanged`` with nothing else if the browser has it already."""
 
     cursor: str
@@ -205,7 +205,7 @@ class BenchAnswer(BaseModel):
     heard: dict[str, datetime] = {}
 
 
-class RefusedPress(BaseModel):
+class RefusedPress(Shown):
     """A press that could not be kept, and why."""
 
     id: str
@@ -216,7 +216,7 @@ class RefusedPress(BaseModel):
     """The program failed over it: whoever pressed it keeps it, to be sent again some day."""
 
 
-class PressedAnswer(BaseModel):
+class PressedAnswer(Shown):
     """What became of presses, and the bench after them."""
 
     taken: list[str]
@@ -224,27 +224,27 @@ class PressedAnswer(BaseModel):
     bench: BenchAnswer
 
 
-class RemediesAnswer(BaseModel):
+class RemediesAnswer(Shown):
     """Ways out, and rescues."""
 
     remedies: list[Remedy]
     rescues: list[Remedy]
 
 
-class CuesAnswer(BaseModel):
+class CuesAnswer(Shown):
     """How it stands, and what can be looked at."""
 
     standing: Standing
     cues: list[Cue]
 
 
-class VerdictAnswer(BaseModel):
+class VerdictAnswer(Shown):
     """A verdict."""
 
     verdict: Verdict
 
 
-class RecordAnswer(BaseModel):
+class RecordAnswer(Shown):
     """A bake's whole record: what counts, and what was taken back."""
 
     id: str
@@ -256,25 +256,27 @@ class RecordAnswer(BaseModel):
     """What is kept but cannot be read."""
 
 
-class BakesAnswer(BaseModel):
-    """All bakes, the latest first."""
+class BakesAnswer(Shown):
+    """Bakes, the latest first."""
 
     bakes: list[BakeLine]
+    more: str = ""
+    """Where the next page begins; empty on the last."""
 
 
-class BakeAnswer(BaseModel):
+class BakeAnswer(Shown):
     """One bake's record."""
 
     bake: BakeRecord
 
 
-class ScoreAnswer(BaseModel):
+class ScoreAnswer(Shown):
     """How often judged proofs came out as judged."""
 
     score: Score
 
 
-class FiguresAnswer(BaseModel):
+class FiguresAnswer(Shown):
     """What was taken of an instrument's figures."""
 
     taken: int

@@ -4,9 +4,9 @@ from dataclasses import dataclass
 from datetime import datetime
 from typing import Annotated, ClassVar, Literal
 
-from pydantic import BaseModel, Field, StringConstraints
+from pydantic import Field, StringConstraints
 
-from gentle_crust.contract.strict import KeyPath, Number, Short, Strict
+from gentle_crust.contract.strict import KeyPath, Number, Short, Shown, Strict
 from gentle_crust.core import limits
 from gentle_crust.core.cautions import Caution
 from gentle_crust.core.culture.beginning import Guide
@@ -295,7 +295,7 @@ class FilePath(KeyPath):
     form: Literal["json", "csv"]
 
 
-class CulturesAnswer(BaseModel):
+class CulturesAnswer(Shown):
     """All cultures, what plans want of them, and those that can be brought back."""
 
     cultures: list[CultureLine]
@@ -360,7 +360,7 @@ class LookBody(DoseBody):
     smell: Literal["floury", "sweet", "sharp"] | None = None
 
 
-class DoseUsual(BaseModel):
+class DoseUsual(Shown):
     """What a kind of preferment is usually mixed with and given."""
 
     kind: DoseKind
@@ -368,13 +368,13 @@ class DoseUsual(BaseModel):
     hours: float
 
 
-class DoseUsuals(BaseModel):
+class DoseUsuals(Shown):
     """All kinds."""
 
     kinds: list[DoseUsual]
 
 
-class DoseAnswer(BaseModel):
+class DoseAnswer(Shown):
     """The preferment: its hours count from ``origin``."""
 
     origin: datetime
@@ -382,7 +382,7 @@ class DoseAnswer(BaseModel):
     nights: list[Night]
 
 
-class RipenessAnswer(BaseModel):
+class RipenessAnswer(Shown):
     """The verdict."""
 
     ripeness: Ripeness
@@ -402,7 +402,7 @@ class SourBody(Strict):
     culture_id: Short | None = None
 
 
-class SourAnswer(BaseModel):
+class SourAnswer(Shown):
     """The stages by the clock: hours count from ``origin``."""
 
     origin: datetime
@@ -410,31 +410,31 @@ class SourAnswer(BaseModel):
     nights: list[Night]
 
 
-class CultureAnswer(BaseModel):
+class CultureAnswer(Shown):
     """One culture with all that is known of it."""
 
     culture: CultureView
 
 
-class FeedWaysAnswer(BaseModel):
+class FeedWaysAnswer(Shown):
     """Ways to a wish for levain."""
 
     found: FeedAnswerShown
 
 
-class PlainFeedAnswer(BaseModel):
+class PlainFeedAnswer(Shown):
     """A plain feed's course."""
 
     plain: PlainFeed
 
 
-class AwayAnswer(BaseModel):
+class AwayAnswer(Shown):
     """Care before and after an absence."""
 
     away: AwayShown
 
 
-class NextAnswer(BaseModel):
+class NextAnswer(Shown):
     """The next thing to do, if there is one."""
 
     next: Due | None

@@ -2,12 +2,12 @@
 
 from typing import Annotated, ClassVar, Literal
 
-from pydantic import BaseModel, Field, StringConstraints
+from pydantic import Field, StringConstraints
 
 from gentle_crust.contract.formula import FormulaBody
 from gentle_crust.contract.recipe import ReadLine, ReadWarning
 from gentle_crust.contract.shown import Version
-from gentle_crust.contract.strict import KeyPath, Number, Short, Strict
+from gentle_crust.contract.strict import KeyPath, Number, Short, Shown, Strict
 from gentle_crust.core import limits
 from gentle_crust.core.fermentation.bulk_time import BulkTime
 from gentle_crust.core.formula.checks import Check
@@ -17,14 +17,14 @@ from gentle_crust.core.formula.feel import Feel
 from gentle_crust.core.formula.flour import MyFlour
 from gentle_crust.core.formula.label import Cost, Label
 from gentle_crust.core.formula.measures import Grams
-from gentle_crust.core.formula.model import Formula, Preferment, Soaker, YeastKind
+from gentle_crust.core.formula.model import Formula, Preferment, Shape, Soaker, YeastKind
 from gentle_crust.core.formula.scaling import Total, Weighed
 from gentle_crust.core.formula.together import Amount, SharedLevain
 from gentle_crust.core.limits import Limit
 from gentle_crust.core.scheduling.result import ByFeel
 
 
-class FormulaAnswer(BaseModel):
+class FormulaAnswer(Shown):
     """A formula, weighed for its own pieces."""
 
     id: str
@@ -46,6 +46,24 @@ class FormulaAnswer(BaseModel):
     scale_g: float
     version: int = 0
     """Its newest version's number: sent back as If-Match. 0 of one that is not kept."""
+
+
+class FormulaLine(Shown):
+    """What a list shows of a formula, and what choosing it brings along."""
+
+    id: str
+    name: str
+    shape: Shape
+    leaven: Literal["levain", "yeast"]
+    pieces: int
+    scaling_weight_g: float
+    hydration_percent: float
+    dough_c: float
+    feel: str
+    mixing: str
+    preferments: int
+    version: int
+    """Its newest version's number."""
 
 
 class LockBody(Strict):
@@ -96,7 +114,7 @@ class TogetherBody(Strict):
     ratio: Number = 3
 
 
-class TogetherAnswer(BaseModel):
+class TogetherAnswer(Shown):
     """One sum of ingredients, the heaviest first, and the levains."""
 
     ingredients: list[Amount]
@@ -111,7 +129,7 @@ class VersionNameBody(Strict):
     name: Annotated[str, StringConstraints(max_length=200)]
 
 
-class ComparedAnswer(BaseModel):
+class ComparedAnswer(Shown):
     """Two versions side by side."""
 
     lines: list[Difference]
@@ -134,7 +152,7 @@ class RecipeBody(Strict):
     habits: HabitsBody = HabitsBody()
 
 
-class RecipeAnswer(BaseModel):
+class RecipeAnswer(Shown):
     """A recipe as it was read, and the formula that comes of it; without one, why not."""
 
     items: list[ReadLine]
@@ -151,7 +169,7 @@ class SwapBody(Strict):
     leaven: Literal["levain", "yeast"]
 
 
-class SwapAnswer(BaseModel):
+class SwapAnswer(Shown):
     """The formula with the other leaven, weighed, and bulk before and after."""
 
     formula: FormulaAnswer
@@ -159,7 +177,7 @@ class SwapAnswer(BaseModel):
     after: BulkTime
 
 
-class VersionsAnswer(BaseModel):
+class VersionsAnswer(Shown):
     """All saved states of a formula, the newest first."""
 
     versions: list[Version]
@@ -184,10 +202,22 @@ class VersionPath(KeyPath):
     number: int
 
 
-class FormulasAnswer(BaseModel):
-    """All formulas, the names of all flours, and what a new formula or preferment begins from."""
+class NameQuery(Shown):
+    """A part of a name; empty for all."""
 
-    formulas: list[FormulaAnswer]
+    name: Short = ""
+
+
+class FormulasAnswer(Shown):
+    """Formulas, and whether there are more of that name."""
+
+    formulas: list[FormulaLine]
+    more: bool = False
+
+
+class IngredientsAnswer(Shown):
+    """The names of all flours, and what a new formula or preferment begins from."""
+
     flours: dict[str, str]
     new: Formula
     preferments: dict[str, Preferment]

@@ -3,9 +3,7 @@
 from dataclasses import dataclass
 from datetime import datetime
 
-from pydantic import BaseModel
-
-from gentle_crust.contract.strict import Short, Strict
+from gentle_crust.contract.strict import Short, Shown, Strict
 
 
 @dataclass(frozen=True)
@@ -38,27 +36,27 @@ class UnreadableRow:
     sentence: str
 
 
-class KeptAnswer(BaseModel):
+class KeptAnswer(Shown):
     """What there is to go back to."""
 
     copies: KeptCopies
 
 
-class FindingsAnswer(BaseModel):
+class FindingsAnswer(Shown):
     """What is damaged or missing (then ``ok`` is false), and what ought to be seen to."""
 
     ok: bool
     findings: list[Finding]
 
 
-class RestoredAnswer(BaseModel):
+class RestoredAnswer(Shown):
     """Which backup's data are in use now, and where those before are kept."""
 
     made_at: datetime
     aside: str
 
 
-class UnreadableAnswer(BaseModel):
+class UnreadableAnswer(Shown):
     """Rows that cannot be read."""
 
     rows: list[UnreadableRow]
@@ -71,14 +69,14 @@ class RowBody(Strict):
     key: str
 
 
-class RowQuery(BaseModel):
+class RowQuery(Shown):
     """A row by its place and key."""
 
     place: str
     key: str
 
 
-class CopyPath(BaseModel):
+class CopyPath(Shown):
     """The day of a copy."""
 
     day: str

@@ -3,11 +3,11 @@
 from datetime import datetime
 from typing import Annotated, ClassVar, Literal
 
-from pydantic import BaseModel, Field
+from pydantic import Field
 
 from gentle_crust.contract.formula import MyFlourBody
 from gentle_crust.contract.kitchen import Pantry, Settings
-from gentle_crust.contract.strict import Number, Short, Strict
+from gentle_crust.contract.strict import Number, Short, Shown, Strict
 from gentle_crust.core import limits
 from gentle_crust.core.limits import Limit
 from gentle_crust.core.oven.equipment import Oven, Vessel
@@ -118,14 +118,14 @@ class KitchenBody(Strict):
         return Settings(**values, oven=oven, other_ovens=others, vessels=vessels, **means)
 
 
-class PhoneAnswer(BaseModel):
+class PhoneAnswer(Shown):
     """The address on the kitchen's network and its QR code as a picture; empty if it is not served there."""
 
     address: str
     qr: str
 
 
-class KitchenAnswer(BaseModel):
+class KitchenAnswer(Shown):
     """The kitchen and what time it is there."""
 
     settings: Settings
@@ -156,7 +156,7 @@ class PantryBody(Strict):
     prices: Annotated[list[PriceBody], Field(max_length=200)] = []
 
 
-class UsualFlour(BaseModel):
+class UsualFlour(Shown):
     """A kind of flour with its usual figures."""
 
     kind: str
@@ -165,7 +165,7 @@ class UsualFlour(BaseModel):
     protein_percent: float
 
 
-class PantryAnswer(BaseModel):
+class PantryAnswer(Shown):
     """The pantry, the table's flours with their usual figures, and what is bought for the formulas."""
 
     pantry: Pantry

@@ -3,9 +3,9 @@
 from dataclasses import dataclass
 from typing import Annotated, ClassVar, Literal
 
-from pydantic import BaseModel, Field
+from pydantic import Field
 
-from gentle_crust.contract.strict import Number, Short, Strict
+from gentle_crust.contract.strict import Number, Short, Shown, Strict
 from gentle_crust.core import limits
 from gentle_crust.core.limits import Limit
 from gentle_crust.core.oven.doneness import Lag, Sign
@@ -91,7 +91,7 @@ class OvenBakeBody(Strict):
         )
 
 
-class OvenKindAnswer(BaseModel):
+class OvenKindAnswer(Shown):
     """A kind of oven, vessel or steam by its name, and what it commonly is."""
 
     kind: str
@@ -99,7 +99,7 @@ class OvenKindAnswer(BaseModel):
     usual: dict[str, float]
 
 
-class OvenAnswer(BaseModel):
+class OvenAnswer(Shown):
     """What can be had: kinds of ovens, vessels and steam with their usual sizes; the criteria of a ranking."""
 
     ovens: list[OvenKindAnswer]
@@ -108,7 +108,7 @@ class OvenAnswer(BaseModel):
     criteria: list[str]
 
 
-class OvenWayAnswer(BaseModel):
+class OvenWayAnswer(Shown):
     """One way: how it scores and why, or why it is unfit."""
 
     key: str
@@ -127,13 +127,13 @@ class OvenWayAnswer(BaseModel):
     colour: float
 
 
-class OvenWaysAnswer(BaseModel):
+class OvenWaysAnswer(Shown):
     """All ways, the best first."""
 
     ways: list[OvenWayAnswer]
 
 
-class OvenMinute(BaseModel):
+class OvenMinute(Shown):
     """One minute of a bake; C, shares, and indices of 0-100."""
 
     min: float
@@ -148,7 +148,7 @@ class OvenMinute(BaseModel):
     base_colour: float
 
 
-class OvenEndAnswer(BaseModel):
+class OvenEndAnswer(Shown):
     """The loaf as it comes out."""
 
     core_c: float
@@ -160,14 +160,14 @@ class OvenEndAnswer(BaseModel):
     shade: str
 
 
-class ChipAnswer(BaseModel):
+class ChipAnswer(Shown):
     """A colour to hold a crust against: its word and its index, 0-100."""
 
     shade: str
     colour: float
 
 
-class OvenBakeAnswer(BaseModel):
+class OvenBakeAnswer(Shown):
     """A bake drawn up or altered, and how it goes."""
 
     vessel_id: str
@@ -198,7 +198,7 @@ class OvenBakeAnswer(BaseModel):
     first: str
 
 
-class SchoolsAnswer(BaseModel):
+class SchoolsAnswer(Shown):
     """The schools on this bake."""
 
     schools: list[School]
@@ -228,7 +228,7 @@ class CalibrateBody(Strict):
     browned: Literal["", "left", "right", "back", "front"] = ""
 
 
-class LearntAnswer(BaseModel):
+class LearntAnswer(Shown):
     """What was learnt; null: not measured."""
 
     heater_w: float | None
@@ -248,7 +248,7 @@ class OvenLoafSignsBody(Strict):
     out_g: Number | None = None
 
 
-class SignsAnswer(BaseModel):
+class SignsAnswer(Shown):
     """What to do with it; nothing: it is done."""
 
     loss: float | None

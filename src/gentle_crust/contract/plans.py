@@ -3,11 +3,11 @@
 from datetime import datetime
 from typing import Annotated, ClassVar, Literal
 
-from pydantic import BaseModel, Field, StringConstraints
+from pydantic import Field, StringConstraints
 
 from gentle_crust.contract.asked import Asked
 from gentle_crust.contract.shown import Measure, NextStep, Question, TakenReading
-from gentle_crust.contract.strict import KeyPath, Number, Short, Strict
+from gentle_crust.contract.strict import KeyPath, Number, Short, Shown, Strict
 from gentle_crust.core import limits
 from gentle_crust.core.culture.shared import SharedBuild
 from gentle_crust.core.fermentation.inverse import Turned
@@ -81,7 +81,7 @@ class AskedBody(Strict):
         return Asked(**self.model_dump())
 
 
-class PlanAnswer(BaseModel):
+class PlanAnswer(Shown):
     """A plan with the question it answers."""
 
     asked: Asked
@@ -110,7 +110,7 @@ class SavedPlanAnswer(PlanAnswer):
     """The levain build that it shares with other saved plans."""
 
 
-class PlanLineAnswer(BaseModel):
+class PlanLineAnswer(Shown):
     """One line of the saved plans."""
 
     id: str
@@ -123,10 +123,12 @@ class PlanLineAnswer(BaseModel):
     state: Literal["planned", "on_bench", "baked"] = "planned"
 
 
-class PlansAnswer(BaseModel):
+class PlansAnswer(Shown):
     """Saved plans."""
 
     plans: list[PlanLineAnswer]
+    more: str = ""
+    """Where the next page begins; empty on the last."""
 
 
 class ReadingBody(Strict):
@@ -145,7 +147,7 @@ class ReadingPath(KeyPath):
     reading: Annotated[str, StringConstraints(pattern=r"^[A-Za-z0-9-]{1,50}$")]
 
 
-class WayAnswer(BaseModel):
+class WayAnswer(Shown):
     """One way to get there; without a plan, why not."""
 
     code: WayCode
@@ -162,19 +164,19 @@ class WayAnswer(BaseModel):
     problems: list[Problem]
 
 
-class WaysAnswer(BaseModel):
+class WaysAnswer(Shown):
     """The ways to get there."""
 
     ways: list[WayAnswer]
 
 
-class WhatIfsAnswer(BaseModel):
+class WhatIfsAnswer(Shown):
     """Shades over a plan."""
 
     shades: list[WhatIf]
 
 
-class WhyAnswer(BaseModel):
+class WhyAnswer(Shown):
     """What drives a plan's bulk."""
 
     why: Why
@@ -194,14 +196,14 @@ class TurnBody(Strict):
     room_h: Number = 2
 
 
-class TurnAnswer(BaseModel):
+class TurnAnswer(Shown):
     """The answer in words, its unit, and what it leans on."""
 
     turned: Turned
     unit: Literal["h", "percent", "c"]
 
 
-class MendsAnswer(BaseModel):
+class MendsAnswer(Shown):
     """Single changes that would make the wish come true."""
 
     mends: list[Mend]

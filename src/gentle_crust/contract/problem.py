@@ -2,13 +2,14 @@
 
 from typing import Any
 
-from pydantic import BaseModel, ValidationError
+from pydantic import ValidationError
 
 from gentle_crust.contract.conflict import FieldChange
+from gentle_crust.contract.strict import Shown
 from gentle_crust.core.errors import CraftError
 
 
-class ProblemField(BaseModel):
+class ProblemField(Shown):
     """One field that was refused."""
 
     field: str
@@ -16,7 +17,7 @@ class ProblemField(BaseModel):
     remedy: str
 
 
-class ProblemDocument(BaseModel):
+class ProblemDocument(Shown):
     """A refusal."""
 
     type: str = "about:blank"

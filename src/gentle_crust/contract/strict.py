@@ -13,10 +13,16 @@ Number = Annotated[float, AllowInfNan(False)]
 Short = Annotated[str, StringConstraints(max_length=80)]
 
 
-class Strict(BaseModel):
+class Shown(BaseModel):
+    """The base of everything that is answered: built when the first of its kind is, not at the start."""
+
+    model_config = ConfigDict(defer_build=True)
+
+
+class Strict(Shown):
     """A request: unknown fields are refused, half letters and control characters do not get in."""
 
-    model_config = ConfigDict(extra="forbid")
+    model_config = ConfigDict(extra="forbid", defer_build=True)
 
     limits: ClassVar[dict[str, Limit]] = {}
     """Between what its figures lie, by field: told in the schema, checked by the core, which says it in words."""
@@ -38,7 +44,7 @@ class Strict(BaseModel):
         return clean(value) if isinstance(value, dict) else value
 
 
-class KeyPath(BaseModel):
+class KeyPath(Shown):
     """A key in the path."""
 
     key: Annotated[str, StringConstraints(pattern=r"^[A-Za-z0-9-]{1,60}$")]

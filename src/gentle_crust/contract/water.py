@@ -4,9 +4,9 @@ from dataclasses import dataclass
 from datetime import datetime
 from typing import Annotated, ClassVar, Literal
 
-from pydantic import BaseModel, Field
+from pydantic import Field
 
-from gentle_crust.contract.strict import Number, Short, Strict
+from gentle_crust.contract.strict import Number, Short, Shown, Strict
 from gentle_crust.core import limits
 from gentle_crust.core.formula.yeast_test import Foam, YeastVerdict
 from gentle_crust.core.limits import Limit
@@ -67,7 +67,7 @@ class WaterBody(BatchBody):
     altitude_m: Number = 0
 
 
-class WaterPanelAnswer(BaseModel):
+class WaterPanelAnswer(Shown):
     """The water, and what it rests on."""
 
     water: WaterAnswer
@@ -94,7 +94,7 @@ class PouredBody(BatchBody):
     waters: Annotated[list[PourBody], Field(min_length=1, max_length=12)]
 
 
-class PouredAnswer(BaseModel):
+class PouredAnswer(Shown):
     """The dough that these waters give."""
 
     poured: Poured
@@ -107,13 +107,13 @@ class MeasuredBody(PouredBody):
     dough_c: Number
 
 
-class FrictionsAnswer(BaseModel):
+class FrictionsAnswer(Shown):
     """What each way of mixing adds to a dough here."""
 
     frictions: list[Friction]
 
 
-class YeastTestAnswer(BaseModel):
+class YeastTestAnswer(Shown):
     """What to stir together, and the last test."""
 
     water_g: float

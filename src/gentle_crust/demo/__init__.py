@@ -51,7 +51,7 @@ def start_formulas(sessions: sessionmaker[Session], now: Now, with_past: bool = 
 
     ``with_past``: some were changed since they were first written down.
     """
-    if not KitchenSettings(Work(sessions, now)).is_new() or FormulaBook(Work(sessions, now)).all():
+    if not KitchenSettings(Work(sessions, now)).is_new() or FormulaBook(Work(sessions, now)).lines()[0]:
         return
     data, begun = _data(), now()
     for place, (key, body) in enumerate(data["formula"].items()):
@@ -80,7 +80,7 @@ def plan_ahead(sessions: sessionmaker[Session], now: Now) -> None:
     book = PlanBook(Work(sessions, now))
     with sessions.begin() as session:
         row = Plans(session).get(TOMORROW_PLAN)
-        begun = row is not None and TOMORROW_PLAN in Events(session).subjects(STARTED)
+        begun = row is not None and Events(session).any(STARTED, TOMORROW_PLAN)
         mine = row is not None and (begun or row.updated_at != row.created_at or row.deleted_at is not None)
         if row is not None and not mine and datetime.fromisoformat(str(row.shown["begins"])) < now():
             session.delete(row)

@@ -13,12 +13,13 @@ from gentle_crust.core.scheduling.clock import zone_of
 from gentle_crust.core.scheduling.happened import keys
 from gentle_crust.core.scheduling.result import Plan, PlanTimes
 from gentle_crust.kitchen.bench import BenchBook
+from gentle_crust.kitchen.beside import write_bake
 from gentle_crust.kitchen.local_time import LOCAL
 from gentle_crust.kitchen.now import Now
 from gentle_crust.kitchen.plans import Answer, PlanBook, SavedPlan
 from gentle_crust.kitchen.story import ALL
 from gentle_crust.kitchen.work import Work
-from gentle_crust.store.models import EventRow, PlanRow
+from gentle_crust.store.models import BakeRow, EventRow, PlanRow
 from gentle_crust.store.repositories import Events
 
 PREFIX = "demo-"
@@ -61,7 +62,7 @@ def begin_doughs(sessions: sessionmaker[Session], now: Now) -> None:
     if _left_alone(sessions, now):
         _forget(sessions)
     with sessions() as session:
-        begun = any(key.startswith(PREFIX) for key in Events(session).subjects(bodies.STARTED))
+        begun = Events(session).any(bodies.STARTED, PREFIX)
     if not begun:
         stamp = f"{now():%Y%m%d%H%M}"
         for dough in DOUGHS:
@@ -114,6 +115,7 @@ def _tell(sessions: sessionmaker[Session], key: str, told: list[tuple[str, datet
     with sessions.begin() as session:
         for number, (kind, when, body) in enumerate(sorted(told, key=lambda each: each[1])):
             Events(session).add(EventRow(id=f"{key}-{number}", kind=kind, subject=key, at=when, body=body))
+        write_bake(session, key)
 
 
 def _answer(sessions: sessionmaker[Session], dough: _Dough, at: datetime) -> Answer:
@@ -175,5 +177,5 @@ def _left_alone(sessions: sessionmaker[Session], now: Now) -> bool:
 def _forget(sessions: sessionmaker[Session]) -> None:
     """Take the demo's own untouched doughs out again, made up as they are."""
     with sessions.begin() as session:
-        for table, column in ((EventRow, EventRow.subject), (PlanRow, PlanRow.id)):
+        for table, column in ((EventRow, EventRow.subject), (BakeRow, BakeRow.id), (PlanRow, PlanRow.id)):
             session.query(table).filter(column.startswith(PREFIX)).delete(synchronize_session=False)

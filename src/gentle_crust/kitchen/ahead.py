@@ -56,7 +56,7 @@ class Ahead:
     def _coming(self) -> Iterable[tuple[PlanRow, Plan]]:
         """Saved plans that are not over."""
         with self.work.read() as session:
-            rows = [row for row in Plans(session).all() if row.ready >= self.now()]
+            rows = Plans(session).coming(self.now())
         found = []
         for row in rows:
             with suppress(Unreadable):  # the list of what cannot be read names it
@@ -74,12 +74,9 @@ class Ahead:
 
     def next(self) -> Due | None:
         """The next thing to do: a plan's step that is near, else a feed that was missed, else the earliest of all."""
-        begun = self.bench.begun()
-        steps = [
-            Due(line.next_step.title, line.next_step.at, "plan", line.id)
-            for line in self.plans.all()
-            if line.next_step is not None and line.id not in begun
-        ]
+        with self.work.read() as session:
+            planned = Plans(session).next_of_all(self.now())
+        steps = [] if planned is None else [Due(planned[1], planned[2], "plan", planned[0])]
         steps += [
             Due(dough.live.next.title, dough.live.next.at, "bench", dough.id)
             for dough in self.bench.view().doughs

@@ -6,7 +6,6 @@ from gentle_crust.contract import events as bodies
 from gentle_crust.contract.bakes import (
     BakeLine,
     BakeRecord,
-    BakeState,
     RecordOutcome,
     RecordPhoto,
     RecordReading,
@@ -15,6 +14,7 @@ from gentle_crust.contract.bakes import (
     RecordWords,
     UnreadableEvent,
 )
+from gentle_crust.contract.pages import PAGE, Page, place_of, written
 from gentle_crust.core.errors import NotFound
 from gentle_crust.core.scheduling.happened import EXTRA_FOLD, keys
 from gentle_crust.core.scheduling.result import Plan
@@ -22,7 +22,8 @@ from gentle_crust.kitchen import story as tale
 from gentle_crust.kitchen.plans import PlanBook
 from gentle_crust.kitchen.story import Story, Told, story_of
 from gentle_crust.kitchen.work import Work
-from gentle_crust.store.repositories import Events, Plans
+from gentle_crust.store.models import BakeRow
+from gentle_crust.store.repositories import Bakes, Events
 
 AS_PLANNED_MIN = 10
 """A step so near to its hour was done as planned (practice)."""
@@ -35,24 +36,24 @@ class BakesBook:
         self.work, self.now = work, work.now
         self.plans = PlanBook(work)
 
-    def all(self) -> tuple[BakeLine, ...]:
-        """Every bake that was begun, the latest first."""
+    def page(self, name: str = "", more: str = "") -> Page[BakeLine]:
+        """Bakes that were begun, those whose name holds ``name``, the latest first."""
         with self.work.read() as session:
-            about = Plans(session).names(Events(session).subjects(bodies.STARTED))
-            told = Events(session).about(tuple(about), tale.ALL)
-        stories = {key: story_of(told.get(key, [])) for key in about}
-        lines = [self._line(key, *about[key], story) for key, story in stories.items() if story.started is not None]
-        return tuple(sorted(lines, key=lambda line: line.out or line.started, reverse=True))
+            rows = Bakes(session).page(name.strip(), place_of(more), PAGE + 1)
+            lines = tuple(self._line(row) for row in rows[:PAGE])
+            last = (rows[PAGE - 1].latest, rows[PAGE - 1].id) if len(rows) > PAGE else None
+        return Page(lines, written(last) if last else "")
 
     def one(self, key: str) -> BakeRecord:
         """One bake's record. Raises CraftError if that was never begun."""
         saved = self.plans.open(key)
         with self.work.read() as session:
             story = story_of(Events(session).plain(*tale.ALL, subject=key))
-        if story.started is None:
+            row = Bakes(session).get(key)
+        if story.started is None or row is None:
             raise NotFound("id", "That plan was never begun.", "Choose one from the list of bakes.")
         asked, plan = saved.answer.asked, saved.answer.plan
-        line = self._line(key, saved.answer.formula.name, int(asked.pieces or 1), story)
+        line = self._line(row)
         return BakeRecord(
             line=line,
             each_g=float(asked.scaling_weight_g or 0),
@@ -75,28 +76,19 @@ class BakesBook:
             unreadable=tuple(UnreadableEvent(each.id, each.kind, each.at) for each in story.unreadable),
         )
 
-    def _line(self, key: str, name: str, pieces: int, story: Story) -> BakeLine:
-        state = self._state(story)
-        outs = [deed.at for deed in story.happened.deeds if deed.key.startswith("out-") and not deed.skipped]
-        closing = story.of(bodies.FINISHED, bodies.STOPPED)
-        out = max(outs, default=None) or (closing[-1].at if closing else None)
-        outcome = story.last(bodies.OUTCOME)
+    def _line(self, row: BakeRow) -> BakeLine:
+        there = row.leaves >= self.now()
         return BakeLine(
-            id=key,
-            name=name,
-            pieces=pieces,
-            started=story.started or self.now(),
-            out=None if state == "on_bench" and not outs else out,
-            state=state,
-            how="" if outcome is None else str(outcome.body["how"]),
-            notes=len(story.of(bodies.NOTE)),
-            photos=len(story.of(bodies.PHOTO)),
+            id=row.id,
+            name=row.name,
+            pieces=row.pieces,
+            started=row.started,
+            out=row.out,
+            state="stopped" if row.stopped else "on_bench" if there else "baked",
+            how=row.how,
+            notes=row.notes,
+            photos=row.photos,
         )
-
-    def _state(self, story: Story) -> BakeState:
-        if story.of(bodies.STOPPED):
-            return "stopped"
-        return "on_bench" if story.on_bench(self.now()) else "baked"
 
 
 def _steps(plan: Plan, story: Story) -> tuple[RecordStep, ...]:

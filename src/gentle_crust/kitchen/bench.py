@@ -16,7 +16,6 @@ from gentle_crust.core.fermentation.probe import Sample, listen
 from gentle_crust.core.fermentation.readings import Reading
 from gentle_crust.core.readiness.cues import Cue, Stage, cues_of
 from gentle_crust.core.readiness.judge import Question, Verdict, judge
-from gentle_crust.core.readiness.outcome import came_out_as_judged
 from gentle_crust.core.scheduling.clashes import Absence, Clash, Taken, clashes, taken_by
 from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.scheduling.course import recipe
@@ -35,7 +34,7 @@ from gentle_crust.kitchen.plans import PlanBook, SavedPlan
 from gentle_crust.kitchen.settings import KitchenSettings
 from gentle_crust.kitchen.story import Story, story_of
 from gentle_crust.kitchen.work import Work
-from gentle_crust.store.repositories import Events, Samples
+from gentle_crust.store.repositories import Bakes, Events, Samples
 
 LOG = logging.getLogger(__name__)
 ABSENT, PRESENT = bodies.ABSENT, bodies.PRESENT
@@ -45,6 +44,7 @@ IN_A_LOAF_C = 35.0
 """Below this a probe is not in a loaf that bakes, or has nothing to say yet."""
 HEARD_BACK = timedelta(hours=2)
 """So far back from its last figure a probe is weighed."""
+LONGEST_AWAY = timedelta(days=7)
 MOST_BACK = timedelta(hours=26)
 """A clock that says so much less than it did is set back, not wrong by a day or more."""
 
@@ -134,18 +134,13 @@ class BenchBook:
     def _cursor(self, newest: int, heard: datetime | None) -> str:
         return f"{newest}-{heard:%H%M%S}-{self.now():%d%H%M}" if heard else f"{newest}-{self.now():%d%H%M}"
 
-    def begun(self) -> frozenset[str]:
-        """Plans that ever came to the bench: their steps are told by it, if at all."""
-        with self.work.read() as session:
-            return frozenset(Events(session).subjects(bodies.STARTED))
-
     def view(self) -> BenchView:
         """Every dough at the bench, and what they run into together."""
         with self.work.read() as session:
             newest, heard = Events(session).newest(), Samples(session).latest()
-            keys = Events(session).subjects(bodies.STARTED)
+            keys = tuple(Bakes(session).on_bench(self._minute()))
             plans, unread = self.plans.looked_up(keys)
-            told = Events(session).about(tuple(keys), tale.ALL)
+            told = Events(session).about(keys, tale.ALL)
         stories = {key: story_of(told.get(key, [])) for key in keys}
         last = {device: at for device, _, at, _ in heard}
         cursor = self._cursor(newest, max(last.values(), default=None))
@@ -331,13 +326,13 @@ class BenchBook:
     def absences(self) -> tuple[AwayNote, ...]:
         """Times at which the baker is away, from now on."""
         with self.work.read() as session:
-            rows = Events(session).of(ABSENT, PRESENT)
-        gone = {row.body.get("event") for row in rows if row.kind == PRESENT}
+            told = Events(session).plain(ABSENT, PRESENT, subject="", since=self.now() - LONGEST_AWAY)
+        gone = {body.get("event") for _, kind, _, body in told if kind == PRESENT}
         found = []
-        for row in rows:
-            if row.kind == ABSENT and row.id not in gone:
+        for key, kind, at, body in told:
+            if kind == ABSENT and key not in gone:
                 with suppress(CraftError, KeyError, ValueError, TypeError):
-                    found.append(AwayNote(row.id, row.at, sane(datetime.fromisoformat(row.body["end"]), "end")))
+                    found.append(AwayNote(key, at, sane(datetime.fromisoformat(body["end"]), "end")))
         return tuple(each for each in found if each.end > self.now())
 
     def record(self, key: str) -> tuple[SavedPlan, Story]:
@@ -348,19 +343,8 @@ class BenchBook:
 
     def score(self) -> Score:
         """Of the final proofs that were judged before loading and tasted after, how many came out as judged."""
-        right = judged = 0
         with self.work.read() as session:
-            stories = [
-                story_of(Events(session).plain(*tale.ALL, subject=key))
-                for key in Events(session).subjects(bodies.OUTCOME)
-            ]
-        for story in stories:
-            outcome = story.last(bodies.OUTCOME)
-            proofs = [each for each in story.of(bodies.JUDGED) if each.body["stage"] == "final_proof"]
-            if outcome is not None and proofs:
-                judged += 1
-                right += came_out_as_judged(proofs[-1].body["verdict"]["verdict"], outcome.body["how"])
-        return Score(right, judged)
+            return Score(*Bakes(session).score())
 
 
 def _set_aside(plan: SavedPlan, error: Exception) -> SetAside:

@@ -10,12 +10,14 @@ from sqlalchemy.orm import Session
 
 from gentle_crust.contract.conflict import ChangedMeanwhile, changes
 from gentle_crust.contract.documents import FORMULA
+from gentle_crust.contract.formulas import FormulaLine
 from gentle_crust.contract.shown import Version
 from gentle_crust.core import limits
 from gentle_crust.core.errors import CraftError, NotFound, Unreadable, within
 from gentle_crust.core.formula.compare import Difference, compare
 from gentle_crust.core.formula.model import Formula, check
 from gentle_crust.kitchen import states
+from gentle_crust.kitchen.beside import write_formula
 from gentle_crust.kitchen.pantry import PantryBook
 from gentle_crust.kitchen.work import Work
 from gentle_crust.store.models import FormulaRow, VersionRow
@@ -64,6 +66,10 @@ def missing(field: str) -> CraftError:
     return kind(field, "That formula is not here.", "Choose one from the list of formulas.")
 
 
+MOST_LINES = 60
+"""Lines of a list of formulas; by a part of its name any other is found."""
+
+
 class FormulaBook:
     """All formulas of a kitchen."""
 
@@ -78,6 +84,12 @@ class FormulaBook:
             numbers = Formulas(session).newest_numbers()
             kept = [each for row in Formulas(session).all() if (each := _kept_or_none(row, numbers.get(row.id, 1)))]
         return tuple(replace(each, formula=pantry.refreshed(each.formula)) for each in kept)
+
+    def lines(self, name: str = "", limit: int = MOST_LINES) -> tuple[tuple[FormulaLine, ...], bool]:
+        """What a list shows of formulas whose name holds ``name``, oldest first; and whether there are more."""
+        with self.work.read() as session:
+            found = Formulas(session).lines(name.strip(), limit + 1)
+        return tuple(FormulaLine.model_validate(line) for _, line in found[:limit]), len(found) > limit
 
     def get(self, key: str, field: str = "formula_id") -> KeptFormula:
         """One formula, put away or not; CraftError naming ``field`` if there is none."""
@@ -121,6 +133,7 @@ class FormulaBook:
             Formulas(session).add(row)
             session.flush()
             Formulas(session).add_version(VersionRow(formula_id=row.id, number=1, body=body, name=name, saved_at=now))
+            write_formula(self.work, row, 1)
         return _kept(row, 1)
 
     def save(self, key: str, formula: Formula, name: str = "", base: int | None = None) -> KeptFormula:
@@ -144,7 +157,9 @@ class FormulaBook:
                     )
                 row.body, row.updated_at, row.deleted_at = body, self.now(), None
                 session.flush()
-                return _kept(row, Formulas(session).newest(key))
+                number = Formulas(session).newest(key)
+                write_formula(self.work, row, number)
+                return _kept(row, number)
             return self.add(formula, key, name)
 
     def _newest(self, session: Session, key: str, formula: Formula) -> tuple[VersionRow, bool]:

@@ -13,6 +13,10 @@ from gentle_crust.kitchen.work import Work
 from gentle_crust.store.models import EventRow
 from gentle_crust.store.repositories import Events
 
+LEARNT_FROM = 200
+"""So many of the latest mixes tell what mixing adds here: more would change nothing, and the bowl may."""
+LATEST_TESTS = 20
+
 
 class MixBook:
     """What was measured at the mixing bowl."""
@@ -23,7 +27,7 @@ class MixBook:
     def frictions(self) -> tuple[Friction, ...]:
         """What every way of mixing adds to a dough here, learnt from those that were measured."""
         with self.work.read() as session:
-            bodies = [body for _, _, _, body in readable(Events(session).plain(MIXED, subject=""))]
+            bodies = [body for _, _, _, body in readable(Events(session).plain(MIXED, subject="", last=LEARNT_FROM))]
         measured = [(body["mixing"], float(body["friction_k"])) for body in bodies]
         return tuple(learnt(kind, tuple(k for mixing, k in measured if mixing == kind)) for kind in FRICTION_K)
 
@@ -50,7 +54,7 @@ class MixBook:
     def last_test(self) -> YeastTest | None:
         """The test that is running or was read last; None if there never was one."""
         with self.work.read() as session:
-            told = readable(Events(session).plain(TEST_BEGUN, TEST_READ, subject=""))
+            told = readable(Events(session).plain(TEST_BEGUN, TEST_READ, subject="", last=LATEST_TESTS))
         begun = next((place for place, (_, kind, *_) in reversed(list(enumerate(told))) if kind == TEST_BEGUN), None)
         if begun is None:
             return None

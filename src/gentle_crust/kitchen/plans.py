@@ -14,8 +14,8 @@ from gentle_crust.contract.asked import Asked
 from gentle_crust.contract.documents import ASKED, FORMULA, PLAN
 from gentle_crust.contract.events import STARTED
 from gentle_crust.contract.kitchen import Settings
+from gentle_crust.contract.pages import PAGE, Page, place_of, written
 from gentle_crust.contract.shown import NextStep
-from gentle_crust.contract.tidy import sane
 from gentle_crust.core.errors import Conflict, CraftError, Infeasible, NotFound, Unreadable
 from gentle_crust.core.fermentation.marks import Mark, in_bowl, in_jar, on_box
 from gentle_crust.core.formula.edit import with_levain_share, with_yeast, with_yeast_beside
@@ -27,16 +27,16 @@ from gentle_crust.core.scheduling.plan import make_plan
 from gentle_crust.core.scheduling.result import Plan
 from gentle_crust.core.scheduling.wish import Kitchen, Starter, Wish
 from gentle_crust.kitchen import states
+from gentle_crust.kitchen.beside import write_plan
 from gentle_crust.kitchen.cultures import CultureBook
 from gentle_crust.kitchen.formulas import FormulaBook
 from gentle_crust.kitchen.local_time import LOCAL, instant_of
 from gentle_crust.kitchen.mixes import MixBook
 from gentle_crust.kitchen.once import Known
 from gentle_crust.kitchen.settings import KitchenSettings, hour_of, nights
-from gentle_crust.kitchen.story import LIFE, Story, story_of
 from gentle_crust.kitchen.work import Work
-from gentle_crust.store.models import PlanRow
-from gentle_crust.store.repositories import Events, Plans
+from gentle_crust.store.models import BakeRow, PlanRow
+from gentle_crust.store.repositories import Bakes, Events, PlanLineRow, Plans
 
 
 @dataclass(frozen=True)
@@ -73,6 +73,9 @@ class BrokenPlan:
     sentence: str
 
 
+PlanState = Literal["planned", "on_bench", "baked"]
+
+
 @dataclass(frozen=True)
 class PlanLine:
     """One line of the list of saved plans."""
@@ -85,7 +88,7 @@ class PlanLine:
     saved_at: datetime
     next_step: NextStep | None
     """The next thing that the plan itself asks for; None once it was started: the bench knows better then."""
-    state: Literal["planned", "on_bench", "baked"] = "planned"
+    state: PlanState = "planned"
 
 
 LOG = logging.getLogger(__name__)
@@ -373,6 +376,7 @@ class PlanBook:
                     states.keep(session, "plan", kept, before, now, key)
             _put(row, kept, answer.plan, now)
             Plans(session).add(row)
+            write_plan(session, row)
         return SavedPlan(key, now, answer)
 
     def etag(self, key: str) -> str:
@@ -396,6 +400,7 @@ class PlanBook:
             plan = PLAN.read(kept["shown"])
             states.keep(session, "plan", kept, None, self.now(), key)
             _put(row, kept, plan, self.now())
+            write_plan(session, row)
             return self.open(key)
 
     def _must_not_bake(self, session: Session, key: str) -> None:
@@ -416,13 +421,33 @@ class PlanBook:
         answer = Answer(asked, formula, away, newest, plan, marks_of(plan, self.settings.get()))
         return SavedPlan(row.id, row.updated_at, answer)
 
-    def all(self) -> tuple[PlanLine, ...]:
+    def page(self, more: str = "") -> Page[PlanLine]:
         """Saved plans, the latest wanted first."""
         with self.work.read() as session:
-            events = Events(session)
-            told = events.about(tuple(events.subjects(STARTED)), LIFE)
-            lines = [line for row in Plans(session).all() if (line := _line_or_none(row, self.now()))]
-        return tuple(_begun(line, story_of(told[line.id]), self.now()) if line.id in told else line for line in lines)
+            rows = Plans(session).page(place_of(more), PAGE + 1)
+            lines = self._lines(session, rows[:PAGE])
+        last = rows[PAGE - 1] if len(rows) > PAGE else None
+        return Page(lines, written((last.ready, last.id)) if last else "")
+
+    def _lines(self, session: Session, rows: Sequence[PlanLineRow]) -> tuple[PlanLine, ...]:
+        keys = [row.id for row in rows]
+        begun, steps = Bakes(session).of(keys), Plans(session).next_steps(keys, self.now())
+        return tuple(self._line(row, begun.get(row.id), steps.get(row.id)) for row in rows)
+
+    def _line(self, row: PlanLineRow, begun: BakeRow | None, step: tuple[str, datetime] | None) -> PlanLine:
+        state: PlanState = "planned"
+        if begun is not None:
+            state = "on_bench" if begun.leaves >= self.now() else "baked"
+        return PlanLine(
+            row.id,
+            row.name or "?",
+            row.pieces or 1,
+            row.ready,
+            row.begins or row.ready,
+            row.saved_at,
+            NextStep(*step) if step and begun is None else None,
+            state,
+        )
 
     def put_away(self, key: str, away: bool = True) -> PlanLine:
         """Delete a plan, or bring it back."""
@@ -431,7 +456,10 @@ class PlanBook:
             if row is None:
                 raise NotFound("id", "That plan is not here.", "Choose one from the list of saved plans.")
             row.deleted_at = self.now() if away else None
-            return _line(row, self.now())
+            session.flush()
+            shown = Plans(session).line(key)
+            assert shown is not None  # noqa: S101 - it was looked up a moment ago
+            return self._lines(session, [shown])[0]
 
 
 def _put(row: PlanRow, kept: dict[str, Any], plan: Plan, now: datetime) -> None:
@@ -466,35 +494,3 @@ def _not_for_want_of_time(plan: Plan) -> bool:
 
 def _minute(at: datetime) -> datetime:
     return at.replace(second=0, microsecond=0)
-
-
-def _begun(line: PlanLine, story: Story, now: datetime) -> PlanLine:
-    """The line of a plan that was brought to the bench, and may have left it since."""
-    if story.started is None:
-        return line
-    return replace(line, next_step=None, state="on_bench" if story.on_bench(now) else "baked")
-
-
-def _line_or_none(row: PlanRow, now: datetime) -> PlanLine | None:
-    """A plan's line; None, said in the log, if its row cannot be read."""
-    try:
-        sane(row.ready, "ready")
-        return _line(row, now)
-    except (CraftError, KeyError, TypeError, ValueError):
-        LOG.warning("plan %s cannot be read", row.id)
-        return None
-
-
-def _line(row: PlanRow, now: datetime) -> PlanLine:
-    coming = [(datetime.fromisoformat(step["at"]), str(step["title"])) for step in row.shown["steps"]]
-    due = min(((at, title) for at, title in coming if at >= now), default=None)
-    begins = datetime.fromisoformat(str(row.shown["begins"]))
-    return PlanLine(
-        row.id,
-        str(row.formula["name"]),
-        int(row.asked["pieces"]),
-        row.ready,
-        begins,
-        row.updated_at,
-        NextStep(due[1], due[0]) if due else None,
-    )

@@ -24,7 +24,8 @@ from gentle_crust.core.scheduling.clock import zone_of
 from gentle_crust.core.scheduling.happened import check_order
 from gentle_crust.core.scheduling.remedies import changed
 from gentle_crust.kitchen import story as tale
-from gentle_crust.kitchen.bench import ABSENT, PRESENT, BenchBook
+from gentle_crust.kitchen.bench import ABSENT, LONGEST_AWAY, PRESENT, BenchBook
+from gentle_crust.kitchen.beside import write_bake
 from gentle_crust.kitchen.follow import Taken, mixed_of, value_of
 from gentle_crust.kitchen.local_time import instant_of
 from gentle_crust.kitchen.plans import PlanBook, SavedPlan
@@ -158,6 +159,7 @@ class Presses:
                 if press.kind in MOVES:
                     self._must_stand(key, before, story)
                 self._took_culture(press, saved)
+            write_bake(session, key, story)
 
     def _must_stand(self, key: str, before: Story, after: Story) -> None:
         """Raise what a press would break; a dough that was broken before it is not the press's fault."""
@@ -319,6 +321,7 @@ class Presses:
                 if starter is not None:
                     with suppress(CraftError):
                         self.plans.cultures.withdraw(starter.id, each)
+            write_bake(session, key)
 
     def correct(self, key: str, event: str, correction: str, at: datetime) -> None:
         """Say when something was really done."""
@@ -335,6 +338,7 @@ class Presses:
             check_order(after.happened, max(self.now(), *(each.at for each in after.told)))
             self._must_stand(key, before, after)
             events.add(EventRow(id=correction, kind=bodies.CORRECTED, subject=key, at=self.now(), body=body))
+            write_bake(session, key, after)
 
     def when(self, text: str, field: str = "at") -> datetime:
         """The instant of a written time: with its offset, or by the kitchen's wall clock as 2026-11-29T07:30."""
@@ -364,7 +368,7 @@ class Presses:
 
     def be_away(self, event: str, start: datetime, end: datetime) -> None:
         """Say that nobody is there from ``start`` to ``end``."""
-        if not start < end <= start + timedelta(days=7):
+        if not start < end <= start + LONGEST_AWAY:
             raise CraftError("end", "The absence ends before it begins, or lasts more than a week.", "Give its end.")
         with self.work.write() as session:
             Events(session).add(EventRow(id=event, kind=ABSENT, subject="", at=start, body={"end": end.isoformat()}))

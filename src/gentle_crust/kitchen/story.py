@@ -39,8 +39,6 @@ from gentle_crust.store.repositories import PlainEvent
 
 LOG = logging.getLogger(__name__)
 PRESSES = (STARTED, STEP, NOT_YET, SNOOZED, NOTE, PHOTO, CHANGED, JUDGED, OUTCOME, FINISHED, STOPPED, PROBE, READ)
-LIFE = (STARTED, STEP, FINISHED, STOPPED, WITHDRAWN, CORRECTED)
-"""What decides whether a dough is on the bench."""
 ALL = (*PRESSES, READ_WITHDRAWN, WITHDRAWN, CORRECTED)
 CHANGE = TypeAdapter(Change)
 LOOKED = TypeAdapter(tuple[float, float, float, float])

@@ -14,6 +14,8 @@ from gentle_crust.contract import documents, events
 from gentle_crust.contract.keeping import UnreadableRow
 from gentle_crust.contract.tidy import clean, sane
 from gentle_crust.core.errors import CraftError, NotFound, Unreadable
+from gentle_crust.kitchen import story as tale
+from gentle_crust.kitchen.beside import write_bake
 from gentle_crust.kitchen.work import Work
 from gentle_crust.store.models import SetAsideRow
 
@@ -182,6 +184,7 @@ class UnreadableBook:
                 session.execute(text(f"UPDATE {place} SET deleted_at = :now WHERE {where}"), values)  # noqa: S608
             else:
                 session.execute(text(f"DELETE FROM {place} WHERE {where}"), values)  # noqa: S608
+                self._beside(session, place, columns)
 
     def bring_back(self, place: str, key: str) -> None:
         """Undo :meth:`put_away`. NotFound if it was not put away; Conflict is not possible: its key was its own."""
@@ -199,6 +202,12 @@ class UnreadableBook:
                 marks = ", ".join(f":{name}" for name in columns)
                 session.execute(text(f"INSERT OR IGNORE INTO {place} ({names}) VALUES ({marks})"), columns)  # noqa: S608
             session.delete(aside)
+            self._beside(session, place, aside.body)
+
+    def _beside(self, session: Session, place: str, columns: Columns) -> None:
+        """An event more or less changes what stands beside its bake."""
+        if place == "event" and columns.get("kind") in tale.ALL:
+            write_bake(session, str(columns["subject"]))
 
     def _find(self, session: Session, place: str, key: str) -> Columns:
         for row, columns in unreadable_rows(session):

@@ -10,6 +10,9 @@ from sqlalchemy.types import TypeDecorator
 NO_TIME = datetime(1970, 1, 1, tzinfo=UTC)
 """Stands for an instant that cannot be read: no kitchen is so old."""
 
+FOR_EVER = datetime(9999, 12, 31, tzinfo=UTC)
+"""Stands for an end that nobody knows yet."""
+
 
 class Damaged(dict[str, Any]):
     """A document that cannot be read: empty, with the ``text`` that is kept."""

@@ -9,10 +9,6 @@ from contextlib import closing, contextmanager, suppress
 from pathlib import Path
 from typing import Any
 
-from alembic import command
-from alembic.config import Config
-from alembic.migration import MigrationContext
-from alembic.script import ScriptDirectory
 from sqlalchemy import Connection, Engine, create_engine, event
 from sqlalchemy.exc import DatabaseError
 from sqlalchemy.orm import Session, sessionmaker
@@ -94,28 +90,29 @@ def engine_for(folder: Path) -> Engine:
     return engine
 
 
-def _alembic(connection: Connection | None = None) -> Config:
-    config = Config()
-    config.set_main_option("script_location", str(Path(__file__).with_name("migrations")))
-    config.attributes["connection"] = connection
-    return config
+MIGRATIONS = Path(__file__).with_name("migrations")
 
 
 def newest_schema() -> str:
     """The name of the newest schema that this program knows."""
-    return str(ScriptDirectory.from_config(_alembic()).get_current_head())
+    return known_schemas()[-1]
 
 
 def known_schemas() -> tuple[str, ...]:
-    """The names of all schemas that there ever were, the oldest first."""
-    found = [script.revision for script in ScriptDirectory.from_config(_alembic()).walk_revisions()]
-    return tuple(reversed(found))
+    """The names of all schemas that there ever were, the oldest first: each migration's file begins with its own."""
+    return tuple(sorted(path.name.split("_")[0] for path in (MIGRATIONS / "versions").glob("[0-9]*_*.py")))
 
 
 def _migrate(engine: Engine, to: str = "head") -> None:
     """Bring the schema to ``to`` in one transaction."""
+    from alembic import command  # it takes long to load, and most starts change no schema
+    from alembic.config import Config
+
+    config = Config()
+    config.set_main_option("script_location", str(MIGRATIONS))
     with engine.connect().execution_options(**IMMEDIATE) as connection, connection.begin():
-        command.upgrade(_alembic(connection), to)
+        config.attributes["connection"] = connection
+        command.upgrade(config, to)
 
 
 def make_file(folder: Path, schema: str = "head") -> None:
@@ -229,9 +226,7 @@ def _permission(folder: Path) -> str:
 def upgrade(engine: Engine, folder: Path) -> None:
     """Bring the schema up to date, all or nothing; an older file is copied beside itself before it is touched."""
     newest = newest_schema()
-    with engine.connect() as connection:
-        current = MigrationContext.configure(connection).get_current_revision()
-    if current != newest:
+    if schema_of(folder / FILE) != newest:
         _copy_before(folder, newest)
         _migrate(engine)
 

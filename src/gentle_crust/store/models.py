@@ -3,7 +3,7 @@
 from datetime import datetime
 from typing import Any
 
-from sqlalchemy import ForeignKey, LargeBinary, String
+from sqlalchemy import ForeignKey, Index, LargeBinary, String, text
 from sqlalchemy.orm import DeclarativeBase, Mapped, mapped_column
 
 from gentle_crust.store.columns import Document, Instant
@@ -35,6 +35,12 @@ class FormulaRow(Base):
     created_at: Mapped[datetime]
     updated_at: Mapped[datetime]
     deleted_at: Mapped[datetime | None]
+    name: Mapped[str | None] = mapped_column(String(80))
+    line: Mapped[dict[str, Any] | None]
+    """What a list shows of it, read off ``body`` by rule number ``rule``."""
+    rule: Mapped[int] = mapped_column(default=0, index=True)
+
+    __table_args__ = (Index("ix_formula_order", "created_at", "id", sqlite_where=text("deleted_at IS NULL")),)
 
 
 class VersionRow(Base):
@@ -66,10 +72,12 @@ class EventRow(Base):
 
     id: Mapped[str] = mapped_column(String(60), primary_key=True)
     kind: Mapped[str] = mapped_column(String(30), index=True)
-    subject: Mapped[str] = mapped_column(String(60), index=True, default="")
+    subject: Mapped[str] = mapped_column(String(60), default="")
     """The key of what it is about, a plan for one; empty if it is about the kitchen."""
-    at: Mapped[datetime] = mapped_column(index=True)
+    at: Mapped[datetime]
     body: Mapped[dict[str, Any]]
+
+    __table_args__ = (Index("ix_event_subject_at", "subject", "at"),)
 
 
 class SampleRow(Base):
@@ -167,7 +175,54 @@ class PlanRow(Base):
     asked: Mapped[dict[str, Any]]
     shown: Mapped[dict[str, Any]]
     engine: Mapped[str] = mapped_column(String(20))
-    ready: Mapped[datetime] = mapped_column(index=True)
+    ready: Mapped[datetime]
     created_at: Mapped[datetime]
     updated_at: Mapped[datetime]
     deleted_at: Mapped[datetime | None]
+    name: Mapped[str | None] = mapped_column(String(80))
+    pieces: Mapped[int | None]
+    begins: Mapped[datetime | None]
+    rule: Mapped[int] = mapped_column(default=0, index=True)
+    """The number of the rule by which name, pieces, beginning and steps were read off the documents; 0: not yet."""
+
+    __table_args__ = (Index("ix_plan_ready", "ready", "id", sqlite_where=text("deleted_at IS NULL")),)
+
+
+class PlanStepRow(Base):
+    """A step of a saved plan, beside its document: what is next is looked up here."""
+
+    __tablename__ = "plan_step"
+
+    plan_id: Mapped[str] = mapped_column(ForeignKey("plan.id", ondelete="CASCADE"), primary_key=True)
+    number: Mapped[int] = mapped_column(primary_key=True)
+    kind: Mapped[str] = mapped_column(String(30))
+    title: Mapped[str] = mapped_column(String(120))
+    at: Mapped[datetime]
+
+    __table_args__ = (Index("ix_plan_step_at", "at", "plan_id"), {"sqlite_with_rowid": False})
+
+
+class BakeRow(Base):
+    """A bake that was begun, beside its events: under its plan's key, read off them by rule number ``rule``."""
+
+    __tablename__ = "bake"
+
+    id: Mapped[str] = mapped_column(String(36), primary_key=True)
+    name: Mapped[str] = mapped_column(String(80))
+    pieces: Mapped[int]
+    started: Mapped[datetime]
+    out: Mapped[datetime | None]
+    """When the last loaf came out, or it was stopped."""
+    leaves: Mapped[datetime] = mapped_column(index=True)
+    """Until when it is on the bench: FOR_EVER while nothing says when it leaves."""
+    stopped: Mapped[bool]
+    how: Mapped[str] = mapped_column(String(10))
+    as_judged: Mapped[bool | None] = mapped_column(index=True)
+    """Whether it came out as its proof was judged; None if it was not judged or not tasted."""
+    notes: Mapped[int]
+    photos: Mapped[int]
+    latest: Mapped[datetime]
+    """``out``, or ``started`` before that: the list's order."""
+    rule: Mapped[int] = mapped_column(index=True)
+
+    __table_args__ = (Index("ix_bake_latest", "latest", "id"),)

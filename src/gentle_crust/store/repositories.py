@@ -2,14 +2,15 @@
 
 from collections.abc import Sequence
 from datetime import datetime
-from typing import Any
+from typing import Any, NamedTuple
 
-from sqlalchemy import Float, Row, String, bindparam, case, cast, delete, func, select, text
+from sqlalchemy import Float, Row, String, bindparam, case, cast, delete, func, or_, select, text, tuple_
 from sqlalchemy.dialects.sqlite import insert
 from sqlalchemy.orm import Session
 
 from gentle_crust.store.columns import Damaged, Instant
 from gentle_crust.store.models import (
+    BakeRow,
     CultureRow,
     EventRow,
     FormerPhotoRow,
@@ -19,6 +20,7 @@ from gentle_crust.store.models import (
     PantryRow,
     PhotoRow,
     PlanRow,
+    PlanStepRow,
     SampleRow,
     StateRow,
     VersionRow,
@@ -123,9 +125,16 @@ class Events:
             found |= set(self.session.scalars(select(EventRow.id).where(EventRow.id.in_(part))))
         return found
 
-    def plain(self, *kinds: str, subject: str, last: int | None = None) -> list[PlainEvent]:
-        """The same as :meth:`of` without the weight of whole rows; only the ``last`` so many if that is given."""
+    def plain(
+        self, *kinds: str, subject: str, last: int | None = None, since: datetime | None = None
+    ) -> list[PlainEvent]:
+        """Events of some kinds about one subject, the oldest first; of one instant, as they came in.
+
+        Only the ``last`` so many if that is given, only those from an instant on if that is.
+        """
         wanted = select(*_PLAIN).where(EventRow.subject == subject, EventRow.kind.in_(kinds))
+        if since is not None:
+            wanted = wanted.where(EventRow.at >= since)
         newest_first = wanted.order_by(EventRow.at.desc(), text("event.rowid DESC")).limit(last)
         return [_plain(row) for row in self.session.execute(newest_first)][::-1]
 
@@ -150,6 +159,11 @@ class Events:
         wanted = select(func.count()).where(EventRow.subject == subject, EventRow.kind.in_(kinds))
         return self.session.scalar(wanted) or 0
 
+    def any(self, kind: str, subject: str) -> bool:
+        """Whether anything whose key begins with ``subject`` has an event of this kind."""
+        wanted = select(EventRow.id).where(EventRow.kind == kind, EventRow.subject.startswith(subject, autoescape=True))
+        return self.session.execute(wanted.limit(1)).first() is not None
+
     def newest(self) -> int:
         """A number that grows with every event."""
         return int(self.session.execute(text("SELECT COALESCE(MAX(rowid), 0) FROM event")).scalar_one())
@@ -158,16 +172,6 @@ class Events:
         """The same for each of some subjects."""
         wanted = select(EventRow.subject, func.max(text("event.rowid"))).where(EventRow.subject.in_(subjects))
         return {row[0]: int(row[1]) for row in self.session.execute(wanted.group_by(EventRow.subject))}
-
-    def subjects(self, kind: str) -> list[str]:
-        """Whatever has an event of this kind, the one that had it first first."""
-        wanted = select(EventRow.subject).where(EventRow.kind == kind).group_by(EventRow.subject)
-        return list(self.session.scalars(wanted.order_by(func.min(EventRow.at))))
-
-    def of(self, *kinds: str, subject: str = "") -> Sequence[EventRow]:
-        """Events of some kinds about one subject, the oldest first; of one instant, as they came in."""
-        wanted = select(EventRow).where(EventRow.kind.in_(kinds), EventRow.subject == subject)
-        return self.session.scalars(wanted.order_by(EventRow.at, text("event.rowid"))).all()
 
 
 class Samples:
@@ -296,6 +300,24 @@ class Formulas:
         living = select(FormulaRow).where(FormulaRow.deleted_at.is_(None))
         return self.session.scalars(living.order_by(FormulaRow.created_at, FormulaRow.id)).all()
 
+    def lines(self, name: str, limit: int) -> list[tuple[str, dict[str, Any]]]:
+        """Keys of formulas and what a list shows of them, those whose name holds ``name``, in the order of making."""
+        wanted = select(FormulaRow.id, FormulaRow.line)
+        wanted = wanted.where(FormulaRow.deleted_at.is_(None), FormulaRow.line.is_not(None))
+        if name:
+            wanted = wanted.where(FormulaRow.name.icontains(name, autoescape=True))
+        rows = self.session.execute(wanted.order_by(FormulaRow.created_at, FormulaRow.id).limit(limit))
+        return [(row[0], row[1] or {}) for row in rows]
+
+    def of_another_rule(self, rule: int) -> list[str]:
+        """Keys of formulas whose line was not read off them by that rule."""
+        return list(self.session.scalars(select(FormulaRow.id).where(_another(FormulaRow.rule, rule))))
+
+    def newest_of(self, keys: Sequence[str]) -> dict[str, int]:
+        """The numbers of some formulas' newest versions."""
+        wanted = select(VersionRow.formula_id, func.max(VersionRow.number)).where(VersionRow.formula_id.in_(keys))
+        return {row[0]: int(row[1]) for row in self.session.execute(wanted.group_by(VersionRow.formula_id))}
+
     def get(self, key: str) -> FormulaRow | None:
         """One formula, put away or not."""
         return self.session.get(FormulaRow, key)
@@ -336,16 +358,76 @@ def _inside(column: Any, path: str) -> Any:
     return case((func.json_valid(column) == 1, func.json_extract(column, path)), else_=None)
 
 
+def _another(column: Any, rule: int) -> Any:
+    """Whether a rule's number is another than ``rule``, in words that an index answers."""
+    return or_(column < rule, column > rule)
+
+
+class PlanLineRow(NamedTuple):
+    """A plan as a list shows it."""
+
+    id: str
+    name: str | None
+    pieces: int | None
+    ready: datetime
+    begins: datetime | None
+    saved_at: datetime
+
+
+_PLAN_LINE = (PlanRow.id, PlanRow.name, PlanRow.pieces, PlanRow.ready, PlanRow.begins, PlanRow.updated_at)
+
+
 class Plans:
     """Saved plans, without those put away unless asked for."""
 
     def __init__(self, session: Session) -> None:
         self.session = session
 
-    def all(self) -> Sequence[PlanRow]:
-        """Plans, the soonest wanted last."""
-        living = select(PlanRow).where(PlanRow.deleted_at.is_(None))
-        return self.session.scalars(living.order_by(PlanRow.ready.desc(), PlanRow.id)).all()
+    def page(self, before: tuple[datetime, str] | None, limit: int) -> list[PlanLineRow]:
+        """Plans, the latest wanted first, from after the one that was wanted ``before``."""
+        wanted = select(*_PLAN_LINE).where(PlanRow.deleted_at.is_(None), PlanRow.begins.is_not(None))
+        if before is not None:
+            wanted = wanted.where(tuple_(PlanRow.ready, PlanRow.id) < before)
+        rows = self.session.execute(wanted.order_by(PlanRow.ready.desc(), PlanRow.id.desc()).limit(limit))
+        return [PlanLineRow(*row) for row in rows]
+
+    def line(self, key: str) -> PlanLineRow | None:
+        """One plan as a list shows it, put away or not."""
+        row = self.session.execute(select(*_PLAN_LINE).where(PlanRow.id == key)).first()
+        return None if row is None else PlanLineRow(*row)
+
+    def coming(self, now: datetime) -> Sequence[PlanRow]:
+        """Plans that are not over, the latest wanted first."""
+        living = select(PlanRow).where(PlanRow.deleted_at.is_(None), PlanRow.ready >= now)
+        return self.session.scalars(living.order_by(PlanRow.ready.desc(), PlanRow.id.desc())).all()
+
+    def put_steps(self, key: str, steps: Sequence[tuple[str, str, datetime]]) -> None:
+        """Kind, title and instant of a plan's steps, in place of those that were there."""
+        self.session.execute(delete(PlanStepRow).where(PlanStepRow.plan_id == key))
+        rows = [
+            {"plan_id": key, "number": number, "kind": kind, "title": title[:120], "at": at}
+            for number, (kind, title, at) in enumerate(steps)
+        ]
+        if rows:
+            self.session.execute(insert(PlanStepRow), rows)
+
+    def next_steps(self, keys: Sequence[str], now: datetime) -> dict[str, tuple[str, datetime]]:
+        """Title and instant of the first step to come of some plans."""
+        coming = select(PlanStepRow.plan_id, PlanStepRow.title, func.min(PlanStepRow.at))
+        coming = coming.where(PlanStepRow.plan_id.in_(keys), PlanStepRow.at >= now)
+        return {row[0]: (row[1], row[2]) for row in self.session.execute(coming.group_by(PlanStepRow.plan_id))}
+
+    def next_of_all(self, now: datetime) -> tuple[str, str, datetime] | None:
+        """Plan, title and instant of the first step to come of any plan that was not begun."""
+        begun = select(BakeRow.id).where(BakeRow.id == PlanStepRow.plan_id).exists()
+        coming = select(PlanStepRow.plan_id, PlanStepRow.title, PlanStepRow.at).join(PlanRow)
+        coming = coming.where(PlanStepRow.at >= now, PlanRow.deleted_at.is_(None), ~begun)
+        row = self.session.execute(coming.order_by(PlanStepRow.at, PlanStepRow.plan_id).limit(1)).first()
+        return None if row is None else (row[0], row[1], row[2])
+
+    def of_another_rule(self, rule: int) -> list[str]:
+        """Keys of plans whose line and steps were not read off them by that rule."""
+        return list(self.session.scalars(select(PlanRow.id).where(_another(PlanRow.rule, rule))))
 
     def marks_of(self, keys: Sequence[str]) -> list[tuple[str, datetime, str]]:
         """Some plans that were not put away, by key, when each was saved, and a text that names its state wholly.
@@ -374,3 +456,63 @@ class Plans:
     def add(self, row: PlanRow) -> None:
         """A new plan."""
         self.session.add(row)
+
+
+class Bakes:
+    """Bakes that were begun, as what stands beside their events tells."""
+
+    def __init__(self, session: Session) -> None:
+        self.session = session
+
+    def get(self, key: str) -> BakeRow | None:
+        """One bake."""
+        return self.session.get(BakeRow, key)
+
+    def put(self, row: BakeRow) -> None:
+        """Write it down anew."""
+        self.session.merge(row)
+
+    def drop(self, key: str) -> None:
+        """It was never begun after all."""
+        row = self.get(key)
+        if row is not None:
+            self.session.delete(row)
+
+    def on_bench(self, now: datetime) -> dict[str, str]:
+        """Keys and names of the bakes that are on the bench."""
+        wanted = select(BakeRow.id, BakeRow.name).where(BakeRow.leaves >= now)
+        return {row[0]: row[1] for row in self.session.execute(wanted.order_by(BakeRow.started, BakeRow.id))}
+
+    def of(self, keys: Sequence[str]) -> dict[str, BakeRow]:
+        """Those of some keys that were begun."""
+        rows = self.session.scalars(select(BakeRow).where(BakeRow.id.in_(keys)))
+        return {row.id: row for row in rows}
+
+    def page(self, name: str, before: tuple[datetime, str] | None, limit: int) -> Sequence[BakeRow]:
+        """Bakes whose name holds ``name``, the latest first, from after the one that came ``before``."""
+        wanted = select(BakeRow)
+        if name:
+            wanted = wanted.where(BakeRow.name.icontains(name, autoescape=True))
+        if before is not None:
+            wanted = wanted.where(tuple_(BakeRow.latest, BakeRow.id) < before)
+        return self.session.scalars(wanted.order_by(BakeRow.latest.desc(), BakeRow.id.desc()).limit(limit)).all()
+
+    def score(self) -> tuple[int, int]:
+        """How many came out as their proof was judged, of how many that were judged and tasted."""
+        wanted = select(BakeRow.as_judged, func.count()).where(BakeRow.as_judged.is_not(None))
+        found = {bool(row[0]): int(row[1]) for row in self.session.execute(wanted.group_by(BakeRow.as_judged))}
+        return found.get(True, 0), sum(found.values())
+
+    def spans(self, since: datetime, until: datetime) -> list[tuple[datetime, datetime]]:
+        """Beginning and end of the bakes that were under way between two instants."""
+        wanted = select(BakeRow.started, BakeRow.latest).where(BakeRow.latest >= since, BakeRow.started <= until)
+        return [(row[0], row[1]) for row in self.session.execute(wanted)]
+
+    def of_another_rule(self, rule: int) -> list[str]:
+        """Keys of bakes that were not written down by that rule."""
+        return list(self.session.scalars(select(BakeRow.id).where(_another(BakeRow.rule, rule))))
+
+    def unwritten(self, kind: str) -> list[str]:
+        """Subjects of events of a kind that are no bake yet."""
+        there = select(BakeRow.id).where(BakeRow.id == EventRow.subject).exists()
+        return list(self.session.scalars(select(EventRow.subject).where(EventRow.kind == kind, ~there).distinct()))

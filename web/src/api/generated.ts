@@ -79,7 +79,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Every bake that was begun. */
+        /** Bakes that were begun, the latest first, by pages; only those of a name if it is given. */
         get: operations["bench_list_bakes_bakes_get"];
         put?: never;
         post?: never;
@@ -526,7 +526,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** All formulas that are not put away. */
+        /** Formulas that are not put away, those whose name holds ``name``, the oldest first. */
         get: operations["formulas_get_formulas_formulas_get"];
         put?: never;
         post?: never;
@@ -594,7 +594,8 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        /** One formula, put away or not, weighed for its own pieces. */
+        get: operations["formulas_get_formula_formulas__key__get"];
         /**
          * Save a formula under the client's own key; every saved change is kept as a version.
          * @description <br/>With If-Match, only over the version that it names.
@@ -721,6 +722,23 @@ export interface paths {
         put?: never;
         /** Bring an earlier version back as the newest. */
         post: operations["formulas_restore_version_formulas__key__versions__number__restore_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ingredients": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Names of flours, and what a new formula, preferment or soaker begins from. */
+        get: operations["formulas_get_ingredients_ingredients_get"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1093,7 +1111,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Saved plans, the latest wanted first. */
+        /** Saved plans, the latest wanted first, by pages. */
         get: operations["plans_list_plans_plans_get"];
         put?: never;
         post?: never;
@@ -1836,11 +1854,16 @@ export interface components {
         };
         /**
          * BakesAnswer
-         * @description All bakes, the latest first.
+         * @description Bakes, the latest first.
          */
         BakesAnswer: {
             /** Bakes */
             bakes: components["schemas"]["BakeLine"][];
+            /**
+             * More
+             * @default
+             */
+            more: string;
         };
         /**
          * BenchAnswer
@@ -3370,31 +3393,53 @@ export interface components {
             yeast_percent: number;
         };
         /**
+         * FormulaLine
+         * @description What a list shows of a formula, and what choosing it brings along.
+         */
+        FormulaLine: {
+            /** Dough C */
+            dough_c: number;
+            /** Feel */
+            feel: string;
+            /** Hydration Percent */
+            hydration_percent: number;
+            /** Id */
+            id: string;
+            /**
+             * Leaven
+             * @enum {string}
+             */
+            leaven: "levain" | "yeast";
+            /** Mixing */
+            mixing: string;
+            /** Name */
+            name: string;
+            /** Pieces */
+            pieces: number;
+            /** Preferments */
+            preferments: number;
+            /** Scaling Weight G */
+            scaling_weight_g: number;
+            /**
+             * Shape
+             * @enum {string}
+             */
+            shape: "boule" | "batard" | "baguette" | "slipper" | "pan_loaf" | "flat_round" | "roll";
+            /** Version */
+            version: number;
+        };
+        /**
          * FormulasAnswer
-         * @description All formulas, the names of all flours, and what a new formula or preferment begins from.
+         * @description Formulas, and whether there are more of that name.
          */
         FormulasAnswer: {
-            /** By Feel Points */
-            by_feel_points: number;
-            /** Flours */
-            flours: {
-                [key: string]: string;
-            };
             /** Formulas */
-            formulas: components["schemas"]["FormulaAnswer"][];
-            /** Mine */
-            mine: components["schemas"]["MyFlour"][];
-            new: components["schemas"]["Formula"];
-            /** Preferments */
-            preferments: {
-                [key: string]: components["schemas"]["Preferment"];
-            };
-            /** Soakers */
-            soakers: {
-                [key: string]: components["schemas"]["Soaker"];
-            };
-            /** Tin G Per Ml */
-            tin_g_per_ml: number;
+            formulas: components["schemas"]["FormulaLine"][];
+            /**
+             * More
+             * @default false
+             */
+            more: boolean;
         };
         /**
          * Friction
@@ -3549,6 +3594,31 @@ export interface components {
             bulk: number;
             /** Shaped */
             shaped: number;
+        };
+        /**
+         * IngredientsAnswer
+         * @description The names of all flours, and what a new formula or preferment begins from.
+         */
+        IngredientsAnswer: {
+            /** By Feel Points */
+            by_feel_points: number;
+            /** Flours */
+            flours: {
+                [key: string]: string;
+            };
+            /** Mine */
+            mine: components["schemas"]["MyFlour"][];
+            new: components["schemas"]["Formula"];
+            /** Preferments */
+            preferments: {
+                [key: string]: components["schemas"]["Preferment"];
+            };
+            /** Soakers */
+            soakers: {
+                [key: string]: components["schemas"]["Soaker"];
+            };
+            /** Tin G Per Ml */
+            tin_g_per_ml: number;
         };
         /**
          * Jar
@@ -4901,6 +4971,11 @@ export interface components {
          * @description Saved plans.
          */
         PlansAnswer: {
+            /**
+             * More
+             * @default
+             */
+            more: string;
             /** Plans */
             plans: components["schemas"]["PlanLineAnswer"][];
         };
@@ -7409,7 +7484,10 @@ export interface operations {
     };
     bench_list_bakes_bakes_get: {
         parameters: {
-            query?: never;
+            query?: {
+                name?: string;
+                more?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -9567,7 +9645,9 @@ export interface operations {
     };
     formulas_get_formulas_formulas_get: {
         parameters: {
-            query?: never;
+            query?: {
+                name?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -9833,6 +9913,64 @@ export interface operations {
             };
             /** @description The disk is full. */
             507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    formulas_get_formula_formulas__key__get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FormulaAnswer"];
+                };
+            };
+            /** @description Nothing lies under that key. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -10525,6 +10663,53 @@ export interface operations {
             };
             /** @description The disk is full. */
             507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    formulas_get_ingredients_ingredients_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["IngredientsAnswer"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -12120,7 +12305,10 @@ export interface operations {
     };
     plans_list_plans_plans_get: {
         parameters: {
-            query?: never;
+            query?: {
+                name?: string;
+                more?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;

@@ -4,7 +4,6 @@ from dataclasses import dataclass
 from typing import Literal, get_args
 
 import numpy as np
-from scipy.optimize import brentq
 
 from gentle_crust.core import limits
 from gentle_crust.core.cautions import Caution, caution
@@ -123,6 +122,8 @@ def check(wish: DoseWish) -> None:
 
 def dose(wish: DoseWish, clock: Clock) -> Dose:
     """Yeast that makes ``wish`` ripe on time, found by carrying it through its night. CraftError if none does."""
+    from scipy.optimize import brentq  # it takes half a second to load
+
     check(wish)
     hydration = wish.hydration_percent or USUAL_HYDRATION[wish.kind]
     salt = OLD_DOUGH_SALT if wish.kind == "old_dough" else 0.0

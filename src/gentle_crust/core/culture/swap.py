@@ -3,8 +3,6 @@
 from dataclasses import dataclass, replace
 from typing import Literal
 
-from scipy.optimize import brentq
-
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.fermentation.bulk_time import LOOKED_AT_H, BulkTime, bulk_time
 from gentle_crust.core.fermentation.uncertainty import ONE
@@ -45,6 +43,8 @@ def _with_levain(formula: Formula) -> Formula:
 
 def _with_yeast(formula: Formula) -> Formula:
     """No levain, and as much yeast as doubles the dough in YEASTED_BULK_H at its own temperature."""
+    from scipy.optimize import brentq  # it takes half a second to load
+
     yeasted = tuple(one for one in formula.preferments if not one.wild)
     plain = replace(
         formula, preferments=yeasted, yeast_kind="instant", yeast_percent=1, name=f"{formula.name}, with yeast"[:80]

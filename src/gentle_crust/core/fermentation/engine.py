@@ -13,6 +13,7 @@ import numpy as np
 from gentle_crust.core.fermentation import rates
 from gentle_crust.core.fermentation.dough import Makeup
 from gentle_crust.core.fermentation.rates import Floats
+from gentle_crust.core.fermentation.stepping import keep_gas
 from gentle_crust.core.fermentation.temperature import NODES, cool, mixed, node_shares
 from gentle_crust.core.tables import constant, numbers
 
@@ -222,24 +223,6 @@ def _filling_table() -> tuple[Floats, Floats]:
     return fullness, gas
 
 
-def _filled_many(full: Floats, gain: Floats, leak: float) -> Floats:
-    """Fullness of many doughs after a step in which ``gain`` is made and, near capacity, some leaks away."""
-    fullness, gas = _filling_table()
-    after = np.interp(np.interp(full, fullness, gas) + gain, gas, fullness)
-    if full.max() > fullness[-1]:
-        after = np.where(full > fullness[-1], full, after)
-    square = after * after
-    after -= leak * np.maximum(after, 0.0) * np.minimum(square * square, 1.0)
-    return after
-
-
-def _filled_one(full: float, gain: float, leak: float) -> float:
-    """The same for one dough in plain numbers, by the midpoint rule: quicker than arrays of one."""
-    middle = full + gain * (1 - min(max(full, 0.0) ** 4, 1.0)) / 2
-    after = full + gain * (1 - min(max(middle, 0.0) ** 4, 1.0))
-    return after - leak * max(after, 0.0) * min(max(after, 0.0) ** 4, 1.0)
-
-
 def _first_held_back(free: Floats, fullness: Floats, fold_steps: frozenset[int]) -> int:
     """The last step before any dough is so full, or folded with bubbles in it, that gas is lost."""
     filling = (free * fullness[:, None] > NOT_YET_FULL).any(axis=1)
@@ -262,24 +245,11 @@ def _kept(
     part = (expand[1:] + expand[:-1]) / 2 / most
     held = (dissolved[1:] + dissolved[:-1]) / 2
     gains = np.diff(made, axis=0) * part[:, None]
-    parts, helds = part.tolist(), held.tolist()
     path: Floats = start + (made - made[0])
     first = _first_held_back(path - dissolved[:, None], expand / most, fold_steps)
-    keeps = gas_kept("fold")
-    if path.shape[1] == 1:
-        kept = float(path[first, 0])
-        for step, gain in enumerate(gains[first:, 0].tolist(), first):
-            full = _filled_one((kept - helds[step]) * parts[step], gain, leak)
-            if step + 1 in fold_steps and full > 0:
-                full *= keeps
-            kept = full / parts[step] + helds[step]
-            path[step + 1, 0] = kept
-        return path
-    for step, gain in enumerate(gains[first:], first):
-        filled = _filled_many((path[step] - helds[step]) * parts[step], gain, leak)
-        if step + 1 in fold_steps:
-            filled = np.where(filled > 0, filled * keeps, filled)
-        path[step + 1] = filled / parts[step] + helds[step]
+    folds = np.zeros(len(path), dtype=np.bool_)
+    folds[[step for step in fold_steps if step < len(path)]] = True
+    keep_gas(path, first, gains, part, held, folds, gas_kept("fold"), leak, *_filling_table())
     return path
 
 

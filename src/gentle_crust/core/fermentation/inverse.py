@@ -7,7 +7,6 @@ from collections.abc import Callable
 from dataclasses import dataclass, replace
 
 import numpy as np
-from scipy.optimize import brentq
 
 from gentle_crust.core import limits
 from gentle_crust.core.errors import within
@@ -78,6 +77,8 @@ def _solve(
     low: float, high: float, hours: float, rise: float, rise_for: Callable[[float], float], leans_on: str, what: str
 ) -> Turned:
     """Root of ``rise_for`` - ``rise`` between two values; a rise that peaks earlier counts as reached."""
+    from scipy.optimize import brentq  # it takes half a second to load
+
     within("hours", Limit("The time", 0.25, LONGEST_H, "h"), hours)
     within("rise", limits.ASKED_RISE, rise)
     at_low, at_high = rise_for(low) - rise, rise_for(high) - rise

@@ -4,8 +4,8 @@ from functools import cache
 
 import numpy as np
 from numpy.typing import NDArray
-from scipy.interpolate import PchipInterpolator
 
+from gentle_crust.core.fermentation.monotone import monotone_cubic
 from gentle_crust.core.tables import constant, rows
 
 Floats = NDArray[np.float64]
@@ -20,7 +20,7 @@ def _on_grid(table: str, column: str) -> Floats:
     """A rate table on a fine grid: ln(rate) by a monotone cubic in temperature."""
     celsius = np.array([float(row["celsius"]) for row in rows(table)])
     rate = np.array([float(row[column]) for row in rows(table)])
-    fine: Floats = np.exp(PchipInterpolator(celsius, np.log(rate))(_GRID_C))
+    fine: Floats = np.exp(monotone_cubic(celsius, np.log(rate), _GRID_C))
     return fine
 
 

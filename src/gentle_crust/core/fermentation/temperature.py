@@ -7,6 +7,7 @@ import numpy as np
 
 from gentle_crust.core.errors import Unreadable
 from gentle_crust.core.fermentation.rates import Floats
+from gentle_crust.core.fermentation.stepping import follow_air
 from gentle_crust.core.tables import constant, numbers
 
 NODES = 8
@@ -78,13 +79,9 @@ def cool(
     decay = np.exp(modes.rate_per_h * step_h)
     drive = np.outer(ambient_c, (1 - decay) * modes.to_modes.sum(axis=1))
     now = modes.to_modes @ nodes_c
-    path = np.empty((len(ambient_c) + 1, NODES))
-    path[0] = now
-    for step in range(len(ambient_c)):
-        now = decay * now + drive[step]
-        if step + 1 in fold_steps:
-            now = modes.to_modes @ mixed(modes.to_nodes @ now, FOLD_COOLS_K)
-        path[step + 1] = now
+    folds = np.zeros(len(ambient_c) + 1, dtype=np.bool_)
+    folds[[step for step in fold_steps if step <= len(ambient_c)]] = True
+    path = follow_air(now, decay, drive, folds, modes.to_modes, modes.to_nodes, modes.share, FOLD_COOLS_K)
     result: Floats = path @ modes.to_nodes.T
     return result
 

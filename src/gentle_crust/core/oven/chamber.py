@@ -6,9 +6,9 @@ SI units, temperatures in C, vapour as a share of the air (0-1).
 from typing import NamedTuple
 
 import numpy as np
-from numba import njit
 from numpy.typing import NDArray
 
+from gentle_crust.core.compiled import compiled
 from gentle_crust.core.oven.constants import Numbers
 from gentle_crust.core.oven.vapour import LATENT_J_KG, vapour_kpa
 
@@ -71,7 +71,7 @@ class Metal(NamedTuple):
     given_w: float
 
 
-@njit(cache=True)
+@compiled()
 def metal(
     own_c: float, j_k: float, area: float, emissivity: float, wind: float, wall_c: float, given_w: float, there: bool
 ) -> Metal:
@@ -82,7 +82,7 @@ def metal(
     return Metal(own_c, j_k, wind * area, 4 * SIGMA * emissivity * mean**3 * area, given_w)
 
 
-@njit(cache=True)
+@compiled()
 def after(dt: float, part: Metal, air: float, wall: float) -> float:
     """A part's temperature after ``dt`` s beside air and wall as they are then, C."""
     held = part.j_k / dt
@@ -90,7 +90,7 @@ def after(dt: float, part: Metal, air: float, wall: float) -> float:
     return (held * part.own_c + warm) / (held + part.to_air + part.to_wall)
 
 
-@njit(cache=True)
+@compiled()
 def heat(
     dt: float,
     air: float,
@@ -138,7 +138,7 @@ def heat(
     return air, wall, power, door * (air - room_c) + oven.loss_w_k * (wall - room_c)
 
 
-@njit(cache=True)
+@compiled()
 def steam_made(
     kind: int, water_kg: float, since_s: float, dt: float, steaming: bool, wall_c: float, stones: float
 ) -> tuple[float, float, float]:
@@ -175,7 +175,7 @@ def steam_made(
     return rate, rate * LATENT_J_KG, 0.0
 
 
-@njit(cache=True)
+@compiled()
 def mix(
     share: float, made_kg_s: float, litres: float, air_c: float, gone_s: float, outside: float, dt: float, kpa: float
 ) -> float:
@@ -187,7 +187,7 @@ def mix(
     return min(new, 1.0, vapour_kpa(min(air_c, 130.0)) / kpa)
 
 
-@njit(cache=True)
+@compiled()
 def door_change(door_s: float, dt: float) -> float:
     """Share of the chamber's air that an open door changes, per second of the step."""
     return min(door_s / dt, 1.0) / _DOOR_AIR_S

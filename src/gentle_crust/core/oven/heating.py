@@ -7,8 +7,8 @@ what the rings have gained and lost, to rounding.
 from typing import NamedTuple
 
 import numpy as np
-from numba import njit
 
+from gentle_crust.core.compiled import compiled
 from gentle_crust.core.oven.chamber import SIGMA, Array
 from gentle_crust.core.oven.constants import Crumb, Numbers
 from gentle_crust.core.oven.vapour import (
@@ -58,7 +58,7 @@ class Around(NamedTuple):
     inner: float
 
 
-@njit(cache=True)
+@compiled()
 def solve(link: Array, main: Array, right: Array) -> None:
     """A symmetric tridiagonal system with off-diagonals ``-link``: the answer replaces ``right``; ``main`` is spent."""
     last = len(main) - 1
@@ -71,13 +71,13 @@ def solve(link: Array, main: Array, right: Array) -> None:
         right[i] = (right[i] + link[i] * right[i + 1]) / main[i]
 
 
-@njit(cache=True)
+@compiled()
 def damp(moisture: float) -> float:
     """How moist crumb is, 0 (crust) to 1."""
     return min(max((moisture - 0.06) / 0.24, 0.0), 1.0)
 
 
-@njit(cache=True)
+@compiled()
 def conductivity(t: float, moisture: float, piece: Piece, crumb: Crumb) -> float:
     """W/m K: moist crumb carries heat by vapour too, dry crust hardly any."""
     dry = crumb.conductivity_dry * piece.dry_factor
@@ -85,7 +85,7 @@ def conductivity(t: float, moisture: float, piece: Piece, crumb: Crumb) -> float
     return float(dry + (moist - dry) * damp(moisture))
 
 
-@njit(cache=True)
+@compiled()
 def step(
     dt: float,
     t: Array,
@@ -190,7 +190,7 @@ def step(
     return film_kg, from_air, from_seen, from_base, boiled / dt, dried / dt, taken_j
 
 
-@njit(cache=True)
+@compiled()
 def drying(
     surface: float, moisture: float, film_kg: float, around: Around, kpa: float, log_kpa: float
 ) -> tuple[float, float]:
@@ -206,7 +206,7 @@ def drying(
     return flow * (activity * saturated - around.vapour_kpa), flow * activity * vapour_slope(surface, saturated)
 
 
-@njit(cache=True)
+@compiled()
 def boil(t: float, moisture: float, fall: float, log_kpa: float) -> float:
     """Water (kg/kg) to evaporate for crumb at ``t`` to come back to its boiling point; ``fall`` is K per kg/kg."""
     point = boiling_of(thirst(moisture), log_kpa)
@@ -231,7 +231,7 @@ def boil(t: float, moisture: float, fall: float, log_kpa: float) -> float:
     return away
 
 
-@njit(cache=True)
+@compiled()
 def seep(dt: float, t: Array, w: Array, film_kg: float, piece: Piece, crumb: Crumb, work: Array) -> None:
     """Liquid water moves to the drier neighbour and takes its warmth along."""
     count, last = len(t), len(t) - 1

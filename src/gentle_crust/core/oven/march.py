@@ -3,8 +3,8 @@
 from typing import Any, NamedTuple
 
 import numpy as np
-from numba import njit
 
+from gentle_crust.core.compiled import compiled
 from gentle_crust.core.oven.chamber import (
     DRY_AIR,
     HOT_PAN,
@@ -79,7 +79,7 @@ class Course(NamedTuple):
     kpa: float
 
 
-@njit(cache=True)
+@compiled()
 def _grown(t: float, start_c: float, kpa: float, spring: Spring) -> float:
     """What the gas in crumb at ``t`` wants to have grown to since loading."""
     t = min(t, spring.set_c)
@@ -88,7 +88,7 @@ def _grown(t: float, start_c: float, kpa: float, spring: Spring) -> float:
     return (t + 273.15) / (start_c + 273.15) * (kpa - p0) / (kpa - p) * (1 + spring.co2 * freed)
 
 
-@njit(cache=True)
+@compiled()
 def _browning(t: float, moisture: float, numbers: Numbers) -> float:
     """Browning per second of a skin, 0 while it is moist or below 100 C."""
     c = numbers.browning
@@ -98,7 +98,7 @@ def _browning(t: float, moisture: float, numbers: Numbers) -> float:
     return float(c.rate_per_s * dryness * np.exp(-c.activation_j_mol / _GAS * (1 / (t + 273.15) - 1 / _BROWN_AT_K)))
 
 
-@njit(cache=True, nogil=True)
+@compiled(nogil=True)
 def march(piece: Piece, pot: Pot, oven: Oven, course: Course, numbers: Numbers, keep: Array, totals: Array) -> int:
     """Bake; fills a row of ``keep`` (LINES) for each step and ``totals`` (TOTALS). Returns the number of rows."""
     chamber, still, moving, under = numbers.chamber, numbers.skin.still, numbers.skin.fan, numbers.skin.covered

@@ -5,7 +5,7 @@ Functions marked compiled take and give single numbers; they are the ones that a
 
 from math import exp, log, log1p, log10
 
-from numba import njit
+from gentle_crust.core.compiled import compiled
 
 LATENT_J_KG = 2.26e6
 """Heat to evaporate a kilogram of water at boiling (textbook)."""
@@ -29,31 +29,31 @@ def boiling_c(altitude_m: float = 0.0) -> float:
     return _B / (_A - log10(pressure_kpa(altitude_m))) - _C
 
 
-@njit(cache=True)
+@compiled()
 def vapour_kpa(temperature_c: float) -> float:
     """Pressure of saturated vapour, kPa. Compiled."""
     return exp(_LN10 * (_A - _B / (_C + temperature_c)))
 
 
-@njit(cache=True)
+@compiled()
 def vapour_slope(temperature_c: float, saturated_kpa: float) -> float:
     """How fast saturated pressure grows, kPa/K. Compiled."""
     return saturated_kpa * (_LN10 * _B) / (_C + temperature_c) ** 2
 
 
-@njit(cache=True)
+@compiled()
 def thirst(moisture: float) -> float:
     """Oswin's x, (.085/W)^(1/.31), for kg water per kg dry matter: water activity is 1/(1 + x). Compiled."""
     return exp((log(_OSWIN_W) - log(moisture)) / _OSWIN_N)
 
 
-@njit(cache=True)
+@compiled()
 def boiling_of(x: float, log_pressure: float) -> float:
     """Boiling point, C, of crumb that thirsts by ``x``; ``log_pressure`` is log10 of kPa. Compiled."""
     return _B / (_A - log_pressure - log1p(x) / _LN10) - _C
 
 
-@njit(cache=True)
+@compiled()
 def boiling_slope(point_c: float, x: float, moisture: float) -> float:
     """How much the boiling point rises as crumb dries, K per kg/kg. Compiled."""
     return (_C + point_c) ** 2 / (_OSWIN_N * _LN10 * _B) * x / ((1 + x) * moisture)

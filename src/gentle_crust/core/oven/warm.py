@@ -1,12 +1,17 @@
-"""Compiles the bake's equations, so that the first question does not wait for it: ``python -m`` this module."""
+"""Compiles what is stepped of doughs and bakes, so that no question waits for it: ``python -m`` this module."""
 
+from gentle_crust.core.fermentation.dough import Dough, FlourPart
+from gentle_crust.core.fermentation.forecast import Stretch, forecast
 from gentle_crust.core.oven.bake import Bake, bake
 from gentle_crust.core.oven.kit import InVessel, OvenHeat, Preheat, Stage
 from gentle_crust.core.oven.loaf import Loaf
 
 
 def warm() -> None:
-    """Bake one roll."""
+    """Let one dough rise, and bake one roll."""
+    forecast(
+        Dough((FlourPart("strong_white", 100),), 65, 2, levain_g=20), 24, (Stretch(6, 23, "covered_bowl"),), (0.5,)
+    )
     bake(Bake(Loaf(90, shape="roll"), InVessel("tray"), OvenHeat(), Preheat(200, 10), (Stage(5, 200),)))
 
 

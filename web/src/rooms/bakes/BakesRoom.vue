@@ -1,14 +1,23 @@
 <script setup lang="ts">
-import { useQuery } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
 import { RouterLink } from 'vue-router'
 import { api, ask, type Schemas } from '../../api/client'
+import { refDebounced } from '@vueuse/core'
+import { usePages } from '../../shell/pages'
 import { useUnits } from '../../shell/units'
 import { fill, words } from '../../words'
 
 /** Every bake that was begun, the latest first. */
 const t = words.bakes
+const MANY = 12
 const { day, clock } = useUnits()
-const bakes = useQuery({ queryKey: ['bakes'], queryFn: () => ask(api.GET('/api/bakes')) })
+const name = ref('')
+const sought = refDebounced(name, 200)
+const bakes = usePages(['bakes', sought], async (more) => {
+  const found = await ask(api.GET('/api/bakes', { params: { query: { more, name: sought.value } } }))
+  return { lines: found.bakes, more: found.more ?? '' }
+})
+const many = computed(() => name.value !== '' || bakes.more.value !== '' || bakes.lines.value.length > MANY)
 type Line = Schemas['BakeLine']
 
 const whenOf = (line: Line) => {
@@ -29,12 +38,22 @@ function besides(line: Line): string {
   <div class="bakes">
     <h1>{{ t.title }}</h1>
     <p class="quiet">{{ t.lead }}</p>
-    <ElSkeleton v-if="bakes.isPending.value" :rows="4" animated />
-    <p v-else-if="bakes.isError.value" class="inverted notice" role="alert">
+    <ElInput
+      v-if="many"
+      v-model="name"
+      class="find"
+      type="search"
+      :aria-label="t.find"
+      :placeholder="t.find"
+      clearable
+    />
+    <ElSkeleton v-if="bakes.query.isPending.value" :rows="4" animated />
+    <p v-else-if="bakes.query.isError.value" class="inverted notice" role="alert">
       {{ words.failed }}
-      <ElButton @click="bakes.refetch()">{{ words.again }}</ElButton>
+      <ElButton @click="bakes.query.refetch()">{{ words.again }}</ElButton>
     </p>
-    <template v-else-if="!bakes.data.value?.bakes.length">
+    <p v-else-if="!bakes.lines.value.length && sought" class="quiet">{{ t.noneOfName }}</p>
+    <template v-else-if="!bakes.lines.value.length">
       <h2 class="none">{{ t.none }}</h2>
       <p>{{ t.noneMore }}</p>
       <p>
@@ -42,7 +61,7 @@ function besides(line: Line): string {
       </p>
     </template>
     <ol v-else>
-      <li v-for="line in bakes.data.value.bakes" :key="line.id">
+      <li v-for="line in bakes.lines.value" :key="line.id">
         <RouterLink :to="line.state === 'on_bench' ? `/bench/${line.id}` : `/bakes/${line.id}`">
           <span class="date">
             <span class="day">{{ day(line.out ?? line.started) }}</span>
@@ -55,10 +74,20 @@ function besides(line: Line): string {
         </RouterLink>
       </li>
     </ol>
+    <ElButton v-if="bakes.more.value" :loading="bakes.busy.value" class="earlier" @click="bakes.further()">{{
+      words.earlier
+    }}</ElButton>
   </div>
 </template>
 
 <style scoped>
+.find {
+  max-width: 360px;
+  margin-bottom: 12px;
+}
+.earlier {
+  margin-top: 16px;
+}
 .bakes {
   display: grid;
   align-content: start;

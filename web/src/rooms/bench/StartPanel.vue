@@ -3,9 +3,10 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { api, ask, Refused } from '../../api/client'
 import ChoiceRow from '../../forms/ChoiceRow.vue'
+import FormulaPicker from '../../forms/FormulaPicker.vue'
 import NumberField from '../../forms/NumberField.vue'
-import PickField from '../../forms/PickField.vue'
 import { programNow, useBench } from '../../shell/bench'
+import { useFormulas } from '../../shell/formulas'
 import { newKey } from '../../shell/keys'
 import { useUnits } from '../../shell/units'
 import { fill, words } from '../../words'
@@ -16,8 +17,11 @@ const t = words.bench
 const { dayClock } = useUnits()
 const client = useQueryClient()
 const { doughs, press, took } = useBench()
-const plans = useQuery({ queryKey: ['plans'], queryFn: () => ask(api.GET('/api/plans')) })
-const formulas = useQuery({ queryKey: ['formulas'], queryFn: () => ask(api.GET('/api/formulas')) })
+const plans = useQuery({
+  queryKey: ['plans', 'first'],
+  queryFn: () => ask(api.GET('/api/plans', { params: { query: {} } })),
+})
+const { lines } = useFormulas()
 const there = computed(() => new Set(doughs.value.map((dough) => dough.id)))
 const coming = computed(() =>
   (plans.data.value?.plans ?? []).filter(
@@ -25,7 +29,7 @@ const coming = computed(() =>
   ),
 )
 const formula = ref('')
-const chosen = computed(() => formula.value || formulas.data.value?.formulas[0]?.id || '')
+const chosen = computed(() => formula.value || lines.value[0]?.id || '')
 const pieces = ref(2)
 const ago = ref('0')
 const proof = ref<'room' | 'cold'>('room')
@@ -80,11 +84,10 @@ const options = (from: Record<string, string>) =>
     </section>
     <form class="mixed" @submit.prevent="mixed">
       <h2>{{ t.mixedTitle }}</h2>
-      <PickField
-        v-if="formulas.data.value"
+      <FormulaPicker
+        v-if="chosen"
         :model-value="chosen"
         :label="t.mixedWhat"
-        :options="formulas.data.value.formulas.map((one) => ({ value: one.id, label: one.formula.name }))"
         @update:model-value="(value: string) => (formula = value)"
       />
       <NumberField v-model="pieces" :label="t.mixedPieces" />

@@ -17,7 +17,7 @@ import SoakerBlock from './SoakerBlock.vue'
 import WeighTables from './WeighTables.vue'
 import { useWork, type Body, type YeastKind } from './useWork'
 
-const props = defineProps<{ start: Body; book: Schemas['FormulasAnswer'] }>()
+const props = defineProps<{ start: Body; book: Schemas['IngredientsAnswer'] }>()
 const emit = defineEmits<{ save: [Body]; close: []; draft: [Body] }>()
 const t = words.formulas
 const { form, lock, seen, refused, set, takeYeast, current, grams } = useWork(

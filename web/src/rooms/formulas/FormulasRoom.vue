@@ -1,7 +1,9 @@
 <script setup lang="ts">
-import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { useQueryClient } from '@tanstack/vue-query'
 import { computed, defineAsyncComponent, nextTick, ref, shallowRef, watch } from 'vue'
 import { api, ask, ifMatch, Refused, type Changed, type FormulaAnswer, type Schemas } from '../../api/client'
+import { useFormula, useFormulas } from '../../shell/formulas'
+import { useIngredients } from '../../shell/flours'
 import { newKey } from '../../shell/keys'
 import { fill, words } from '../../words'
 import FormulaEditor from './FormulaEditor.vue'
@@ -15,8 +17,10 @@ const ConflictDialog = defineAsyncComponent(() => import('../../forms/ConflictDi
 
 type Body = Schemas['FormulaBody']
 const t = words.formulas
+const MANY = 12
 const client = useQueryClient()
-const query = useQuery({ queryKey: ['formulas'], queryFn: () => ask(api.GET('/api/formulas')) })
+const { query, name: sought, lines: all, more } = useFormulas()
+const ingredients = useIngredients()
 const chosen = ref<string | null>(null)
 const away = ref<FormulaAnswer | null>(null)
 const editing = ref<{ id: string; start: Body; version: number } | null>(null)
@@ -24,10 +28,12 @@ const clash = shallowRef<Changed | null>(null)
 const page = ref<'paste' | 'together' | 'pantry' | null>(null)
 const failed = ref('')
 const swapped = ref<{ before: Schemas['BulkTime']; after: Schemas['BulkTime'] } | null>(null)
-const all = computed(() => query.data.value?.formulas ?? [])
-const shown = computed(() => all.value.find((each) => each.id === chosen.value) ?? all.value[0] ?? null)
+const opened = useFormula(() => chosen.value ?? all.value[0]?.id ?? null)
+const shown = computed(() =>
+  all.value.length || chosen.value || sought.value ? (opened.data.value ?? null) : null,
+)
 
-const blank = () => ({ ...(query.data.value?.new as Body), name: t.newName })
+const blank = () => ({ ...(ingredients.data.value?.new as Body), name: t.newName })
 
 const { draft, keep, forget } = useDraft()
 const work = ref<HTMLElement | null>(null)
@@ -150,7 +156,15 @@ async function bringBack() {
       <h1>{{ t.title }}</h1>
       <p v-if="query.isPending.value" class="quiet">{{ words.loading }}</p>
       <p v-if="query.isError.value" role="alert">{{ words.failed }}</p>
-      <p v-if="query.isSuccess.value && !all.length" class="quiet">{{ t.empty }}</p>
+      <ElInput
+        v-if="more || sought || all.length > MANY"
+        v-model="sought"
+        :aria-label="t.find"
+        :placeholder="t.find"
+        type="search"
+        clearable
+      />
+      <p v-if="query.isSuccess.value && !all.length" class="quiet">{{ sought ? t.noneOfName : t.empty }}</p>
       <p v-if="away" class="small" role="status">
         {{ away.formula.name }} {{ t.gone }}
         <button type="button" class="link" @click="bringBack">{{ words.undo }}</button>
@@ -169,15 +183,21 @@ async function bringBack() {
             :aria-pressed="each.id === shown?.id && !page && (!editing || editing.id === each.id)"
             @click="show(each.id)"
           >
-            <strong>{{ each.formula.name }}</strong>
+            <strong>{{ each.name }}</strong>
             <span class="small quiet" data-counts="hydration">{{
-              fill(t.inList, { water: each.formula.hydration_percent, feel: each.feel.word })
+              fill(t.inList, { water: each.hydration_percent, feel: each.feel })
             }}</span>
           </button>
         </li>
       </ul>
+      <p v-if="more" class="small quiet">{{ t.moreByName }}</p>
       <div class="make">
-        <button type="button" class="plain" :disabled="!query.data.value" @click="edit(newKey(), blank())">
+        <button
+          type="button"
+          class="plain"
+          :disabled="!ingredients.data.value"
+          @click="edit(newKey(), blank())"
+        >
           {{ t.write }}
         </button>
         <button type="button" class="plain" :aria-pressed="page === 'paste'" @click="turnTo('paste')">
@@ -212,10 +232,10 @@ async function bringBack() {
           {{ t.bulkAt }}
         </p>
         <FormulaEditor
-          v-if="query.data.value"
+          v-if="ingredients.data.value"
           :key="editing.id"
           :start="editing.start"
-          :book="query.data.value"
+          :book="ingredients.data.value"
           @save="save"
           @draft="(body) => editing && keep(editing.id, body, editing.version)"
           @close="leave"

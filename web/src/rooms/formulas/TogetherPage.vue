@@ -1,15 +1,16 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue'
-import { api, ask, type FormulaAnswer } from '../../api/client'
+import { api, ask } from '../../api/client'
 import MassField from '../../forms/MassField.vue'
 import NumberField from '../../forms/NumberField.vue'
 import TickField from '../../forms/TickField.vue'
+import type { FormulaLine } from '../../shell/formulas'
 import { useNewest } from '../../shell/newest'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
 
 /** Several formulas on one day: one sum to fetch and weigh, and one build of each levain. */
-const props = defineProps<{ formulas: FormulaAnswer[] }>()
+const props = defineProps<{ formulas: FormulaLine[] }>()
 const t = words.together
 const { mass } = useUnits()
 const taken = reactive(new Map<string, number>())
@@ -31,8 +32,8 @@ const {
   (body) => ask(api.POST('/api/formulas/together', { body })),
 )
 const problem = computed(() => refused.value?.message ?? '')
-function take(each: FormulaAnswer, on: boolean) {
-  if (on) taken.set(each.id, each.formula.pieces)
+function take(each: FormulaLine, on: boolean) {
+  if (on) taken.set(each.id, each.pieces)
   else taken.delete(each.id)
 }
 const first = props.formulas.filter((each) => each.leaven === 'levain').slice(0, 2)
@@ -49,14 +50,14 @@ const most = computed(() => sum.value?.ingredients[0]?.g ?? 1)
         <li v-for="each in formulas" :key="each.id">
           <TickField
             :model-value="taken.has(each.id)"
-            :label="each.formula.name"
+            :label="each.name"
             @update:model-value="(on: boolean) => take(each, on)"
           />
           <NumberField
             v-if="taken.has(each.id)"
             :model-value="taken.get(each.id)!"
-            :label="`${words.formulas.piecesLabel}: ${each.formula.name}`"
-            :unit="`× ${mass(each.formula.scaling_weight_g)}`"
+            :label="`${words.formulas.piecesLabel}: ${each.name}`"
+            :unit="`× ${mass(each.scaling_weight_g)}`"
             hide-label
             @update:model-value="(value: number) => taken.set(each.id, Math.round(value))"
           />

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { limits } from '../../api/limits'
-import type { FormulaAnswer } from '../../api/client'
 import BakeLandscape from '../../charts/BakeLandscape.vue'
 import AmountField from '../../forms/AmountField.vue'
 import ChoiceRow from '../../forms/ChoiceRow.vue'
+import FormulaPicker from '../../forms/FormulaPicker.vue'
 import PickField from '../../forms/PickField.vue'
+import { useFormulas } from '../../shell/formulas'
 import { useUnits } from '../../shell/units'
 import { fill, words } from '../../words'
 import BakeSteps from './BakeSteps.vue'
@@ -17,7 +18,6 @@ import { useOven, type Loaf, type Way } from './useOven'
 import WayList from './WayList.vue'
 
 /** The work of the room: a loaf and a wish, the ways to bake it, and the bake of the one that is chosen. */
-const props = defineProps<{ formulas: FormulaAnswer[] }>()
 const emit = defineEmits<{ kit: [] }>()
 const loaf = defineModel<Loaf>({ required: true })
 const t = words.oven
@@ -26,8 +26,8 @@ const oven = useOven(loaf)
 const { ways, chosen, baked, schools, refused, unranked, stages } = oven
 const beside = ref<string[]>([])
 const quieted = ref(false)
-const formula = computed(() => props.formulas.find((each) => each.id === loaf.value.formula_id))
-const options = computed(() => props.formulas.map((each) => ({ value: each.id, label: each.formula.name })))
+const { lineOf } = useFormulas()
+const formula = computed(() => lineOf(loaf.value.formula_id))
 const wishes = Object.entries(t.wishes).map(([value, label]) => ({
   value: value as NonNullable<Loaf['wish']>,
   label,
@@ -35,13 +35,13 @@ const wishes = Object.entries(t.wishes).map(([value, label]) => ({
 const picked = computed({
   get: () => loaf.value.formula_id,
   set: (id) => {
-    const found = props.formulas.find((each) => each.id === id)
+    const found = lineOf(id)
     if (!found) return
     loaf.value = {
       ...loaf.value,
       formula_id: id,
-      pieces: found.formula.pieces,
-      piece_g: found.formula.scaling_weight_g,
+      pieces: found.pieces,
+      piece_g: found.scaling_weight_g,
     }
   },
 })
@@ -79,7 +79,7 @@ const print = () => window.print()
   <div class="bench">
     <div class="left no-print">
       <h1>{{ t.title }}</h1>
-      <PickField v-model="picked" :label="t.loaf" :options="options" />
+      <FormulaPicker v-model="picked" :label="t.loaf" />
       <div class="pair">
         <AmountField v-model="pieces" :label="t.pieces" v-bind="limits.PIECES_IN_OVEN" :step="1" />
         <AmountField v-model="grams" :label="t.grams" v-bind="limits.SCALING_WEIGHT_G" :step="10" />
@@ -113,7 +113,7 @@ const print = () => window.print()
           <p class="big clock">{{ fill(t.big, { min: Math.round(baked.curve.at(-1)!.min) }) }}</p>
           <div>
             <p>
-              <strong>{{ baked.vessel }}</strong>, {{ formula?.formula.name }}, {{ mass(grams) }}
+              <strong>{{ baked.vessel }}</strong>, {{ formula?.name }}, {{ mass(grams) }}
             </p>
             <p role="status">{{ say(baked.said) }}</p>
           </div>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { computed, ref, watch } from 'vue'
-import { api, ask } from '../../api/client'
+import { useQueryClient } from '@tanstack/vue-query'
+import { ref, watch } from 'vue'
+import { useFormulas } from '../../shell/formulas'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
 import KitPage from './KitPage.vue'
@@ -10,8 +10,7 @@ import type { Loaf } from './useOven'
 
 const t = words.oven
 const client = useQueryClient()
-const query = useQuery({ queryKey: ['formulas'], queryFn: () => ask(api.GET('/api/formulas')) })
-const all = computed(() => query.data.value?.formulas ?? [])
+const { query, lines: all } = useFormulas()
 const page = ref<'bake' | 'kit'>('bake')
 const loaf = ref<Loaf | null>(null)
 useUnits()
@@ -23,8 +22,8 @@ watch(
     if (first && !loaf.value)
       loaf.value = {
         formula_id: first.id,
-        pieces: first.formula.pieces,
-        piece_g: first.formula.scaling_weight_g,
+        pieces: first.pieces,
+        piece_g: first.scaling_weight_g,
         cold: true,
         wish: 'usual',
       }
@@ -48,7 +47,7 @@ function closeKit() {
       <h1>{{ t.title }}</h1>
       <KitPage @close="closeKit" />
     </div>
-    <OvenBench v-else v-model="loaf" :formulas="all" @kit="page = 'kit'" />
+    <OvenBench v-else v-model="loaf" @kit="page = 'kit'" />
   </div>
 </template>
 

@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import FormulaPicker from '../../forms/FormulaPicker.vue'
 import { useQuery } from '@tanstack/vue-query'
 import { limits } from '../../api/limits'
 import { computed, ref } from 'vue'
-import { api, ask, type Asked, type FormulaAnswer, type PlanAnswer, type Settings } from '../../api/client'
+import { api, ask, type Asked, type PlanAnswer, type Settings } from '../../api/client'
 import AmountField from '../../forms/AmountField.vue'
 import ChoiceRow from '../../forms/ChoiceRow.vue'
 import ClockField from '../../forms/ClockField.vue'
@@ -16,7 +17,6 @@ import SentenceLine from './SentenceLine.vue'
 const props = defineProps<{
   asked: Asked
   answer: PlanAnswer | null
-  formulas: FormulaAnswer[]
   settings: Settings
   now: number
   errors: Record<string, string>
@@ -134,9 +134,6 @@ const schools = Object.entries(t.schools).map(([value, label]) => ({
 const vesselName = computed(
   () => props.settings.vessels?.find((each) => each.id === props.asked.vessel_id)?.name ?? '',
 )
-const formulaOptions = computed(() =>
-  props.formulas.map((each) => ({ value: each.id, label: each.formula.name })),
-)
 </script>
 
 <template>
@@ -149,18 +146,13 @@ const formulaOptions = computed(() =>
       class="first"
       @toggle="toggle('formula')"
     >
-      <ElSelect
+      <FormulaPicker
         :model-value="asked.formula_id"
-        :aria-label="t.formula"
+        :label="t.formula"
+        :called="answer?.formula.name"
+        hide-label
         @update:model-value="(value: string) => emit('formula', value)"
-      >
-        <ElOption
-          v-for="option in formulaOptions"
-          :key="option.value"
-          :value="option.value"
-          :label="option.label"
-        />
-      </ElSelect>
+      />
       <p v-if="answer?.formula.note" class="small quiet">{{ answer.formula.note }}</p>
     </SentenceLine>
     <SentenceLine

@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import { useQuery } from '@tanstack/vue-query'
 import { computed, defineAsyncComponent, nextTick, ref } from 'vue'
-import { api, ask, type Asked, type Mend, type Schemas } from '../../api/client'
+import type { Asked, Mend, Schemas } from '../../api/client'
 import DoughRibbon from '../../charts/DoughRibbon.vue'
 import DoughRibbonDown from '../../charts/DoughRibbonDown.vue'
 import { useMedia } from '../../charts/useSize'
@@ -32,7 +31,6 @@ const now = useNow()
 const narrow = useMedia('(max-width: 720px)')
 const { settings } = useKitchen()
 const { say, localTime } = useUnits()
-const formulas = useQuery({ queryKey: ['formulas'], queryFn: () => ask(api.GET('/api/formulas')) })
 const {
   asked,
   answer,
@@ -129,7 +127,6 @@ function mend(found: Mend) {
         v-if="asked && settings"
         :asked="asked"
         :answer="answer"
-        :formulas="formulas.data.value?.formulas ?? []"
         :settings="settings"
         :now="now"
         :errors="fieldErrors"

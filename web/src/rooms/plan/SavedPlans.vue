@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { RouterLink } from 'vue-router'
 import { api, ask, type PlanLine } from '../../api/client'
+import { usePages } from '../../shell/pages'
 import { useUnits } from '../../shell/units'
 import { fill, words } from '../../words'
 
@@ -10,7 +11,10 @@ defineProps<{ current: string | null }>()
 const emit = defineEmits<{ gone: [string] }>()
 const client = useQueryClient()
 const { dayClock } = useUnits()
-const plans = useQuery({ queryKey: ['plans'], queryFn: () => ask(api.GET('/api/plans')) })
+const plans = usePages(['plans', 'pages'], async (more) => {
+  const found = await ask(api.GET('/api/plans', { params: { query: { more } } }))
+  return { lines: found.plans, more: found.more ?? '' }
+})
 const away = ref<PlanLine | null>(null)
 
 async function putAway(line: PlanLine) {
@@ -29,14 +33,14 @@ async function bringBack() {
 </script>
 
 <template>
-  <section v-if="plans.data.value?.plans.length || away" class="saved no-print">
+  <section v-if="plans.lines.value.length || away" class="saved no-print">
     <h2>{{ words.plan.savedPlans }}</h2>
     <p v-if="away" class="undo small" role="status">
       {{ away.formula_name }} {{ words.plan.putAway }}
       <button type="button" class="link" @click="bringBack">{{ words.undo }}</button>
     </p>
     <ul>
-      <li v-for="line in plans.data.value?.plans" :key="line.id" :class="{ here: line.id === current }">
+      <li v-for="line in plans.lines.value" :key="line.id" :class="{ here: line.id === current }">
         <RouterLink :to="`/plan/${line.id}`">
           <strong>{{ line.formula_name }}</strong>
           <span class="small quiet"
@@ -56,6 +60,9 @@ async function bringBack() {
         </button>
       </li>
     </ul>
+    <ElButton v-if="plans.more.value" :loading="plans.busy.value" class="earlier" @click="plans.further()">{{
+      words.earlier
+    }}</ElButton>
   </section>
 </template>
 
@@ -83,6 +90,9 @@ li a:hover strong {
 }
 .here strong::before {
   content: '▸ ';
+}
+.earlier {
+  margin-top: 10px;
 }
 .link {
   white-space: nowrap;

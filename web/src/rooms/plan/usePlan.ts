@@ -149,8 +149,8 @@ export function usePlan() {
     if (draft) return start(draft.asked)
     try {
       const [{ plans }, { formulas }] = await Promise.all([
-        ask(api.GET('/api/plans')),
-        ask(api.GET('/api/formulas')),
+        ask(api.GET('/api/plans', { params: { query: {} } })),
+        ask(api.GET('/api/formulas', { params: { query: {} } })),
       ])
       const coming = plans.filter((plan) => plan.next_step).sort((a, b) => a.ready.localeCompare(b.ready))[0]
       if (leaving) return

@@ -1,13 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { limits } from '../../api/limits'
-import type { FormulaAnswer, Settings } from '../../api/client'
+import type { Settings } from '../../api/client'
 import WaterJugs from '../../charts/WaterJugs.vue'
 import AmountField from '../../forms/AmountField.vue'
+import FormulaPicker from '../../forms/FormulaPicker.vue'
 import MassField from '../../forms/MassField.vue'
 import PickField from '../../forms/PickField.vue'
 import TickField from '../../forms/TickField.vue'
 import WarmthSlider from '../../forms/WarmthSlider.vue'
+import { useFormulas, type FormulaLine } from '../../shell/formulas'
 import { useUnits } from '../../shell/units'
 import { fill, words } from '../../words'
 import PouredWaters from './PouredWaters.vue'
@@ -15,12 +17,12 @@ import YeastTest from './YeastTest.vue'
 import { useWater, type WaterBody } from './useWater'
 
 const props = defineProps<{
-  first: FormulaAnswer
-  formulas: FormulaAnswer[]
+  first: FormulaLine
   pieces: number | null
   settings: Settings
 }>()
 const t = words.water
+const { lineOf } = useFormulas()
 const { warmth, mass, difference, say } = useUnits()
 const { asked, answer, refused, pending, current, take, bowl } = useWater(
   props.first,
@@ -31,11 +33,11 @@ const { asked, answer, refused, pending, current, take, bowl } = useWater(
 const formula = computed({
   get: () => asked.formula_id,
   set: (id) => {
-    const found = props.formulas.find((each) => each.id === id)
+    const found = lineOf(id)
     if (found) take(found)
   },
 })
-const chosen = computed(() => props.formulas.find((each) => each.id === asked.formula_id) ?? props.first)
+const chosen = computed(() => lineOf(asked.formula_id) ?? props.first)
 const howMany = computed({ get: () => asked.pieces ?? 1, set: (value) => (asked.pieces = value) })
 const mixings = Object.entries(t.mixings).map(([value, label]) => ({
   value: value as WaterBody['mixing'],
@@ -70,11 +72,7 @@ const off = computed(() => {
   <div class="room">
     <div class="left">
       <h1>{{ t.title }}</h1>
-      <PickField
-        v-model="formula"
-        :label="words.plan.formula"
-        :options="formulas.map((each) => ({ value: each.id, label: each.formula.name }))"
-      />
+      <FormulaPicker v-model="formula" :label="words.plan.formula" :called="chosen.name" />
       <AmountField v-model="howMany" :label="words.plan.fields.pieces" v-bind="limits.PIECES" :step="1" />
       <WarmthSlider v-model="asked.target_dough_c" :label="t.wanted" v-bind="limits.DOUGH_C" />
       <PickField v-model="asked.mixing" :label="t.mixing" :options="mixings" />
@@ -82,7 +80,7 @@ const off = computed(() => {
       <WarmthSlider v-model="asked.flour_c" :label="t.flour" v-bind="limits.INGREDIENT_C" />
       <WarmthSlider v-model="asked.room_c" :label="t.room" v-bind="limits.INGREDIENT_C" />
       <WarmthSlider
-        v-if="chosen.formula.preferments.length"
+        v-if="chosen.preferments"
         v-model="asked.levain_c"
         :label="t.levain"
         v-bind="limits.INGREDIENT_C"

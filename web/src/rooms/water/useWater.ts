@@ -1,5 +1,6 @@
 import { reactive, watch } from 'vue'
-import { api, ask, type FormulaAnswer, type Schemas, type Settings } from '../../api/client'
+import { api, ask, type Schemas, type Settings } from '../../api/client'
+import type { FormulaLine } from '../../shell/formulas'
 import { useNewest } from '../../shell/newest'
 
 export type WaterBody = Schemas['WaterBody']
@@ -16,14 +17,14 @@ function remembered(): Partial<WaterBody> {
 }
 
 /** The water question in hand and the server's answer; the newest question wins. */
-export function useWater(formula: FormulaAnswer, pieces: number | null, settings: Settings) {
+export function useWater(formula: FormulaLine, pieces: number | null, settings: Settings) {
   const old = remembered()
   const room = settings.room_day_c
   const asked = reactive<WaterBody>({
     formula_id: formula.id,
-    pieces: pieces ?? formula.formula.pieces,
-    scaling_weight_g: formula.formula.scaling_weight_g,
-    target_dough_c: formula.formula.dough_c,
+    pieces: pieces ?? formula.pieces,
+    scaling_weight_g: formula.scaling_weight_g,
+    target_dough_c: formula.dough_c,
     mixing: old.mixing ?? (formula.mixing as WaterBody['mixing']),
     flour_c: room,
     room_c: room,
@@ -41,11 +42,11 @@ export function useWater(formula: FormulaAnswer, pieces: number | null, settings
   watch(asked, () => localStorage.setItem(KEY, JSON.stringify({ mixing: asked.mixing, ice_c: asked.ice_c })))
 
   /** A formula brings its own warmth and pieces. */
-  function take(other: FormulaAnswer) {
+  function take(other: FormulaLine) {
     asked.formula_id = other.id
-    asked.pieces = other.formula.pieces
-    asked.scaling_weight_g = other.formula.scaling_weight_g
-    asked.target_dough_c = other.formula.dough_c
+    asked.pieces = other.pieces
+    asked.scaling_weight_g = other.scaling_weight_g
+    asked.target_dough_c = other.dough_c
   }
   const bowl = (material: Bowl['material'] | 'none') => {
     asked.bowl = material === 'none' ? null : { material, g: 900, c: asked.room_c }

@@ -1,0 +1,77 @@
+"""How long the answers take that a baker asks for all day, in an empty kitchen and in one grown large."""
+
+import statistics
+import tempfile
+import time
+from pathlib import Path
+
+from fill import NOW, base, grow
+
+from gentle_crust.api.app import create_app
+from gentle_crust.store.database import FILE, open_store
+
+SIZES = (0, 1000)
+ASKED = {
+    "bench": "/api/bench", "next": "/api/next", "plans": "/api/plans", "a plan": "/api/plans/tomorrow",
+    "formulas": "/api/formulas", "cultures": "/api/cultures", "bakes": "/api/bakes", "score": "/api/bench/score",
+}  # fmt: skip
+TURNS = 15
+
+
+def _ms(act, turns: int = TURNS) -> float:
+    """Median milliseconds, after two to warm up."""
+    times = []
+    for _ in range(turns + 2):
+        begun = time.perf_counter()
+        act()
+        times.append(1000 * (time.perf_counter() - begun))
+    return statistics.median(times[2:])
+
+
+def measured(folder: Path) -> dict[str, float]:
+    """Milliseconds an answer of a kitchen, and its size in MB."""
+    sessions = open_store(folder)
+    client = create_app(sessions, lambda: NOW).test_client()
+    dough = client.get("/api/bench").json["doughs"][0]["id"]
+
+    def get(path: str) -> None:
+        if client.get(path).status_code != 200:
+            raise RuntimeError(path)
+
+    def press() -> None:
+        each = {"id": f"g{time.monotonic_ns()}", "dough": dough, "kind": "bake_note", "at": NOW.isoformat(),
+                "body": {"text": "Warm."}}  # fmt: skip
+        answer = client.post("/api/bench/presses", json={"sent_at": NOW.isoformat(), "presses": [each]})
+        if answer.json["taken"] != [each["id"]]:
+            raise RuntimeError(answer.json)
+
+    found = {name: _ms(lambda path=path: get(path)) for name, path in ASKED.items()}
+    found["press"] = _ms(press)
+    sessions.kw["bind"].dispose()
+    return found | {"MB": (folder / FILE).stat().st_size / 1e6}
+
+
+def table() -> list[str]:
+    """The growth table, a line an answer."""
+    found = {}
+    with tempfile.TemporaryDirectory() as scratch:
+        for size in SIZES:
+            folder = Path(scratch) / str(size)
+            if size:
+                grow(folder, size)
+            else:
+                base(folder, 20)
+            found[size] = measured(folder)
+    names = [*ASKED, "press", "MB"]
+    lines = ["| finished bakes | " + " | ".join(str(size) for size in SIZES) + " | grows |"]
+    lines.append("|---" * (len(SIZES) + 2) + "|")
+    for name in names:
+        times = [found[size][name] for size in SIZES]
+        lines.append(
+            f"| {name} | " + " | ".join(f"{each:.1f}" for each in times) + f" | {times[-1] / times[0]:.2f} × |"
+        )
+    return lines
+
+
+if __name__ == "__main__":
+    print("\n".join(table()))
