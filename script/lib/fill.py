@@ -7,7 +7,6 @@ import json
 import re
 import sqlite3
 import sys
-from collections.abc import Iterator
 from contextlib import closing
 from datetime import UTC, datetime, timedelta
 from pathlib import Path
@@ -30,7 +29,8 @@ def moved(text: str, by: timedelta) -> str:
     def earlier(found: re.Match[str]) -> str:
         at = datetime.fromisoformat(found[0]) - by
         length = 16 if len(found[0]) == 16 else None
-        return at.isoformat(" " if " " in found[0] else "T")[:length]
+        spec = "microseconds" if "." in found[0] else "auto"
+        return at.isoformat(" " if " " in found[0] else "T", spec)[:length]
 
     return INSTANT.sub(earlier, text)
 
@@ -41,11 +41,11 @@ def _columns(file: sqlite3.Connection, table: str) -> list[str]:
 
 def _rows(file: sqlite3.Connection, table: str, where: str, *values: object) -> list[dict]:
     names = _columns(file, table)
-    return [dict(zip(names, row, strict=True))
-        for row in file.execute(f"SELECT * FROM {table} WHERE {where}", values)  # noqa: S608 - our own names]
+    found = file.execute(f"SELECT * FROM {table} WHERE {where}", values)  # noqa: S608 - our own names
+    return [dict(zip(names, row, strict=True)) for row in found]
 
 
-def _put(file: sqlite3.Connection, table: str, rows: Iterator[dict] | list[dict]) -> None:
+def _put(file: sqlite3.Connection, table: str, rows: list[dict]) -> None:
     names = _columns(file, table)
     marks = ", ".join("?" for _ in names)
     values = ([row[name] for name in names] for row in rows)

@@ -7,12 +7,13 @@ from pathlib import Path
 
 from fill import NOW, base, grow
 
+from gentle_crust import demo
 from gentle_crust.api.app import create_app
 from gentle_crust.store.database import FILE, open_store
 
 SIZES = (0, 1000)
 ASKED = {
-    "bench": "/api/bench", "next": "/api/next", "plans": "/api/plans", "a plan": "/api/plans/tomorrow",
+    "bench": "/api/bench", "next": "/api/next", "plans": "/api/plans", "a plan": f"/api/plans/{demo.TOMORROW_PLAN}",
     "formulas": "/api/formulas", "cultures": "/api/cultures", "bakes": "/api/bakes", "score": "/api/bench/score",
 }  # fmt: skip
 TURNS = 15
@@ -68,7 +69,7 @@ def table() -> list[str]:
     for name in names:
         times = [found[size][name] for size in SIZES]
         lines.append(
-            f"| {name} | " + " | ".join(f"{each:.1f}" for each in times) + f" | {times[-1] / times[0]:.2f} × |"
+            f"| {name} | " + " | ".join(f"{each:.1f}" for each in times) + f" | {times[-1] / times[0]:.2f} times |"
         )
     return lines
 

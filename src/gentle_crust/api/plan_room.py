@@ -1,6 +1,5 @@
 """Plans: reckoned, mended, saved and opened again."""
 
-from dataclasses import asdict
 from typing import Any
 
 from flask import Response
@@ -11,7 +10,7 @@ from gentle_crust.contract.plans import (
     AskedBody,
     MendsAnswer,
     PlanAnswer,
-    PlanLineAnswer,
+    PlanDoneAnswer,
     PlansAnswer,
     ReadingBody,
     ReadingPath,
@@ -29,7 +28,7 @@ from gentle_crust.core.scheduling.what_if import what_if
 from gentle_crust.core.scheduling.why import why
 from gentle_crust.kitchen.ahead import Ahead
 from gentle_crust.kitchen.follow import FollowBook, Followed, Taken
-from gentle_crust.kitchen.plans import Answer, PlanBook, PlanLine
+from gentle_crust.kitchen.plans import Answer, PlanBook
 from gentle_crust.kitchen.turn import UNITS, turn
 
 plans = room("plans")
@@ -70,10 +69,6 @@ def _saved(found: Followed) -> Response:
             **_plan(saved.answer),
         )
     )
-
-
-def _line(line: PlanLine) -> PlanLineAnswer:
-    return PlanLineAnswer(**asdict(line))
 
 
 @plans.post("/plan", responses={200: PlanAnswer})
@@ -139,7 +134,7 @@ def mend_plan(body: AskedBody) -> Response:
 def list_plans(query: PageQuery) -> Response:
     """Saved plans, the latest wanted first, by pages."""
     page = _book().page(query.more)
-    return answer(PlansAnswer(plans=[_line(line) for line in page.lines], more=page.more))
+    return answer(PlansAnswer(plans=list(page.lines), more=page.more))
 
 
 @plans.get("/plans/<key>", responses={200: SavedPlanAnswer})
@@ -177,13 +172,13 @@ def withdraw_reading(path: ReadingPath) -> Response:
     return _saved(_follow().withdraw(path.key, path.reading))
 
 
-@plans.delete("/plans/<key>", responses={200: PlanLineAnswer})
+@plans.delete("/plans/<key>", responses={200: PlanDoneAnswer})
 def delete_plan(path: KeyPath) -> Response:
     """Put a plan away."""
-    return answer(_line(_book().put_away(path.key)))
+    return answer(PlanDoneAnswer(plan=_book().put_away(path.key)))
 
 
-@plans.post("/plans/<key>/restore", responses={200: PlanLineAnswer})
+@plans.post("/plans/<key>/restore", responses={200: PlanDoneAnswer})
 def restore_plan(path: KeyPath) -> Response:
     """Bring a plan back."""
-    return answer(_line(_book().put_away(path.key, away=False)))
+    return answer(PlanDoneAnswer(plan=_book().put_away(path.key, away=False)))

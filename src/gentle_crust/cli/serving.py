@@ -47,6 +47,7 @@ def _serve(asked: Serving, config: Config, stack: ExitStack) -> int:
     from gentle_crust.api.guard import is_loopback
     from gentle_crust.kitchen.now import clock_of
     from gentle_crust.kitchen.photos import PhotoShelf
+    from gentle_crust.kitchen.thinning import thin
     from gentle_crust.kitchen.work import Work
     from gentle_crust.store.backup import sweep
     from gentle_crust.store.copies import DailyCopies
@@ -75,7 +76,7 @@ def _serve(asked: Serving, config: Config, stack: ExitStack) -> int:
     _listen(asked.instruments, sessions, now)
     app = create_app(sessions, now, asked.host, passcode)
     _warm_when_visited(app)
-    copies = DailyCopies(folder, now, config.copies_bytes)
+    copies = DailyCopies(folder, now, config.copies_bytes, lambda: thin(Work(sessions, now)))
     copies.start()
     stack.callback(copies.stop)
     signal.signal(signal.SIGTERM, _stop)

@@ -8,7 +8,7 @@ from gentle_crust.contract.strict import Short, Shown
 from gentle_crust.core.errors import Unreadable
 
 T = TypeVar("T")
-PAGE = 40
+PAGE = 30
 """Lines of one page (practice)."""
 Place = tuple[datetime, str]
 """Where a line stands in a list: its instant, and its key among those of that instant."""

@@ -6,7 +6,7 @@ from typing import Annotated, ClassVar, Literal
 from pydantic import Field, StringConstraints
 
 from gentle_crust.contract.asked import Asked
-from gentle_crust.contract.shown import Measure, NextStep, Question, TakenReading
+from gentle_crust.contract.shown import Measure, PlanLine, Question, TakenReading
 from gentle_crust.contract.strict import KeyPath, Number, Short, Shown, Strict
 from gentle_crust.core import limits
 from gentle_crust.core.culture.shared import SharedBuild
@@ -110,23 +110,16 @@ class SavedPlanAnswer(PlanAnswer):
     """The levain build that it shares with other saved plans."""
 
 
-class PlanLineAnswer(Shown):
-    """One line of the saved plans."""
+class PlanDoneAnswer(Shown):
+    """A saved plan that was put away or brought back."""
 
-    id: str
-    formula_name: str
-    pieces: int
-    ready: datetime
-    begins: datetime
-    saved_at: datetime
-    next_step: NextStep | None
-    state: Literal["planned", "on_bench", "baked"] = "planned"
+    plan: PlanLine
 
 
 class PlansAnswer(Shown):
     """Saved plans."""
 
-    plans: list[PlanLineAnswer]
+    plans: list[PlanLine]
     more: str = ""
     """Where the next page begins; empty on the last."""
 

@@ -8,6 +8,7 @@ from gentle_crust.core.fermentation.readings import ReadingKind
 from gentle_crust.core.formula.compare import Difference
 from gentle_crust.core.formula.model import Formula
 
+PlanState = Literal["planned", "on_bench", "baked"]
 Measure = Literal["percent", "line_ml", "heights_mm", "celsius", "ready"]
 
 
@@ -43,3 +44,18 @@ class TakenReading:
     value: float
     sure: bool
     doubt: str
+
+
+@dataclass(frozen=True)
+class PlanLine:
+    """One line of the list of saved plans."""
+
+    id: str
+    formula_name: str
+    pieces: int
+    ready: datetime
+    begins: datetime
+    saved_at: datetime
+    next_step: NextStep | None
+    """The next thing that the plan itself asks for; None once it was started: the bench knows better then."""
+    state: PlanState = "planned"

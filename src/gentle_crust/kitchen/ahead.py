@@ -1,20 +1,15 @@
 """What lies ahead in the kitchen: levains that plans want, feeds that are due, and the next thing of all to do."""
 
-from collections.abc import Iterable
-from contextlib import suppress
 from dataclasses import dataclass
 from datetime import datetime, timedelta
 
 from gentle_crust.contract.cultures import Due
-from gentle_crust.contract.documents import ASKED, FORMULA, PLAN
 from gentle_crust.core.culture.shared import Demand, SharedBuild, share_builds
-from gentle_crust.core.errors import Unreadable
-from gentle_crust.core.scheduling.result import LevainBuild, Plan
+from gentle_crust.core.scheduling.result import LevainBuild
 from gentle_crust.kitchen.bench import BenchBook
 from gentle_crust.kitchen.cultures import CultureBook
-from gentle_crust.kitchen.plans import PlanBook
+from gentle_crust.kitchen.plans import PlanBook, SavedPlan
 from gentle_crust.kitchen.work import Work
-from gentle_crust.store.models import PlanRow
 from gentle_crust.store.repositories import Plans
 
 STANDING = "Standing feed. Log it when it is done, and the next ones follow from it."
@@ -47,23 +42,16 @@ class Ahead:
         """Levains of saved plans that are still to be built, one build where several can share it."""
         demands = [
             demand
-            for row, plan in self._coming()
-            for demand in _demands(row, plan)
+            for saved in self._coming()
+            for demand in _demands(saved)
             if demand.build_at >= self.now() and demand.culture_id
         ]
         return share_builds(tuple(demands))
 
-    def _coming(self) -> Iterable[tuple[PlanRow, Plan]]:
-        """Saved plans that are not over."""
+    def _coming(self) -> tuple[SavedPlan, ...]:
+        """Saved plans that are not over and can be read, the latest wanted first."""
         with self.work.read() as session:
-            rows = Plans(session).coming(self.now())
-        found = []
-        for row in rows:
-            with suppress(Unreadable):  # the list of what cannot be read names it
-                ASKED.read(row.asked)
-                FORMULA.read(row.formula)
-                found.append((row, PLAN.read(row.shown)))
-        return found
+            return self.plans.some(Plans(session).coming(self.now()))[::-1]
 
     def shared_with(self, plan_id: str) -> SharedBuild | None:
         """The build that a saved plan shares with others; None if it shares none."""
@@ -102,27 +90,26 @@ class Ahead:
             for each in self.cultures.due(all_ahead=True)
             for at in each.ahead
         ]
-        for row, plan in self._coming():
-            culture = ASKED.read(row.asked).culture_id or ""
-            for number, step in enumerate(plan.steps):
+        for saved in self._coming():
+            culture = saved.answer.asked.culture_id or ""
+            for number, step in enumerate(saved.answer.plan.steps):
                 if step.kind in ("feed", "levain") and step.at >= self.now() and culture:
-                    title = f"{step.title}: {row.formula['name']}"
-                    found.append(Entry(f"plan-{row.id}-{number}", title, step.detail, step.at, culture))
+                    title = f"{step.title}: {saved.answer.formula.name}"
+                    found.append(Entry(f"plan-{saved.id}-{number}", title, step.detail, step.at, culture))
         wanted = [each for each in found if culture_id in (None, each.culture_id)]
         return tuple(sorted(wanted, key=lambda entry: entry.at))
 
 
-def _demands(row: PlanRow, plan: Plan) -> list[Demand]:
-    asked = ASKED.read(row.asked)
-    return [_demand(row, asked.culture_id or "", each) for each in plan.levains]
+def _demands(saved: SavedPlan) -> list[Demand]:
+    return [_demand(saved, each) for each in saved.answer.plan.levains]
 
 
-def _demand(row: PlanRow, culture_id: str, build: LevainBuild) -> Demand:
+def _demand(saved: SavedPlan, build: LevainBuild) -> Demand:
     ripe = build.ripe.likely or build.wanted
     return Demand(
-        plan_id=row.id,
-        name=str(row.formula["name"]),
-        culture_id=culture_id,
+        plan_id=saved.id,
+        name=saved.answer.formula.name,
+        culture_id=saved.answer.asked.culture_id or "",
         flour=build.flour,
         hydration_percent=build.hydration_percent,
         needed_g=build.seed_g + build.flour_g + build.water_g,

@@ -39,18 +39,15 @@ from gentle_crust.core.errors import Conflict, CraftError, Infeasible, NotFound,
 from gentle_crust.core.scheduling.clock import Clock, Room, zone_of
 from gentle_crust.core.scheduling.wish import Starter
 from gentle_crust.kitchen import culture_view as view
+from gentle_crust.kitchen.culture_past import LATELY, LATEST, Past, pasts
 from gentle_crust.kitchen.local_time import instant_of
 from gentle_crust.kitchen.settings import KitchenSettings, nights
-from gentle_crust.kitchen.story import readable
 from gentle_crust.kitchen.work import Work
 from gentle_crust.store.models import CultureRow, EventRow, PhotoRow
 from gentle_crust.store.repositories import Cultures, Events
 
 RECOVERABLE = timedelta(days=30)
-FEEDS = ("begun", "fed", "woken")
 SHOWN_EVENTS = 60
-LATEST = 400
-"""Events that are read to know how a culture lives; a file of its history holds them all."""
 AHEAD = timedelta(days=21)
 PHOTO_TYPES = {b"\xff\xd8\xff": "image/jpeg", b"\x89PNG\r\n\x1a\n": "image/png"}
 LARGEST_PHOTO = 900_000
@@ -81,10 +78,22 @@ class _Known:
     withdrawn: tuple[tuple[datetime, Event], ...]
     clock: Clock
 
+    @property
+    def may_begin(self) -> bool:
+        """Whether its beginning is in sight: no culture without is told how to go on from it."""
+        first = next((event for event in self.events if event.feeds), None)
+        return first is not None and first.kind == "begun"
+
     @cached_property
     def courses(self) -> tuple[Course, ...]:
         """One a feed."""
         return courses_of(self.events, 0.0)
+
+
+def _as_known(row: CultureRow, past: Past, clock: Clock) -> _Known:
+    living = tuple(_event(clock, *each) for each in past.living)
+    gone = tuple((at, _event(clock, *each)) for at, each in past.gone)
+    return _Known(row, CULTURE.read(row.body), in_order(living), gone, clock)
 
 
 def _event(clock: Clock, key: str, kind: str, at: datetime, body: dict[str, Any]) -> Event:
@@ -197,7 +206,7 @@ class CultureBook:
             self._add(session, self._row(session, key), noted)
 
     def _add(self, session: Session, row: CultureRow, noted: dict[str, tuple[datetime, Event]]) -> None:
-        known = self._known(session, row, self.clock(), whole=True)
+        known = self._known(session, row, self.clock(), last=None)
         taken = {(known.clock.at(each.at_h), each.kind) for each in known.events}
         there = Events(session).keys(tuple(noted))
         for event_key, (at, event) in noted.items():
@@ -235,22 +244,9 @@ class CultureBook:
             )
             Events(session).add(mark)
 
-    def _known(self, session: Session, row: CultureRow, clock: Clock, whole: bool = False) -> _Known:
-        """A culture with its latest events, or all of them: what lies further back tells nothing of today."""
-        events = Events(session)
-        away_: dict[str, datetime] = {}
-        for _, kind, at, body in events.plain(WITHDRAWN, REINSTATED, subject=row.id):
-            if kind == WITHDRAWN:
-                away_[str(body.get("event"))] = at
-            else:
-                away_.pop(str(body.get("event")), None)
-        rows = events.plain(*KINDS, subject=row.id, last=None if whole else LATEST)
-        if not whole and len(rows) == LATEST and not any(kind in FEEDS for _, kind, _, _ in rows):
-            return self._known(session, row, clock, whole=True)
-        living = tuple(_event(clock, *each) for each in readable(rows) if each[0] not in away_)
-        gone = readable(events.of_keys(tuple(away_)))
-        taken_back = tuple((away_[each[0]], _event(clock, *each)) for each in gone)
-        return _Known(row, CULTURE.read(row.body), in_order(living), taken_back, clock)
+    def _known(self, session: Session, row: CultureRow, clock: Clock, last: int | None = LATELY) -> _Known:
+        """A culture with its ``last`` events, or all of them: what lies further back tells nothing of today."""
+        return _as_known(row, pasts(session, [row.id], last)[row.id], clock)
 
     def _all_known(self, session: Session, clock: Clock) -> list[_Known]:
         """Cultures that are not put away and can be read."""
@@ -258,16 +254,17 @@ class CultureBook:
         return list(self._those_known(session, rows, clock))
 
     def _those_known(self, session: Session, rows: Sequence[CultureRow], clock: Clock) -> Iterator[_Known]:
+        found = pasts(session, [row.id for row in rows])
         for row in rows:
             try:
-                yield self._known(session, row, clock)
+                yield _as_known(row, found[row.id], clock)
             except Unreadable:
                 LOG.warning("culture %s cannot be read", row.id)
 
     def known(self, key: str) -> tuple[Culture, tuple[Event, ...], Clock]:
         """A culture, all its events in order, and the clock that their hours are counted on."""
         with self.work.read() as session:
-            found = self._known(session, self._row(session, key), self.clock(), whole=True)
+            found = self._known(session, self._row(session, key), self.clock(), last=None)
         return found.culture, found.events, found.clock
 
     # -- looking ---------------------------------------------------------------------------------------------
@@ -323,7 +320,8 @@ class CultureBook:
             known = self._all_known(session, clock)
         found = []
         for each in known:
-            feeds = self._feeds(each, guide(each.culture, each.courses, clock))
+            beginning = guide(each.culture, each.courses, clock) if each.may_begin else None
+            feeds = self._feeds(each, beginning)
             if feeds:
                 ahead = feeds if all_ahead else feeds[:1]
                 then = each.culture.schedule.then if each.culture.schedule else "counter"
@@ -334,7 +332,7 @@ class CultureBook:
         """One culture with its life, verdict, feeds to come, and the newest of its events."""
         with self.work.read() as session:
             row = self._row(session, key)
-            known = self._known(session, row, self.clock())
+            known = self._known(session, row, self.clock(), LATEST)
             in_all = Events(session).count(*KINDS, subject=key) - len(known.withdrawn)
             has_photo = key in Cultures(session).with_photo()
             has_former = Cultures(session).has_former(key)

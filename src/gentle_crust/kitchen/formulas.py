@@ -66,7 +66,7 @@ def missing(field: str) -> CraftError:
     return kind(field, "That formula is not here.", "Choose one from the list of formulas.")
 
 
-MOST_LINES = 60
+MOST_LINES = 40
 """Lines of a list of formulas; by a part of its name any other is found."""
 
 

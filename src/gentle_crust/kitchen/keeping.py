@@ -3,6 +3,7 @@
 from pathlib import Path
 
 from gentle_crust.contract.keeping import Finding, KeptCopies
+from gentle_crust.kitchen import culture_past
 from gentle_crust.kitchen.beside import catch_up
 from gentle_crust.kitchen.check import check
 from gentle_crust.kitchen.work import Work
@@ -45,5 +46,6 @@ class Keeper:
                 engine = self.work.sessions.kw["bind"]
                 engine.dispose()
                 aside = backup.replace_data(self.folder, new, self.work.now())
+        culture_past.forget()
         catch_up(Work(self.work.sessions, self.work.now))
         return manifest, aside

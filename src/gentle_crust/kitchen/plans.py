@@ -6,7 +6,7 @@ from dataclasses import dataclass, replace
 from datetime import datetime, timedelta
 from functools import lru_cache
 from itertools import product
-from typing import Any, Literal
+from typing import Any
 
 from sqlalchemy.orm import Session
 
@@ -15,7 +15,7 @@ from gentle_crust.contract.documents import ASKED, FORMULA, PLAN
 from gentle_crust.contract.events import STARTED
 from gentle_crust.contract.kitchen import Settings
 from gentle_crust.contract.pages import PAGE, Page, place_of, written
-from gentle_crust.contract.shown import NextStep
+from gentle_crust.contract.shown import NextStep, PlanLine, PlanState
 from gentle_crust.core.errors import Conflict, CraftError, Infeasible, NotFound, Unreadable
 from gentle_crust.core.fermentation.marks import Mark, in_bowl, in_jar, on_box
 from gentle_crust.core.formula.edit import with_levain_share, with_yeast, with_yeast_beside
@@ -71,24 +71,6 @@ class BrokenPlan:
     name: str
     saved_at: datetime
     sentence: str
-
-
-PlanState = Literal["planned", "on_bench", "baked"]
-
-
-@dataclass(frozen=True)
-class PlanLine:
-    """One line of the list of saved plans."""
-
-    id: str
-    formula_name: str
-    pieces: int
-    ready: datetime
-    begins: datetime
-    saved_at: datetime
-    next_step: NextStep | None
-    """The next thing that the plan itself asks for; None once it was started: the bench knows better then."""
-    state: PlanState = "planned"
 
 
 LOG = logging.getLogger(__name__)
@@ -478,7 +460,7 @@ def _read(row: PlanRow) -> tuple[Asked, Formula, Plan]:
     )
 
 
-@lru_cache(maxsize=32)
+@lru_cache(maxsize=128)
 def _kept(row: Known[Callable[[], PlanRow | None]]) -> tuple[Asked, Formula, Plan]:
     """The same, read once: it is large, and never changes under its mark."""
     found = row.value()

@@ -65,7 +65,7 @@ class Work:
             session.rollback()
             self._once.clear()
             session.connection(execution_options=IMMEDIATE)
-            self._writing = True
+            self._writing = session.info["writing"] = True
             try:
                 yield session
                 session.commit()
@@ -77,7 +77,7 @@ class Work:
                     session.rollback()
                 raise
             finally:
-                self._writing = False
+                self._writing = session.info["writing"] = False
                 self._once.clear()
 
     def _inner(self, session: Session) -> Iterator[Session]:

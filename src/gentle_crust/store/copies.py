@@ -7,6 +7,8 @@ from collections.abc import Callable
 from datetime import date, datetime, timedelta
 from pathlib import Path
 
+from sqlalchemy.exc import DatabaseError
+
 from gentle_crust.store.backup import COPIES, write_backup
 from gentle_crust.store.database import CannotOpen
 
@@ -68,10 +70,16 @@ def prune(folder: Path, limit: int = SIZE_LIMIT) -> None:
 
 
 class DailyCopies:
-    """Makes a copy every day for as long as the program runs."""
+    """Makes a copy every day for as long as the program runs; ``then`` is done each time after it."""
 
-    def __init__(self, folder: Path, now: Callable[[], datetime], limit: int = SIZE_LIMIT) -> None:
-        self.folder, self.now, self.limit = folder, now, limit
+    def __init__(
+        self,
+        folder: Path,
+        now: Callable[[], datetime],
+        limit: int = SIZE_LIMIT,
+        then: Callable[[], object] = lambda: None,
+    ) -> None:
+        self.folder, self.now, self.limit, self.then = folder, now, limit, then
         self._stopped = threading.Event()
 
     def start(self) -> None:
@@ -88,5 +96,6 @@ class DailyCopies:
             wait = EVERY / timedelta(seconds=1)
             try:
                 make_copy(self.folder, self.now(), self.limit)
-            except (CannotOpen, OSError):
-                LOG.exception("today's copy could not be made")
+                self.then()
+            except (CannotOpen, OSError, DatabaseError):
+                LOG.exception("what is done every day could not be done")

@@ -104,6 +104,15 @@ class InstrumentRow(Base):
     value: Mapped[float]
 
 
+class MarkRow(Base):
+    """How far something that is done bit by bit has come."""
+
+    __tablename__ = "mark"
+
+    name: Mapped[str] = mapped_column(String(40), primary_key=True)
+    at: Mapped[datetime]
+
+
 class CultureRow(Base):
     """A culture that is kept. ``deleted_at`` set means put away: it can be brought back."""
 

@@ -2,6 +2,7 @@
 
 from collections.abc import Sequence
 from datetime import datetime
+from itertools import pairwise
 from typing import Any, NamedTuple
 
 from sqlalchemy import Float, Row, String, bindparam, case, cast, delete, func, or_, select, text, tuple_
@@ -17,6 +18,7 @@ from gentle_crust.store.models import (
     FormulaRow,
     InstrumentRow,
     KitchenRow,
+    MarkRow,
     PantryRow,
     PhotoRow,
     PlanRow,
@@ -168,10 +170,11 @@ class Events:
         """A number that grows with every event."""
         return int(self.session.execute(text("SELECT COALESCE(MAX(rowid), 0) FROM event")).scalar_one())
 
-    def newest_of(self, subjects: Sequence[str]) -> dict[str, int]:
-        """The same for each of some subjects."""
-        wanted = select(EventRow.subject, func.max(text("event.rowid"))).where(EventRow.subject.in_(subjects))
-        return {row[0]: int(row[1]) for row in self.session.execute(wanted.group_by(EventRow.subject))}
+    def marks_of(self, subjects: Sequence[str]) -> dict[str, tuple[int, int]]:
+        """Of each of some subjects two numbers, of which one changes whenever an event comes or goes."""
+        wanted = select(EventRow.subject, func.max(text("event.rowid")), func.count())
+        rows = self.session.execute(wanted.where(EventRow.subject.in_(subjects)).group_by(EventRow.subject))
+        return {row[0]: (int(row[1]), int(row[2])) for row in rows}
 
 
 class Samples:
@@ -199,6 +202,39 @@ class Samples:
         names = {"device": device, "quantity": quantity, "since": since, "until": until}
         return [(row[0], row[1]) for row in self.session.execute(_BY_THE_MINUTE, names)]
 
+    def first_since(self, since: datetime) -> datetime | None:
+        """The first instant from ``since`` on at which any instrument sent a figure."""
+        pairs = self.session.execute(select(InstrumentRow.device, InstrumentRow.quantity)).all()
+        firsts = [
+            self.session.scalar(
+                select(func.min(SampleRow.at)).where(
+                    SampleRow.device == device, SampleRow.quantity == quantity, SampleRow.at >= since
+                )
+            )
+            for device, quantity in pairs
+        ]
+        return min((first for first in firsts if first is not None), default=None)
+
+    def thin(self, since: datetime, until: datetime, spans: Sequence[tuple[datetime, datetime]]) -> int:
+        """Let figures between two instants go, but the first, lowest and highest of each stretch; how many went.
+
+        A stretch is a minute within ``spans`` (apart from one another), a quarter of an hour elsewhere.
+        """
+        edges = sorted({since, until, *(min(max(at, since), until) for span in spans for at in span)})
+        gone = 0
+        for device, quantity in self.session.execute(select(InstrumentRow.device, InstrumentRow.quantity)).all():
+            for begin, end in pairwise(edges):
+                fine = any(first <= begin and end <= last for first, last in spans)
+                names = {
+                    "device": device,
+                    "quantity": quantity,
+                    "since": begin,
+                    "until": end,
+                    "minutes": 1 if fine else 15,
+                }
+                gone += int(getattr(self.session.execute(_THIN, names), "rowcount", 0))
+        return gone
+
     def heard(self, device: str, quantity: str) -> datetime | None:
         """When an instrument was last heard of."""
         found = self.session.get(InstrumentRow, (device, quantity))
@@ -208,6 +244,35 @@ class Samples:
         """The last figure of each device and quantity."""
         rows = self.session.scalars(select(InstrumentRow).order_by(InstrumentRow.device, InstrumentRow.quantity))
         return [(row.device, row.quantity, row.at, row.value) for row in rows]
+
+
+_THIN = text(
+    """DELETE FROM sample WHERE device = :device AND quantity = :quantity AND at IN (
+         SELECT at FROM (
+           SELECT at, row_number() OVER (PARTITION BY stretch ORDER BY at) AS place,
+             row_number() OVER (PARTITION BY stretch ORDER BY value, at) AS low,
+             row_number() OVER (PARTITION BY stretch ORDER BY value DESC, at) AS high
+           FROM (SELECT at, value, substr(at, 1, 13) || (substr(at, 15, 2) / :minutes) AS stretch FROM sample
+                 WHERE device = :device AND quantity = :quantity AND at >= :since AND at < :until))
+         WHERE place > 1 AND low > 1 AND high > 1)"""
+).bindparams(bindparam("since", type_=Instant), bindparam("until", type_=Instant))
+
+
+class Marks:
+    """How far something that is done bit by bit has come."""
+
+    def __init__(self, session: Session) -> None:
+        self.session = session
+
+    def get(self, name: str) -> datetime | None:
+        """The instant up to which it is done; None before it was ever begun."""
+        row = self.session.get(MarkRow, name)
+        return None if row is None else row.at
+
+    def put(self, name: str, at: datetime) -> None:
+        """It is done up to ``at``."""
+        self.session.merge(MarkRow(name=name, at=at))
+        self.session.flush()
 
 
 _BY_THE_MINUTE = (
@@ -396,10 +461,9 @@ class Plans:
         row = self.session.execute(select(*_PLAN_LINE).where(PlanRow.id == key)).first()
         return None if row is None else PlanLineRow(*row)
 
-    def coming(self, now: datetime) -> Sequence[PlanRow]:
-        """Plans that are not over, the latest wanted first."""
-        living = select(PlanRow).where(PlanRow.deleted_at.is_(None), PlanRow.ready >= now)
-        return self.session.scalars(living.order_by(PlanRow.ready.desc(), PlanRow.id.desc())).all()
+    def coming(self, now: datetime) -> list[str]:
+        """Keys of plans that are not over."""
+        return list(self.session.scalars(select(PlanRow.id).where(PlanRow.deleted_at.is_(None), PlanRow.ready >= now)))
 
     def put_steps(self, key: str, steps: Sequence[tuple[str, str, datetime]]) -> None:
         """Kind, title and instant of a plan's steps, in place of those that were there."""

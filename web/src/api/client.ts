@@ -11,7 +11,7 @@ export type Step = Schemas['Step']
 export type Mend = Schemas['Mend']
 export type FormulaAnswer = Schemas['FormulaAnswer']
 export type Settings = Schemas['Settings']
-export type PlanLine = Schemas['PlanLineAnswer']
+export type PlanLine = Schemas['PlanLine']
 
 export const api = createClient<paths>({ baseUrl: '/' })
 

@@ -46,6 +46,11 @@ def upgrade() -> None:
         sqlite_with_rowid=False,
     )
     op.create_index("ix_plan_step_at", "plan_step", ["at", "plan_id"])
+    op.create_table(
+        "mark",
+        sa.Column("name", sa.String(40), primary_key=True),
+        sa.Column("at", Instant, nullable=False),
+    )
     for name, kind in (("name", sa.String(80)), ("pieces", sa.Integer), ("begins", Instant)):
         op.add_column("plan", sa.Column(name, kind))
     op.add_column("plan", sa.Column("rule", sa.Integer, nullable=False, server_default="0"))
