@@ -14,8 +14,8 @@ from waitress import create_server
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.fermentation.probe import Sample, listen
 from gentle_crust.devices.listener import Listener, figures_in
+from gentle_crust.devices.server import MOST_LISTENERS, create_devices
 from gentle_crust.devices.server import Instruments as Played
-from gentle_crust.devices.server import create_devices
 from gentle_crust.devices.simulation import SimKitchen, Truth
 from tests.conftest import SATURDAY
 
@@ -199,3 +199,20 @@ def test_a_probe_is_heard_questioned_and_never_believed_on_the_table():
     spike = samples(*((n / 12, 80.0 if n == 21 else 24.0) for n in range(24)))
     assert listen(spike, 24.0, 24.0, 2.0).doubt is None
     assert listen((), 24.0, 24.0, 2.0).celsius is None
+
+
+def test_the_instruments_answer_their_own_pages_only_and_listeners_leave_room():
+    kitchen = Played(SimKitchen(), lambda: SATURDAY)
+    client = create_devices(kitchen).test_client()
+    assert client.get("/devices", headers={"Host": "elsewhere.example"}).status_code == 421
+    elsewhere = {"Origin": "https://elsewhere.example"}
+    assert client.post("/dough", json={"do": "mix"}, headers=elsewhere).status_code == 403
+    assert client.post("/dough", json={"do": "mix"}).status_code == 200
+    listening = [client.get("/stream", buffered=False) for _ in range(MOST_LISTENERS)]
+    refused = client.get("/stream")
+    assert refused.status_code == 503 and "listen already" in refused.json["detail"]
+    listening[0].close()
+    again = client.get("/stream", buffered=False)
+    assert again.status_code == 200
+    for each in (*listening[1:], again):
+        each.close()

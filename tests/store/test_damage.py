@@ -1,10 +1,12 @@
 """One bad record costs one record: every kind of row is damaged in turn, and all else goes on."""
 
+import io
 import json
 import os
 import sqlite3
 
 import pytest
+from PIL import Image
 from sqlalchemy import text
 
 from gentle_crust.api.app import create_app
@@ -36,7 +38,9 @@ def full(sessions):
     day.client.put(f"/api/formulas/{body['id']}", json=body["formula"] | {"hydration_percent": 70.5})
     kitchen = day.client.get("/api/kitchen").json["settings"]
     day.client.put("/api/kitchen", json=kitchen | {"room_day_c": 24})
-    picture = b"\xff\xd8\xff\xe0" + b"0" * 200
+    out = io.BytesIO()
+    Image.new("RGB", (40, 30), (180, 140, 90)).save(out, "JPEG")
+    picture = out.getvalue()
     day.client.put("/api/cultures/gull/photo", data=picture)
     at = day.now.isoformat()
     day.client.post("/api/samples", json={"sent_at": at, "samples": [

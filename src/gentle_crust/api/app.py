@@ -16,6 +16,7 @@ from gentle_crust.api import common, guard, refusals
 from gentle_crust.api.bench_room import bench
 from gentle_crust.api.compression import pack_answers, packed
 from gentle_crust.api.culture_room import cultures
+from gentle_crust.api.door_room import entrance, secret_calendar
 from gentle_crust.api.formula_room import formulas
 from gentle_crust.api.keeping_room import keeping
 from gentle_crust.api.kitchen_room import kitchen
@@ -61,8 +62,9 @@ def create_app(
     _one_work_a_request(app)
     pack_answers(app)
     guard.protect(app, listening, passcode)
-    for blueprint in (kitchen, formulas, plans, water, cultures, bench, oven, keeping):
+    for blueprint in (kitchen, formulas, plans, water, cultures, bench, oven, keeping, entrance):
         app.register_api(blueprint)
+    app.add_url_rule("/calendar/<secret>.ics", "secret_calendar", secret_calendar)
     refusals.answer_errors(app)
     _serve_pages(app)
     return app

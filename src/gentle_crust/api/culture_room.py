@@ -33,6 +33,7 @@ from gentle_crust.interchange.calendar_file import calendar_file
 from gentle_crust.kitchen import builds
 from gentle_crust.kitchen.ahead import Ahead
 from gentle_crust.kitchen.cultures import CultureBook
+from gentle_crust.kitchen.photos import LARGEST_BYTES
 
 cultures = room("cultures")
 
@@ -132,6 +133,7 @@ def photo(path: KeyPath) -> Response:
 @cultures.put("/cultures/<key>/photo", responses={200: CultureAnswer})
 def put_photo(path: KeyPath) -> Response:
     """Keep a picture: the body is a JPEG or PNG."""
+    request.max_content_length = LARGEST_BYTES
     _book().put_photo(path.key, request.get_data())
     return _opened(path.key)
 
@@ -170,16 +172,17 @@ def bring_in(path: KeyPath, body: CultureFileBody) -> Response:
 @cultures.get("/cultures/<key>/calendar.ics")
 def culture_calendar(path: KeyPath) -> Response:
     """Its feeds ahead, to download or subscribe to."""
-    return _calendar(path.key)
+    return calendar_response(path.key)
 
 
 @cultures.get("/calendar.ics")
 def calendar() -> Response:
     """The feeds of all cultures, to download or subscribe to."""
-    return _calendar(None)
+    return calendar_response(None)
 
 
-def _calendar(key: str | None) -> Response:
+def calendar_response(key: str | None) -> Response:
+    """Feeds ahead as a calendar, of one culture or of all."""
     entries = Ahead(work()).calendar(key)
     made = calendar_file(entries, "Gentle Crust", now()())
     headers = {"Content-Disposition": 'inline; filename="feeds.ics"'}

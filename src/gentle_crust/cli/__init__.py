@@ -46,6 +46,9 @@ def _parser() -> argparse.ArgumentParser:
             default=[],
             help="instruments to listen to; may be repeated",
         )
+        command.add_argument(
+            "--in-the-clear", action="store_true", help="serve --host without encryption: something else encrypts"
+        )
         if name == "demo":
             command.add_argument("--reset", action="store_true", help="begin with fresh demo data")
             command.add_argument("--empty-bench", action="store_true", help="put no doughs on the bench")
@@ -135,6 +138,7 @@ def _serve(options: argparse.Namespace, settings: "Config") -> int:
             reset=demo and options.reset,
             empty_bench=demo and options.empty_bench,
             over_lan=options.lan,
+            in_the_clear=options.in_the_clear,
             instruments=options.devices,
         ),
         settings,

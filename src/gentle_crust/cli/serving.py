@@ -2,9 +2,11 @@
 
 import os
 import signal
+import socket
 import ssl
 import sys
-from contextlib import ExitStack
+import time
+from contextlib import ExitStack, suppress
 from dataclasses import dataclass, field
 from pathlib import Path
 from threading import Event, Thread
@@ -14,6 +16,13 @@ from gentle_crust.config import SHORTEST_PASSCODE, Config
 from gentle_crust.store.database import CannotOpen
 
 REFUSED = 2
+CONNECTIONS = 1000
+LOOKED_EVERY_S = 3600.0
+"""So often it is looked whether the certificate is to be made anew."""
+IN_THE_CLEAR = (
+    "Warning: this is not encrypted. Whoever is on the network can read the passcode and all that is kept,"
+    " unless something in front of it encrypts."
+)
 
 
 @dataclass(frozen=True)
@@ -27,6 +36,7 @@ class Serving:
     reset: bool = False
     empty_bench: bool = False
     over_lan: bool = False
+    in_the_clear: bool = False
     instruments: list[str] = field(default_factory=list)
 
 
@@ -44,7 +54,7 @@ def serve(asked: Serving, config: Config) -> int:
 def _serve(asked: Serving, config: Config, stack: ExitStack) -> int:
     from gentle_crust import lan
     from gentle_crust.api.app import create_app
-    from gentle_crust.api.guard import is_loopback
+    from gentle_crust.hosts import is_loopback
     from gentle_crust.kitchen.now import clock_of
     from gentle_crust.kitchen.photos import PhotoShelf
     from gentle_crust.kitchen.thinning import thin
@@ -68,6 +78,13 @@ def _serve(asked: Serving, config: Config, stack: ExitStack) -> int:
             "Serve with --lan, which makes a passcode and a certificate; or set GENTLE_CRUST_PASSCODE to eight\n"
             "characters or more, or serve at 127.0.0.1."
         )
+    if not is_loopback(asked.host) and not asked.over_lan and not asked.in_the_clear:
+        raise CannotOpen(
+            f"at {asked.host} the passcode and all that you keep would cross the network in the clear, for anybody on\n"
+            "it to read. Serve with --lan, which encrypts. If something of your own in front of it does that, say so\n"
+            "with --in-the-clear."
+        )
+    _allow_connections()
     sweep(folder)
     sessions = open_store(folder)
     stack.callback(_close, sessions)
@@ -146,15 +163,17 @@ def _port_taken(port: int, error: OSError) -> CannotOpen:
 
 
 def _serve_here(app: Any, asked: Serving) -> int:
-    from waitress import create_server
+    from gentle_crust.hosts import is_loopback
 
     try:
-        server = create_server(app, host=asked.host, port=asked.port, threads=8, max_request_body_size=1 << 33)
+        server = _behind(app, asked.host, asked.port)
     except OSError as error:
         raise _port_taken(asked.port, error) from error
     shown = f"[{asked.host}]" if ":" in asked.host else asked.host
     print(f"Gentle Crust is at http://{shown}:{server.effective_port}/", flush=True)
     print(f"Data: {asked.folder}. Stop with Ctrl-C.", flush=True)
+    if not is_loopback(asked.host):
+        print(IN_THE_CLEAR, file=sys.stderr, flush=True)
     server.run()
     return 0
 
@@ -170,57 +189,109 @@ def _listen(addresses: list[str], sessions: Any, now: Any) -> None:
 
 
 def _serve_lan(app: Any, asked: Serving, passcode: str) -> int:
-    """Serve over HTTPS to whoever is on the network and has the passcode."""
-    from cheroot.ssl.builtin import BuiltinSSLAdapter
-    from cheroot.wsgi import Server
-
+    """Serve over HTTPS to whoever is on the network and signs in."""
     from gentle_crust import lan
+    from gentle_crust.front import Front, knowing_peers
 
     reached = lan.addresses() if asked.host == "0.0.0.0" else (asked.host,)  # noqa: S104 - the baker asked for it
     if not reached:
         raise CannotOpen("this machine has no address on a network. Join one, then start again.")
+    secured = _Secured(asked.folder, lan.names(reached))
     try:
-        made = lan.certificate_for(asked.folder, reached)
-        adapter = BuiltinSSLAdapter(str(made.certificate), str(made.key))
-    except (ValueError, ssl.SSLError) as error:
-        raise CannotOpen(
-            f"the certificate in {asked.folder} cannot be used ({error}). Remove {lan.CERTIFICATE} and {lan.KEY}\n"
-            "there: new ones are made at the next start. The phone will ask once more whether it trusts them."
-        ) from error
-    server = Server((asked.host, asked.port), app, numthreads=10, request_queue_size=32)
-    server.ssl_adapter = adapter
-    try:
-        server.prepare()
+        listening = socket.create_server((asked.host, asked.port), backlog=256)
     except OSError as error:
         raise _port_taken(asked.port, error) from error
-    address = f"https://{reached[0]}:{server.bind_addr[1]}/"
+    inner = _behind(app, url_scheme="https")
+    front = Front(listening, inner.effective_port, secured.context)
+    inner.application = knowing_peers(app, front.peers)
+    Thread(target=inner.run, daemon=True).start()
+    address = f"https://{reached[0]}:{listening.getsockname()[1]}/"
     app.extensions["gentle_crust_lan"] = address
+    app.extensions["gentle_crust_authority"] = secured.authority
+    app.extensions["gentle_crust_names"] = secured.authority.names
+    _tell_lan(address, passcode, asked.folder, secured)
+    front.run()
+    return 0
+
+
+class _Secured:
+    """How the connection is secured: the kitchen's certificate, made anew by itself before it ends."""
+
+    def __init__(self, folder: Path, called: tuple[str, ...]) -> None:
+        from gentle_crust import lan
+
+        self.folder, self.called = folder, called
+        try:
+            self.authority = lan.authority_for(folder, called)
+            self._load()
+        except (ValueError, TypeError, ssl.SSLError) as error:
+            raise CannotOpen(
+                f"the certificates in {folder} cannot be used ({error}). Remove the four files whose names begin with\n"
+                "lan-authority, lan-certificate and lan-key: new ones are made at the next start, and phones are\n"
+                "asked to trust this kitchen once more."
+            ) from error
+
+    def _load(self) -> None:
+        from gentle_crust import lan
+
+        made = lan.certificate_for(self.folder, self.called)
+        self._context = ssl.SSLContext(ssl.PROTOCOL_TLS_SERVER)
+        self._context.minimum_version = ssl.TLSVersion.TLSv1_2
+        self._context.load_cert_chain(made.certificate, made.key)
+        self._looked = time.monotonic()
+
+    def context(self) -> ssl.SSLContext:
+        """For a connection that comes now."""
+        if time.monotonic() - self._looked > LOOKED_EVERY_S:
+            self._load()
+        return self._context
+
+
+def _tell_lan(address: str, passcode: str, folder: Path, secured: _Secured) -> None:
+    from gentle_crust import lan
+
     print(f"Gentle Crust is at {address}", flush=True)
     if sys.stdout.isatty():
         print(lan.qr_in_terminal(address))
-        print(f"Passcode: {passcode}   (any name will do)")
-    print(f"The passcode is in {asked.folder / lan.PASSCODE}, unless GENTLE_CRUST_PASSCODE gives one.")
-    print("The phone will say that it does not know the certificate: it was made here. Compare, then go on:")
-    print(f"  {made.fingerprint}")
-    print(f"Data: {asked.folder}. Stop with Ctrl-C.", flush=True)
-    try:
-        server.serve()
-    finally:
-        server.stop()
-    return 0
+        print(f"Passcode: {passcode}")
+    print(f"The passcode is in {folder / lan.PASSCODE}, unless GENTLE_CRUST_PASSCODE gives one.")
+    if secured.authority.new:
+        print("A new authority was made for this kitchen: phones that trusted an earlier one are asked once more.")
+    print(f"So that a phone keeps the bench without a connection, open {address}trust on it. Compare there:")
+    print(f"  {secured.authority.fingerprint}")
+    print(f"Data: {folder}. Stop with Ctrl-C.", flush=True)
+
+
+def _behind(app: Any, host: str = "127.0.0.1", port: int = 0, **more: Any) -> Any:
+    """The program as a server. It reads requests whole before one of its threads takes them: slow ones delay nobody."""
+    from waitress import create_server
+
+    return create_server(
+        app, host=host, port=port, threads=8, max_request_body_size=1 << 33, connection_limit=CONNECTIONS,
+        channel_timeout=60, cleanup_interval=10, asyncore_use_poll=True, **more,
+    )  # fmt: skip
+
+
+def _allow_connections() -> None:
+    """As many open files as connections may need, if the system lets us."""
+    with suppress(ImportError, ValueError, OSError):
+        import resource
+
+        soft, hard = resource.getrlimit(resource.RLIMIT_NOFILE)
+        resource.setrlimit(resource.RLIMIT_NOFILE, (min(max(soft, 4 * CONNECTIONS), hard), hard))
 
 
 def play_devices(host: str, port: int, config: Config) -> int:
     """Play a kitchen's instruments."""
     from waitress import create_server
 
-    from gentle_crust.devices.server import Instruments, create_devices
+    from gentle_crust.devices.server import THREADS, Instruments, create_devices
     from gentle_crust.devices.simulation import SimKitchen
     from gentle_crust.kitchen.now import clock_of
 
     instruments = Instruments(SimKitchen(), clock_of(config.now, config.rate))
     try:
-        server = create_server(create_devices(instruments), host=host, port=port, threads=8)
+        server = create_server(create_devices(instruments, host), host=host, port=port, threads=THREADS)
     except OSError as error:
         print(_port_taken(port, error), file=sys.stderr)
         return REFUSED

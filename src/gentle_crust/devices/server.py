@@ -13,9 +13,13 @@ from flask import Flask, Response, request
 
 from gentle_crust.core.errors import CraftError, Unreadable
 from gentle_crust.devices.simulation import Faults, SimKitchen
+from gentle_crust.hosts import host_of, known_host
 from gentle_crust.kitchen.now import Now, rate_of
 
 KEPT = 5000
+MOST_LISTENERS, THREADS = 8, 16
+"""Listeners hold a thread each: others are left for whoever asks."""
+LARGEST_REQUEST = 100_000
 EVERY_S, FASTEST_S = 60.0, 0.25
 """A figure a minute of the played clock, and no more than four times a real second."""
 
@@ -57,9 +61,20 @@ class Instruments:
             time.sleep(min(pause, EVERY_S))
 
 
-def create_devices(instruments: Instruments) -> Flask:
-    """The stand-ins as an application."""
+def create_devices(instruments: Instruments, listening: str = "127.0.0.1") -> Flask:
+    """The stand-ins as an application; ``listening`` is the address it will be served at."""
     app = Flask("gentle_crust_devices", static_folder=None)
+    app.config["MAX_CONTENT_LENGTH"] = LARGEST_REQUEST
+    places = threading.BoundedSemaphore(MOST_LISTENERS)
+
+    @app.before_request
+    def check() -> tuple[dict[str, str], int] | None:
+        if not known_host(request.host, listening):
+            return {"detail": "This address is not one of the instruments' own."}, 421
+        origin = request.headers.get("Origin")
+        if request.method not in ("GET", "HEAD") and origin and host_of(origin) != request.host:
+            return {"detail": "Changes are not taken from pages elsewhere."}, 403
+        return None
 
     @app.errorhandler(CraftError)
     def refused(error: CraftError) -> tuple[dict[str, str], int]:
@@ -78,7 +93,13 @@ def create_devices(instruments: Instruments) -> Flask:
     @app.get("/stream")
     def stream() -> Response:
         last = request.headers.get("Last-Event-ID", request.args.get("since", "0"))
-        return Response(_events(instruments, int(last) if last.isdigit() else 0), content_type="text/event-stream")
+        if not places.acquire(blocking=False):
+            detail = f"{MOST_LISTENERS} listen already. End one of them, or ask at /figures."
+            return Response(json.dumps({"detail": detail}), status=503, content_type="application/json")
+        events = _events(instruments, int(last) if last.isdigit() else 0)
+        found = Response(events, content_type="text/event-stream")
+        found.call_on_close(places.release)
+        return found
 
     @app.post("/dough")
     def do() -> dict[str, Any]:

@@ -14,6 +14,7 @@ from gentle_crust.contract.tidy import clean, sane
 from gentle_crust.core.culture.culture import Culture
 from gentle_crust.core.culture.events import Event
 from gentle_crust.core.errors import CraftError
+from gentle_crust.interchange.safe_csv import cell
 
 FORMAT = "gentle-crust-culture"
 LARGEST = 60_000_000
@@ -21,7 +22,6 @@ MOST_EVENTS = 400_000
 _CULTURE, _EVENT, _INSTANT = TypeAdapter(Culture), TypeAdapter(Event), TypeAdapter(datetime)
 _COLUMNS = tuple(field.name for field in fields(Event) if field.name != "at_h")
 _NUMBERS = ("seed_g", "flour_g", "water_g", "g", "gross_g", "height_mm", "culture_c")
-_RISKY = ("=", "+", "-", "@", "\t", "\r")
 
 History = tuple[tuple[datetime, Event], ...]
 
@@ -40,10 +40,10 @@ def to_json(culture: Culture, history: History) -> str:
 
 
 def to_csv(culture: Culture, history: History) -> str:
-    """One line an event; the culture itself stands in the first line, as a comment in JSON."""
+    """One line an event; the culture itself stands in the first line, one cell that is a comment in JSON."""
     out = io.StringIO()
-    out.write(f"# {json.dumps(_CULTURE.dump_python(culture, mode='json'), ensure_ascii=False)}\n")
     lines = csv.writer(out, lineterminator="\n")
+    lines.writerow((f"# {json.dumps(_CULTURE.dump_python(culture, mode='json'), ensure_ascii=False)}",))
     lines.writerow(("at", *_COLUMNS))
     for at, event in history:
         lines.writerow((at.isoformat(), *(_cell(getattr(event, name)) for name in _COLUMNS)))
@@ -54,7 +54,7 @@ def _cell(value: Any) -> str:
     if value is None:
         return ""
     text = f"{value:g}" if isinstance(value, float) else str(value)
-    return f"'{text}" if text.startswith(_RISKY) else text
+    return cell(text)
 
 
 def read(text: str) -> tuple[Culture, History]:
@@ -84,6 +84,8 @@ def _from_json(text: str) -> tuple[Culture, History]:
 
 def _from_csv(text: str) -> tuple[Culture, History]:
     first, _, rest = clean(text).lstrip("\ufeff").partition("\n")
+    if first.startswith('"'):
+        first = next(csv.reader([first]), [""])[0]
     try:
         culture = clean(json.loads(first.lstrip("# ")))
     except (json.JSONDecodeError, RecursionError) as error:

@@ -14,6 +14,7 @@ from gentle_crust.core.formula.measures import Habits
 from gentle_crust.core.formula.model import Formula, check
 from gentle_crust.core.formula.scaling import Weighed, sum_by_name
 from gentle_crust.interchange.recipe_text import formula_of, read_recipe
+from gentle_crust.interchange.safe_csv import cell
 
 FORMATS = {
     "json": ("application/json", "json"),
@@ -25,7 +26,6 @@ EXTENSION = "gentle-crust-formula"
 """Name of the property of a Recipe that carries the formula whole."""
 LARGEST = 500_000
 _FORMULA = TypeAdapter(Formula)
-_RISKY = ("=", "+", "-", "@", "\t", "\r")
 
 
 def export(formula: Formula, weighed: Weighed, form: str) -> str:
@@ -62,11 +62,6 @@ def _recipe(formula: Formula, weighed: Weighed) -> str:
     return json.dumps(document, indent=2, ensure_ascii=False) + "\n"
 
 
-def _cell(text: str) -> str:
-    """A cell that no spreadsheet takes for a formula of its own."""
-    return f"'{text}" if text.startswith(_RISKY) else text
-
-
 def _csv(formula: Formula, weighed: Weighed) -> str:
     out = io.StringIO()
     writer = csv.writer(out, lineterminator="\r\n")
@@ -74,8 +69,8 @@ def _csv(formula: Formula, weighed: Weighed) -> str:
     for stage in weighed.stages:
         for line in stage.lines:
             figures = [f"{value:.2f}" for value in (line.g, line.percent, line.mixed_percent)]
-            writer.writerow([_cell(stage.kind), _cell(line.name), *figures])
-    writer.writerow(["all", _cell(formula.name), f"{weighed.dough_g:.2f}", "", ""])
+            writer.writerow([cell(stage.kind), cell(line.name), *figures])
+    writer.writerow(["all", cell(formula.name), f"{weighed.dough_g:.2f}", "", ""])
     return out.getvalue()
 
 

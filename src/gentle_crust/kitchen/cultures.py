@@ -41,6 +41,8 @@ from gentle_crust.core.scheduling.wish import Starter
 from gentle_crust.kitchen import culture_view as view
 from gentle_crust.kitchen.culture_past import LATELY, LATEST, Past, pasts
 from gentle_crust.kitchen.local_time import instant_of
+from gentle_crust.kitchen.photos import LARGEST_BYTES
+from gentle_crust.kitchen.pictures import as_jpeg, cleaned
 from gentle_crust.kitchen.settings import KitchenSettings, nights
 from gentle_crust.kitchen.work import Work
 from gentle_crust.store.models import CultureRow, EventRow, PhotoRow
@@ -49,8 +51,8 @@ from gentle_crust.store.repositories import Cultures, Events
 RECOVERABLE = timedelta(days=30)
 SHOWN_EVENTS = 60
 AHEAD = timedelta(days=21)
-PHOTO_TYPES = {b"\xff\xd8\xff": "image/jpeg", b"\x89PNG\r\n\x1a\n": "image/png"}
-LARGEST_PHOTO = 900_000
+LONGEST_PX = 1000
+"""So large a culture's picture is kept, on its longer side."""
 
 LOG = logging.getLogger(__name__)
 _OWN = tuple(field.name for field in fields(Event) if field.name not in ("id", "at_h", "kind"))
@@ -448,16 +450,16 @@ class CultureBook:
             return Cultures(session).photo(key)
 
     def put_photo(self, key: str, data: bytes) -> None:
-        """Keep a picture, JPEG or PNG. CraftError for anything else."""
-        kind = next((name for start, name in PHOTO_TYPES.items() if data.startswith(start)), None)
-        if kind is None:
-            raise Unreadable("photo", "That is no picture I can keep.", "Choose a JPEG or PNG.")
-        if len(data) > LARGEST_PHOTO:
-            raise CraftError("photo", "That picture is too large.", "Choose one of less than 900 kB.")
+        """Keep a picture, and nothing that came with it. CraftError for what is none."""
+        if not data or len(data) > LARGEST_BYTES:
+            raise CraftError("photo", "The picture is empty or larger than 12 MB.", "Take it again, or a smaller one.")
+        kept = as_jpeg(cleaned(data, LONGEST_PX))
         with self.work.write() as session:
             self._row(session, key)
             Cultures(session).keep_former(key)
-            Cultures(session).put_photo(PhotoRow(culture_id=key, content_type=kind, data=data, taken_at=self.now()))
+            Cultures(session).put_photo(
+                PhotoRow(culture_id=key, content_type="image/jpeg", data=kept, taken_at=self.now())
+            )
 
     def drop_photo(self, key: str) -> None:
         """No picture any more."""

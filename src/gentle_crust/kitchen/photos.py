@@ -1,26 +1,23 @@
 """Photographs of a dough: made small, stripped of where and with what they were taken, kept beside the data file."""
 
-import io
 import os
 import time
 from dataclasses import dataclass
 from datetime import timedelta
 from pathlib import Path
 
-from PIL import Image, ImageOps, UnidentifiedImageError
+from PIL import Image
 
 from gentle_crust.contract.events import PHOTO
-from gentle_crust.core.errors import CraftError, NotFound, Unreadable
+from gentle_crust.core.errors import CraftError, NotFound
+from gentle_crust.kitchen.pictures import as_jpeg, cleaned
 from gentle_crust.kitchen.work import Work
 from gentle_crust.store.repositories import Events
 
 LONGEST, THUMB = 1600, 240
 LARGEST_BYTES = 12_000_000
-MOST_PIXELS = 60_000_000
-QUALITY = 82
 ORPHANED = timedelta(days=7)
 """A photo that no bake knows after so long never will be known (practice)."""
-KINDS = ("JPEG", "PNG", "WEBP")
 
 
 @dataclass(frozen=True)
@@ -42,8 +39,11 @@ class PhotoShelf:
         _check_key(key)
         if not data or len(data) > LARGEST_BYTES:
             raise CraftError("photo", "The photo is empty or larger than 12 MB.", "Take it again, or a smaller one.")
-        picture = _upright(data)
-        picture.thumbnail((LONGEST, LONGEST))
+        there = self.folder / f"{key}.jpg"
+        if there.is_file():  # sent once more: what is kept is not replaced
+            with Image.open(there) as kept:
+                return Kept(kept.width, kept.height)
+        picture = cleaned(data, LONGEST)
         self.folder.mkdir(parents=True, exist_ok=True)
         small = picture.copy()
         small.thumbnail((THUMB, THUMB))
@@ -75,27 +75,11 @@ def _check_key(key: str) -> None:
         raise NotFound("id", "That is not the key of a photo.", "Load the page anew.")
 
 
-def _upright(data: bytes) -> Image.Image:
-    """The picture alone, as it is meant to be seen."""
-    try:
-        with Image.open(io.BytesIO(data), formats=KINDS) as found:
-            if found.width * found.height > MOST_PIXELS:
-                raise CraftError("photo", "The photo has more than 60 million pixels.", "Take a smaller one.")
-            turned = ImageOps.exif_transpose(found).convert("RGB")
-    except (UnidentifiedImageError, OSError, ValueError, Image.DecompressionBombError) as error:
-        if isinstance(error, CraftError):
-            raise
-        raise Unreadable("photo", "That is no photo that can be read.", "Give a JPEG, PNG or WebP.") from error
-    plain = Image.new("RGB", turned.size)
-    plain.paste(turned)
-    return plain
-
-
 def _write(path: Path, picture: Image.Image) -> None:
     """Wholly or not at all."""
     half = path.with_suffix(".half")
     with half.open("wb") as file:
-        picture.save(file, "JPEG", quality=QUALITY, optimize=True)
+        file.write(as_jpeg(picture))
         file.flush()
         os.fsync(file.fileno())
     half.replace(path)

@@ -104,6 +104,19 @@ class InstrumentRow(Base):
     value: Mapped[float]
 
 
+class DeviceRow(Base):
+    """A phone or another device that was let in with the passcode. Its token is kept as a hash alone."""
+
+    __tablename__ = "device"
+
+    id: Mapped[str] = mapped_column(String(36), primary_key=True)
+    token: Mapped[str] = mapped_column(String(64), unique=True)
+    name: Mapped[str] = mapped_column(String(60))
+    signed_in: Mapped[datetime]
+    seen: Mapped[datetime]
+    revoked: Mapped[datetime | None]
+
+
 class MarkRow(Base):
     """How far something that is done bit by bit has come."""
 

@@ -13,6 +13,7 @@ from gentle_crust.store.columns import Damaged, Instant
 from gentle_crust.store.models import (
     BakeRow,
     CultureRow,
+    DeviceRow,
     EventRow,
     FormerPhotoRow,
     FormulaRow,
@@ -256,6 +257,31 @@ _THIN = text(
                  WHERE device = :device AND quantity = :quantity AND at >= :since AND at < :until))
          WHERE place > 1 AND low > 1 AND high > 1)"""
 ).bindparams(bindparam("since", type_=Instant), bindparam("until", type_=Instant))
+
+
+class Devices:
+    """Phones and other devices that were let in."""
+
+    def __init__(self, session: Session) -> None:
+        self.session = session
+
+    def add(self, row: DeviceRow) -> None:
+        """One more."""
+        self.session.add(row)
+
+    def of_token(self, token: str) -> DeviceRow | None:
+        """The device of a token's hash, unless it was shown out."""
+        wanted = select(DeviceRow).where(DeviceRow.token == token, DeviceRow.revoked.is_(None))
+        return self.session.scalars(wanted).first()
+
+    def get(self, key: str) -> DeviceRow | None:
+        """One device, shown out or not."""
+        return self.session.get(DeviceRow, key)
+
+    def all(self) -> Sequence[DeviceRow]:
+        """Those that may come in, the one seen last first."""
+        wanted = select(DeviceRow).where(DeviceRow.revoked.is_(None))
+        return self.session.scalars(wanted.order_by(DeviceRow.seen.desc(), DeviceRow.id)).all()
 
 
 class Marks:

@@ -259,6 +259,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calendar-address": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The secret address that a calendar subscribes to. */
+        get: operations["door_calendar_address_calendar_address_get"];
+        put?: never;
+        /** Another secret address; the one before leads nowhere any more. */
+        post: operations["door_new_calendar_address_calendar_address_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calendar.ics": {
         parameters: {
             query?: never;
@@ -514,6 +532,40 @@ export interface paths {
         /** Bring a culture back. */
         post: operations["cultures_restore_culture_cultures__key__restore_post"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Devices that are signed in. */
+        get: operations["door_devices_devices_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/{key}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** A device that is let in no more. */
+        delete: operations["door_show_out_devices__key__delete"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1281,6 +1333,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sign-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Let this device in with the passcode; it is told how long to wait after too many wrong ones. */
+        post: operations["door_sign_in_sign_in_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sign-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** This device is let in no more. */
+        post: operations["door_sign_out_sign_out_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sour": {
         parameters: {
             query?: never;
@@ -1292,6 +1378,40 @@ export interface paths {
         put?: never;
         /** A rye sour in stages, led back from the time at which it is wanted. */
         post: operations["cultures_lead_sour_sour_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/trust": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How a phone comes to trust this kitchen: where it is served, and how its authority is told from another. */
+        get: operations["door_trust_trust_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/trust/authority.crt": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The certificate that a phone is to trust; it holds nothing secret. */
+        get: operations["door_authority_trust_authority_crt_get"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1471,6 +1591,14 @@ export interface components {
             note: string;
             /** Within Min */
             within_min: number;
+        };
+        /**
+         * AddressAnswer
+         * @description The path of a secret address of this kitchen.
+         */
+        AddressAnswer: {
+            /** Path */
+            path: string;
         };
         /**
          * Amount
@@ -2500,6 +2628,16 @@ export interface components {
              * Format: date-time
              */
             wanted: string;
+        };
+        /**
+         * DevicesAnswer
+         * @description Devices that are signed in, the one seen last first.
+         */
+        DevicesAnswer: {
+            /** Devices */
+            devices: components["schemas"]["SignedIn"][];
+            /** Needed */
+            needed: boolean;
         };
         /**
          * Difference
@@ -4886,10 +5024,17 @@ export interface components {
             plan: components["schemas"]["Plan"];
         };
         /**
-         * PlanLineAnswer
-         * @description One line of the saved plans.
+         * PlanDoneAnswer
+         * @description A saved plan that was put away or brought back.
          */
-        PlanLineAnswer: {
+        PlanDoneAnswer: {
+            plan: components["schemas"]["PlanLine"];
+        };
+        /**
+         * PlanLine
+         * @description One line of the list of saved plans.
+         */
+        PlanLine: {
             /**
              * Begins
              * Format: date-time
@@ -4977,7 +5122,7 @@ export interface components {
              */
             more: string;
             /** Plans */
-            plans: components["schemas"]["PlanLineAnswer"][];
+            plans: components["schemas"]["PlanLine"][];
         };
         /**
          * Point
@@ -6130,6 +6275,49 @@ export interface components {
             text: string;
         };
         /**
+         * SignInAnswer
+         * @description Whether this kitchen wants a passcode at all.
+         */
+        SignInAnswer: {
+            /** Needed */
+            needed: boolean;
+        };
+        /**
+         * SignInBody
+         * @description The passcode, and what the device is to be called.
+         */
+        SignInBody: {
+            /**
+             * Name
+             * @default
+             */
+            name: string;
+            /** Passcode */
+            passcode: string;
+        };
+        /**
+         * SignedIn
+         * @description A device that was let in: when, when it was seen last, and whether it is the one that asks.
+         */
+        SignedIn: {
+            /** Id */
+            id: string;
+            /** Mine */
+            mine: boolean;
+            /** Name */
+            name: string;
+            /**
+             * Seen
+             * Format: date-time
+             */
+            seen: string;
+            /**
+             * Signed In
+             * Format: date-time
+             */
+            signed_in: string;
+        };
+        /**
          * SignsAnswer
          * @description What to do with it; nothing: it is done.
          */
@@ -6615,6 +6803,36 @@ export interface components {
              * @default
              */
             what: string;
+        };
+        /**
+         * TrustAnswer
+         * @description Where the kitchen is served to the network, and the authority that a phone is asked to trust.
+         */
+        TrustAnswer: {
+            /**
+             * Address
+             * @default
+             */
+            address: string;
+            /**
+             * Fingerprint
+             * @default
+             */
+            fingerprint: string;
+            /**
+             * Names
+             * @default []
+             */
+            names: string[];
+            /**
+             * Qr
+             * @default
+             */
+            qr: string;
+            /** Served */
+            served: boolean;
+            /** Until */
+            until?: string | null;
         };
         /**
          * TurnAnswer
@@ -8204,6 +8422,127 @@ export interface operations {
             };
         };
     };
+    door_calendar_address_calendar_address_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AddressAnswer"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    door_new_calendar_address_calendar_address_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AddressAnswer"];
+                };
+            };
+            /** @description Somebody else changed it, or it is under way already. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ChangedDocument"] | components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
     cultures_calendar_calendar_ics_get: {
         parameters: {
             query?: never;
@@ -9576,6 +9915,138 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CultureAnswer"];
+                };
+            };
+            /** @description Nothing lies under that key. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Somebody else changed it, or it is under way already. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ChangedDocument"] | components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    door_devices_devices_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DevicesAnswer"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    door_show_out_devices__key__delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DevicesAnswer"];
                 };
             };
             /** @description Nothing lies under that key. */
@@ -12517,7 +12988,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["PlanLineAnswer"];
+                    "application/json": components["schemas"]["PlanDoneAnswer"];
                 };
             };
             /** @description Nothing lies under that key. */
@@ -12778,7 +13249,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["PlanLineAnswer"];
+                    "application/json": components["schemas"]["PlanDoneAnswer"];
                 };
             };
             /** @description Nothing lies under that key. */
@@ -13368,6 +13839,158 @@ export interface operations {
             };
         };
     };
+    door_sign_in_sign_in_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SignInBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SignInAnswer"];
+                };
+            };
+            /** @description Somebody else changed it, or it is under way already. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ChangedDocument"] | components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    door_sign_out_sign_out_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SignInAnswer"];
+                };
+            };
+            /** @description Somebody else changed it, or it is under way already. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ChangedDocument"] | components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
     cultures_lead_sour_sour_post: {
         parameters: {
             query?: never;
@@ -13437,6 +14060,91 @@ export interface operations {
             };
             /** @description The disk is full. */
             507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    door_trust_trust_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrustAnswer"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    door_authority_trust_authority_crt_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
                 headers: {
                     [name: string]: unknown;
                 };

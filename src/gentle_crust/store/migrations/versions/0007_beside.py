@@ -1,5 +1,7 @@
 """Columns beside documents, so that lists, filters and pages are SQL: of bakes, of plans and their steps, of formulas.
 
+Also the devices that were let in, and how far what is done bit by bit has come.
+
 They are filled from the documents when the program starts.
 """
 
@@ -50,6 +52,15 @@ def upgrade() -> None:
         "mark",
         sa.Column("name", sa.String(40), primary_key=True),
         sa.Column("at", Instant, nullable=False),
+    )
+    op.create_table(
+        "device",
+        sa.Column("id", sa.String(36), primary_key=True),
+        sa.Column("token", sa.String(64), nullable=False, unique=True),
+        sa.Column("name", sa.String(60), nullable=False),
+        sa.Column("signed_in", Instant, nullable=False),
+        sa.Column("seen", Instant, nullable=False),
+        sa.Column("revoked", Instant),
     )
     for name, kind in (("name", sa.String(80)), ("pieces", sa.Integer), ("begins", Instant)):
         op.add_column("plan", sa.Column(name, kind))
