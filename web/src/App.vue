@@ -1,14 +1,16 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { computed, provide, watch } from 'vue'
+import { computed, defineAsyncComponent, provide, watch } from 'vue'
 import { RouterLink, RouterView, useRoute } from 'vue-router'
-import { api, ask } from './api/client'
+import { api, ask, signedOut } from './api/client'
 import CountsTip from './shell/CountsTip.vue'
 import { useBench } from './shell/bench'
 import { useKitchen, useNow } from './shell/kitchen'
 import { REMINDERS, useReminders } from './shell/reminders'
 import { useUnits } from './shell/units'
 import { fill, words } from './words'
+
+const SignIn = defineAsyncComponent(() => import('./rooms/door/SignIn.vue'))
 
 const route = useRoute()
 const now = useNow()
@@ -69,7 +71,8 @@ const next = computed(() => {
     <time class="clock time">{{ clock(now) }}</time>
   </header>
   <main id="content" tabindex="-1">
-    <RouterView />
+    <SignIn v-if="signedOut && route.name !== 'trust'" />
+    <RouterView v-else />
   </main>
   <CountsTip />
 </template>

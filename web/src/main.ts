@@ -8,6 +8,7 @@ import PlanRoom from './rooms/plan/PlanRoom.vue'
 import './theme/tokens.css'
 import './theme/base.css'
 import './shell/theme'
+import { registerWorker } from './shell/worker'
 
 const router = createRouter({
   history: createWebHistory(),
@@ -26,6 +27,7 @@ const router = createRouter({
     { path: '/oven', name: 'oven', component: () => import('./rooms/oven/OvenRoom.vue') },
     { path: '/water', name: 'water', component: () => import('./rooms/water/WaterRoom.vue') },
     { path: '/kitchen', name: 'kitchen', component: () => import('./rooms/kitchen/KitchenRoom.vue') },
+    { path: '/trust', name: 'trust', component: () => import('./rooms/door/TrustPage.vue') },
     { path: '/:anything(.*)', redirect: '/plan' },
   ],
 })
@@ -38,3 +40,5 @@ createApp(App)
     },
   })
   .mount('#app')
+
+if (import.meta.env.PROD) void registerWorker()

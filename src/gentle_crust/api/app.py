@@ -3,7 +3,7 @@
 import uuid
 from contextlib import ExitStack
 from importlib.resources import files
-from mimetypes import guess_type
+from mimetypes import add_type, guess_type
 from pathlib import Path
 
 from flask import Response, g, request, send_from_directory
@@ -36,6 +36,7 @@ DEEPEST = 40
 """So deep does nothing lie that this program takes."""
 LARGEST_FILE = 64_000_000
 """What this program itself writes of a culture, it takes again."""
+add_type("application/manifest+json", ".webmanifest")
 PAGES = Path(str(files("gentle_crust") / "web"))
 
 

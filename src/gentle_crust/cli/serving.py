@@ -222,6 +222,7 @@ class _Secured:
 
         self.folder, self.called = folder, called
         try:
+            self.before = (folder / lan.AUTHORITY).exists()
             self.authority = lan.authority_for(folder, called)
             self._load()
         except (ValueError, TypeError, ssl.SSLError) as error:
@@ -255,7 +256,7 @@ def _tell_lan(address: str, passcode: str, folder: Path, secured: _Secured) -> N
         print(lan.qr_in_terminal(address))
         print(f"Passcode: {passcode}")
     print(f"The passcode is in {folder / lan.PASSCODE}, unless GENTLE_CRUST_PASSCODE gives one.")
-    if secured.authority.new:
+    if secured.before and secured.authority.new:
         print("A new authority was made for this kitchen: phones that trusted an earlier one are asked once more.")
     print(f"So that a phone keeps the bench without a connection, open {address}trust on it. Compare there:")
     print(f"  {secured.authority.fingerprint}")

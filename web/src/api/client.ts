@@ -1,4 +1,5 @@
 import createClient from 'openapi-fetch'
+import { ref } from 'vue'
 import type { components, paths } from './generated'
 
 export type Schemas = components['schemas']
@@ -12,6 +13,9 @@ export type Mend = Schemas['Mend']
 export type FormulaAnswer = Schemas['FormulaAnswer']
 export type Settings = Schemas['Settings']
 export type PlanLine = Schemas['PlanLine']
+
+/** Whether this device was told to give the passcode. */
+export const signedOut = ref(false)
 
 export const api = createClient<paths>({ baseUrl: '/' })
 
@@ -38,16 +42,23 @@ export class Refused extends Error {
     message: string,
     readonly errors: Refusal[],
     readonly changed: Changed | null = null,
+    /** Of the answer; 0 if there was none. */
+    readonly status = 0,
+    /** Seconds after which it may be tried again. */
+    readonly waitS = 0,
   ) {
     super(message)
   }
 }
 
 /** Unwrap an answer of the client, or throw what the server said. */
-export async function ask<T>(call: Promise<{ data?: T; error?: unknown }>): Promise<T> {
-  const { data, error } = await call
+export async function ask<T>(call: Promise<{ data?: T; error?: unknown; response?: Response }>): Promise<T> {
+  const { data, error, response } = await call
   if (data !== undefined) return data
   const problem = error as ({ detail?: string; errors?: Refusal[] } & Partial<Changed>) | undefined
   const changed = problem?.fields && problem.etag ? { etag: problem.etag, fields: problem.fields } : null
-  throw new Refused(problem?.detail ?? '', problem?.errors ?? [], changed)
+  const status = response?.status ?? 0
+  if (status === 401) signedOut.value = true
+  const wait = Number(response?.headers.get('Retry-After')) || 0
+  throw new Refused(problem?.detail ?? '', problem?.errors ?? [], changed, status, wait)
 }

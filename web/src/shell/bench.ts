@@ -1,29 +1,40 @@
 import { useQueryClient } from '@tanstack/vue-query'
-import { del, entries, set } from 'idb-keyval'
 import { computed, onScopeDispose, ref, shallowRef } from 'vue'
 import { api, ask, Refused, type Schemas } from '../api/client'
 import { newKey } from './keys'
+import {
+  add,
+  alter,
+  drop,
+  keepLast,
+  kept,
+  lastKept,
+  nextOrder,
+  ready,
+  refresh,
+  waiting,
+  type Waiting,
+} from './outbox'
 
 export type Bench = Schemas['BenchAnswer']
 export type BenchDough = Schemas['DoughAnswer']
 export type LiveStep = Schemas['LiveStep']
 export type PressKind = Schemas['PressBody']['kind']
-type Waiting = Schemas['PressBody']
 
-const QUEUE = 'gentle-crust.presses'
-const STUCK = 'gentle-crust.presses.stuck'
 const SLOWEST = 2000
 /** A page that nobody looks at still has to know what was done elsewhere: it calls for what is due. */
 const OUT_OF_SIGHT = 10_000
-const PHOTO = 'photo:'
-const PHOTO_STUCK = 'photo-stuck:'
-/** No picture, too large, or of a dough that is not there: asking again would change nothing. */
-const NEVER_TAKEN = new Set([404, 409, 413, 415, 422])
+/** Without an answer it is tried again after so long, then after twice that, a minute at most. */
+const FIRST_PAUSE = 2000
+const LONGEST_PAUSE = 60_000
+const AT_ONCE = 200
+const SENDER = 'gentle-crust.sender'
+/** Whatever is refused so is refused for good: asking again would change nothing. Any other is tried again. */
+const FOR_GOOD = new Set([400, 404, 409, 413, 415, 422])
 
 const bench = shallowRef<Bench | null>(null)
-const waiting = shallowRef<Waiting[]>(stored(QUEUE))
-const photosWaiting = ref(0)
-const photosStuck = ref(0)
+/** Whether what is shown was kept here and has not been heard anew. */
+const old = ref(false)
 const offline = ref(false)
 const refused = ref('')
 interface Pressed {
@@ -35,46 +46,31 @@ interface Pressed {
 /** What was pressed here, the latest last: each can be taken back with one tap, as far back as wanted. */
 const pressed = shallowRef<Pressed[]>([])
 const last = computed(() => pressed.value.at(-1) ?? null)
-/** Presses that are on their way to the server just now: taking one back is a press of its own. */
-const underWay = new Set<string>()
-/** Presses that the server could not take: kept until somebody says what is to become of them. */
-const stuck = shallowRef<Waiting[]>(stored(STUCK))
+const open = computed(() => waiting.value.filter((each) => each.refused === undefined))
+/** What was refused: kept, with its reason, until somebody says what is to become of it. */
+const stuck = computed(() => waiting.value.filter((each) => each.refused !== undefined))
 let heard = { at: 0, says: 0, rate: 1 }
-let sending = false
 let users = 0
+let pause = 0
+let notBefore = 0
+let most = AT_ONCE
 let timer: ReturnType<typeof setTimeout> | undefined
 let telling: ReturnType<typeof setTimeout> | undefined
 
-function stored(name: string): Waiting[] {
-  try {
-    const found = JSON.parse(localStorage.getItem(name) ?? '[]') as Waiting[]
-    return Array.isArray(found) ? found : []
-  } catch {
-    return []
-  }
-}
-
-/** Presses that are not with the server yet are kept in the browser, whatever happens to the page. */
-function keep(presses: Waiting[], list = waiting, name = QUEUE) {
-  list.value = presses
-  try {
-    localStorage.setItem(name, JSON.stringify(presses))
-  } catch {
-    /* Full: they are still held by the page. */
-  }
-}
-
-/** Out of the way of the others, and kept all the same. */
-function setAside(ids: Set<string>) {
-  if (!ids.size) return
-  const odd = waiting.value.filter((each) => ids.has(each.id))
-  keep([...stuck.value, ...odd], stuck, STUCK)
-  keep(waiting.value.filter((each) => !ids.has(each.id)))
-}
-
 function took(found: Bench) {
-  if (heard.at) heard = { ...heard, at: Date.now(), says: Date.parse(found.now) }
-  if (!found.unchanged) bench.value = found
+  heard = { at: Date.now(), says: Date.parse(found.now), rate: heard.rate }
+  old.value = false
+  if (found.unchanged) return
+  bench.value = found
+  void keepLast(found)
+}
+
+/** What was shown last, for as long as nothing newer is heard. */
+async function recall() {
+  const found = await lastKept()
+  if (!found || bench.value) return
+  bench.value = { ...found, cursor: '' }
+  old.value = true
 }
 
 /** The program's time now, also while it cannot be reached. */
@@ -82,63 +78,137 @@ export function programNow(): number {
   return heard.at ? heard.says + heard.rate * (Date.now() - heard.at) : Date.now()
 }
 
+/** Whether there was no answer at all, or none that the program wrote. */
+const unreached = (error: unknown) => !(error instanceof Refused) || (!error.message && error.status === 0)
+
 async function poll() {
   try {
-    const cursor = bench.value?.cursor ?? ''
+    const cursor = old.value ? '' : (bench.value?.cursor ?? '')
     took(await ask(api.GET('/api/bench', { params: { query: { cursor } } })))
     offline.value = false
   } catch (error) {
-    offline.value = !(error instanceof Refused) || !error.message
+    offline.value = unreached(error)
+    if (!bench.value) await recall()
   }
-  if (!offline.value && (waiting.value.length || photosWaiting.value)) await send()
+  if (!offline.value && open.value.length) await send()
 }
 
 function again() {
   clearTimeout(timer)
-  const pause = document.hidden ? OUT_OF_SIGHT : heard.rate > 1 ? 400 : SLOWEST
+  const rest = document.hidden ? OUT_OF_SIGHT : heard.rate > 1 ? 400 : SLOWEST
   timer = setTimeout(async () => {
     if (users) await poll()
     if (users) again()
-  }, pause)
+  }, rest)
 }
 
-/** Send what waits, in its order; what the server has taken or refused waits no longer. */
-async function send() {
-  if (sending || !waiting.value.length) return void (await sendPhotos())
-  sending = true
-  let more = false
+/** One page of this browser sends, whichever has the turn; the others wait for the next occasion. */
+function send(): Promise<void> {
+  if (Date.now() < notBefore) return Promise.resolve()
+  if (!navigator.locks) return sendAll()
+  return navigator.locks.request(SENDER, { ifAvailable: true }, (lock) =>
+    lock ? sendAll() : undefined,
+  ) as Promise<void>
+}
+
+/** Send what waits in its order, whatever is pressed meanwhile too. */
+async function sendAll() {
+  await refresh()
+  for (let going = true; going && open.value.length;) {
+    const first = open.value[0]!
+    going = first.photo ? await sendPhoto(first) : await sendPresses()
+  }
+}
+
+/** The server could not be reached, or asks to wait. */
+function wait(seconds = 0) {
+  pause = Math.min(Math.max(pause * 2, FIRST_PAUSE), LONGEST_PAUSE)
+  notBefore = Date.now() + Math.max(pause, 1000 * seconds)
+}
+function reached() {
+  offline.value = false
+  pause = notBefore = 0
+}
+
+/** Presses up to the next photo; whether to go on. */
+async function sendPresses(): Promise<boolean> {
+  const until = open.value.findIndex((each) => each.photo)
+  const wanted = open.value.slice(0, Math.min(until < 0 ? open.value.length : until, most))
+  await alter(
+    wanted.map((each) => each.id),
+    (one) => ({ ...one, tried: true }),
+  )
+  const ids = wanted.map((each) => each.id).filter((id) => open.value.some((each) => each.id === id))
+  const some = wanted.filter((each) => ids.includes(each.id))
+  if (!some.length) return true
   try {
-    const presses = waiting.value.slice(0, 400)
-    presses.forEach((each) => underWay.add(each.id))
+    const presses = some.map((each) => each.press!)
     const sent_at = new Date(programNow()).toISOString()
     const answer = await ask(api.POST('/api/bench/presses', { body: { sent_at, presses } }))
-    setAside(new Set(answer.refused.filter((each) => each.keep).map((each) => each.id)))
-    const settled = new Set([...answer.taken, ...answer.refused.map((each) => each.id)])
-    forget(answer.refused.map((each) => each.id))
-    keep(waiting.value.filter((each) => !settled.has(each.id)))
-    const first = answer.refused[0]
-    if (first) refused.value = `${first.sentence} ${first.remedy}`
+    const why = new Map(answer.refused.map((each) => [each.id, `${each.sentence} ${each.remedy}`]))
+    await setAside(why)
+    const settled = new Set(answer.taken)
+    await drop(ids.filter((id) => settled.has(id) && !why.has(id)))
     took(answer.bench)
-    offline.value = false
-    more = waiting.value.length > 0
+    reached()
+    most = AT_ONCE
+    return settled.size + why.size > 0
   } catch (error) {
-    const said = error instanceof Refused ? error : null
-    offline.value = !said?.message
-    if (said?.message) refused.value = said.message
-    more = passUnreadable(said)
-  } finally {
-    sending = false
-    underWay.clear()
+    return notTaken(error, some)
   }
-  await (more ? send() : sendPhotos())
 }
 
-/** Presses that the program cannot even read, of an older page for one, must not hold up those behind them. */
-function passUnreadable(said: Refused | null): boolean {
-  const places = new Set((said?.errors ?? []).map((each) => /^presses\.(\d+)\b/.exec(each.field)?.[1]))
-  const odd = waiting.value.filter((_, index) => places.has(String(index)))
-  setAside(new Set(odd.map((each) => each.id)))
-  return odd.length > 0
+/** What becomes of what was sent and not taken; whether to go on with the rest. */
+async function notTaken(error: unknown, some: Waiting[]): Promise<boolean> {
+  offline.value = unreached(error)
+  if (!(error instanceof Refused) || offline.value) return (wait(), false)
+  if (error.message) refused.value = error.message
+  if (error.status === 413 && some.length > 1) {
+    most = Math.ceil(some.length / 2)
+    return true
+  }
+  const places = new Set(error.errors.map((each) => /^presses\.(\d+)\b/.exec(each.field)?.[1]))
+  const odd = some.filter((_, index) => places.has(String(index)))
+  if (odd.length) {
+    await setAside(new Map(odd.map((each) => [each.id, error.message])))
+    return true
+  }
+  if (FOR_GOOD.has(error.status) && some.length === 1) {
+    await setAside(new Map([[some[0]!.id, error.message]]))
+    return true
+  }
+  if (FOR_GOOD.has(error.status)) most = 1
+  else wait(error.waitS)
+  return FOR_GOOD.has(error.status)
+}
+
+async function setAside(why: Map<string, string>) {
+  if (!why.size) return
+  forget([...why.keys()])
+  refused.value = [...why.values()][0]!
+  await alter([...why.keys()], (one) => ({ ...one, refused: why.get(one.id) ?? '' }))
+}
+
+async function sendPhoto(one: Waiting): Promise<boolean> {
+  await alter([one.id], (each) => ({ ...each, tried: true }))
+  try {
+    const answer = await fetch(`/api/bench/${one.dough}/photos/${one.id}`, {
+      method: 'PUT',
+      body: one.photo!.data,
+      headers: { 'Taken-At': one.photo!.at },
+    })
+    if (answer.ok) {
+      await drop([one.id])
+      took((await answer.json()) as Bench)
+      reached()
+      return true
+    }
+    const said = (await answer.json().catch(() => null)) as { detail?: string } | null
+    const waits = Number(answer.headers.get('Retry-After')) || 0
+    return await notTaken(new Refused(said?.detail ?? '', [], null, answer.status, waits), [one])
+  } catch (error) {
+    return notTaken(error, [one])
+  }
 }
 
 /** What was refused, or taken back, can no longer be taken back. */
@@ -146,55 +216,13 @@ function forget(ids: string[]) {
   if (ids.length) pressed.value = pressed.value.filter((each) => !ids.includes(each.id))
 }
 
-interface WaitingPhoto {
-  dough: string
-  at: string
-  photo: Blob
-}
-
-async function sendPhotos() {
-  try {
-    const all = await entries<string, WaitingPhoto>()
-    photosStuck.value = all.filter(([key]) => key.startsWith(PHOTO_STUCK)).length
-    const kept = all.filter(([key]) => key.startsWith(PHOTO))
-    photosWaiting.value = kept.length
-    for (const [key, one] of kept) {
-      const id = key.slice(PHOTO.length)
-      const answer = await fetch(`/api/bench/${one.dough}/photos/${id}`, {
-        method: 'PUT',
-        body: one.photo,
-        headers: { 'Taken-At': one.at },
-      })
-      if (answer.ok) {
-        took((await answer.json()) as Bench)
-        await del(key)
-        photosWaiting.value -= 1
-        continue
-      }
-      const said = (await answer.json().catch(() => null)) as { detail?: string } | null
-      refused.value = said?.detail ?? refused.value
-      /* What is refused is never thrown away: a photo is not taken twice. One that can never be taken waits apart. */
-      if (!NEVER_TAKEN.has(answer.status)) return
-      await set(`${PHOTO_STUCK}${id}`, one)
-      await del(key)
-      photosWaiting.value -= 1
-      photosStuck.value += 1
-    }
-  } catch {
-    /* Sent when the connection is back. */
-  }
-}
-
-/** Photos that were refused are tried once more, or let go. */
-async function unstickPhotos(again: boolean) {
-  for (const [key, one] of await entries<string, WaitingPhoto>()) {
-    if (!String(key).startsWith(PHOTO_STUCK)) continue
-    if (again) await set(`${PHOTO}${key.slice(PHOTO_STUCK.length)}`, one)
-    await del(key)
-  }
-  photosStuck.value = 0
-  if (again) await sendPhotos()
-}
+void ready.then(() => {
+  if (users && open.value.length) void send()
+})
+window.addEventListener('online', () => {
+  pause = notBefore = 0
+  if (users) void poll()
+})
 
 /** What happens at the bench, seen by every room and pressed from any device; shared by all that ask for it. */
 export function useBench() {
@@ -211,15 +239,21 @@ export function useBench() {
     heard = { at: Date.now(), says, rate: runs }
   }
 
-  function press(dough: string, kind: PressKind, body: Record<string, unknown>, says: string, at?: string) {
-    const one: Waiting = { id: newKey(), dough, kind, at: at ?? new Date(programNow()).toISOString(), body }
-    keep([...waiting.value, one])
+  async function press(
+    dough: string,
+    kind: PressKind,
+    body: Record<string, unknown>,
+    says: string,
+    at?: string,
+  ) {
+    const id = newKey()
+    const one = { id, dough, kind, at: at ?? new Date(programNow()).toISOString(), body }
     refused.value = ''
-    if (says) pressed.value = [...pressed.value, { id: one.id, dough, says, kind }]
-    return send().then(() => {
-      tellOthers()
-      return one.id
-    })
+    if (says) pressed.value = [...pressed.value, { id, dough, says, kind }]
+    await add({ id, order: nextOrder(), dough, tried: false, press: one })
+    await send()
+    tellOthers()
+    return id
   }
   /** Other rooms hear of it once the hands rest: a press must never wait for them. */
   function tellOthers() {
@@ -230,45 +264,42 @@ export function useBench() {
     }, 1500)
   }
 
-  /** Take something back; what was not sent yet is simply not sent. */
+  /** Take something back: what was never sent is simply not sent; what was may have arrived, and is taken back there. */
   async function takeBack(dough: string, event: string) {
     const absence = pressed.value.some((each) => each.id === event && each.kind === 'absence')
     forget([event])
-    if (waiting.value.some((each) => each.id === event) && !underWay.has(event)) {
-      return keep(waiting.value.filter((each) => each.id !== event))
-    }
+    const waits = await kept(event)
+    if (waits && !waits.tried) return drop([event])
     await press(dough, absence ? 'absence_withdrawn' : 'bake_withdrawn', { event }, '')
   }
 
-  async function photograph(dough: string, photo: Blob) {
-    const id = newKey()
-    await set(`${PHOTO}${id}`, { dough, at: new Date(programNow()).toISOString(), photo })
-    photosWaiting.value += 1
-    await sendPhotos()
+  async function photograph(dough: string, data: Blob) {
+    const at = new Date(programNow()).toISOString()
+    await add({ id: newKey(), order: nextOrder(), dough, tried: false, photo: { at, data } })
+    await send()
   }
 
   /** Try again what could not be taken, or forget it. */
-  function unstick(again: boolean) {
-    const odd = stuck.value
-    keep([], stuck, STUCK)
-    void unstickPhotos(again)
-    if (!again) return Promise.resolve()
-    keep([...waiting.value, ...odd])
-    return send()
+  async function unstick(again: boolean, ids = stuck.value.map((each) => each.id)) {
+    refused.value = ''
+    if (!again) return drop(ids)
+    await alter(ids, (one) => ({ ...one, refused: undefined }))
+    pause = notBefore = 0
+    await send()
   }
 
   /** The bench with what was pressed here and is still on its way. */
   const doughs = computed<BenchDough[]>(() => (bench.value?.doughs ?? []).map(withWaiting))
-  const waits = computed(() => waiting.value.length + photosWaiting.value)
+  const waits = computed(() => open.value.length)
   return {
     bench,
+    old,
     doughs,
     offline,
     waits,
     refused,
     last,
     stuck,
-    photosStuck,
     press,
     takeBack,
     unstick,
@@ -276,18 +307,18 @@ export function useBench() {
     follow,
     poll,
     took,
+    send,
   }
 }
 
 function withWaiting(dough: BenchDough): BenchDough {
-  const mine = waiting.value.filter((each) => each.dough === dough.id)
+  const mine = open.value.filter((each) => each.dough === dough.id && each.press?.kind === 'bake_step')
   if (!mine.length) return dough
-  const done = new Map(mine.filter((each) => each.kind === 'bake_step').map((each) => [each.body?.key, each]))
-  if (!done.size) return dough
+  const done = new Map(mine.map((each) => [each.press!.body?.key, each.press!]))
   const steps = dough.steps.map((step) => {
-    const pressed = done.get(step.key)
-    if (!pressed) return step
-    return { ...step, state: pressed.body?.skipped ? 'skipped' : 'done', at: pressed.at } as LiveStep
+    const one = done.get(step.key)
+    if (!one) return step
+    return { ...step, state: one.body?.skipped ? 'skipped' : 'done', at: one.at } as LiveStep
   })
   const left = steps.filter((step) => step.state === 'due' || step.state === 'coming')
   const next = left.sort((a, b) => a.at.localeCompare(b.at))[0]

@@ -1,5 +1,6 @@
 import { computed, onScopeDispose, ref, watch, type InjectionKey, type Ref } from 'vue'
 import { fill, words } from '../words'
+import { notify } from './worker'
 import type { BenchDough, LiveStep } from './bench'
 
 /** The reminders of the whole program, kept by its frame whatever room is open. */
@@ -79,11 +80,9 @@ export function useReminders(doughs: Ref<BenchDough[]>, now: Ref<number>) {
   function call({ dough, step }: DueStep) {
     if (loud.value) chime()
     if (allowed.value !== 'granted' || !document.hidden) return
-    try {
-      new Notification(step.title, { body: `${dough.name}. ${step.say}`, tag: `${dough.id}-${step.key}` })
-    } catch {
-      allowed.value = 'withheld'
-    }
+    notify(step.title, { body: `${dough.name}. ${step.say}`, tag: `${dough.id}-${step.key}` }).catch(
+      () => (allowed.value = 'withheld'),
+    )
   }
 
   function remind() {

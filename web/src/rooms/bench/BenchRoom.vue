@@ -20,12 +20,13 @@ import NextThing from './NextThing.vue'
 import ReadSheet from './ReadSheet.vue'
 import SheetFrame from './SheetFrame.vue'
 import StartPanel from './StartPanel.vue'
+import StuckList from './StuckList.vue'
 import UndoLine from './UndoLine.vue'
 import { useAwake } from './useAwake'
 
 /** The bench: what is alive now, the next thing to do as large as can be, and one tap for it. */
 const t = words.bench
-const { bench, doughs, offline, waits, refused, stuck, photosStuck, press, takeBack, unstick, photograph } =
+const { bench, old, doughs, offline, waits, refused, stuck, press, takeBack, unstick, photograph } =
   useBench()
 const now = useNow()
 const route = useRoute()
@@ -188,7 +189,8 @@ watch(
   <div class="bench">
     <h1 class="out-of-sight">{{ t.title }}</h1>
     <p v-if="offline" class="inverted notice" role="status">
-      {{ t.offline }}<template v-if="waits">: {{ fill(t.offlineCount, { count: waits }) }}</template
+      {{ old && bench ? fill(t.offlineOld, { when: clock(bench.now) }) : t.offline
+      }}<template v-if="waits">: {{ fill(t.offlineCount, { count: waits }) }}</template
       >.
     </p>
     <p v-if="bench?.clock_back" class="inverted notice" role="status">{{ t.clockBack }}</p>
@@ -200,14 +202,12 @@ watch(
         {{ t.asideOff }}
       </button>
     </p>
-    <p v-if="stuck.length || photosStuck" class="inverted notice" role="alert">
-      <template v-if="stuck.length">
-        {{ fill(stuck.length === 1 ? t.stuckOne : t.stuck, { count: stuck.length }) }}
-      </template>
-      <template v-if="photosStuck">{{ fill(t.stuckPhotos, { count: photosStuck }) }}</template>
-      <button type="button" class="link" @click="unstick(true)">{{ t.stuckAgain }}</button>
-      <button type="button" class="link" @click="unstick(false)">{{ t.stuckDrop }}</button>
-    </p>
+    <StuckList
+      v-if="stuck.length"
+      :stuck="stuck"
+      @again="(ids) => unstick(true, ids)"
+      @drop="(ids) => unstick(false, ids)"
+    />
     <p v-if="!bench" class="quiet">{{ words.loading }}</p>
 
     <template v-else-if="!doughs.length">

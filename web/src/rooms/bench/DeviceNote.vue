@@ -1,10 +1,13 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
+import { RouterLink } from 'vue-router'
 import { api, ask } from '../../api/client'
 import TickField from '../../forms/TickField.vue'
+import { keeps } from '../../shell/outbox'
 import { useReminders } from '../../shell/reminders'
 import { shortcuts } from '../../shell/shortcuts'
+import { survives } from '../../shell/worker'
 import { words } from '../../words'
 
 /** What this device can do to call: sound, notifications, a lit screen; and in words what its browser withholds. */
@@ -35,6 +38,12 @@ const allowed = computed(() => props.reminders.allowed.value)
     </p>
     <p v-else>{{ t.noticeWithheld }}</p>
     <p>{{ awake === 'withheld' ? t.noAwake : t.awake }}</p>
+    <p>
+      {{ t.survives[survives] }}
+      <RouterLink v-if="survives === 'untrusted'" to="/trust">{{ t.howToTrust }}</RouterLink>
+    </p>
+    <p v-if="!keeps" class="inverted">{{ t.keepsNothing }}</p>
+    <p>{{ t.sleeps }}</p>
     <TickField v-model="shortcuts" :label="t.shortcuts" />
     <div v-if="phone.data.value?.address" class="phone">
       <img :src="phone.data.value.qr" :alt="phone.data.value.address" width="165" height="165" />

@@ -9,6 +9,7 @@ import { newKey } from '../../shell/keys'
 import { useUnits } from '../../shell/units'
 import { fill, words } from '../../words'
 import CultureForm from './CultureForm.vue'
+import CalendarNote from './CalendarNote.vue'
 import CulturePage from './CulturePage.vue'
 import PrefermentDesk from './PrefermentDesk.vue'
 import SourDesk from './SourDesk.vue'
@@ -116,7 +117,7 @@ async function saved(key: string) {
           {{ t.bringInFile }}
           <input type="file" accept=".json,.csv,application/json,text/csv" @change="bringIn" />
         </label>
-        <a class="link" href="/api/calendar.ics">{{ t.calendarAll }}</a>
+        <CalendarNote />
       </nav>
       <section v-if="gone.length" class="gone">
         <h2>{{ t.goneTitle }}</h2>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent } from 'vue'
 import { limits } from '../../api/limits'
+import DevicesList from './DevicesList.vue'
 import KeepData from './KeepData.vue'
 import AmountField from '../../forms/AmountField.vue'
 import ChoiceRow from '../../forms/ChoiceRow.vue'
@@ -174,6 +175,7 @@ function addVessel() {
       @close="clash = null"
     />
     <KeepData />
+    <DevicesList />
   </div>
 </template>
 
