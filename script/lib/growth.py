@@ -11,7 +11,7 @@ from gentle_crust import demo
 from gentle_crust.api.app import create_app
 from gentle_crust.store.database import FILE, open_store
 
-SIZES = (0, 1000)
+SIZES = (0, 100, 1000, 10_000)
 ASKED = {
     "bench": "/api/bench", "next": "/api/next", "plans": "/api/plans", "a plan": f"/api/plans/{demo.TOMORROW_PLAN}",
     "formulas": "/api/formulas", "cultures": "/api/cultures", "bakes": "/api/bakes", "score": "/api/bench/score",

@@ -307,6 +307,7 @@ export const words = {
     rescue: 'Gone too far?',
     offline: 'No connection. Presses are kept here and sent when it is back',
     offlineOld: 'No connection. This is the bench as it stood at {when}; presses are kept here',
+    sending: 'Sending what was kept here: {count}',
     offlineCount: '{count} kept',
     clockBack: 'The clock was set back. Nothing is lost; times go on from the last thing done.',
     away: 'I am away',
@@ -316,9 +317,9 @@ export const words = {
     awayNote: 'Away {from} to {to}',
     survives: {
       unknown: '',
-      yes: 'This device opens the bench without a connection too, also after a reload.',
+      yes: 'The bench opens here without a connection too, also after a reload.',
       untrusted:
-        'This device will not survive a reload without a connection: it does not trust this kitchen yet.',
+        'The bench will not survive a reload here without a connection: the browser does not trust this kitchen yet.',
       cannot: 'This browser cannot keep the bench for a reload without a connection.',
     },
     howToTrust: 'How to trust it',

@@ -9,7 +9,7 @@ import time
 from contextlib import ExitStack, suppress
 from dataclasses import dataclass, field
 from pathlib import Path
-from threading import Event, Thread
+from threading import Thread
 from typing import Any
 
 from gentle_crust.config import SHORTEST_PASSCODE, Config
@@ -103,23 +103,29 @@ def _serve(asked: Serving, config: Config, stack: ExitStack) -> int:
 
 
 def _warm_when_visited(app: Any) -> None:
-    """Once somebody is there, load what reckons: no question waits for it, and nobody who asks none pays for it."""
-    begun = Event()
+    """Once a room is open that will reckon, load what that takes: no question waits for it."""
+    from flask import request
+
+    waiting = {"/api/plans": _warm_doughs, "/api/formulas": _warm_doughs, "/api/ingredients": _warm_units}
 
     def visited(response: Any) -> Any:
-        if not begun.is_set():
-            begun.set()
-            Thread(target=_warm, daemon=True).start()
+        warm = waiting.pop(request.path, None)
+        if warm is not None:
+            Thread(target=warm, daemon=True).start()
         return response
 
     app.after_request(visited)
 
 
-def _warm() -> None:
+def _warm_doughs() -> None:
     from gentle_crust.core.oven.warm import warm
-    from gentle_crust.interchange.recipe_text import warm_up
 
     warm()
+
+
+def _warm_units() -> None:
+    from gentle_crust.interchange.recipe_text import warm_up
+
     warm_up()
 
 

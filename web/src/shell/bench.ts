@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/vue-query'
 import { computed, onScopeDispose, ref, shallowRef } from 'vue'
-import { api, ask, Refused, type Schemas } from '../api/client'
+import { api, ask, Refused, signedOut, type Schemas } from '../api/client'
 import { newKey } from './keys'
 import {
   add,
@@ -161,7 +161,11 @@ async function sendPresses(): Promise<boolean> {
 /** What becomes of what was sent and not taken; whether to go on with the rest. */
 async function notTaken(error: unknown, some: Waiting[]): Promise<boolean> {
   offline.value = unreached(error)
-  if (!(error instanceof Refused) || offline.value) return (wait(), false)
+  if (!(error instanceof Refused) || offline.value) {
+    wait()
+    return false
+  }
+  if (error.status === 401) signedOut.value = true
   if (error.message) refused.value = error.message
   if (error.status === 413 && some.length > 1) {
     most = Math.ceil(some.length / 2)

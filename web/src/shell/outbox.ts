@@ -46,8 +46,12 @@ export function nextOrder(): number {
   return newest
 }
 
+/** What the browser would not keep: it lives as long as the page. */
+const unkept = new Map<string, Waiting>()
+
 function show(all: Waiting[]) {
-  waiting.value = [...all].sort((a, b) => a.order - b.order)
+  const every = new Map([...unkept, ...all.map((one) => [one.id, one] as const)])
+  waiting.value = [...every.values()].sort((a, b) => a.order - b.order)
 }
 
 /** Look again at what is kept; what the browser could not keep stays with the page. */
@@ -60,22 +64,30 @@ export async function refresh() {
   }
 }
 
-async function changed(act: Promise<unknown>) {
+async function changed(act: Promise<unknown>): Promise<boolean> {
   try {
     await act
     others?.postMessage('changed')
+    return true
   } catch {
     keeps.value = false
+    return false
   }
 }
 
-export async function add(one: Waiting) {
-  show([...waiting.value.filter((each) => each.id !== one.id), one])
-  await changed(set(one.id, one, box()))
+/** Keep one more. What a press holds may be watched by the page, which a browser cannot keep: it is copied plainly. */
+export async function add(given: Waiting) {
+  const one = given.press
+    ? { ...given, press: JSON.parse(JSON.stringify(given.press)) as Schemas['PressBody'] }
+    : given
+  unkept.set(one.id, one)
+  show(waiting.value)
+  if (await changed(set(one.id, one, box()))) unkept.delete(one.id)
 }
 
 export async function drop(ids: string[]) {
   const gone = new Set(ids)
+  ids.forEach((id) => unkept.delete(id))
   show(waiting.value.filter((each) => !gone.has(each.id)))
   await changed(delMany(ids, box()))
 }
@@ -83,6 +95,7 @@ export async function drop(ids: string[]) {
 /** Change some of them; one that was dropped meanwhile stays dropped. */
 export async function alter(ids: string[], change: (one: Waiting) => Waiting) {
   const wanted = new Set(ids)
+  for (const id of ids) if (unkept.has(id)) unkept.set(id, change(unkept.get(id)!))
   show(waiting.value.map((each) => (wanted.has(each.id) ? change(each) : each)))
   await changed(
     Promise.all(
@@ -96,7 +109,7 @@ export async function alter(ids: string[], change: (one: Waiting) => Waiting) {
 /** The record as it is kept now, whichever page changed it. */
 export async function kept(id: string): Promise<Waiting | undefined> {
   try {
-    return await get<Waiting>(id, box())
+    return (await get<Waiting>(id, box())) ?? unkept.get(id)
   } catch {
     return waiting.value.find((each) => each.id === id)
   }

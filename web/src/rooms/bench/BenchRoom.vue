@@ -193,6 +193,7 @@ watch(
       }}<template v-if="waits">: {{ fill(t.offlineCount, { count: waits }) }}</template
       >.
     </p>
+    <p v-else-if="waits > 1" class="quiet" role="status">{{ fill(t.sending, { count: waits }) }}</p>
     <p v-if="bench?.clock_back" class="inverted notice" role="status">{{ t.clockBack }}</p>
     <p v-if="refused" class="inverted notice" role="alert">{{ refused }}</p>
     <p v-for="odd in bench?.aside ?? []" :key="odd.id" class="inverted notice" role="alert">
