@@ -16,7 +16,7 @@ KINDS = ("application/json", "application/problem+json", "text/calendar", "text/
 def packed(folder: Path, name: str) -> tuple[str, str]:
     """The file to send for ``name`` to whoever asks now, and how it is packed; unpacked if that is all there is."""
     for encoding, ending in PACKED:
-        if encoding in request.accept_encodings and (folder / f"{name}{ending}").is_file():
+        if request.accept_encodings.quality(encoding) > 0 and (folder / f"{name}{ending}").is_file():
             return f"{name}{ending}", encoding
     return name, ""
 
@@ -29,7 +29,7 @@ def pack_answers(app: Flask) -> None:
         if response.is_streamed or response.mimetype not in KINDS:
             return response
         response.vary.add("Accept-Encoding")
-        if "gzip" not in request.accept_encodings or "Content-Encoding" in response.headers:
+        if request.accept_encodings.quality("gzip") <= 0 or "Content-Encoding" in response.headers:
             return response
         if response.status_code == 200 and (response.content_length or 0) >= LEAST_BYTES:
             response.set_data(gzip.compress(response.get_data(), LEVEL, mtime=0))
