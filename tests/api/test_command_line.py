@@ -5,6 +5,8 @@ import json
 import subprocess
 import sys
 import urllib.request
+from contextlib import redirect_stderr, redirect_stdout
+from types import SimpleNamespace
 
 import pytest
 from live import serving
@@ -15,10 +17,25 @@ DOUGH = {"flours": [{"kind": "strong_white", "g": 900}], "water_g": 630, "salt_g
 
 
 def ask(command, question, *arguments):
+    """The command run here and now: its answer, what it says, and its status."""
     text = question if isinstance(question, str) else json.dumps(question)
-    return subprocess.run(
-        [sys.executable, "-m", "gentle_crust.cli", command, *arguments], input=text, capture_output=True, text=True
-    )
+    out, said, before = io.StringIO(), io.StringIO(), sys.stdin
+    sys.stdin = io.StringIO(text)
+    try:
+        with redirect_stdout(out), redirect_stderr(said):
+            status = main([command, *arguments])
+    except SystemExit as ended:
+        status = ended.code or 0
+    finally:
+        sys.stdin = before
+    return SimpleNamespace(stdout=out.getvalue(), stderr=said.getvalue(), returncode=status)
+
+
+def test_the_command_itself_reads_and_writes_json():
+    called = [sys.executable, "-m", "gentle_crust.cli", "forecast"]
+    question = {"dough": DOUGH, "start_c": 24, "path": [{"hours": 6, "ambient_c": 24}], "rise_targets": [0.5]}
+    found = subprocess.run(called, input=json.dumps(question), capture_output=True, text=True)
+    assert found.returncode == 0 and json.loads(found.stdout) == json.loads(ask("forecast", question).stdout)
 
 
 def test_forecast_of_the_contract():

@@ -149,3 +149,37 @@ def test_a_bake_and_a_formula_are_found_by_a_part_of_their_name(large):
 def test_a_page_that_no_list_named_is_refused(large, more):
     answer = large.client.get("/api/bakes", query_string={"more": more})
     assert answer.status_code == 422 and answer.json["errors"][0]["field"] == "more"
+
+
+def test_a_plan_that_goes_to_the_bench_keeps_no_earlier_states(tmp_path):
+    base(tmp_path / "data")
+    kitchen = Kitchen(tmp_path / "data")
+    path = f"/api/plans/{demo.TOMORROW_PLAN}"
+    asked = kitchen.client.get(path).json["asked"]
+    for pieces in (3, 4):
+        assert kitchen.client.put(path, json=asked | {"pieces": pieces}).status_code == 200
+    assert kitchen.client.get(path).json["can_undo"]
+    press = {"id": "go", "dough": demo.TOMORROW_PLAN, "kind": "bake_started", "at": NOW.isoformat(), "body": {}}
+    body = {"sent_at": NOW.isoformat(), "presses": [press]}
+    assert kitchen.client.post("/api/bench/presses", json=body).json["taken"] == ["go"]
+    with sqlite3.connect(kitchen.folder / FILE) as file:
+        held = file.execute("SELECT count(*) FROM state WHERE subject = ?", (demo.TOMORROW_PLAN,)).fetchone()[0]
+    assert held == 1 and not kitchen.client.get(path).json["can_undo"]
+
+
+def test_what_stands_beside_is_written_anew_where_another_rule_wrote_it(tmp_path):
+    grow(tmp_path / "data", 5)
+    with sqlite3.connect(tmp_path / "data" / FILE) as file:
+        told = [file.execute(f"SELECT * FROM {table} ORDER BY 1, 2").fetchall() for table in ("bake", "plan_step")]
+        file.execute("DELETE FROM plan_step")
+        file.execute("UPDATE bake SET rule = 0, name = 'wrong', leaves = '9999-12-31 00:00:00.000000'")
+        file.execute("DELETE FROM bake WHERE id LIKE '%-3'")
+        file.execute("UPDATE plan SET rule = 0, name = NULL, begins = NULL")
+        file.execute("UPDATE formula SET rule = 99, line = NULL, name = NULL")
+    kitchen = Kitchen(tmp_path / "data")
+    assert len(kitchen.client.get("/api/bench").json["doughs"]) == 3
+    assert kitchen.client.get("/api/formulas?name=ferry").json["formulas"]
+    with sqlite3.connect(tmp_path / "data" / FILE) as file:
+        assert told[1] == file.execute("SELECT * FROM plan_step ORDER BY 1, 2").fetchall()
+        again = file.execute("SELECT * FROM bake ORDER BY 1, 2").fetchall()
+    assert {row[0]: row[1:4] for row in again} == {row[0]: row[1:4] for row in told[0]}

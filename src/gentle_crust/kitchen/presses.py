@@ -23,6 +23,7 @@ from gentle_crust.core.readiness.outcome import looked
 from gentle_crust.core.scheduling.clock import zone_of
 from gentle_crust.core.scheduling.happened import check_order
 from gentle_crust.core.scheduling.remedies import changed
+from gentle_crust.kitchen import states
 from gentle_crust.kitchen import story as tale
 from gentle_crust.kitchen.bench import ABSENT, LONGEST_AWAY, PRESENT, BenchBook
 from gentle_crust.kitchen.beside import write_bake
@@ -160,6 +161,8 @@ class Presses:
                     self._must_stand(key, before, story)
                 self._took_culture(press, saved)
             write_bake(session, key, story)
+            if any(press.kind == bodies.STARTED for press in presses):
+                states.let_go(session, "plan", key)
 
     def _must_stand(self, key: str, before: Story, after: Story) -> None:
         """Raise what a press would break; a dough that was broken before it is not the press's fault."""

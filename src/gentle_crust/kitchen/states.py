@@ -48,6 +48,11 @@ def keep(session: Session, kind: Kind, body: Body, before: Body | None, at: date
     return number + 1
 
 
+def let_go(session: Session, kind: Kind, subject: str) -> None:
+    """Drop all earlier states of what can no longer be changed, as a plan that is on the bench."""
+    States(session).forget(kind, subject, newest(session, kind, subject))
+
+
 def earlier(session: Session, kind: Kind, subject: str = "") -> int | None:
     """The number of the state before the one that stands; None if there is none."""
     return States(session).before(kind, subject, newest(session, kind, subject))
