@@ -223,7 +223,9 @@ def _take(
     act: Callable[[Page], None] | None,
 ) -> None:
     width, height = size
-    context = browser.new_context(viewport={"width": width, "height": height}, color_scheme=scheme)
+    context = browser.new_context(
+        viewport={"width": width, "height": height}, color_scheme=scheme, service_workers="block"
+    )
     page = context.new_page()
     page.goto(address + path)
     page.wait_for_load_state("networkidle")

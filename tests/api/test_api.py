@@ -104,8 +104,10 @@ def test_strangers_are_kept_out(client, sessions):
     assert client.post("/api/plan", json=ASKED, headers={"Origin": "http://localhost"}).status_code == 200
     guarded = create_app(sessions, lambda: SATURDAY, "0.0.0.0", "bread and salt").test_client()  # noqa: S104
     refused(guarded.get("/api/kitchen"), 401)
-    refused(guarded.get("/api/kitchen", auth=("me", "wrong")), 401)
-    assert guarded.get("/api/kitchen", auth=("me", "bread and salt")).status_code == 200
+    refused(guarded.get("/api/kitchen", auth=("me", "bread and salt")), 401)
+    refused(guarded.post("/api/sign-in", json={"passcode": "wrong"}), 401)
+    assert guarded.post("/api/sign-in", json={"passcode": "bread and salt"}).status_code == 200
+    assert guarded.get("/api/kitchen").status_code == 200, "the device shows what it was given"
 
 
 def test_pages_carry_a_policy_and_rooms_lead_to_the_first_page(client):

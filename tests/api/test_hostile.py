@@ -1,5 +1,7 @@
 """What strangers and broken programs send: refused in words, nothing kept, nothing slow, never a failure."""
 
+import csv
+import io
 import json
 from pathlib import Path
 
@@ -127,8 +129,8 @@ def test_a_formula_in_a_name_stays_a_name_in_a_table(client):
     for name in ("x,=1+1,y", "=cmd|' /C calc'!A0", "+1", "-2", "@sum(a1)", "\t=1"):
         client.put("/api/cultures/gull", json=culture | {"name": name})
         text = client.get("/api/cultures/gull/history.csv").data.decode()
-        cells = [cell.strip() for line in text.splitlines() if not line.startswith("#") for cell in line.split(",")]
-        assert not any(cell.strip('"').startswith(("=", "+1", "@")) for cell in cells)
+        cells = [cell.strip() for row in csv.reader(io.StringIO(text)) for cell in row]
+        assert not any(cell.startswith(("=", "+1", "@")) for cell in cells)
 
 
 def test_a_long_life_goes_out_and_comes_in_whole(client, day):

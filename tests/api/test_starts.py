@@ -14,7 +14,7 @@ import pytest
 from gentle_crust import log
 from gentle_crust.cli import main
 from gentle_crust.config import config
-from gentle_crust.lan import CERTIFICATE, KEY
+from gentle_crust.lan import AUTHORITY, AUTHORITY_KEY, CERTIFICATE, KEY
 from gentle_crust.store.copies import make_copy
 from gentle_crust.store.database import FILE, CannotOpen, known_schemas, make_file, make_folder, open_store
 from gentle_crust.store.lock import LOCK, in_use, locked
@@ -170,10 +170,10 @@ def test_a_broken_certificate_is_told(tmp_path, content, start, monkeypatch):
     monkeypatch.setattr("gentle_crust.cli.serving.signal.signal", lambda *_: None)
     folder = tmp_path / "data"
     folder.mkdir()
-    (folder / CERTIFICATE).write_bytes(content)
-    (folder / KEY).write_bytes(content)
+    for name in (AUTHORITY, AUTHORITY_KEY, CERTIFICATE, KEY):
+        (folder / name).write_bytes(content)
     found = start(folder, "--lan", "--host", "127.0.0.1")
-    assert found.returncode == 2 and "certificate" in found.stderr and KEY in found.stderr
+    assert found.returncode == 2 and "certificate" in found.stderr and "lan-key" in found.stderr
 
 
 @pytest.mark.parametrize(

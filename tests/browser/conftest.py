@@ -29,7 +29,7 @@ def visit(browser, address):
     contexts, complaints = [], []
 
     def opened(path="/plan", viewport=DESK, **more):
-        context = browser.new_context(viewport=viewport, **more)
+        context = browser.new_context(viewport=viewport, service_workers="block", **more)
         contexts.append(context)
         page = context.new_page()
         page.on("pageerror", lambda error: complaints.append(str(error)))

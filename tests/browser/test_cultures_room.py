@@ -24,7 +24,7 @@ def own(browser, sessions):
     contexts = []
 
     def opened(path="/cultures", viewport=DESK, **more):
-        contexts.append(browser.new_context(viewport=viewport, **more))
+        contexts.append(browser.new_context(viewport=viewport, service_workers="block", **more))
         page = contexts[-1].new_page()
         page.goto(f"http://127.0.0.1:{server.effective_port}{path}")
         page.wait_for_load_state("networkidle")
@@ -207,7 +207,7 @@ def test_on_the_phone_a_feed_is_two_taps_at_48_pixels(own):
 
 def test_a_feed_that_is_due_stands_in_the_shelf_and_opens_the_jar(browser):
     with serving(now="2026-11-28T22:00:00+00:00") as address:
-        page = browser.new_context(viewport=DESK).new_page()
+        page = browser.new_context(viewport=DESK, service_workers="block").new_page()
         page.goto(f"{address}/plan")
         due = page.get_by_role("banner").get_by_role("link", name=re.compile("Feed Gull"))
         expect(due).to_contain_text("late")

@@ -44,7 +44,7 @@ class Slow:
         self.address = f"http://127.0.0.1:{self.server.effective_port}"
 
     def open(self, path):
-        self.contexts.append(self.browser.new_context(viewport=DESK))
+        self.contexts.append(self.browser.new_context(viewport=DESK, service_workers="block"))
         page = self.contexts[-1].new_page()
         page.goto(self.address + path)
         page.wait_for_load_state("networkidle")

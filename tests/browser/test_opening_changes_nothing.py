@@ -63,7 +63,7 @@ class Asked:
 
 def heard(odd, path: str, viewport=DESK):
     """A page that is heard from its first request on."""
-    odd.contexts.append(odd.browser.new_context(viewport=viewport))
+    odd.contexts.append(odd.browser.new_context(viewport=viewport, service_workers="block"))
     page = odd.contexts[-1].new_page()
     asked = Asked(page)
     page.goto(odd.address + path)

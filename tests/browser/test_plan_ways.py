@@ -152,6 +152,7 @@ def test_a_plan_of_an_older_version_offers_the_newest(visit):
     page.get_by_role("button", name="Change it").click()
     page.get_by_label("Water %", exact=True).fill("73")
     page.get_by_role("button", name="Save the formula").click()
+    expect(page.get_by_role("button", name="Change it")).to_be_visible()
     page.get_by_role("link", name="Plan", exact=True).click()
     expect(page.get_by_text(re.compile("Made with version 3"))).to_be_visible()
     water = page.get_by_text(re.compile(r"75\.5 % water"))

@@ -82,7 +82,7 @@ def told(client, dough: str) -> list[str]:
 
 def test_reloaded_without_a_connection_it_stands_counts_takes_presses_and_sends_each_once(own):
     own.day.mixed()
-    page = own.open("/bench")
+    page = own.open("/bench", service_workers="allow")
     expect(page.locator("section.next h1")).to_be_visible()
     controlled(page)
     page.reload()
@@ -100,7 +100,7 @@ def test_reloaded_without_a_connection_it_stands_counts_takes_presses_and_sends_
 
 
 def test_every_room_opens_as_it_was_asked_last(own):
-    page = own.open("/formulas")
+    page = own.open("/formulas", service_workers="allow")
     expect(page.get_by_role("heading", name="Tidewater country loaf")).to_be_visible()
     controlled(page)
     page.reload()
@@ -112,7 +112,7 @@ def test_every_room_opens_as_it_was_asked_last(own):
 
 def test_two_tabs_closed_without_a_connection_lose_nothing(own):
     own.day.mixed()
-    first = own.open("/bench")
+    first = own.open("/bench", service_workers="allow")
     second = own.contexts[-1].new_page()
     second.goto(own.address + "/bench")
     for page in (first, second):
@@ -137,7 +137,7 @@ def test_two_tabs_closed_without_a_connection_lose_nothing(own):
 
 def test_a_press_taken_back_before_it_was_ever_sent_is_never_sent(own):
     own.day.mixed()
-    page = own.open("/bench")
+    page = own.open("/bench", service_workers="allow")
     expect(page.locator("section.next h1")).to_be_visible()
     own.contexts[-1].set_offline(True)
     page.get_by_role("button", name="Note", exact=True).click()
@@ -155,7 +155,7 @@ def test_a_press_taken_back_before_it_was_ever_sent_is_never_sent(own):
 
 def test_what_is_refused_is_kept_with_its_reason_sent_again_or_let_go(own):
     own.day.mixed()
-    page = own.open("/bench")
+    page = own.open("/bench", service_workers="allow")
     expect(page.locator("section.next h1")).to_be_visible()
     refuse = json.dumps({"status": 422, "title": "No", "detail": "The note has a bad day.", "errors": []})
     page.route("**/api/bench/presses", lambda route: route.fulfill(status=422, body=refuse,
@@ -177,7 +177,7 @@ def test_what_is_refused_is_kept_with_its_reason_sent_again_or_let_go(own):
 @pytest.mark.parametrize("status", (429, 500, 503))
 def test_what_cannot_be_taken_now_is_sent_again_by_itself(own, status):
     own.day.mixed()
-    page = own.open("/bench")
+    page = own.open("/bench", service_workers="allow")
     expect(page.locator("section.next h1")).to_be_visible()
     asked = []
 
@@ -198,7 +198,7 @@ def test_what_cannot_be_taken_now_is_sent_again_by_itself(own, status):
 
 def test_too_much_at_once_is_sent_in_parts(own):
     own.day.mixed()
-    page = own.open("/bench")
+    page = own.open("/bench", service_workers="allow")
     expect(page.locator("section.next h1")).to_be_visible()
     own.contexts[-1].set_offline(True)
     for number in range(5):

@@ -110,7 +110,7 @@ def test_a_change_of_schema_that_fails_leaves_all_as_it_was(tmp_path, monkeypatc
         whole(config, step)
         raise RuntimeError("the power went")
 
-    monkeypatch.setattr("gentle_crust.store.database.command.upgrade", broken)
+    monkeypatch.setattr("alembic.command.upgrade", broken)
     with pytest.raises(RuntimeError):
         open_store(folder)
     assert counts(folder / FILE) == before and schema_of(folder / FILE) == was

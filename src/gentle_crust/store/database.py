@@ -227,6 +227,7 @@ def upgrade(engine: Engine, folder: Path) -> None:
     """Bring the schema up to date, all or nothing; an older file is copied beside itself before it is touched."""
     newest = newest_schema()
     if schema_of(folder / FILE) != newest:
+        engine.connect().close()  # the file's own settings first: every copy of it is then alike
         _copy_before(folder, newest)
         _migrate(engine)
 

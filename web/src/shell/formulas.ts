@@ -32,7 +32,6 @@ export function useFormula(id: () => string | null) {
     queryKey: ['formulas', 'one', computed(id)],
     queryFn: () => ask(api.GET('/api/formulas/{key}', { params: { path: { key: id()! } } })),
     enabled: () => id() !== null,
-    placeholderData: keepPreviousData,
   })
 }
 

@@ -28,10 +28,10 @@ const clash = shallowRef<Changed | null>(null)
 const page = ref<'paste' | 'together' | 'pantry' | null>(null)
 const failed = ref('')
 const swapped = ref<{ before: Schemas['BulkTime']; after: Schemas['BulkTime'] } | null>(null)
-const opened = useFormula(() => chosen.value ?? all.value[0]?.id ?? null)
-const shown = computed(() =>
-  all.value.length || chosen.value || sought.value ? (opened.data.value ?? null) : null,
-)
+const wanted = computed(() => chosen.value ?? all.value[0]?.id ?? null)
+const opened = useFormula(() => wanted.value)
+/** What is shown is what is chosen: nobody acts on the one before while it is still on its way. */
+const shown = computed(() => (opened.data.value?.id === wanted.value ? (opened.data.value ?? null) : null))
 
 const blank = () => ({ ...(ingredients.data.value?.new as Body), name: t.newName })
 
@@ -159,6 +159,7 @@ async function bringBack() {
       <ElInput
         v-if="more || sought || all.length > MANY"
         v-model="sought"
+        class="find"
         :aria-label="t.find"
         :placeholder="t.find"
         type="search"
@@ -180,7 +181,7 @@ async function bringBack() {
         <li v-for="each in all" :key="each.id">
           <button
             type="button"
-            :aria-pressed="each.id === shown?.id && !page && (!editing || editing.id === each.id)"
+            :aria-pressed="each.id === wanted && !page && (!editing || editing.id === each.id)"
             @click="show(each.id)"
           >
             <strong>{{ each.name }}</strong>
@@ -253,6 +254,9 @@ async function bringBack() {
 </template>
 
 <style scoped>
+.find {
+  margin-bottom: 10px;
+}
 .unsaved {
   padding-left: 10px;
   border-left: 3px solid var(--ink);
