@@ -366,7 +366,7 @@ def cold_plan(address: str) -> tuple[float, float]:
         wire.on("Network.requestWillBeSent", lambda said: paths.update({said["requestId"]: said["request"]["url"]}))
         wire.on("Network.loadingFinished", lambda said: sizes.update({said["requestId"]: said["encodedDataLength"]}))
         page.goto(f"{address}/plan")
-        page.locator(".ribbon svg").first.wait_for()
+        page.locator("main svg").first.wait_for()
         page.wait_for_load_state("networkidle")
         browser.close()
     data = sum(size for key, size in sizes.items() if "/api/" in paths.get(key, ""))
