@@ -24,6 +24,8 @@ from gentle_crust.store.backup import unpack
 from gentle_crust.store.database import FILE, damage_of, open_store
 from tests.conftest import SATURDAY
 
+APART = 12
+"""Writes between two kills at least: one is over before the next is meant for the program started after it."""
 WRITES, KILLS = (2200, 100) if os.environ.get("GENTLE_CRUST_PROVE") else (72, 2)
 """A sample here; all of them when the costly proofs are run."""
 PLAN = demo.TOMORROW_PLAN
@@ -155,7 +157,7 @@ def lost(folder: Path, kept: dict[str, list[int]]) -> list[str]:
 def test_nothing_that_was_acknowledged_is_lost_by_a_kill(folder, sessions, tmp_path):
     sessions.kw["bind"].dispose()
     dice = random.Random(11)
-    kill_at = sorted(dice.sample(range(20, WRITES - 10), KILLS))
+    kill_at = sorted(dice.sample(range(20, WRITES - 10, APART), KILLS))
     program = Program(folder)
     start = {"id": "start", "dough": PLAN, "kind": "bake_started", "at": AT.isoformat(), "body": {}}
     program.send("POST", "/api/bench/presses", {"sent_at": AT.isoformat(), "presses": [start]})
