@@ -127,7 +127,7 @@ class Front:
             if not self._there[address]:
                 del self._there[address]
 
-    async def _serve(self, taken: socket.socket, line: "_Line") -> None:
+    async def _serve(self, taken: socket.socket, line: _Line) -> None:
         reader, writer = await self._speak(taken)
         line.writers.append(writer)
         self._lines.add(line)
@@ -136,8 +136,14 @@ class Front:
         port = outward.get_extra_info("sockname")[1]
         self.peers[port] = line.address
         try:
-            both = (self._pass(reader, outward, line, asking=True), self._pass(inside, writer, line, asking=False))
-            await asyncio.wait([asyncio.create_task(each) for each in both], return_when=asyncio.FIRST_COMPLETED)
+            both = [
+                asyncio.create_task(self._pass(reader, outward, line, asking=True)),
+                asyncio.create_task(self._pass(inside, writer, line, asking=False)),
+            ]
+            await asyncio.wait(both, return_when=asyncio.FIRST_COMPLETED)
+            for each in both:
+                each.cancel()
+            await asyncio.gather(*both, return_exceptions=True)
         finally:
             self.peers.pop(port, None)
 
@@ -152,7 +158,7 @@ class Front:
         return reader, asyncio.StreamWriter(transport, protocol, reader, loop)
 
     async def _pass(
-        self, source: asyncio.StreamReader, target: asyncio.StreamWriter, line: "_Line", asking: bool
+        self, source: asyncio.StreamReader, target: asyncio.StreamWriter, line: _Line, asking: bool
     ) -> None:
         """Hand on what comes until it ends."""
         head = b""

@@ -163,7 +163,9 @@ def _subject(name: str) -> x509.Name:
     return x509.Name([x509.NameAttribute(NameOID.COMMON_NAME, name)])
 
 
-def _begun(subject: x509.Name, issuer: x509.Name, key: ec.EllipticCurvePublicKey, now: datetime, lasts: timedelta):  # type: ignore[no-untyped-def]
+def _begun(
+    subject: x509.Name, issuer: x509.Name, key: ec.EllipticCurvePublicKey, now: datetime, lasts: timedelta
+) -> x509.CertificateBuilder:
     builder = x509.CertificateBuilder().subject_name(subject).issuer_name(issuer).public_key(key)
     builder = builder.serial_number(x509.random_serial_number())
     return builder.not_valid_before(now - timedelta(hours=1)).not_valid_after(now - timedelta(hours=1) + lasts)

@@ -6,7 +6,7 @@ import pytest
 
 from gentle_crust import demo
 from gentle_crust.api.app import create_app
-from gentle_crust.store.repositories import Plans
+from gentle_crust.store.baking import Plans
 from tests.conftest import SATURDAY
 
 PLAN = f"/api/plans/{demo.TOMORROW_PLAN}"

@@ -2,11 +2,8 @@
 
 import http.client
 import json
-import shutil
 import socket
 import ssl
-import subprocess
-import sys
 import urllib.error
 import urllib.request
 from contextlib import ExitStack, closing
@@ -20,15 +17,14 @@ from live import serving
 from gentle_crust import lan
 from gentle_crust.api.app import create_app
 from gentle_crust.cli import main
-from gentle_crust.cli import serving as served
-from gentle_crust.front import Bounds, Front, knowing_peers
+from gentle_crust.front import Bounds
+from gentle_crust.network import OnNetwork, behind
 from tests.conftest import SATURDAY
+from tests.network import PASSCODE, on_own_network
 
-OWN = "198.51.100.7"
 OWNER, STRANGER, SLOW, GUESSER = "127.0.0.1", "127.0.0.9", "127.0.0.8", "127.0.0.7"
 """Addresses of this machine that stand for others on the network."""
 EVERYWHERE = "0.0.0.0"  # noqa: S104 - of the test's own making
-PASSCODE = "abcd-efgh-jkmn"
 
 
 class Network:
@@ -36,16 +32,9 @@ class Network:
 
     def __init__(self, sessions, folder, bounds):
         app = create_app(sessions, lambda: SATURDAY, EVERYWHERE, PASSCODE)
-        self.secured = served._Secured(folder, lan.names((OWNER,)))
-        app.extensions["gentle_crust_authority"] = self.secured.authority
-        app.extensions["gentle_crust_names"] = self.secured.authority.names
-        listening = socket.create_server((EVERYWHERE, 0), backlog=256)
-        self.port = listening.getsockname()[1]
-        inner = served._behind(app, url_scheme="https")
-        front = Front(listening, inner.effective_port, self.secured.context, bounds)
-        inner.application = knowing_peers(app, front.peers)
-        Thread(target=inner.run, daemon=True).start()
-        Thread(target=front.run, daemon=True).start()
+        network = OnNetwork(app, folder, EVERYWHERE, 0, (OWNER,), bounds)
+        self.secured, self.port = network.secured, network.port
+        Thread(target=network.run, daemon=True).start()
         self.trusting = ssl.create_default_context(cafile=str(self.secured.authority.certificate))
 
     def raw(self, source):
@@ -169,6 +158,22 @@ def test_each_device_signs_in_is_listed_and_can_be_shown_out(network):
     assert network.ask("/api/kitchen", laptop)[0] == 401
 
 
+@pytest.mark.parametrize(
+    ("passcode", "given", "status"),
+    [
+        ("!!!!!!!!!", "", 401),
+        ("!!!!!!!!!", "?", 401),
+        ("!!!!!!!!!", "!!!!!!!!!", 200),
+        ("Bread & salt", "breadSALT", 200),
+        ("Bread & salt", "bread", 401),
+        ("ab-cd-ef-", "abcdef", 401),
+    ],
+)
+def test_a_passcode_without_letters_is_still_one(sessions, passcode, given, status):
+    client = create_app(sessions, lambda: SATURDAY, EVERYWHERE, passcode).test_client()
+    assert client.post("/api/sign-in", json={"passcode": given}).status_code == status
+
+
 def test_what_the_door_gives_cannot_be_read_by_scripts_or_sent_elsewhere(network):
     _, headers, _ = network.ask("/api/sign-in", method="POST", body=f'{{"passcode": "{PASSCODE}"}}')
     cookie = headers["Set-Cookie"]
@@ -213,7 +218,7 @@ def _status(address, certificate=None, path="/api/kitchen"):
         return error.code
 
 
-def _inside(folder, own=OWN):
+def _inside(folder, own):
     """Run within a network that has an address of its own: the real command, reached by that address."""
     with serving("serve", "--lan", "--host", own, folder=folder) as address:
         data = folder / "data"
@@ -231,25 +236,7 @@ def _inside(folder, own=OWN):
 
 
 def test_reached_from_an_address_of_its_own(tmp_path):
-    tools = shutil.which("unshare"), shutil.which("ip")
-    script = (
-        f"import sys; sys.path[:0] = {sys.path!r}\n"
-        f"from pathlib import Path\nfrom tests.api.test_lan import _inside\n_inside(Path({str(tmp_path)!r}))\n"
-    )
-    commands = f'ip link set lo up && ip addr add {OWN}/32 dev lo && exec {sys.executable} -c "$0"'
-    if all(tools):
-        own = subprocess.run(
-            ["unshare", "--net", "--user", "--map-root-user", "sh", "-c", commands, script],
-            capture_output=True,
-            text=True,
-        )
-        if "unshare failed" not in own.stderr and "Operation not permitted" not in own.stderr:
-            assert own.returncode == 0, own.stderr[-2000:]
-            return
-    reached = lan.addresses()
-    if not reached:
-        pytest.skip("this machine has no network and may not make one")
-    _inside(tmp_path, reached[0])
+    on_own_network(f"{__name__}:_inside", tmp_path)
 
 
 NOW = datetime(2026, 11, 25, tzinfo=UTC)
@@ -318,7 +305,7 @@ def test_the_page_shows_where_the_phone_finds_it_only_if_it_does(sessions):
 
 
 def test_slow_connections_on_this_machine_stop_no_answer(sessions):
-    server = served._behind(create_app(sessions, lambda: SATURDAY))
+    server = behind(create_app(sessions, lambda: SATURDAY))
     Thread(target=server.run, daemon=True).start()
     port = server.effective_port
     with ExitStack() as stack:

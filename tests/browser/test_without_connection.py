@@ -3,10 +3,6 @@
 import io
 import json
 import os
-import shutil
-import socket
-import subprocess
-import sys
 from pathlib import Path
 from threading import Thread
 
@@ -18,16 +14,14 @@ from trusting import trust
 
 from gentle_crust import demo, lan
 from gentle_crust.api.app import create_app
-from gentle_crust.cli import serving as served
-from gentle_crust.front import Front, knowing_peers
+from gentle_crust.network import OnNetwork
 from gentle_crust.store.database import open_store
 from tests.api.conftest import PLAN
 from tests.browser.test_bench_room import Own
 from tests.conftest import SATURDAY
+from tests.network import PASSCODE, on_own_network
 
 pytestmark = pytest.mark.browser
-PASSCODE = "abcd-efgh-jkmn"
-OWN = "198.51.100.7"
 
 
 @pytest.fixture
@@ -221,27 +215,21 @@ def test_too_much_at_once_is_sent_in_parts(own):
 # -- on the network ------------------------------------------------------------------------------------------
 
 
-def phone_session(scratch: Path, own: str = OWN) -> None:
+def phone_session(scratch: Path, own: str) -> None:
     """A phone signs in over the network, trusts the kitchen, loses the connection, reloads, presses, comes back."""
     folder = scratch / "data"
     sessions = open_store(folder)
     demo.fill(sessions, lambda: SATURDAY)
     app = create_app(sessions, lambda: SATURDAY, own, PASSCODE)
-    secured = served._Secured(folder, lan.names((own,)))
-    listening = socket.create_server((own, 0), backlog=64)
-    inner = served._behind(app, url_scheme="https")
-    front = Front(listening, inner.effective_port, secured.context)
-    inner.application = knowing_peers(app, front.peers)
-    app.extensions["gentle_crust_authority"] = secured.authority
-    app.extensions["gentle_crust_lan"] = address = f"https://{own}:{listening.getsockname()[1]}/"
-    for each in (inner, front):
-        Thread(target=each.run, daemon=True).start()
+    network = OnNetwork(app, folder, own, 0, (own,))
+    address = network.address
+    Thread(target=network.run, daemon=True).start()
     here = create_app(sessions, lambda: SATURDAY).test_client()
     body = {"event": "m1", "formula_id": "tidewater-country", "mixed_at": SATURDAY.isoformat()}
     assert here.post("/api/bench/mixed/dough", json=body).status_code == 200
     home = scratch / "home"
     home.mkdir()
-    (home / "authority.crt").write_bytes(lan.certificate_text(secured.authority.certificate))
+    (home / "authority.crt").write_bytes(lan.certificate_text(network.secured.authority.certificate))
     with sync_playwright() as playwright:
         environment = {**os.environ, "HOME": str(home)}
         stranger = playwright.chromium.launch(executable_path=CHROMIUM, args=QUIET, env=environment)
@@ -277,21 +265,4 @@ def phone_session(scratch: Path, own: str = OWN) -> None:
 
 
 def test_a_phone_on_the_network_that_trusts_the_kitchen(tmp_path):
-    script = (
-        f"import sys; sys.path[:0] = {sys.path!r}\nfrom pathlib import Path\n"
-        f"from tests.browser.test_without_connection import phone_session\nphone_session(Path({str(tmp_path)!r}))\n"
-    )
-    commands = f'ip link set lo up && ip addr add {OWN}/32 dev lo && exec {sys.executable} -c "$0"'
-    if all((shutil.which("unshare"), shutil.which("ip"))):
-        found = subprocess.run(
-            ["unshare", "--net", "--user", "--map-root-user", "sh", "-c", commands, script],
-            capture_output=True,
-            text=True,
-        )
-        if "unshare failed" not in found.stderr and "Operation not permitted" not in found.stderr:
-            assert found.returncode == 0, found.stderr[-3000:]
-            return
-    reached = lan.addresses()
-    if not reached:
-        pytest.skip("this machine has no network and may not make one")
-    phone_session(tmp_path, reached[0])
+    on_own_network(f"{__name__}:phone_session", tmp_path)

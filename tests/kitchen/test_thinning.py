@@ -7,8 +7,9 @@ import pytest
 from gentle_crust.kitchen.beside import write_bake
 from gentle_crust.kitchen.thinning import thin
 from gentle_crust.kitchen.work import Work
+from gentle_crust.store.baking import Bakes
 from gentle_crust.store.models import BakeRow, SampleRow
-from gentle_crust.store.repositories import Bakes, Samples
+from gentle_crust.store.samples import Samples
 from tests.conftest import SATURDAY
 
 BAKED = SATURDAY - timedelta(days=20)

@@ -10,6 +10,7 @@ from gentle_crust.api.common import answer, room, work
 from gentle_crust.api.culture_room import calendar_response
 from gentle_crust.api.guard import COOKIE, door
 from gentle_crust.api.refusals import respond
+from gentle_crust.config import SHORTEST_PASSCODE
 from gentle_crust.contract.door import (
     AddressAnswer,
     DevicesAnswer,
@@ -38,7 +39,7 @@ def sign_in(body: SignInBody) -> Response:
         refused = respond(429, "Too many tries", [], said)
         refused.headers["Retry-After"] = str(wait)
         return refused
-    if not hmac.compare_digest(_plain(body.passcode), _plain(at.passcode)):
+    if not _same(body.passcode, at.passcode):
         at.tries.add(address)
         return respond(401, "Wrong passcode", [], "That is not the passcode. It stands where the program was started.")
     found = answer(SignInAnswer(needed=True))
@@ -48,9 +49,16 @@ def sign_in(body: SignInBody) -> Response:
     return found
 
 
-def _plain(passcode: str) -> bytes:
-    """As it is compared: how it is spaced or written does not matter."""
-    return "".join(each for each in passcode.lower() if each.isalnum()).encode()
+def _same(given: str, passcode: str) -> bool:
+    """Whether that is the passcode. How one of letters and figures is spaced or capitalised does not matter."""
+    plain = _plain(passcode)
+    if len(plain) >= SHORTEST_PASSCODE:
+        return hmac.compare_digest(_plain(given).encode(), plain.encode())
+    return hmac.compare_digest(given.strip().encode(), passcode.strip().encode())
+
+
+def _plain(passcode: str) -> str:
+    return "".join(each for each in passcode.lower() if each.isalnum())
 
 
 @entrance.post("/sign-out", responses={200: SignInAnswer})

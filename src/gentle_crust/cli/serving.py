@@ -2,10 +2,7 @@
 
 import os
 import signal
-import socket
-import ssl
 import sys
-import time
 from contextlib import ExitStack, suppress
 from dataclasses import dataclass, field
 from pathlib import Path
@@ -16,9 +13,6 @@ from gentle_crust.config import SHORTEST_PASSCODE, Config
 from gentle_crust.store.database import CannotOpen
 
 REFUSED = 2
-CONNECTIONS = 1000
-LOOKED_EVERY_S = 3600.0
-"""So often it is looked whether the certificate is to be made anew."""
 IN_THE_CLEAR = (
     "Warning: this is not encrypted. Whoever is on the network can read the passcode and all that is kept,"
     " unless something in front of it encrypts."
@@ -170,9 +164,10 @@ def _port_taken(port: int, error: OSError) -> CannotOpen:
 
 def _serve_here(app: Any, asked: Serving) -> int:
     from gentle_crust.hosts import is_loopback
+    from gentle_crust.network import behind
 
     try:
-        server = _behind(app, asked.host, asked.port)
+        server = behind(app, asked.host, asked.port)
     except OSError as error:
         raise _port_taken(asked.port, error) from error
     shown = f"[{asked.host}]" if ":" in asked.host else asked.host
@@ -197,90 +192,33 @@ def _listen(addresses: list[str], sessions: Any, now: Any) -> None:
 def _serve_lan(app: Any, asked: Serving, passcode: str) -> int:
     """Serve over HTTPS to whoever is on the network and signs in."""
     from gentle_crust import lan
-    from gentle_crust.front import Front, knowing_peers
+    from gentle_crust.network import OnNetwork
 
     reached = lan.addresses() if asked.host == "0.0.0.0" else (asked.host,)  # noqa: S104 - the baker asked for it
     if not reached:
         raise CannotOpen("this machine has no address on a network. Join one, then start again.")
-    secured = _Secured(asked.folder, lan.names(reached))
     try:
-        listening = socket.create_server((asked.host, asked.port), backlog=256)
+        network = OnNetwork(app, asked.folder, asked.host, asked.port, reached)
     except OSError as error:
         raise _port_taken(asked.port, error) from error
-    inner = _behind(app, url_scheme="https")
-    front = Front(listening, inner.effective_port, secured.context)
-    inner.application = knowing_peers(app, front.peers)
-    Thread(target=inner.run, daemon=True).start()
-    address = f"https://{reached[0]}:{listening.getsockname()[1]}/"
-    app.extensions["gentle_crust_lan"] = address
-    app.extensions["gentle_crust_authority"] = secured.authority
-    app.extensions["gentle_crust_names"] = secured.authority.names
-    _tell_lan(address, passcode, asked.folder, secured)
-    front.run()
-    return 0
-
-
-class _Secured:
-    """How the connection is secured: the kitchen's certificate, made anew by itself before it ends."""
-
-    def __init__(self, folder: Path, called: tuple[str, ...]) -> None:
-        from gentle_crust import lan
-
-        self.folder, self.called = folder, called
-        try:
-            self.before = (folder / lan.AUTHORITY).exists()
-            self.authority = lan.authority_for(folder, called)
-            self._load()
-        except (ValueError, TypeError, ssl.SSLError) as error:
-            raise CannotOpen(
-                f"the certificates in {folder} cannot be used ({error}). Remove the four files whose names begin with\n"
-                "lan-authority, lan-certificate and lan-key: new ones are made at the next start, and phones are\n"
-                "asked to trust this kitchen once more."
-            ) from error
-
-    def _load(self) -> None:
-        from gentle_crust import lan
-
-        made = lan.certificate_for(self.folder, self.called)
-        self._context = ssl.SSLContext(ssl.PROTOCOL_TLS_SERVER)
-        self._context.minimum_version = ssl.TLSVersion.TLSv1_2
-        self._context.load_cert_chain(made.certificate, made.key)
-        self._looked = time.monotonic()
-
-    def context(self) -> ssl.SSLContext:
-        """For a connection that comes now."""
-        if time.monotonic() - self._looked > LOOKED_EVERY_S:
-            self._load()
-        return self._context
-
-
-def _tell_lan(address: str, passcode: str, folder: Path, secured: _Secured) -> None:
-    from gentle_crust import lan
-
-    print(f"Gentle Crust is at {address}", flush=True)
+    print(f"Gentle Crust is at {network.address}", flush=True)
     if sys.stdout.isatty():
-        print(lan.qr_in_terminal(address))
+        print(lan.qr_in_terminal(network.address))
         print(f"Passcode: {passcode}")
-    print(f"The passcode is in {folder / lan.PASSCODE}, unless GENTLE_CRUST_PASSCODE gives one.")
-    if secured.before and secured.authority.new:
+    print(f"The passcode is in {asked.folder / lan.PASSCODE}, unless GENTLE_CRUST_PASSCODE gives one.")
+    if network.secured.replaced:
         print("A new authority was made for this kitchen: phones that trusted an earlier one are asked once more.")
-    print(f"So that a phone keeps the bench without a connection, open {address}trust on it. Compare there:")
-    print(f"  {secured.authority.fingerprint}")
-    print(f"Data: {folder}. Stop with Ctrl-C.", flush=True)
-
-
-def _behind(app: Any, host: str = "127.0.0.1", port: int = 0, **more: Any) -> Any:
-    """The program as a server. It reads requests whole before one of its threads takes them: slow ones delay nobody."""
-    from waitress import create_server
-
-    return create_server(
-        app, host=host, port=port, threads=8, max_request_body_size=1 << 33, connection_limit=CONNECTIONS,
-        channel_timeout=60, cleanup_interval=10, asyncore_use_poll=True, **more,
-    )  # fmt: skip
+    print(f"So that a phone keeps the bench without a connection, open {network.address}trust on it. Compare there:")
+    print(f"  {network.secured.authority.fingerprint}")
+    print(f"Data: {asked.folder}. Stop with Ctrl-C.", flush=True)
+    network.run()
+    return 0
 
 
 def _allow_connections() -> None:
     """As many open files as connections may need, if the system lets us."""
+    from gentle_crust.network import CONNECTIONS
+
     with suppress(ImportError, ValueError, OSError):
         import resource
 

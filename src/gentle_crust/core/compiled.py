@@ -2,7 +2,7 @@
 
 import sys
 import threading
-from collections.abc import Callable
+from collections.abc import Callable, Mapping
 from typing import Any, TypeVar, cast
 
 F = TypeVar("F", bound=Callable[..., Any])
@@ -42,15 +42,15 @@ def _compile() -> None:
     from numba import njit
 
     with _LOCK:
-        for each in _KNOWN:
-            if each.done is None:
-                each.done = njit(cache=True, nogil=each.nogil)(each.function)
+        made = {each: njit(cache=True, nogil=each.nogil)(each.function) for each in _KNOWN if each.done is None}
         for name, module in list(sys.modules.items()):
             if name.startswith("gentle_crust.core."):
-                _put_in_place(vars(module))
+                _put_in_place(vars(module), made)
+        for each, done in made.items():  # only now: one that is called meanwhile must not find a stand-in inside
+            each.done = done
 
 
-def _put_in_place(names: dict[str, Any]) -> None:
+def _put_in_place(names: dict[str, Any], made: Mapping[_Compiled, Callable[..., Any]]) -> None:
     for name, value in list(names.items()):
         if isinstance(value, _Compiled):
-            names[name] = value.done
+            names[name] = value.done or made[value]

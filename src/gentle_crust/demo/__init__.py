@@ -23,9 +23,10 @@ from gentle_crust.kitchen.pantry import PantryBook
 from gentle_crust.kitchen.plans import PlanBook
 from gentle_crust.kitchen.settings import KitchenSettings
 from gentle_crust.kitchen.work import Work
+from gentle_crust.store.baking import Plans
 from gentle_crust.store.database import CannotOpen
 from gentle_crust.store.lock import LOCK
-from gentle_crust.store.repositories import Events, Plans
+from gentle_crust.store.repositories import Events
 
 TOMORROW_PLAN = "5d0a0f5e-0000-4000-8000-000000000001"
 

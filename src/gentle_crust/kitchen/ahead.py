@@ -10,7 +10,7 @@ from gentle_crust.kitchen.bench import BenchBook
 from gentle_crust.kitchen.cultures import CultureBook
 from gentle_crust.kitchen.plans import PlanBook, SavedPlan
 from gentle_crust.kitchen.work import Work
-from gentle_crust.store.repositories import Plans
+from gentle_crust.store.baking import Plans
 
 STANDING = "Standing feed. Log it when it is done, and the next ones follow from it."
 THEN_COLD = " Once it has begun to rise, in an hour or two, into the fridge."

@@ -22,8 +22,9 @@ from gentle_crust.kitchen import story as tale
 from gentle_crust.kitchen.plans import PlanBook
 from gentle_crust.kitchen.story import Story, Told, story_of
 from gentle_crust.kitchen.work import Work
+from gentle_crust.store.baking import Bakes
 from gentle_crust.store.models import BakeRow
-from gentle_crust.store.repositories import Bakes, Events
+from gentle_crust.store.repositories import Events
 
 AS_PLANNED_MIN = 10
 """A step so near to its hour was done as planned (practice)."""
@@ -77,14 +78,13 @@ class BakesBook:
         )
 
     def _line(self, row: BakeRow) -> BakeLine:
-        there = row.leaves >= self.now()
         return BakeLine(
             id=row.id,
             name=row.name,
             pieces=row.pieces,
             started=row.started,
             out=row.out,
-            state="stopped" if row.stopped else "on_bench" if there else "baked",
+            state="stopped" if row.stopped else "on_bench" if row.on_bench(self.now()) else "baked",
             how=row.how,
             notes=row.notes,
             photos=row.photos,

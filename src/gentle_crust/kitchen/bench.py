@@ -34,7 +34,9 @@ from gentle_crust.kitchen.plans import PlanBook, SavedPlan
 from gentle_crust.kitchen.settings import KitchenSettings
 from gentle_crust.kitchen.story import Story, story_of
 from gentle_crust.kitchen.work import Work
-from gentle_crust.store.repositories import Bakes, Events, Samples
+from gentle_crust.store.baking import Bakes
+from gentle_crust.store.repositories import Events
+from gentle_crust.store.samples import Samples
 
 LOG = logging.getLogger(__name__)
 ABSENT, PRESENT = bodies.ABSENT, bodies.PRESENT

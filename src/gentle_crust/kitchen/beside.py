@@ -20,11 +20,11 @@ from gentle_crust.core.formula.model import Formula
 from gentle_crust.core.readiness.outcome import came_out_as_judged
 from gentle_crust.kitchen import story as tale
 from gentle_crust.kitchen.pantry import PantryBook
-from gentle_crust.kitchen.story import RESTS, Story, story_of
+from gentle_crust.kitchen.story import Story, story_of
 from gentle_crust.kitchen.work import Work
-from gentle_crust.store.columns import FOR_EVER, NO_TIME
+from gentle_crust.store.baking import Bakes, Plans
 from gentle_crust.store.models import BakeRow, FormulaRow, PlanRow
-from gentle_crust.store.repositories import Bakes, Events, Formulas, Plans
+from gentle_crust.store.repositories import Events, Formulas
 
 LOG = logging.getLogger(__name__)
 RULE = 1
@@ -48,7 +48,7 @@ def write_bake(session: Session, key: str, story: Story | None = None) -> None:
         pieces=pieces,
         started=story.started,
         out=out,
-        leaves=_leaves(story),
+        leaves=story.leaves,
         stopped=bool(story.of(bodies.STOPPED)),
         how="" if outcome is None else str(outcome.body["how"]),
         as_judged=_as_judged(story),
@@ -65,13 +65,6 @@ def out_of(story: Story) -> datetime | None:
     outs = [deed.at for deed in story.happened.deeds if deed.key.startswith("out-") and not deed.skipped]
     closing = story.of(bodies.FINISHED, bodies.STOPPED)
     return max(outs, default=None) or (closing[-1].at if closing else None)
-
-
-def _leaves(story: Story) -> datetime:
-    if story.closed:
-        return NO_TIME
-    cut = story.happened.done("cut-1")
-    return FOR_EVER if cut is None else cut + RESTS
 
 
 def _as_judged(story: Story) -> bool | None:

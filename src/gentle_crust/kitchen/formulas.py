@@ -89,7 +89,7 @@ class FormulaBook:
         """What a list shows of formulas whose name holds ``name``, oldest first; and whether there are more."""
         with self.work.read() as session:
             found = Formulas(session).lines(name.strip(), limit + 1)
-        return tuple(FormulaLine.model_validate(line) for _, line in found[:limit]), len(found) > limit
+        return tuple(FormulaLine.model_validate(line) for line in found[:limit]), len(found) > limit
 
     def get(self, key: str, field: str = "formula_id") -> KeptFormula:
         """One formula, put away or not; CraftError naming ``field`` if there is none."""

@@ -9,7 +9,7 @@ from gentle_crust.core.errors import CraftError, Unreadable, within
 from gentle_crust.core.scheduling.clock import zone_of
 from gentle_crust.kitchen.settings import KitchenSettings
 from gentle_crust.kitchen.work import Work
-from gentle_crust.store.repositories import Samples
+from gentle_crust.store.samples import Samples
 
 OLDEST = timedelta(days=60)
 

@@ -35,8 +35,9 @@ from gentle_crust.kitchen.mixes import MixBook
 from gentle_crust.kitchen.once import Known
 from gentle_crust.kitchen.settings import KitchenSettings, hour_of, nights
 from gentle_crust.kitchen.work import Work
+from gentle_crust.store.baking import Bakes, PlanLineRow, Plans
 from gentle_crust.store.models import BakeRow, PlanRow
-from gentle_crust.store.repositories import Bakes, Events, PlanLineRow, Plans
+from gentle_crust.store.repositories import Events
 
 
 @dataclass(frozen=True)
@@ -419,7 +420,7 @@ class PlanBook:
     def _line(self, row: PlanLineRow, begun: BakeRow | None, step: tuple[str, datetime] | None) -> PlanLine:
         state: PlanState = "planned"
         if begun is not None:
-            state = "on_bench" if begun.leaves >= self.now() else "baked"
+            state = "on_bench" if begun.on_bench(self.now()) else "baked"
         return PlanLine(
             row.id,
             row.name or "?",
@@ -438,9 +439,7 @@ class PlanBook:
             if row is None:
                 raise NotFound("id", "That plan is not here.", "Choose one from the list of saved plans.")
             row.deleted_at = self.now() if away else None
-            session.flush()
-            shown = Plans(session).line(key)
-            assert shown is not None  # noqa: S101 - it was looked up a moment ago
+            shown = PlanLineRow(row.id, row.name, row.pieces, row.ready, row.begins, row.updated_at)
             return self._lines(session, [shown])[0]
 
 

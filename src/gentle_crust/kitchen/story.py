@@ -35,6 +35,7 @@ from gentle_crust.core.errors import Unreadable
 from gentle_crust.core.fermentation.readings import Looked
 from gentle_crust.core.scheduling.happened import Core, Deed, Happened, Held
 from gentle_crust.core.scheduling.remedies import Change, changed
+from gentle_crust.store.columns import FOR_EVER, NO_TIME
 from gentle_crust.store.repositories import PlainEvent
 
 LOG = logging.getLogger(__name__)
@@ -91,10 +92,17 @@ class Story:
         """Whether it has left the bench."""
         return bool(self.of(FINISHED, STOPPED))
 
-    def on_bench(self, now: datetime) -> bool:
-        """Whether it is on the bench: started, not put away, and not cut so long ago that it leaves by itself."""
+    @property
+    def leaves(self) -> datetime:
+        """Until when it is on the bench: it is put away, or leaves by itself once it was cut long ago."""
+        if self.started is None or self.closed:
+            return NO_TIME
         cut = self.happened.done("cut-1")
-        return self.started is not None and not self.closed and (cut is None or now - cut <= RESTS)
+        return FOR_EVER if cut is None else cut + RESTS
+
+    def on_bench(self, now: datetime) -> bool:
+        """Whether it is on the bench."""
+        return now <= self.leaves
 
     @property
     def readings(self) -> tuple[TakenReading, ...]:

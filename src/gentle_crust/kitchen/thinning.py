@@ -7,7 +7,9 @@ quarter of an hour; of either stretch its highest and its lowest too, so that no
 from datetime import UTC, datetime, timedelta
 
 from gentle_crust.kitchen.work import Work
-from gentle_crust.store.repositories import Bakes, Marks, Samples
+from gentle_crust.store.baking import Bakes
+from gentle_crust.store.repositories import Marks
+from gentle_crust.store.samples import Samples
 
 WHOLE = timedelta(days=14)
 """So long every figure is kept (practice)."""

@@ -248,3 +248,7 @@ class BakeRow(Base):
     rule: Mapped[int] = mapped_column(index=True)
 
     __table_args__ = (Index("ix_bake_latest", "latest", "id"),)
+
+    def on_bench(self, now: datetime) -> bool:
+        """Whether it is on the bench."""
+        return now <= self.leaves

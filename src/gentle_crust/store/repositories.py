@@ -2,29 +2,22 @@
 
 from collections.abc import Sequence
 from datetime import datetime
-from itertools import pairwise
-from typing import Any, NamedTuple
+from typing import Any
 
-from sqlalchemy import Float, Row, String, bindparam, case, cast, delete, func, or_, select, text, tuple_
-from sqlalchemy.dialects.sqlite import insert
+from sqlalchemy import Row, delete, func, or_, select, text
 from sqlalchemy.orm import Session
 
-from gentle_crust.store.columns import Damaged, Instant
+from gentle_crust.store.columns import Damaged
 from gentle_crust.store.models import (
-    BakeRow,
     CultureRow,
     DeviceRow,
     EventRow,
     FormerPhotoRow,
     FormulaRow,
-    InstrumentRow,
     KitchenRow,
     MarkRow,
     PantryRow,
     PhotoRow,
-    PlanRow,
-    PlanStepRow,
-    SampleRow,
     StateRow,
     VersionRow,
 )
@@ -94,6 +87,8 @@ class States:
 
 PlainEvent = tuple[str, str, datetime, dict[str, Any]]
 """Key, kind, instant and body of an event."""
+
+
 _PLAIN = (EventRow.id, EventRow.kind, EventRow.at, EventRow.body)
 
 
@@ -178,87 +173,6 @@ class Events:
         return {row[0]: (int(row[1]), int(row[2])) for row in rows}
 
 
-class Samples:
-    """Figures of instruments."""
-
-    def __init__(self, session: Session) -> None:
-        self.session = session
-
-    def add(self, rows: Sequence[tuple[str, str, datetime, float]]) -> None:
-        """Add figures; those already there (same device, quantity and instant) are left as they are."""
-        if rows:
-            names = ("device", "quantity", "at", "value")
-            figures = [dict(zip(names, row, strict=True)) for row in rows]
-            self.session.execute(insert(SampleRow).on_conflict_do_nothing(), figures)
-            newest = {(one["device"], one["quantity"]): one for one in sorted(figures, key=lambda one: one["at"])}
-            added = insert(InstrumentRow)
-            later = {"at": added.excluded.at, "value": added.excluded.value}
-            newer = added.on_conflict_do_update(
-                index_elements=["device", "quantity"], set_=later, where=InstrumentRow.at < added.excluded.at
-            )
-            self.session.execute(newer, list(newest.values()))
-
-    def since(self, device: str, quantity: str, since: datetime, until: datetime) -> list[tuple[datetime, float]]:
-        """Figures of one instrument between two instants, about one a minute, the oldest first."""
-        names = {"device": device, "quantity": quantity, "since": since, "until": until}
-        return [(row[0], row[1]) for row in self.session.execute(_BY_THE_MINUTE, names)]
-
-    def first_since(self, since: datetime) -> datetime | None:
-        """The first instant from ``since`` on at which any instrument sent a figure."""
-        pairs = self.session.execute(select(InstrumentRow.device, InstrumentRow.quantity)).all()
-        firsts = [
-            self.session.scalar(
-                select(func.min(SampleRow.at)).where(
-                    SampleRow.device == device, SampleRow.quantity == quantity, SampleRow.at >= since
-                )
-            )
-            for device, quantity in pairs
-        ]
-        return min((first for first in firsts if first is not None), default=None)
-
-    def thin(self, since: datetime, until: datetime, spans: Sequence[tuple[datetime, datetime]]) -> int:
-        """Let figures between two instants go, but the first, lowest and highest of each stretch; how many went.
-
-        A stretch is a minute within ``spans`` (apart from one another), a quarter of an hour elsewhere.
-        """
-        edges = sorted({since, until, *(min(max(at, since), until) for span in spans for at in span)})
-        gone = 0
-        for device, quantity in self.session.execute(select(InstrumentRow.device, InstrumentRow.quantity)).all():
-            for begin, end in pairwise(edges):
-                fine = any(first <= begin and end <= last for first, last in spans)
-                names = {
-                    "device": device,
-                    "quantity": quantity,
-                    "since": begin,
-                    "until": end,
-                    "minutes": 1 if fine else 15,
-                }
-                gone += int(getattr(self.session.execute(_THIN, names), "rowcount", 0))
-        return gone
-
-    def heard(self, device: str, quantity: str) -> datetime | None:
-        """When an instrument was last heard of."""
-        found = self.session.get(InstrumentRow, (device, quantity))
-        return None if found is None else found.at
-
-    def latest(self) -> list[tuple[str, str, datetime, float]]:
-        """The last figure of each device and quantity."""
-        rows = self.session.scalars(select(InstrumentRow).order_by(InstrumentRow.device, InstrumentRow.quantity))
-        return [(row.device, row.quantity, row.at, row.value) for row in rows]
-
-
-_THIN = text(
-    """DELETE FROM sample WHERE device = :device AND quantity = :quantity AND at IN (
-         SELECT at FROM (
-           SELECT at, row_number() OVER (PARTITION BY stretch ORDER BY at) AS place,
-             row_number() OVER (PARTITION BY stretch ORDER BY value, at) AS low,
-             row_number() OVER (PARTITION BY stretch ORDER BY value DESC, at) AS high
-           FROM (SELECT at, value, substr(at, 1, 13) || (substr(at, 15, 2) / :minutes) AS stretch FROM sample
-                 WHERE device = :device AND quantity = :quantity AND at >= :since AND at < :until))
-         WHERE place > 1 AND low > 1 AND high > 1)"""
-).bindparams(bindparam("since", type_=Instant), bindparam("until", type_=Instant))
-
-
 class Devices:
     """Phones and other devices that were let in."""
 
@@ -299,23 +213,6 @@ class Marks:
         """It is done up to ``at``."""
         self.session.merge(MarkRow(name=name, at=at))
         self.session.flush()
-
-
-_BY_THE_MINUTE = (
-    text(
-        """WITH RECURSIVE hop(at) AS (
-             SELECT MIN(at) FROM sample WHERE device = :device AND quantity = :quantity AND at >= :since
-             UNION ALL
-             SELECT (SELECT MIN(at) FROM sample WHERE device = :device AND quantity = :quantity
-                     AND at >= datetime(hop.at, '+60 seconds')) FROM hop WHERE hop.at IS NOT NULL)
-           SELECT sample.at, sample.value FROM hop JOIN sample
-             ON sample.device = :device AND sample.quantity = :quantity AND sample.at = hop.at
-           WHERE hop.at <= :until ORDER BY hop.at"""
-    )
-    .bindparams(bindparam("since", type_=Instant), bindparam("until", type_=Instant))
-    .columns(at=Instant, value=Float)
-)
-"""Hops from minute to minute along the key: ten thousand figures are not all read."""
 
 
 class Cultures:
@@ -380,6 +277,11 @@ class Cultures:
         return set(self.session.scalars(select(PhotoRow.culture_id)))
 
 
+def another(column: Any, rule: int) -> Any:
+    """Whether a rule's number is another than ``rule``, in words that an index answers."""
+    return or_(column < rule, column > rule)
+
+
 class Formulas:
     """Formulas, without those put away unless asked for."""
 
@@ -391,18 +293,18 @@ class Formulas:
         living = select(FormulaRow).where(FormulaRow.deleted_at.is_(None))
         return self.session.scalars(living.order_by(FormulaRow.created_at, FormulaRow.id)).all()
 
-    def lines(self, name: str, limit: int) -> list[tuple[str, dict[str, Any]]]:
-        """Keys of formulas and what a list shows of them, those whose name holds ``name``, in the order of making."""
-        wanted = select(FormulaRow.id, FormulaRow.line)
+    def lines(self, name: str, limit: int) -> list[dict[str, Any]]:
+        """What a list shows of formulas whose name holds ``name``, in the order of making."""
+        wanted = select(FormulaRow.line)
         wanted = wanted.where(FormulaRow.deleted_at.is_(None), FormulaRow.line.is_not(None))
         if name:
             wanted = wanted.where(FormulaRow.name.icontains(name, autoescape=True))
-        rows = self.session.execute(wanted.order_by(FormulaRow.created_at, FormulaRow.id).limit(limit))
-        return [(row[0], row[1] or {}) for row in rows]
+        found = self.session.scalars(wanted.order_by(FormulaRow.created_at, FormulaRow.id).limit(limit))
+        return [line for line in found if line is not None]
 
     def of_another_rule(self, rule: int) -> list[str]:
         """Keys of formulas whose line was not read off them by that rule."""
-        return list(self.session.scalars(select(FormulaRow.id).where(_another(FormulaRow.rule, rule))))
+        return list(self.session.scalars(select(FormulaRow.id).where(another(FormulaRow.rule, rule))))
 
     def newest_of(self, keys: Sequence[str]) -> dict[str, int]:
         """The numbers of some formulas' newest versions."""
@@ -442,167 +344,3 @@ class Formulas:
     def add_version(self, row: VersionRow) -> None:
         """Another saved state."""
         self.session.add(row)
-
-
-def _inside(column: Any, path: str) -> Any:
-    """A part of a document; NULL of one that is no JSON."""
-    return case((func.json_valid(column) == 1, func.json_extract(column, path)), else_=None)
-
-
-def _another(column: Any, rule: int) -> Any:
-    """Whether a rule's number is another than ``rule``, in words that an index answers."""
-    return or_(column < rule, column > rule)
-
-
-class PlanLineRow(NamedTuple):
-    """A plan as a list shows it."""
-
-    id: str
-    name: str | None
-    pieces: int | None
-    ready: datetime
-    begins: datetime | None
-    saved_at: datetime
-
-
-_PLAN_LINE = (PlanRow.id, PlanRow.name, PlanRow.pieces, PlanRow.ready, PlanRow.begins, PlanRow.updated_at)
-
-
-class Plans:
-    """Saved plans, without those put away unless asked for."""
-
-    def __init__(self, session: Session) -> None:
-        self.session = session
-
-    def page(self, before: tuple[datetime, str] | None, limit: int) -> list[PlanLineRow]:
-        """Plans, the latest wanted first, from after the one that was wanted ``before``."""
-        wanted = select(*_PLAN_LINE).where(PlanRow.deleted_at.is_(None), PlanRow.begins.is_not(None))
-        if before is not None:
-            wanted = wanted.where(tuple_(PlanRow.ready, PlanRow.id) < before)
-        rows = self.session.execute(wanted.order_by(PlanRow.ready.desc(), PlanRow.id.desc()).limit(limit))
-        return [PlanLineRow(*row) for row in rows]
-
-    def line(self, key: str) -> PlanLineRow | None:
-        """One plan as a list shows it, put away or not."""
-        row = self.session.execute(select(*_PLAN_LINE).where(PlanRow.id == key)).first()
-        return None if row is None else PlanLineRow(*row)
-
-    def coming(self, now: datetime) -> list[str]:
-        """Keys of plans that are not over."""
-        return list(self.session.scalars(select(PlanRow.id).where(PlanRow.deleted_at.is_(None), PlanRow.ready >= now)))
-
-    def put_steps(self, key: str, steps: Sequence[tuple[str, str, datetime]]) -> None:
-        """Kind, title and instant of a plan's steps, in place of those that were there."""
-        self.session.execute(delete(PlanStepRow).where(PlanStepRow.plan_id == key))
-        rows = [
-            {"plan_id": key, "number": number, "kind": kind, "title": title[:120], "at": at}
-            for number, (kind, title, at) in enumerate(steps)
-        ]
-        if rows:
-            self.session.execute(insert(PlanStepRow), rows)
-
-    def next_steps(self, keys: Sequence[str], now: datetime) -> dict[str, tuple[str, datetime]]:
-        """Title and instant of the first step to come of some plans."""
-        coming = select(PlanStepRow.plan_id, PlanStepRow.title, func.min(PlanStepRow.at))
-        coming = coming.where(PlanStepRow.plan_id.in_(keys), PlanStepRow.at >= now)
-        return {row[0]: (row[1], row[2]) for row in self.session.execute(coming.group_by(PlanStepRow.plan_id))}
-
-    def next_of_all(self, now: datetime) -> tuple[str, str, datetime] | None:
-        """Plan, title and instant of the first step to come of any plan that was not begun."""
-        begun = select(BakeRow.id).where(BakeRow.id == PlanStepRow.plan_id).exists()
-        coming = select(PlanStepRow.plan_id, PlanStepRow.title, PlanStepRow.at).join(PlanRow)
-        coming = coming.where(PlanStepRow.at >= now, PlanRow.deleted_at.is_(None), ~begun)
-        row = self.session.execute(coming.order_by(PlanStepRow.at, PlanStepRow.plan_id).limit(1)).first()
-        return None if row is None else (row[0], row[1], row[2])
-
-    def of_another_rule(self, rule: int) -> list[str]:
-        """Keys of plans whose line and steps were not read off them by that rule."""
-        return list(self.session.scalars(select(PlanRow.id).where(_another(PlanRow.rule, rule))))
-
-    def marks_of(self, keys: Sequence[str]) -> list[tuple[str, datetime, str]]:
-        """Some plans that were not put away, by key, when each was saved, and a text that names its state wholly.
-
-        The soonest wanted first.
-        """
-        asked = cast(PlanRow.asked, String)
-        living = select(PlanRow.id, PlanRow.updated_at, asked).where(PlanRow.id.in_(keys), PlanRow.deleted_at.is_(None))
-        store = str(self.session.get_bind().engine.url)
-        rows = self.session.execute(living.order_by(PlanRow.ready, PlanRow.id))
-        return [(row[0], row[1], f"{store} {row[0]} {row[1].isoformat()} {row[2]}") for row in rows]
-
-    def names(self, keys: Sequence[str]) -> dict[str, tuple[str, int]]:
-        """Name of the formula and pieces of some plans, put away or not, without reading what they showed."""
-        found: dict[str, tuple[str, int]] = {}
-        name, pieces = _inside(PlanRow.formula, "$.name"), _inside(PlanRow.asked, "$.pieces")
-        for start in range(0, len(keys), 500):
-            wanted = select(PlanRow.id, name, pieces).where(PlanRow.id.in_(keys[start : start + 500]))
-            found |= {row[0]: (str(row[1] or "?"), int(row[2] or 1)) for row in self.session.execute(wanted)}
-        return found
-
-    def get(self, key: str) -> PlanRow | None:
-        """One plan, put away or not."""
-        return self.session.get(PlanRow, key)
-
-    def add(self, row: PlanRow) -> None:
-        """A new plan."""
-        self.session.add(row)
-
-
-class Bakes:
-    """Bakes that were begun, as what stands beside their events tells."""
-
-    def __init__(self, session: Session) -> None:
-        self.session = session
-
-    def get(self, key: str) -> BakeRow | None:
-        """One bake."""
-        return self.session.get(BakeRow, key)
-
-    def put(self, row: BakeRow) -> None:
-        """Write it down anew."""
-        self.session.merge(row)
-
-    def drop(self, key: str) -> None:
-        """It was never begun after all."""
-        row = self.get(key)
-        if row is not None:
-            self.session.delete(row)
-
-    def on_bench(self, now: datetime) -> dict[str, str]:
-        """Keys and names of the bakes that are on the bench."""
-        wanted = select(BakeRow.id, BakeRow.name).where(BakeRow.leaves >= now)
-        return {row[0]: row[1] for row in self.session.execute(wanted.order_by(BakeRow.started, BakeRow.id))}
-
-    def of(self, keys: Sequence[str]) -> dict[str, BakeRow]:
-        """Those of some keys that were begun."""
-        rows = self.session.scalars(select(BakeRow).where(BakeRow.id.in_(keys)))
-        return {row.id: row for row in rows}
-
-    def page(self, name: str, before: tuple[datetime, str] | None, limit: int) -> Sequence[BakeRow]:
-        """Bakes whose name holds ``name``, the latest first, from after the one that came ``before``."""
-        wanted = select(BakeRow)
-        if name:
-            wanted = wanted.where(BakeRow.name.icontains(name, autoescape=True))
-        if before is not None:
-            wanted = wanted.where(tuple_(BakeRow.latest, BakeRow.id) < before)
-        return self.session.scalars(wanted.order_by(BakeRow.latest.desc(), BakeRow.id.desc()).limit(limit)).all()
-
-    def score(self) -> tuple[int, int]:
-        """How many came out as their proof was judged, of how many that were judged and tasted."""
-        wanted = select(BakeRow.as_judged, func.count()).where(BakeRow.as_judged.is_not(None))
-        found = {bool(row[0]): int(row[1]) for row in self.session.execute(wanted.group_by(BakeRow.as_judged))}
-        return found.get(True, 0), sum(found.values())
-
-    def spans(self, since: datetime, until: datetime) -> list[tuple[datetime, datetime]]:
-        """Beginning and end of the bakes that were under way between two instants."""
-        wanted = select(BakeRow.started, BakeRow.latest).where(BakeRow.latest >= since, BakeRow.started <= until)
-        return [(row[0], row[1]) for row in self.session.execute(wanted)]
-
-    def of_another_rule(self, rule: int) -> list[str]:
-        """Keys of bakes that were not written down by that rule."""
-        return list(self.session.scalars(select(BakeRow.id).where(_another(BakeRow.rule, rule))))
-
-    def unwritten(self, kind: str) -> list[str]:
-        """Subjects of events of a kind that are no bake yet."""
-        there = select(BakeRow.id).where(BakeRow.id == EventRow.subject).exists()
-        return list(self.session.scalars(select(EventRow.subject).where(EventRow.kind == kind, ~there).distinct()))

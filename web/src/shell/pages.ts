@@ -14,6 +14,11 @@ export function usePages<T>(
     placeholderData: keepPreviousData,
   })
   const lines = computed(() => query.data.value?.pages.flatMap((page) => page.lines) ?? [])
-  const more = computed(() => (query.hasNextPage.value ? 'more' : ''))
-  return { query, lines, more, busy: query.isFetchingNextPage, further: query.fetchNextPage }
+  return {
+    query,
+    lines,
+    more: query.hasNextPage,
+    busy: query.isFetchingNextPage,
+    further: query.fetchNextPage,
+  }
 }

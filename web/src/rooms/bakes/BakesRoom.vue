@@ -17,7 +17,7 @@ const bakes = usePages(['bakes', sought], async (more) => {
   const found = await ask(api.GET('/api/bakes', { params: { query: { more, name: sought.value } } }))
   return { lines: found.bakes, more: found.more ?? '' }
 })
-const many = computed(() => name.value !== '' || bakes.more.value !== '' || bakes.lines.value.length > MANY)
+const many = computed(() => name.value !== '' || bakes.more.value || bakes.lines.value.length > MANY)
 type Line = Schemas['BakeLine']
 
 const whenOf = (line: Line) => {
