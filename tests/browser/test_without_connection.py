@@ -3,6 +3,7 @@
 import io
 import json
 import os
+from datetime import datetime, timedelta
 from pathlib import Path
 from threading import Thread
 
@@ -91,6 +92,44 @@ def test_reloaded_without_a_connection_it_stands_counts_takes_presses_and_sends_
     own.contexts[-1].set_offline(False)
     expect(page.get_by_text("No connection")).to_be_hidden(timeout=20_000)
     arrived(page, own.day.client, PLAN, [*(f"In the corner {number}" for number in range(10)), "photo"])
+
+
+def test_a_connection_that_neither_answers_nor_fails_is_none(own):
+    own.day.mixed()
+    page = own.open("/bench", service_workers="allow")
+    expect(page.locator("section.next h1")).to_be_visible()
+    controlled(page)
+    held = []
+    page.route("**/api/bench?*", lambda route: held.append(route))
+    page.reload()
+    expect(page.locator("section.next h1")).to_be_visible()
+    assert held
+    page.get_by_role("button", name="Note", exact=True).click()
+    page.get_by_label("What do you want to remember?").fill("Pressed meanwhile")
+    page.get_by_role("button", name="Write it down").click()
+    arrived(page, own.day.client, PLAN, ["Pressed meanwhile"])
+
+
+AN_HOUR_AGO = """async () => {
+  const cache = await caches.open('answers')
+  const kept = await (await cache.match('/api/kitchen', { ignoreVary: true })).json()
+  const headers = { 'Content-Type': 'application/json', 'Kept-At': String(Date.now() - 3600e3) }
+  const [key] = (await cache.keys()).filter((each) => each.url.endsWith('/api/kitchen'))
+  await cache.put(key, new Response(JSON.stringify({ ...kept, rate: 1 }), { headers }))
+  return kept.now
+}"""
+
+
+def test_a_kept_answer_tells_the_time_that_it_is_by_now(own):
+    page = own.open("/bench", service_workers="allow")
+    controlled(page)
+    page.reload()
+    expect(page.locator("main")).to_be_visible()
+    page.wait_for_function("caches.match('/api/kitchen', { ignoreVary: true }).then((found) => !!found)")
+    then = datetime.fromisoformat(page.evaluate(AN_HOUR_AGO))
+    page.context.set_offline(True)
+    now = datetime.fromisoformat(page.evaluate("fetch('/api/kitchen').then((kept) => kept.json())")["now"])
+    assert now - then >= timedelta(hours=1)
 
 
 def test_every_room_opens_as_it_was_asked_last(own):

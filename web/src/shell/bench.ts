@@ -10,7 +10,6 @@ import {
   kept,
   lastKept,
   nextOrder,
-  ready,
   refresh,
   waiting,
   type Waiting,
@@ -28,6 +27,9 @@ const OUT_OF_SIGHT = 10_000
 const FIRST_PAUSE = 2000
 const LONGEST_PAUSE = 60_000
 const AT_ONCE = 200
+/** A connection that neither answers nor fails is none, after so long; a photo takes longer. */
+const PATIENCE = 15_000
+const PHOTO_PATIENCE = 90_000
 const SENDER = 'gentle-crust.sender'
 /** Whatever is refused so is refused for good: asking again would change nothing. Any other is tried again. */
 const FOR_GOOD = new Set([400, 404, 409, 413, 415, 422])
@@ -53,6 +55,8 @@ let heard = { at: 0, says: 0, rate: 1 }
 let users = 0
 let pause = 0
 let notBefore = 0
+/** Whether what is waited for is the connection: it is tried again as soon as anything is heard. */
+let lost = false
 let most = AT_ONCE
 let timer: ReturnType<typeof setTimeout> | undefined
 let telling: ReturnType<typeof setTimeout> | undefined
@@ -84,8 +88,11 @@ const unreached = (error: unknown) => !(error instanceof Refused) || (!error.mes
 async function poll() {
   try {
     const cursor = old.value ? '' : (bench.value?.cursor ?? '')
-    took(await ask(api.GET('/api/bench', { params: { query: { cursor } } })))
+    const signal = AbortSignal.timeout(PATIENCE)
+    if (!bench.value) setTimeout(() => void (bench.value || recall()), PATIENCE / 5)
+    took(await ask(api.GET('/api/bench', { params: { query: { cursor } }, signal })))
     offline.value = false
+    if (lost) reached()
   } catch (error) {
     offline.value = unreached(error)
     if (!bench.value) await recall()
@@ -104,7 +111,8 @@ function again() {
 
 /** One page of this browser sends, whichever has the turn; the others wait for the next occasion. */
 function send(): Promise<void> {
-  if (Date.now() < notBefore) return Promise.resolve()
+  /* Presses are timed by the kitchen's clock: until that was heard nobody knows by how much this device's is off. */
+  if (!heard.at || Date.now() < notBefore) return Promise.resolve()
   if (!navigator.locks) return sendAll()
   return navigator.locks.request(SENDER, { ifAvailable: true }, (lock) =>
     lock ? sendAll() : undefined,
@@ -126,7 +134,7 @@ function wait(seconds = 0) {
   notBefore = Date.now() + Math.max(pause, 1000 * seconds)
 }
 function reached() {
-  offline.value = false
+  offline.value = lost = false
   pause = notBefore = 0
 }
 
@@ -144,7 +152,8 @@ async function sendPresses(): Promise<boolean> {
   try {
     const presses = some.map((each) => each.press!)
     const sent_at = new Date(programNow()).toISOString()
-    const answer = await ask(api.POST('/api/bench/presses', { body: { sent_at, presses } }))
+    const signal = AbortSignal.timeout(PATIENCE)
+    const answer = await ask(api.POST('/api/bench/presses', { body: { sent_at, presses }, signal }))
     const why = new Map(answer.refused.map((each) => [each.id, `${each.sentence} ${each.remedy}`]))
     await setAside(why)
     const settled = new Set(answer.taken)
@@ -162,6 +171,7 @@ async function sendPresses(): Promise<boolean> {
 async function notTaken(error: unknown, some: Waiting[]): Promise<boolean> {
   offline.value = unreached(error)
   if (!(error instanceof Refused) || offline.value) {
+    lost = true
     wait()
     return false
   }
@@ -200,6 +210,7 @@ async function sendPhoto(one: Waiting): Promise<boolean> {
       method: 'PUT',
       body: one.photo!.data,
       headers: { 'Taken-At': one.photo!.at },
+      signal: AbortSignal.timeout(PHOTO_PATIENCE),
     })
     if (answer.ok) {
       await drop([one.id])
@@ -220,9 +231,6 @@ function forget(ids: string[]) {
   if (ids.length) pressed.value = pressed.value.filter((each) => !ids.includes(each.id))
 }
 
-void ready.then(() => {
-  if (users && open.value.length) void send()
-})
 window.addEventListener('online', () => {
   pause = notBefore = 0
   if (users) void poll()

@@ -162,7 +162,7 @@ async function takeOver() {
   localStorage.removeItem(OLD_STUCK)
 }
 
-export const ready = takeOver()
+void takeOver()
   .catch(() => (keeps.value = false))
   .then(refresh)
 
