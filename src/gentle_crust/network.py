@@ -8,7 +8,7 @@ from pathlib import Path
 from threading import Thread
 from typing import Any
 
-from gentle_crust import lan
+from gentle_crust import authority, lan
 from gentle_crust.front import Bounds, Front, knowing_peers
 from gentle_crust.store.database import CannotOpen
 
@@ -33,10 +33,10 @@ class Secured:
 
     def __init__(self, folder: Path, called: tuple[str, ...]) -> None:
         self.folder, self.called = folder, called
-        self.replaced = (folder / lan.AUTHORITY).exists()
+        self.replaced = (folder / authority.AUTHORITY).exists()
         """Whether phones that trusted this kitchen have to do so once more."""
         try:
-            self.authority = lan.authority_for(folder, called)
+            self.authority = authority.authority_for(folder, called)
             self._load()
         except (ValueError, TypeError, ssl.SSLError) as error:
             raise CannotOpen(
@@ -47,7 +47,7 @@ class Secured:
         self.replaced = self.replaced and self.authority.new
 
     def _load(self) -> None:
-        made = lan.certificate_for(self.folder, self.called)
+        made = authority.certificate_for(self.folder, self.called)
         context = ssl.SSLContext(ssl.PROTOCOL_TLS_SERVER)
         context.minimum_version = ssl.TLSVersion.TLSv1_2
         context.load_cert_chain(made.certificate, made.key)

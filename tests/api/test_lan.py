@@ -14,6 +14,7 @@ import pytest
 from cryptography import x509
 from live import serving
 
+from gentle_crust import authority as authorities
 from gentle_crust import lan
 from gentle_crust.api.app import create_app
 from gentle_crust.cli import main
@@ -223,8 +224,8 @@ def _inside(folder, own):
     with serving("serve", "--lan", "--host", own, folder=folder) as address:
         data = folder / "data"
         assert address == f"https://{own}:{address.rsplit(':', 1)[1]}"
-        assert _status(address, data / lan.AUTHORITY) == 401
-        assert _status(address, data / lan.AUTHORITY, "/") == 200
+        assert _status(address, data / authorities.AUTHORITY) == 401
+        assert _status(address, data / authorities.AUTHORITY, "/") == 200
         with pytest.raises(urllib.error.URLError):
             _status(address)
     with serving("serve", folder=folder) as address:
@@ -244,42 +245,42 @@ CALLED = ("localhost", "127.0.0.1", "198.51.100.7", "oven.local")
 
 
 def test_the_authority_speaks_for_this_kitchen_alone_and_its_keys_are_its_owners(tmp_path):
-    made = lan.authority_for(tmp_path, CALLED, NOW)
+    made = authorities.authority_for(tmp_path, CALLED, NOW)
     found = x509.load_pem_x509_certificate(made.certificate.read_bytes())
     limits = found.extensions.get_extension_for_class(x509.NameConstraints)
     permitted = {str(each.value) for each in limits.value.permitted_subtrees}
     assert limits.critical and permitted == {"localhost", "127.0.0.1/32", "198.51.100.7/32", "oven.local"}
     assert found.extensions.get_extension_for_class(x509.BasicConstraints).value.path_length == 0
-    served_key = lan.certificate_for(tmp_path, CALLED, NOW).key
+    served_key = authorities.certificate_for(tmp_path, CALLED, NOW).key
     assert [path.stat().st_mode & 0o777 for path in (made.key, served_key)] == [0o600, 0o600]
 
 
 def test_a_certificate_lasts_a_year_at_most_and_is_made_anew_a_month_before_under_the_same_authority(tmp_path):
-    authority = lan.authority_for(tmp_path, CALLED, NOW)
-    made = lan.certificate_for(tmp_path, CALLED, NOW)
+    authority = authorities.authority_for(tmp_path, CALLED, NOW)
+    made = authorities.certificate_for(tmp_path, CALLED, NOW)
     found = x509.load_pem_x509_certificate(made.certificate.read_bytes())
     assert found.not_valid_after_utc - found.not_valid_before_utc <= timedelta(days=365)
-    assert lan.certificate_for(tmp_path, CALLED, NOW + timedelta(days=330)).fingerprint == made.fingerprint
-    later = lan.certificate_for(tmp_path, CALLED, NOW + timedelta(days=340))
+    assert authorities.certificate_for(tmp_path, CALLED, NOW + timedelta(days=330)).fingerprint == made.fingerprint
+    later = authorities.certificate_for(tmp_path, CALLED, NOW + timedelta(days=340))
     assert later.new and later.fingerprint != made.fingerprint
-    assert lan.authority_for(tmp_path, CALLED, NOW + timedelta(days=340)).fingerprint == authority.fingerprint
+    assert authorities.authority_for(tmp_path, CALLED, NOW + timedelta(days=340)).fingerprint == authority.fingerprint
 
 
 def test_another_address_needs_another_authority_which_says_that_it_is_new(tmp_path):
-    first = lan.authority_for(tmp_path, CALLED, NOW)
-    assert first.new and not lan.authority_for(tmp_path, CALLED, NOW).new
+    first = authorities.authority_for(tmp_path, CALLED, NOW)
+    assert first.new and not authorities.authority_for(tmp_path, CALLED, NOW).new
     moved = (*CALLED[:2], "198.51.100.8")
-    second = lan.authority_for(tmp_path, moved, NOW)
+    second = authorities.authority_for(tmp_path, moved, NOW)
     assert second.new and second.fingerprint != first.fingerprint
-    found = x509.load_pem_x509_certificate(lan.certificate_for(tmp_path, moved, NOW).certificate.read_bytes())
+    found = x509.load_pem_x509_certificate(authorities.certificate_for(tmp_path, moved, NOW).certificate.read_bytes())
     found.verify_directly_issued_by(x509.load_pem_x509_certificate(second.certificate.read_bytes()))
 
 
 def test_a_certificate_of_an_earlier_program_is_replaced(tmp_path):
-    made = lan.certificate_for(tmp_path, CALLED, NOW)
-    other = lan.certificate_for(tmp_path / "other", CALLED, NOW)
+    made = authorities.certificate_for(tmp_path, CALLED, NOW)
+    other = authorities.certificate_for(tmp_path / "other", CALLED, NOW)
     made.certificate.write_bytes(other.certificate.read_bytes())
-    assert lan.certificate_for(tmp_path, CALLED, NOW).new
+    assert authorities.certificate_for(tmp_path, CALLED, NOW).new
 
 
 def test_the_passcode_is_made_once_and_kept_from_others(tmp_path):

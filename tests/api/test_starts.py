@@ -12,9 +12,9 @@ from types import SimpleNamespace
 import pytest
 
 from gentle_crust import log
+from gentle_crust.authority import AUTHORITY, AUTHORITY_KEY, CERTIFICATE, KEY
 from gentle_crust.cli import main
 from gentle_crust.config import config
-from gentle_crust.lan import AUTHORITY, AUTHORITY_KEY, CERTIFICATE, KEY
 from gentle_crust.store.copies import make_copy
 from gentle_crust.store.database import FILE, CannotOpen, known_schemas, make_file, make_folder, open_store
 from gentle_crust.store.lock import LOCK, in_use, locked

@@ -13,8 +13,9 @@ from PIL import Image
 from playwright.sync_api import expect, sync_playwright
 from trusting import trust
 
-from gentle_crust import demo, lan
+from gentle_crust import demo
 from gentle_crust.api.app import create_app
+from gentle_crust.authority import certificate_text
 from gentle_crust.network import OnNetwork
 from gentle_crust.store.database import open_store
 from tests.api.conftest import PLAN
@@ -130,6 +131,30 @@ def test_a_kept_answer_tells_the_time_that_it_is_by_now(own):
     page.context.set_offline(True)
     now = datetime.fromisoformat(page.evaluate("fetch('/api/kitchen').then((kept) => kept.json())")["now"])
     assert now - then >= timedelta(hours=1)
+
+
+def test_a_late_answer_to_what_was_asked_before_the_passcode_was_given_asks_for_it_no_second_time(own):
+    """Several questions are on their way when the first answer shows the door."""
+    own.day.mixed()
+    page = own.open("/water")
+    held, unknown = [], {"status": 401, "json": {"title": "Passcode", "status": 401, "detail": "Give the passcode."}}
+    page.route("**/api/bench?*", lambda route: held.append(route))
+    page.route("**/api/next", lambda route: route.fulfill(**unknown))
+    page.route("**/api/sign-in", lambda route: route.fulfill(json={}))
+    page.goto(own.address + "/bench")
+    page.get_by_label("Passcode").fill("whatever it is")
+    assert held
+    for path in ("**/api/bench?*", "**/api/next"):
+        page.unroute(path)
+    page.get_by_role("button", name="Come in").click()
+    expect(page.locator("section.next h1")).to_be_visible()
+    for route in held:
+        with page.expect_response("**/api/bench?*"):
+            route.fulfill(**unknown)
+    with page.expect_response(lambda answer: "/api/bench?" in answer.url and answer.ok):
+        pass
+    expect(page.get_by_label("Passcode")).to_have_count(0)
+    expect(page.locator("section.next h1")).to_be_visible()
 
 
 def test_every_room_opens_as_it_was_asked_last(own):
@@ -268,7 +293,7 @@ def phone_session(scratch: Path, own: str) -> None:
     assert here.post("/api/bench/mixed/dough", json=body).status_code == 200
     home = scratch / "home"
     home.mkdir()
-    (home / "authority.crt").write_bytes(lan.certificate_text(network.secured.authority.certificate))
+    (home / "authority.crt").write_bytes(certificate_text(network.secured.authority.certificate))
     with sync_playwright() as playwright:
         environment = {**os.environ, "HOME": str(home)}
         stranger = playwright.chromium.launch(executable_path=CHROMIUM, args=QUIET, env=environment)

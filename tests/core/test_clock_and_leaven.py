@@ -5,12 +5,29 @@ from datetime import UTC, datetime
 import numpy as np
 import pytest
 
-from gentle_crust.core.culture.build import build, fed, jar_capacity, jar_makeup, ripe_hours, seed_share, spent_hours
-from gentle_crust.core.fermentation.engine import Leg, run
-from gentle_crust.core.fermentation.uncertainty import activities
+from gentle_crust.core.culture.build import (
+    build,
+    fed,
+    jar_capacity,
+    jar_makeup,
+    preferment_ripe_hours,
+    ripe_hours,
+    seed_share,
+    spent_hours,
+)
+from gentle_crust.core.fermentation.engine import Leg, begin, run
+from gentle_crust.core.fermentation.uncertainty import ONE, activities
 from gentle_crust.core.formula.model import FlourShare, Formula, Preferment
 from gentle_crust.core.scheduling.clock import Clock, Nights, Room, zone_of
-from gentle_crust.core.scheduling.leaven import CULTURE_RATIOS, LEVAIN_RATIOS, levain, yeasted
+from gentle_crust.core.scheduling.course import room_leg
+from gentle_crust.core.scheduling.leaven import (
+    CULTURE_RATIOS,
+    LEVAIN_RATIOS,
+    _levains_to_ripe,
+    levain,
+    quickest_h,
+    yeasted,
+)
 
 NOON = datetime(2026, 11, 29, 12, tzinfo=UTC)
 LEVAIN = Preferment("levain", "strong_white", 10, 100)
@@ -124,6 +141,30 @@ def test_little_time_takes_the_quickest_feed():
 def test_a_culture_is_kept_back():
     found = levain("feed", clock(), 4.0, -20, 60, 40, WHITE, LEVAIN, CULTURE_RATIOS, activities())
     assert found.build.g >= 100
+
+
+@pytest.mark.parametrize("step", [0.5, 0.49, 0.31, 0.25])
+def test_ripeness_does_not_hang_on_how_finely_a_preferment_is_stepped(step):
+    jar = jar_makeup(WHITE, Preferment("poolish", "strong_white", 30, 100, 0.1))
+
+    def ripe(each: float) -> float:
+        leg = room_leg(clock(), 3.0, 22.3, "covered_bowl", 400, 3.0, each)
+        return float(preferment_ripe_hours(run(jar, begin(jar, 25.0), leg, ONE))[0])
+
+    assert ripe(step) == pytest.approx(ripe(0.02), abs=0.05)
+
+
+@pytest.mark.parametrize("start", [-30.0, -21.37, -14.02, -8.61])
+def test_what_one_question_finds_of_a_levain_serves_another_to_the_minute(start):
+    levain_ = Preferment("levain", "strong_white", 20, 100)
+    jar = jar_makeup(WHITE, levain_)
+    leg = room_leg(clock(), start, 40.0, "covered_bowl", 200, jar_capacity(jar), 0.5)
+    own = float(ripe_hours(run(jar, fed(jar, 25.0, (1.0,)), leg, ONE))[0])
+    assert quickest_h(clock(), start, 200, WHITE, levain_) == pytest.approx(own, abs=3 / 60)
+    before = _levains_to_ripe.cache_info()
+    quickest_h(clock(), start + 0.01, 200, WHITE, levain_)
+    after = _levains_to_ripe.cache_info()
+    assert after.misses == before.misses
 
 
 @pytest.mark.parametrize(

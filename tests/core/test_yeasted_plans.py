@@ -77,7 +77,7 @@ def test_a_cold_proof_that_goes_too_far_asks_for_less_yeast_before_anything_else
 
 
 def test_a_school_that_goes_too_far_is_told_to_stop_sooner_first():
-    wish = yeasted(0.6, "boule", "stone", proof="cold", school="classic")
+    wish = yeasted(0.5, "baguette", "stone", proof="cold", school="wet_far")
     wish = replace(wish, ready=datetime(2026, 11, 29, 9, tzinfo=UTC))
     assert [problem.code for problem in make_plan(wish, KITCHEN, NOW).problems] == ["over_proofed"]
     first, second, *_ = mends(wish, KITCHEN, tuple(VESSELS.values()), NOW)

@@ -151,7 +151,7 @@ def test_a_file_of_a_newer_program_is_refused_and_left_alone(folder, sessions):
 def test_a_document_keeps_the_shape_of_its_version(document):
     """A field that is renamed, added or dropped needs a new version, its upcaster, and a file here."""
     path = SHAPES / f"{document.name.replace(' ', '-')}-{document.version}.json"
-    shape = document.adapter.json_schema(mode="serialization")
+    shape = document.adapted.adapter.json_schema(mode="serialization")
     assert path.exists(), f"write the new shape to {path.name}, and an upcaster from the version before it"
     assert json.loads(path.read_text()) == json.loads(json.dumps(shape))
 

@@ -20,7 +20,7 @@ from gentle_crust.contract.door import (
 )
 from gentle_crust.contract.strict import KeyPath
 from gentle_crust.kitchen.doorway import Doorway
-from gentle_crust.lan import CALENDAR, certificate_text, qr_svg, renewed_secret, secret_of
+from gentle_crust.lan import CALENDAR, qr_svg, renewed_secret, secret_of
 from gentle_crust.store.database import folder_of
 
 entrance = room("door")
@@ -114,6 +114,8 @@ def authority() -> Response:
     made = current_app.extensions.get("gentle_crust_authority")
     if made is None:
         return respond(404, "Not here", [], "This kitchen is not served to the network.")
+    from gentle_crust.authority import certificate_text
+
     found = Response(certificate_text(made.certificate), content_type="application/x-x509-ca-cert")
     found.headers["Content-Disposition"] = 'attachment; filename="gentle-crust-kitchen.crt"'
     return found

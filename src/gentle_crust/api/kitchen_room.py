@@ -69,7 +69,7 @@ def get_pantry() -> Response:
 def put_pantry(body: PantryBody) -> Response:
     """Save flours and prices; with If-Match, only over the state that it names."""
     with work().write():
-        PantryBook(work()).save(PANTRY.adapter.validate_python(body.model_dump()), if_match())
+        PantryBook(work()).save(PANTRY.adapted.read(body.model_dump()), if_match())
         write_formulas(work())
     return _pantry_answer()
 

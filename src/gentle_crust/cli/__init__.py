@@ -121,6 +121,9 @@ def _devices(options: argparse.Namespace, settings: "Config") -> int:
 
 
 def _serve(options: argparse.Namespace, settings: "Config") -> int:
+    import gc
+
+    gc.disable()  # what a server loads at its start it keeps: the collector has nothing to find there
     from gentle_crust import log
     from gentle_crust.cli.serving import Serving, serve
 

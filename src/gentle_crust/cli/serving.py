@@ -1,5 +1,6 @@
 """Serving a folder of data: to this machine, or to whoever is on the network and has the passcode."""
 
+import gc
 import os
 import signal
 import sys
@@ -58,6 +59,8 @@ def _serve(asked: Serving, config: Config, stack: ExitStack) -> int:
     from gentle_crust.store.database import make_folder, open_store
     from gentle_crust.store.lock import locked
 
+    gc.freeze()
+    gc.enable()
     folder = asked.folder
     now = clock_of(config.now, config.rate)
     make_folder(folder)

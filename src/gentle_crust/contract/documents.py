@@ -10,8 +10,9 @@ from dataclasses import dataclass
 from functools import cached_property
 from typing import Any, Generic, TypeVar
 
-from pydantic import TypeAdapter, ValidationError
+from pydantic import ValidationError
 
+from gentle_crust.contract.adapted import Adapted
 from gentle_crust.contract.asked import Asked
 from gentle_crust.contract.formula import of_several_preferments
 from gentle_crust.contract.kitchen import Pantry, Settings
@@ -37,7 +38,7 @@ class Document(Generic[T]):
     """
 
     name: str
-    adapter: TypeAdapter[T]
+    adapted: Adapted[T]
     upcasters: tuple[Upcaster, ...] = ()
 
     @property
@@ -47,13 +48,13 @@ class Document(Generic[T]):
 
     def write(self, value: T) -> Body:
         """As it is stored."""
-        body: Body = self.adapter.dump_python(value, mode="json")
+        body: Body = self.adapted.write(value)
         return {**body, VERSION: self.version}
 
     def read(self, body: Body) -> T:
         """Back from the store. Raises Unreadable for what is no such document."""
         try:
-            return self.adapter.validate_python(self.raised(body))
+            return self.adapted.read(self.raised(body))
         except ValidationError as error:
             first = of_validation(error)[0]
             raise Unreadable(first.field, f"The {self.name} cannot be read: {first.sentence}") from error
@@ -79,7 +80,7 @@ class Document(Generic[T]):
     @cached_property
     def fields(self) -> frozenset[str]:
         """The names of its fields."""
-        return frozenset(self.adapter.json_schema()["properties"])
+        return frozenset(self.adapted.adapter.json_schema()["properties"])
 
 
 def _plan_2(body: Body) -> None:
@@ -92,10 +93,10 @@ def _plan_2(body: Body) -> None:
     ribbon.setdefault("greatest_rise", max(rises, default=0.0))
 
 
-KITCHEN = Document("kitchen", TypeAdapter(Settings))
-PANTRY = Document("pantry", TypeAdapter(Pantry))
-FORMULA = Document("formula", TypeAdapter(Formula), (of_several_preferments,))
-ASKED = Document("question of the plan", TypeAdapter(Asked))
-PLAN = Document("plan", TypeAdapter(Plan), (_plan_2,))
-CULTURE = Document("culture", TypeAdapter(Culture))
+KITCHEN: Document[Settings] = Document("kitchen", Adapted(Settings))
+PANTRY: Document[Pantry] = Document("pantry", Adapted(Pantry))
+FORMULA: Document[Formula] = Document("formula", Adapted(Formula), (of_several_preferments,))
+ASKED: Document[Asked] = Document("question of the plan", Adapted(Asked))
+PLAN: Document[Plan] = Document("plan", Adapted(Plan), (_plan_2,))
+CULTURE: Document[Culture] = Document("culture", Adapted(Culture))
 DOCUMENTS: tuple[Document[Any], ...] = (KITCHEN, PANTRY, FORMULA, ASKED, PLAN, CULTURE)

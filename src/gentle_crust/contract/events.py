@@ -12,11 +12,11 @@ from pydantic import (
     ConfigDict,
     Field,
     StringConstraints,
-    TypeAdapter,
     ValidationError,
     model_validator,
 )
 
+from gentle_crust.contract.adapted import Adapted
 from gentle_crust.contract.tidy import clean, sane
 from gentle_crust.core.culture.events import Event as CultureEvent
 from gentle_crust.core.culture.events import EventKind
@@ -198,9 +198,9 @@ BODIES: dict[str, type[Kept]] = {
     CULTURE_WITHDRAWN: Mark, CULTURE_REINSTATED: Mark,
 }  # fmt: skip
 """By the kind of event; those of a culture's life are the core's own."""
-_CULTURE_EVENT = TypeAdapter(CultureEvent)
+_CULTURE_EVENT: Adapted[CultureEvent] = Adapted(CultureEvent)
 _OF_A_CULTURE = {field.name for field in fields(CultureEvent)} - {"id", "at_h", "kind"}
-_CHANGE = TypeAdapter(CourseChange)
+_CHANGE: Adapted[CourseChange] = Adapted(CourseChange)
 
 
 def read(kind: str, at: datetime, body: Any) -> dict[str, Any]:
@@ -209,7 +209,7 @@ def read(kind: str, at: datetime, body: Any) -> dict[str, Any]:
     try:
         sane(at, "at")
         if kind in CULTURE_KINDS:
-            _CULTURE_EVENT.validate_python({"id": "", "at_h": 0.0, "kind": kind, **cleaned})
+            _CULTURE_EVENT.read({"id": "", "at_h": 0.0, "kind": kind, **cleaned})
             if not set(cleaned) <= _OF_A_CULTURE:
                 raise TypeError("a field that no event has")
         else:
@@ -227,4 +227,4 @@ def _check_times(kind: str, body: dict[str, Any]) -> None:
         if inside.get(name):
             sane(datetime.fromisoformat(str(inside[name])), name)
     if kind == CHANGED:
-        changed(Happened(), _CHANGE.validate_python(body["change"]))
+        changed(Happened(), _CHANGE.read(body["change"]))

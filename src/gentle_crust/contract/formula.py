@@ -2,14 +2,15 @@
 
 from typing import Annotated, Any, ClassVar
 
-from pydantic import Field, StringConstraints, TypeAdapter, model_validator
+from pydantic import Field, StringConstraints, model_validator
 
+from gentle_crust.contract.adapted import Adapted
 from gentle_crust.contract.strict import Number, Short, Strict
 from gentle_crust.core import limits
 from gentle_crust.core.formula.model import ExtraKind, Formula, PrefermentKind, Shape, SoakerKind, YeastKind
 from gentle_crust.core.limits import Limit
 
-_FORMULA = TypeAdapter(Formula)
+_FORMULA: Adapted[Formula] = Adapted(Formula)
 
 
 class LotBody(Strict):
@@ -145,4 +146,4 @@ class FormulaBody(Strict):
 
     def formula(self) -> Formula:
         """As the core takes it."""
-        return _FORMULA.validate_python(self.model_dump())
+        return _FORMULA.read(self.model_dump())

@@ -58,9 +58,9 @@ def start_formulas(sessions: sessionmaker[Session], now: Now, with_past: bool = 
     for place, (key, body) in enumerate(data["formula"].items()):
         for state in data["earlier"].get(key, []) if with_past else []:
             book = FormulaBook(Work(sessions, lambda days=state["days_ago"]: begun - timedelta(days=days)))
-            book.save(key, FORMULA.adapter.validate_python(body | state["as"]), state["name"])
+            book.save(key, FORMULA.adapted.read(body | state["as"]), state["name"])
         book = FormulaBook(Work(sessions, lambda place=place: begun + timedelta(microseconds=place)))
-        book.save(key, FORMULA.adapter.validate_python(body))
+        book.save(key, FORMULA.adapted.read(body))
 
 
 def fill(sessions: sessionmaker[Session], now: Now) -> None:
@@ -68,9 +68,9 @@ def fill(sessions: sessionmaker[Session], now: Now) -> None:
     if not KitchenSettings(Work(sessions, now)).is_new():
         return
     start_formulas(sessions, now, with_past=True)
-    kitchen = KITCHEN.adapter.validate_python(_data()["kitchen"])
+    kitchen = KITCHEN.adapted.read(_data()["kitchen"])
     KitchenSettings(Work(sessions, now)).save(kitchen)
-    PantryBook(Work(sessions, now)).save(PANTRY.adapter.validate_python(_data()["pantry"]))
+    PantryBook(Work(sessions, now)).save(PANTRY.adapted.read(_data()["pantry"]))
     morning = _Morning(now, kitchen.zone)
     _fill_cultures(sessions, now, morning)
     plan_ahead(sessions, now)
@@ -96,7 +96,7 @@ def _fill_cultures(sessions: sessionmaker[Session], now: Now, morning: Now) -> N
     for place, (key, body) in enumerate(_data()["culture"].items()):
         events = body.pop("events")
         kept = CultureBook(Work(sessions, lambda place=place: now() + timedelta(microseconds=place)))
-        kept.save(key, CULTURE.adapter.validate_python(body))
+        kept.save(key, CULTURE.adapted.read(body))
         noted = {}
         for number, event in enumerate(_told(events)):
             at = morning() + timedelta(hours=event.pop("hours"))

@@ -5,8 +5,6 @@ from collections.abc import Iterable
 from datetime import datetime, timedelta
 from typing import Protocol
 
-from icalendar import Alarm, Calendar, Event
-
 LASTS = timedelta(minutes=10)
 
 
@@ -28,6 +26,8 @@ class Entry(Protocol):
 
 def calendar_file(entries: Iterable[Entry], name: str, stamp: datetime) -> bytes:
     """``entries`` as iCalendar, each with a reminder at its time; the same entry keeps its UID from day to day."""
+    from icalendar import Alarm, Calendar, Event  # large, and not wanted at the start
+
     calendar = Calendar()
     calendar.add("prodid", "-//Gentle Crust//EN")
     calendar.add("version", "2.0")

@@ -7,8 +7,9 @@ from dataclasses import fields
 from datetime import datetime
 from typing import Any
 
-from pydantic import TypeAdapter, ValidationError
+from pydantic import ValidationError
 
+from gentle_crust.contract.adapted import Adapted
 from gentle_crust.contract.problem import of_validation
 from gentle_crust.contract.tidy import clean, sane
 from gentle_crust.core.culture.culture import Culture
@@ -19,7 +20,9 @@ from gentle_crust.interchange.safe_csv import cell
 FORMAT = "gentle-crust-culture"
 LARGEST = 60_000_000
 MOST_EVENTS = 400_000
-_CULTURE, _EVENT, _INSTANT = TypeAdapter(Culture), TypeAdapter(Event), TypeAdapter(datetime)
+_CULTURE: Adapted[Culture] = Adapted(Culture)
+_EVENT: Adapted[Event] = Adapted(Event)
+_INSTANT: Adapted[datetime] = Adapted(datetime)
 _COLUMNS = tuple(field.name for field in fields(Event) if field.name != "at_h")
 _NUMBERS = ("seed_g", "flour_g", "water_g", "g", "gross_g", "height_mm", "culture_c")
 
@@ -30,12 +33,10 @@ def to_json(culture: Culture, history: History) -> str:
     """The culture and all its events, the oldest first, instants in UTC."""
     events = []
     for at, event in history:
-        plain = {
-            name: value for name, value in _EVENT.dump_python(event, mode="json").items() if value not in (None, "")
-        }
+        plain = {name: value for name, value in _EVENT.write(event).items() if value not in (None, "")}
         plain.pop("at_h")
         events.append({"at": at.isoformat(), **plain})
-    body = {"format": FORMAT, "version": 1, "culture": _CULTURE.dump_python(culture, mode="json"), "events": events}
+    body = {"format": FORMAT, "version": 1, "culture": _CULTURE.write(culture), "events": events}
     return json.dumps(body, indent=2, ensure_ascii=False) + "\n"
 
 
@@ -43,7 +44,7 @@ def to_csv(culture: Culture, history: History) -> str:
     """One line an event; the culture itself stands in the first line, one cell that is a comment in JSON."""
     out = io.StringIO()
     lines = csv.writer(out, lineterminator="\n")
-    lines.writerow((f"# {json.dumps(_CULTURE.dump_python(culture, mode='json'), ensure_ascii=False)}",))
+    lines.writerow((f"# {json.dumps(_CULTURE.write(culture), ensure_ascii=False)}",))
     lines.writerow(("at", *_COLUMNS))
     for at, event in history:
         lines.writerow((at.isoformat(), *(_cell(getattr(event, name)) for name in _COLUMNS)))
@@ -79,7 +80,7 @@ def _from_json(text: str) -> tuple[Culture, History]:
     if body.get("format") != FORMAT or not isinstance(body.get("events"), list):
         raise CraftError("text", "That is not a culture of this program.", f"Its format must be {FORMAT}.")
     rows = [dict(row) if isinstance(row, dict) else {} for row in body["events"]]
-    return _CULTURE.validate_python(body.get("culture")), tuple(_event(row, place) for place, row in enumerate(rows, 1))
+    return _CULTURE.read(body.get("culture")), tuple(_event(row, place) for place, row in enumerate(rows, 1))
 
 
 def _from_csv(text: str) -> tuple[Culture, History]:
@@ -97,13 +98,13 @@ def _from_csv(text: str) -> tuple[Culture, History]:
         for row in csv.DictReader(io.StringIO(rest))
         if None not in row.values()
     ]
-    return _CULTURE.validate_python(culture), tuple(_event(dict(row), place) for place, row in enumerate(rows, 1))
+    return _CULTURE.read(culture), tuple(_event(dict(row), place) for place, row in enumerate(rows, 1))
 
 
 def _event(row: dict[str, Any], place: int) -> tuple[datetime, Event]:
     written = row.pop("at", None)
     try:
-        at = _INSTANT.validate_python(written)
+        at = _INSTANT.read(written)
     except ValidationError as error:
         raise CraftError(
             f"events.{place}.at",
@@ -120,4 +121,4 @@ def _event(row: dict[str, Any], place: int) -> tuple[datetime, Event]:
     for name in _NUMBERS:
         if isinstance(row.get(name), str):
             row[name] = row[name].replace(",", ".")
-    return at, _EVENT.validate_python({"id": f"event-{place}", **row, "at_h": 0.0})
+    return at, _EVENT.read({"id": f"event-{place}", **row, "at_h": 0.0})

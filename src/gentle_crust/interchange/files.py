@@ -5,8 +5,9 @@ import io
 import json
 from typing import Any
 
-from pydantic import TypeAdapter, ValidationError
+from pydantic import ValidationError
 
+from gentle_crust.contract.adapted import Adapted
 from gentle_crust.contract.formula import FormulaBody
 from gentle_crust.contract.problem import of_validation
 from gentle_crust.core.errors import CraftError
@@ -25,7 +26,7 @@ FORMATS = {
 EXTENSION = "gentle-crust-formula"
 """Name of the property of a Recipe that carries the formula whole."""
 LARGEST = 500_000
-_FORMULA = TypeAdapter(Formula)
+_FORMULA: Adapted[Formula] = Adapted(Formula)
 
 
 def export(formula: Formula, weighed: Weighed, form: str) -> str:
@@ -34,7 +35,7 @@ def export(formula: Formula, weighed: Weighed, form: str) -> str:
 
 
 def _plain(formula: Formula) -> dict[str, Any]:
-    plain: dict[str, Any] = _FORMULA.dump_python(formula, mode="json")
+    plain: dict[str, Any] = _FORMULA.write(formula)
     return plain
 
 

@@ -7,9 +7,10 @@ from datetime import date, datetime, timedelta
 from typing import Any, TypeVar
 from zoneinfo import ZoneInfo
 
-from pydantic import TypeAdapter, ValidationError
+from pydantic import ValidationError
 
 from gentle_crust.contract import events as bodies
+from gentle_crust.contract.adapted import Adapted
 from gentle_crust.contract.asked import Asked
 from gentle_crust.contract.events import Changed, is_step_key
 from gentle_crust.contract.problem import of_validation
@@ -44,9 +45,9 @@ LONG_GONE = timedelta(hours=6)
 """An hour that passed so long ago is meant for tomorrow."""
 MOVES = (bodies.STARTED, bodies.CHANGED)
 """Presses that set a dough's whole course: none is kept that it could not be carried on with."""
-READING = TypeAdapter(Taken)
-VERDICT = TypeAdapter(Verdict)
-QUESTION = TypeAdapter(Question)
+READING: Adapted[Taken] = Adapted(Taken)
+VERDICT: Adapted[Verdict] = Adapted(Verdict)
+QUESTION: Adapted[Question] = Adapted(Question)
 
 
 @dataclass(frozen=True)
@@ -230,7 +231,7 @@ class Presses:
         if press.body.get("measure") in OF_A_BAKE:
             return self._in_the_oven(press, story)
         mixed = mixed_of(plan, story)
-        taken = _as_declared(READING.validate_python, press.body, "reading")
+        taken = _as_declared(READING.read, press.body, "reading")
         kind, value = value_of(taken, plan)
         check(Reading((press.at - (mixed or press.at)) / timedelta(hours=1), kind, value, taken.sure))
         return {"kind": kind, "value": value, "sure": taken.sure}
@@ -248,7 +249,7 @@ class Presses:
 
     def _change(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
         _as_declared(Changed.model_validate, press.body.get("change"), "change")
-        change = _as_declared(CHANGE.validate_python, press.body["change"], "change")
+        change = _as_declared(CHANGE.read, press.body["change"], "change")
         for name in ("at", "until", "load_at"):
             if (when := getattr(change, name)) is not None:
                 sane(when, f"change.{name}")
@@ -258,7 +259,7 @@ class Presses:
             raise Conflict("change.code", "It is in the oven already.", "Take the loading back if it is not.")
         changed(story.happened, change)
         return {
-            "change": CHANGE.dump_python(change, mode="json"),
+            "change": CHANGE.write(change),
             "sentence": str(press.body.get("sentence", ""))[:300],
         }
 
@@ -272,8 +273,8 @@ class Presses:
         return {
             "stage": verdict.stage,
             "cues": cues,
-            "asked": QUESTION.dump_python(question, mode="json"),
-            "verdict": VERDICT.dump_python(verdict, mode="json"),
+            "asked": QUESTION.write(question),
+            "verdict": VERDICT.write(verdict),
             "looked": self._looked(key, question, story),
         }
 

@@ -6,9 +6,8 @@ from dataclasses import dataclass
 from datetime import datetime, timedelta
 from typing import Any
 
-from pydantic import TypeAdapter
-
 from gentle_crust.contract import events as bodies
+from gentle_crust.contract.adapted import Adapted
 from gentle_crust.contract.events import (
     CHANGED,
     CORE,
@@ -41,9 +40,9 @@ from gentle_crust.store.repositories import PlainEvent
 LOG = logging.getLogger(__name__)
 PRESSES = (STARTED, STEP, NOT_YET, SNOOZED, NOTE, PHOTO, CHANGED, JUDGED, OUTCOME, FINISHED, STOPPED, PROBE, READ)
 ALL = (*PRESSES, READ_WITHDRAWN, WITHDRAWN, CORRECTED)
-CHANGE = TypeAdapter(Change)
-LOOKED = TypeAdapter(tuple[float, float, float, float])
-SHOWS = TypeAdapter(tuple[float, float, float, float, float])
+CHANGE: Adapted[Change] = Adapted(Change)
+LOOKED: Adapted[tuple[float, float, float, float]] = Adapted(tuple[float, float, float, float])
+SHOWS: Adapted[tuple[float, float, float, float, float]] = Adapted(tuple[float, float, float, float, float])
 IN_THE_OVEN = (CORE, OVEN)
 """Readings of a bake: the loaf's core, and the oven beside its dial."""
 RESTS = timedelta(hours=12)
@@ -131,8 +130,8 @@ class Story:
         return tuple(
             Looked(
                 (each.at - mixed) / timedelta(hours=1),
-                LOOKED.validate_python(each.body["looked"]["rises"]),
-                SHOWS.validate_python(each.body["looked"]["shows"]),
+                LOOKED.read(each.body["looked"]["rises"]),
+                SHOWS.read(each.body["looked"]["shows"]),
             )
             for each in self.of(JUDGED)
             if each.body.get("looked") and each.at > mixed
@@ -217,7 +216,7 @@ def _happened(told: tuple[Told, ...]) -> Happened:
     happened = Happened(tuple(sorted(deeds.values(), key=lambda deed: deed.at)), held, cores=cores)
     for each in told:
         if each.kind == CHANGED:
-            happened = changed(happened, CHANGE.validate_python(each.body["change"]))
+            happened = changed(happened, CHANGE.read(each.body["change"]))
     return happened
 
 

@@ -16,6 +16,17 @@ export type PlanLine = Schemas['PlanLine']
 
 /** Whether this device was told to give the passcode. */
 export const signedOut = ref(false)
+let signIns = 0
+/** How often the passcode was given here: what was asked before that and is answered late says nothing of now. */
+export const signInsSoFar = () => signIns
+export function signedIn() {
+  signIns += 1
+  signedOut.value = false
+}
+/** The kitchen does not know this device, by its answer to what was asked after so many sign-ins. */
+export function unknownHere(asked: number) {
+  if (asked === signIns) signedOut.value = true
+}
 
 export const api = createClient<paths>({ baseUrl: '/' })
 
@@ -53,12 +64,13 @@ export class Refused extends Error {
 
 /** Unwrap an answer of the client, or throw what the server said. */
 export async function ask<T>(call: Promise<{ data?: T; error?: unknown; response?: Response }>): Promise<T> {
+  const asked = signIns
   const { data, error, response } = await call
   if (data !== undefined) return data
   const problem = error as ({ detail?: string; errors?: Refusal[] } & Partial<Changed>) | undefined
   const changed = problem?.fields && problem.etag ? { etag: problem.etag, fields: problem.fields } : null
   const status = response?.status ?? 0
-  if (status === 401) signedOut.value = true
+  if (status === 401) unknownHere(asked)
   const wait = Number(response?.headers.get('Retry-After')) || 0
   throw new Refused(problem?.detail ?? '', problem?.errors ?? [], changed, status, wait)
 }

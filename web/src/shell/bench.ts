@@ -1,12 +1,14 @@
 import { useQueryClient } from '@tanstack/vue-query'
 import { computed, onScopeDispose, ref, shallowRef } from 'vue'
-import { api, ask, Refused, signedOut, type Schemas } from '../api/client'
+import { api, ask, Refused, signInsSoFar, unknownHere, type Schemas } from '../api/client'
 import { newKey } from './keys'
 import {
   add,
   alter,
   drop,
+  isKept,
   keepLast,
+  keeps,
   kept,
   lastKept,
   nextOrder,
@@ -175,7 +177,6 @@ async function notTaken(error: unknown, some: Waiting[]): Promise<boolean> {
     wait()
     return false
   }
-  if (error.status === 401) signedOut.value = true
   if (error.message) refused.value = error.message
   if (error.status === 413 && some.length > 1) {
     most = Math.ceil(some.length / 2)
@@ -205,6 +206,7 @@ async function setAside(why: Map<string, string>) {
 
 async function sendPhoto(one: Waiting): Promise<boolean> {
   await alter([one.id], (each) => ({ ...each, tried: true }))
+  const asked = signInsSoFar()
   try {
     const answer = await fetch(`/api/bench/${one.dough}/photos/${one.id}`, {
       method: 'PUT',
@@ -218,6 +220,7 @@ async function sendPhoto(one: Waiting): Promise<boolean> {
       reached()
       return true
     }
+    if (answer.status === 401) unknownHere(asked)
     const said = (await answer.json().catch(() => null)) as { detail?: string } | null
     const waits = Number(answer.headers.get('Retry-After')) || 0
     return await notTaken(new Refused(said?.detail ?? '', [], null, answer.status, waits), [one])
@@ -302,7 +305,8 @@ export function useBench() {
 
   /** The bench with what was pressed here and is still on its way. */
   const doughs = computed<BenchDough[]>(() => (bench.value?.doughs ?? []).map(withWaiting))
-  const waits = computed(() => open.value.length)
+  /** What is told to be kept is kept: a browser may reload its page at any moment. */
+  const waits = computed(() => open.value.filter((each) => isKept(each) || !keeps.value).length)
   return {
     bench,
     old,

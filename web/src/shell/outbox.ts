@@ -48,6 +48,8 @@ export function nextOrder(): number {
 
 /** What the browser would not keep: it lives as long as the page. */
 const unkept = new Map<string, Waiting>()
+/** Whether a reload of the page would lose it. */
+export const isKept = (one: Waiting) => !unkept.has(one.id)
 
 function show(all: Waiting[]) {
   const every = new Map([...unkept, ...all.map((one) => [one.id, one] as const)])
@@ -82,7 +84,9 @@ export async function add(given: Waiting) {
     : given
   unkept.set(one.id, one)
   show(waiting.value)
-  if (await changed(set(one.id, one, box()))) unkept.delete(one.id)
+  if (!(await changed(set(one.id, one, box())))) return
+  unkept.delete(one.id)
+  show(waiting.value)
 }
 
 export async function drop(ids: string[]) {

@@ -278,8 +278,8 @@ def _bakers_life(
         still = np.full((len(nodes_c), len(activity)), ABSENT)
         return still, np.zeros_like(still)
     gassing = (rates.bakers_yeast_gassing(nodes_c) @ node_shares())[:, None]
-    lag_over = age_h >= constant("fermentation", "bakers_yeast", "growth_lag_h")
-    exponent = _integral(gassing * lag_over, step_h) * activity
+    growing = np.clip((age_h[1:] - constant("fermentation", "bakers_yeast", "growth_lag_h")) / step_h, 0, 1)
+    exponent = _integral(gassing, step_h, growing) * activity
     yeast = _logistic(
         state.bakers_yeast_g,
         exponent * constant("fermentation", "bakers_yeast", "growth_per_h"),

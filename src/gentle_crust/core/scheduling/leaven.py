@@ -1,6 +1,9 @@
 """When to feed the culture, build the levain or mix the poolish, so that it is ripe when the dough needs it."""
 
 from dataclasses import dataclass, replace
+from datetime import UTC, datetime, timedelta
+from functools import lru_cache
+from math import ceil
 
 import numpy as np
 
@@ -30,6 +33,7 @@ START_C = 25.0
 CULTURE_KEPT_G = 40.0
 """Culture that goes back to sleep after the levain was taken from it (practice)."""
 HANDS_MIN = 5
+EPOCH, QUARTER = datetime(2000, 1, 1, tzinfo=UTC), timedelta(minutes=15)
 HORIZONS_H = (16.0, 48.0, 144.0)
 """How far ahead a feed is followed until it is ripe: further the colder the kitchen is, six days at most."""
 UNRIPE_H = 12.0
@@ -64,6 +68,36 @@ def _trace(
     return run(jar, state, leg, activity)
 
 
+@dataclass(frozen=True)
+class _Place:
+    """A jar of ``mass_g`` that begins at the origin of a clock: what one question finds of it serves the others."""
+
+    jar: Makeup
+    clock: Clock
+    mass_g: float
+
+
+def _place(jar: Makeup, clock: Clock, start: float, mass_g: float) -> _Place:
+    """Begun at the nearest quarter of an hour: how long it takes differs by a minute at most."""
+    since = (clock.at(start) - EPOCH) / QUARTER
+    return _Place(jar, replace(clock, origin=EPOCH + round(since) * QUARTER), mass_g)
+
+
+@lru_cache(maxsize=512)
+def _levains_to_ripe(place: _Place, ratios: tuple[float, ...], hours: float) -> tuple[float, ...]:
+    """Hours until each of some feeds is ripe, of those that are within ``hours``; nan for another."""
+    state = fed(place.jar, START_C, ratios)
+    trace = _trace(place.jar, state, place.clock, 0.0, hours, place.mass_g, np.ones(len(ratios)))
+    return tuple(ripe_hours(trace).tolist())
+
+
+@lru_cache(maxsize=512)
+def _preferment_to_ripe(place: _Place, hours: float) -> float:
+    """Hours until a yeasted preferment is ripe, as far as ``hours`` tell."""
+    trace = _trace(place.jar, begin(place.jar, START_C), place.clock, 0.0, hours, place.mass_g, ONE)
+    return float(preferment_ripe_hours(trace)[0])
+
+
 def _hours_to_ripe(
     jar: Makeup, clock: Clock, start: float, mass_g: float, ratios: tuple[float, ...], about_h: float = 0.0
 ) -> Floats:
@@ -71,10 +105,10 @@ def _hours_to_ripe(
 
     ``about_h``: about how long that takes, if it is known.
     """
-    state, activity = fed(jar, START_C, ratios), np.ones(len(ratios))
+    place = _place(jar, clock, start, mass_g)
     hours: Floats = np.full(len(ratios), np.nan)
-    for horizon in (about_h or HORIZONS_H[0], *HORIZONS_H[0 if about_h else 1 :]):
-        hours = ripe_hours(_trace(jar, state, clock, start, horizon, mass_g, activity))
+    for horizon in (ceil(about_h) or HORIZONS_H[0], *HORIZONS_H[0 if about_h else 1 :]):
+        hours = np.array(_levains_to_ripe(place, ratios, horizon))
         if np.isfinite(hours).all():
             break
     return hours
@@ -156,6 +190,24 @@ def _fitting(
     return ratio, start
 
 
+def preferment_h(
+    clock: Clock, wanted: float, needed_g: float, formula: Formula, preferment: Preferment, about_h: float = 12.0
+) -> float:
+    """Hours before ``wanted`` at which a poolish, biga or sponge of the formula's own yeast dose is mixed to be ripe.
+
+    ``about_h`` is a first guess.
+    """
+    jar = jar_makeup(formula, preferment)
+    start = wanted - about_h
+    for _ in range(6):
+        hours = min(ceil(max(wanted - start, 6) * 1.5 + 2), HORIZONS_H[-1])
+        late = start + _preferment_to_ripe(_place(jar, clock, start, needed_g), hours) - wanted
+        start = max(start - late, wanted - HORIZONS_H[-1])
+        if abs(late) < 0.1:
+            break
+    return wanted - start
+
+
 def yeasted(
     clock: Clock,
     wanted: float,
@@ -165,20 +217,13 @@ def yeasted(
     activity: Floats,
     about_h: float = 12.0,
 ) -> Ripening:
-    """When to mix a poolish, biga or sponge of the formula's own yeast dose so that it is ripe at ``wanted``.
+    """A poolish, biga or sponge of the formula's own yeast dose, mixed so that it is ripe at ``wanted``.
 
     ``about_h`` is a first guess of how long it takes.
     """
     hydration = preferment.hydration_percent / 100
     jar = jar_makeup(formula, preferment)
-    start = wanted - about_h
-    for _ in range(6):
-        hours = min(max(wanted - start, 6) * 1.5 + 2, HORIZONS_H[-1])
-        trace = _trace(jar, begin(jar, START_C), clock, start, hours, needed_g, ONE)
-        late = start + float(preferment_ripe_hours(trace)[0]) - wanted
-        start = max(start - late, wanted - HORIZONS_H[-1])
-        if abs(late) < 0.1:
-            break
+    start = wanted - preferment_h(clock, wanted, needed_g, formula, preferment, about_h)
     state = begin(jar, START_C, len(activity))
     trace = _trace(jar, state, clock, start, _past_ripe_h(wanted - start), needed_g, activity)
     flour = needed_g / (1 + hydration + preferment.yeast_percent / 100)

@@ -23,7 +23,7 @@ from gentle_crust.core.scheduling.course import Recipe, folded_in_time, recipe, 
 from gentle_crust.core.scheduling.feeds import feeds_first, levain_builds, ripenings_for
 from gentle_crust.core.scheduling.follow import Following, follow, plan_times
 from gentle_crust.core.scheduling.later import later_part
-from gentle_crust.core.scheduling.leaven import Ripening, quickest_h, yeasted
+from gentle_crust.core.scheduling.leaven import Ripening, preferment_h, quickest_h, yeasted
 from gentle_crust.core.scheduling.mixing_water import water_for_mix
 from gentle_crust.core.scheduling.result import Dues, Holds, Plan, Proof, Told
 from gentle_crust.core.scheduling.solve import Times, cold_times, fridge_hours, room_times
@@ -156,6 +156,15 @@ def _with_ripe(made: Recipe, clock: Clock, mix: float) -> tuple[Recipe, tuple[fl
     return made, tuple(ripen_h)
 
 
+def _ripen_h(made: Recipe, clock: Clock, mix: float) -> tuple[float, ...]:
+    """How long each yeasted preferment takes that is to be ripe at ``mix``: longer through a cool night."""
+    return tuple(
+        preferment_h(clock, mix, mass, made.wish.formula, preferment)
+        for preferment, mass in made.ripened
+        if preferment.kind != "levain"
+    )
+
+
 def _cold_trouble(
     made: Recipe, clock: Clock, times: Times, before_mix_h: float, now: float, ripen_h: tuple[float, ...]
 ) -> float:
@@ -200,7 +209,7 @@ def _best_cold(made: Recipe, clock: Clock, load: float, now: float, ripen_h: tup
         choice = left.pop(guesses.index(min(guesses)))
         times = cold_times(made, clock, load, choice, bulk_h)
         bulk_h = times.bulk_end - times.mix
-        trouble = _cold_trouble(made, clock, times, before, now, ripen_h)
+        trouble = _cold_trouble(made, clock, times, before, now, _ripen_h(made, clock, times.mix))
         if best is None or trouble < best[0]:
             best = (trouble, times)
     if best is None:

@@ -2,7 +2,7 @@
 import { useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { RouterLink } from 'vue-router'
-import { api, ask, Refused, signedOut } from '../../api/client'
+import { api, ask, Refused, signedIn } from '../../api/client'
 import { useBench } from '../../shell/bench'
 import { words } from '../../words'
 
@@ -31,7 +31,7 @@ async function enter() {
   problem.value = ''
   try {
     await ask(api.POST('/api/sign-in', { body: { passcode: passcode.value, name: name.value } }))
-    signedOut.value = false
+    signedIn()
     await client.invalidateQueries()
     await send()
     await poll()
