@@ -340,7 +340,7 @@ def pressed_in_browser() -> tuple[float, float]:
         browser = playwright.chromium.launch(executable_path=CHROMIUM, args=QUIET)
         page = browser.new_page(viewport={"width": 1280, "height": 800})
         page.goto(f"http://127.0.0.1:{server.effective_port}/bench/dough0")
-        page.locator("section.next h1").wait_for()
+        page.locator("section.next h2").wait_for()
         times = []
         for _ in range(20):
             page.wait_for_timeout(300)

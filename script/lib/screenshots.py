@@ -5,6 +5,7 @@ from collections.abc import Callable
 from pathlib import Path
 from typing import Literal
 
+from hands import pick
 from live import CHROMIUM, QUIET, SATURDAY, serving
 from playwright.sync_api import Browser, Page, sync_playwright
 
@@ -78,7 +79,7 @@ def summer(page: Page) -> None:
     """A mixer on a hot day, and the waters that were poured."""
     for name, warm in (("Flour", 28), ("Room", 30), ("Levain or preferment", 28), ("Cold tap", 22)):
         _slide(page, name, warm)
-    page.get_by_label("Mixed by").select_option(label="Spiral mixer")
+    pick(page, "Mixed by", "Spiral mixer")
     page.get_by_role("button", name="Begin from the jugs above").click()
     page.get_by_text("The dough will be").wait_for()
     page.evaluate("window.scrollTo(0, 0)")

@@ -150,3 +150,34 @@ def test_leaven_is_swapped_without_keeping_it(client):
     assert client.get("/api/formulas").get_json()["formulas"] == before
     refused(client.post("/api/formulas/lamplighters-tin/swap", json={"leaven": "yeast"}), 422, "leaven")
     refused(client.post("/api/formulas/none/swap", json={"leaven": "yeast"}), 404)
+
+
+def test_a_kitchens_day_is_drawn_from_what_the_fields_say_and_kept_nowhere(client):
+    habits = {"room_day_c": 23.0, "room_night_c": 17.0, "sleep_from": "22:00", "sleep_to": "06:00"}
+    before = client.get("/api/kitchen").json
+    day = client.post("/api/kitchen/day", json=habits).json
+    assert (day["asleep_from_h"], day["asleep_to_h"]) == (22.0, 30.0)
+    warmth = {each["hour"]: each["room_c"] for each in day["warmth"]}
+    assert warmth[12.0] == pytest.approx(23, abs=0.3) and warmth[22.0] == pytest.approx(23, abs=0.1)
+    assert 17 < warmth[29.75] < 17.5 and min(warmth.values()) == warmth[30.0] == pytest.approx(17, abs=0.1)
+    falling = [warmth[hour] for hour in sorted(warmth) if 22 <= hour < 30]
+    assert falling == sorted(falling, reverse=True)
+    assert client.get("/api/kitchen").json == before
+
+
+@pytest.mark.parametrize(
+    ("field", "value", "says"),
+    [("room_day_c", 60, "must be between"), ("sleep_from", "25:10", "not a time of day"), ("sleep_to", "21:59", "14")],
+)
+def test_a_kitchens_day_that_no_kitchen_has_is_refused_by_its_field(client, field, value, says):
+    habits = {"room_day_c": 23.0, "room_night_c": 17.0, "sleep_from": "22:00", "sleep_to": "06:00", field: value}
+    refused = client.post("/api/kitchen/day", json=habits)
+    assert refused.status_code == 422
+    error = refused.json["errors"][0]
+    assert error["field"] == field and says in error["sentence"] and error["remedy"]
+
+
+def test_who_sleeps_by_day_has_a_night_too(client):
+    habits = {"room_day_c": 23.0, "room_night_c": 17.0, "sleep_from": "09:00", "sleep_to": "16:00"}
+    day = client.post("/api/kitchen/day", json=habits).json
+    assert (day["asleep_from_h"], day["asleep_to_h"]) == (33.0, 40.0)

@@ -57,7 +57,7 @@ def own(browser, sessions):
 
 
 def title(page):
-    return page.locator("section.next h1")
+    return page.locator("section.next h2")
 
 
 def sound(page):
@@ -225,7 +225,7 @@ def test_phone_and_laptop_see_each_other(own):
 def test_what_is_due_is_called_in_the_title_survives_a_reload_and_can_be_put_off(own):
     own.day.mixed().at(14, 40)
     page = own.open("/kitchen")
-    expect(page).to_have_title("Gentle Crust")
+    expect(page).to_have_title("Kitchen · Gentle Crust")
     own.day.at(14, 49)
     page.reload()
     expect(page).to_have_title("● Fold 1 of 4: Tidewater country loaf")
@@ -233,7 +233,7 @@ def test_what_is_due_is_called_in_the_title_survives_a_reload_and_can_be_put_off
     expect(page).to_have_title("● Fold 1 of 4: Tidewater country loaf")
     page.get_by_role("link", name="Fold 1 of 4").click()
     press(page, "Quiet for 5 min")
-    expect(page).to_have_title("Gentle Crust")
+    expect(page).to_have_title("Bench · Gentle Crust")
     expect(page.get_by_text("Quiet until 14:54", exact=True).first).to_be_visible()
     page.get_by_text("This device").click()
     expect(page.get_by_text(re.compile("gentle-crust serve --lan"))).to_be_visible()
@@ -411,7 +411,7 @@ def test_a_whole_bake_at_six_hundred_times_from_mixing_to_the_cooled_loaf(browse
             press(page, "Done")
             if key in played:
                 _json(devices, "/dough", {"do": played[key]})
-            expect(page.locator("section.next h1, section.over h2").first).not_to_have_text(was)
+            expect(page.locator("section.next h2, section.over h2").first).not_to_have_text(was)
         expect(page.get_by_text("Done. Everything is written down.")).to_be_visible()
         press(page, "right")
         expect(page.get_by_text(re.compile("came out as said"))).to_be_visible()

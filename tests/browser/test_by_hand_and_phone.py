@@ -71,7 +71,9 @@ def test_what_is_pressed_is_large_enough_for_wet_hands(visit, viewport):
     small = page.evaluate(
         """() => [...document.querySelectorAll('main button, main input, nav a')]
             .filter(e => e.offsetParent && e.type !== 'radio')
-            .map(e => [e.innerText || e.name, e.getBoundingClientRect().height]).filter(([, height]) => height < 43)"""
+            .map(e => [e.innerText || e.name || e.ariaLabel,
+                       (e.closest('.el-input__wrapper, .el-select__wrapper') ?? e).getBoundingClientRect().height])
+            .filter(([, height]) => height < 43.5)"""
     )
     assert small == []
 

@@ -5,6 +5,7 @@ from threading import Thread
 
 import pytest
 from axe_playwright_python.sync_playwright import Axe
+from hands import pick
 from live import serving
 from playwright.sync_api import expect
 from waitress import create_server
@@ -69,7 +70,7 @@ def test_levain_for_tomorrow_is_offered_in_ways_and_weighed_as_chosen(own):
     expect(page.locator(".step").last).to_contain_text(re.compile(r"(19|2[01])\d\sg flour"))
     page.get_by_role("button", name="Weigh it so").click()
     expect(page.get_by_label("Flour", exact=True)).to_have_value(re.compile(r"^(19|2[01])\d$"))
-    page.get_by_label("Day").select_option(label="Today")
+    pick(page, "Day", "Today")
     page.get_by_label("Ripe at").fill("9")
     page.keyboard.press("Enter")
     expect(page.get_by_text(re.compile("The time is too short by"))).to_be_visible()
@@ -113,9 +114,9 @@ def test_a_new_culture_from_its_jar_to_its_first_forecast(own):
     page.get_by_role("button", name="Save the culture").click()
     expect(page.get_by_role("alert")).to_contain_text("name is empty")
     page.get_by_label("Name").fill("Ebb")
-    page.get_by_label("Fed with").select_option(label="Fine rye")
+    pick(page, "Fed with", "Fine rye")
     page.get_by_label("Weekly").check(force=True)
-    page.get_by_label("Day of the week").select_option(label="Thursday")
+    pick(page, "Day of the week", "Thursday")
     page.get_by_role("button", name="Save the culture").click()
     expect(state(page)).to_have_text("Not fed yet")
     page.get_by_role("button", name="Feed", exact=True).click()
@@ -164,7 +165,7 @@ def test_a_preferment_for_the_night_and_a_rye_sour(visit):
     page.get_by_role("button", name="collapsed").click()
     expect(page.get_by_role("status")).to_be_visible()
     page.get_by_label("Ripe at").fill("20:30")
-    page.get_by_label("Ripe on").select_option(label="Today")
+    pick(page, "Ripe on", "Today")
     expect(page.get_by_role("alert")).to_be_visible()
     page.get_by_role("link", name="A rye sour in stages").click()
     expect(page.get_by_text("Basic sour").first).to_be_visible()

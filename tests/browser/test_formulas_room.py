@@ -5,6 +5,7 @@ import re
 
 import pytest
 from axe_playwright_python.sync_playwright import Axe
+from hands import pick
 from playwright.sync_api import expect
 
 from tests.browser.conftest import DESK, PHONE
@@ -137,7 +138,7 @@ def test_a_second_preferment_a_soaker_and_another_yeast(visit):
     page = visit("/formulas")
     page.get_by_role("button", name=re.compile("^Lamplighter's tin loaf \\d")).click()
     page.get_by_role("button", name="Change it").click()
-    page.get_by_label("Kind of yeast").select_option("fresh")
+    pick(page, "Kind of yeast", "Fresh yeast")
     expect(page.get_by_label("Yeast %")).to_have_value("2.18")
     page.get_by_role("button", name="Poolish").click()
     page.get_by_role("button", name="Levain", exact=True).click()
@@ -164,7 +165,7 @@ def test_two_versions_are_named_and_stand_side_by_side(visit):
     page.get_by_role("textbox", name="Name version 1").fill("from the notebook")
     page.get_by_role("button", name="Keep the name").click()
     page.get_by_role("button", name="Compare two").click()
-    page.get_by_label("Before").select_option(label="Version 1, from the notebook")
+    pick(page, "Before", "Version 1, from the notebook")
     row = page.get_by_role("row", name=re.compile("≠ Fine rye"))
     expect(row).to_contain_text("6 %")
     expect(page.get_by_role("row", name=re.compile("From the bowl"))).to_have_count(0)
@@ -202,7 +203,7 @@ def test_a_flour_of_ones_own_is_kept_and_used(visit):
     expect(page.get_by_role("status").filter(has_text="Saved")).to_be_visible()
     page.get_by_role("button", name=re.compile("^Lamplighter's tin loaf \\d")).click()
     page.get_by_role("button", name="Change it").click()
-    page.get_by_label("Flours 1").select_option(label="Grey hill strong")
+    pick(page, "Flours 1", "Grey hill strong")
     expect(
         page.get_by_role("cell", name="Grey hill strong").or_(page.locator("th", has_text="Grey hill")).first
     ).to_be_visible()

@@ -4,6 +4,7 @@ import re
 
 import pytest
 from axe_playwright_python.sync_playwright import Axe
+from hands import pick
 from playwright.sync_api import expect
 
 from tests.browser.conftest import PHONE
@@ -78,7 +79,7 @@ def test_ways_stand_side_by_side_with_what_differs(oven):
 def test_schools_and_wishes_change_the_bake(oven):
     expect(oven.get_by_role("heading", name="Where bakers disagree")).to_be_visible()
     expect(oven.get_by_text("A handful of ice")).to_be_visible()
-    oven.get_by_label("Wanted").select_option(label="Soft crust")
+    pick(oven, "Wanted", "Soft crust")
     expect(oven.get_by_role("slider", name="Set point, Lid on")).to_have_attribute("aria-valuetext", "230°C")
 
 

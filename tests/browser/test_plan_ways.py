@@ -4,6 +4,7 @@ import re
 
 import pytest
 from axe_playwright_python.sync_playwright import Axe
+from hands import pick
 from live import serving
 from playwright.sync_api import expect
 
@@ -49,7 +50,7 @@ def test_why_and_a_question_turned_round(visit):
     page = visit("/plan")
     page.get_by_role("button", name="Why these times").click()
     expect(page.get_by_text(re.compile("A plain white dough"))).to_be_visible()
-    page.get_by_label("What must be so").select_option(label="How much levain")
+    pick(page, "What must be so", "How much levain")
     page.get_by_label("After", exact=True).fill("0,5")
     page.get_by_role("button", name="Reckon").click()
     expect(page.get_by_text(re.compile("it would not be there yet"))).to_be_visible()

@@ -4,6 +4,7 @@ import re
 
 import pytest
 from axe_playwright_python.sync_playwright import Axe
+from hands import pick
 from playwright.sync_api import expect
 
 from tests.browser.conftest import DESK, PHONE
@@ -24,7 +25,7 @@ def test_a_summer_day_takes_ice_and_the_poured_waters_give_the_same_dough(visit)
     page = visit("/water")
     for name, warm in (("Flour", 29), ("Room", 30), ("Levain or preferment", 29), ("Cold tap", 23)):
         slide(page, name, warm)
-    page.get_by_label("Mixed by").select_option(label="Spiral mixer")
+    pick(page, "Mixed by", "Spiral mixer")
     expect(page.locator("figcaption", has_text="ice")).to_be_visible()
     expect(page.get_by_text(re.compile("The factor rule says"))).to_be_visible()
     page.get_by_role("button", name="Begin from the jugs above").click()

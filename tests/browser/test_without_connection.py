@@ -79,13 +79,13 @@ def told(client, dough: str) -> list[str]:
 def test_reloaded_without_a_connection_it_stands_counts_takes_presses_and_sends_each_once(own):
     own.day.mixed()
     page = own.open("/bench", service_workers="allow")
-    expect(page.locator("section.next h1")).to_be_visible()
+    expect(page.locator("section.next h2")).to_be_visible()
     controlled(page)
     page.reload()
-    step = page.locator("section.next h1").inner_text()
+    step = page.locator("section.next h2").inner_text()
     own.contexts[-1].set_offline(True)
     page.reload()
-    expect(page.locator("section.next h1")).to_have_text(step)
+    expect(page.locator("section.next h2")).to_have_text(step)
     expect(page.get_by_text("No connection. This is the bench as it stood")).to_be_visible()
     notes_and_a_photo(page, 10)
     page.reload()
@@ -98,12 +98,12 @@ def test_reloaded_without_a_connection_it_stands_counts_takes_presses_and_sends_
 def test_a_connection_that_neither_answers_nor_fails_is_none(own):
     own.day.mixed()
     page = own.open("/bench", service_workers="allow")
-    expect(page.locator("section.next h1")).to_be_visible()
+    expect(page.locator("section.next h2")).to_be_visible()
     controlled(page)
     held = []
     page.route("**/api/bench?*", lambda route: held.append(route))
     page.reload()
-    expect(page.locator("section.next h1")).to_be_visible()
+    expect(page.locator("section.next h2")).to_be_visible()
     assert held
     page.get_by_role("button", name="Note", exact=True).click()
     page.get_by_label("What do you want to remember?").fill("Pressed meanwhile")
@@ -147,14 +147,14 @@ def test_a_late_answer_to_what_was_asked_before_the_passcode_was_given_asks_for_
     for path in ("**/api/bench?*", "**/api/next"):
         page.unroute(path)
     page.get_by_role("button", name="Come in").click()
-    expect(page.locator("section.next h1")).to_be_visible()
+    expect(page.locator("section.next h2")).to_be_visible()
     for route in held:
         with page.expect_response("**/api/bench?*"):
             route.fulfill(**unknown)
     with page.expect_response(lambda answer: "/api/bench?" in answer.url and answer.ok):
         pass
     expect(page.get_by_label("Passcode")).to_have_count(0)
-    expect(page.locator("section.next h1")).to_be_visible()
+    expect(page.locator("section.next h2")).to_be_visible()
 
 
 def test_every_room_opens_as_it_was_asked_last(own):
@@ -174,7 +174,7 @@ def test_two_tabs_closed_without_a_connection_lose_nothing(own):
     second = own.contexts[-1].new_page()
     second.goto(own.address + "/bench")
     for page in (first, second):
-        expect(page.locator("section.next h1")).to_be_visible()
+        expect(page.locator("section.next h2")).to_be_visible()
     own.contexts[-1].set_offline(True)
     for page, text in ((first, "Tab one"), (second, "Tab two")):
         page.get_by_role("button", name="Note", exact=True).click()
@@ -187,7 +187,7 @@ def test_two_tabs_closed_without_a_connection_lose_nothing(own):
     own.contexts[-1].set_offline(False)
     third = own.contexts[-1].new_page()
     third.goto(own.address + "/bench")
-    expect(third.locator("section.next h1")).to_be_visible()
+    expect(third.locator("section.next h2")).to_be_visible()
     expect(third.get_by_text("Tab one").first).to_be_visible(timeout=20_000)
     expect(third.get_by_text("Tab two").first).to_be_visible(timeout=20_000)
     assert told(own.day.client, PLAN) == ["Tab one", "Tab two"]
@@ -196,7 +196,7 @@ def test_two_tabs_closed_without_a_connection_lose_nothing(own):
 def test_a_press_taken_back_before_it_was_ever_sent_is_never_sent(own):
     own.day.mixed()
     page = own.open("/bench", service_workers="allow")
-    expect(page.locator("section.next h1")).to_be_visible()
+    expect(page.locator("section.next h2")).to_be_visible()
     own.contexts[-1].set_offline(True)
     page.get_by_role("button", name="Note", exact=True).click()
     page.get_by_label("What do you want to remember?").fill("Never mind")
@@ -214,7 +214,7 @@ def test_a_press_taken_back_before_it_was_ever_sent_is_never_sent(own):
 def test_what_is_refused_is_kept_with_its_reason_sent_again_or_let_go(own):
     own.day.mixed()
     page = own.open("/bench", service_workers="allow")
-    expect(page.locator("section.next h1")).to_be_visible()
+    expect(page.locator("section.next h2")).to_be_visible()
     refuse = json.dumps({"status": 422, "title": "No", "detail": "The note has a bad day.", "errors": []})
     page.route("**/api/bench/presses", lambda route: route.fulfill(status=422, body=refuse,
                content_type="application/problem+json"))  # fmt: skip
@@ -236,7 +236,7 @@ def test_what_is_refused_is_kept_with_its_reason_sent_again_or_let_go(own):
 def test_what_cannot_be_taken_now_is_sent_again_by_itself(own, status):
     own.day.mixed()
     page = own.open("/bench", service_workers="allow")
-    expect(page.locator("section.next h1")).to_be_visible()
+    expect(page.locator("section.next h2")).to_be_visible()
     asked = []
 
     def once(route):
@@ -257,7 +257,7 @@ def test_what_cannot_be_taken_now_is_sent_again_by_itself(own, status):
 def test_too_much_at_once_is_sent_in_parts(own):
     own.day.mixed()
     page = own.open("/bench", service_workers="allow")
-    expect(page.locator("section.next h1")).to_be_visible()
+    expect(page.locator("section.next h2")).to_be_visible()
     own.contexts[-1].set_offline(True)
     for number in range(5):
         page.get_by_role("button", name="Note", exact=True).click()
@@ -309,13 +309,13 @@ def phone_session(scratch: Path, own: str) -> None:
         page.goto(f"{address}bench")
         page.get_by_label("Passcode").fill(PASSCODE)
         page.get_by_role("button", name="Come in").click()
-        expect(page.locator("section.next h1")).to_be_visible(timeout=20_000)
+        expect(page.locator("section.next h2")).to_be_visible(timeout=20_000)
         controlled(page)
         page.reload()
-        expect(page.locator("section.next h1")).to_be_visible(timeout=20_000)
+        expect(page.locator("section.next h2")).to_be_visible(timeout=20_000)
         context.set_offline(True)
         page.reload()
-        expect(page.locator("section.next h1")).to_be_visible(timeout=20_000)
+        expect(page.locator("section.next h2")).to_be_visible(timeout=20_000)
         notes_and_a_photo(page, 10)
         here.delete(f"/api/devices/{here.get('/api/devices').json['devices'][0]['id']}")
         context.set_offline(False)
@@ -323,7 +323,7 @@ def phone_session(scratch: Path, own: str) -> None:
         assert told(here, "dough") == [], "a device that was shown out sends nothing, and loses nothing"
         page.get_by_label("Passcode").fill(PASSCODE)
         page.get_by_role("button", name="Come in").click()
-        expect(page.locator("section.next h1")).to_be_visible(timeout=20_000)
+        expect(page.locator("section.next h2")).to_be_visible(timeout=20_000)
         arrived(page, here, "dough", [*(f"In the corner {number}" for number in range(10)), "photo"])
         phone.close()
 

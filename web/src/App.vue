@@ -93,27 +93,29 @@ const next = computed(() => {
 .shelf {
   display: flex;
   align-items: center;
-  gap: 24px;
-  height: 56px;
+  flex-wrap: wrap;
+  gap: 0 24px;
+  min-height: 56px;
   padding: 0 28px;
   border-bottom: 1.5px solid var(--ink);
 }
 .mark {
-  font: 700 21px/1 var(--show);
+  font: 700 1.3125rem/1 var(--show);
   letter-spacing: -0.025em;
   text-decoration: none;
   white-space: nowrap;
 }
 .rooms {
   display: flex;
-  gap: 24px;
-  height: 100%;
+  flex-wrap: wrap;
+  gap: 0 24px;
+  align-self: stretch;
   margin-right: auto;
 }
 .rooms a {
   display: grid;
   place-items: center;
-  height: 100%;
+  min-height: 54.5px;
   min-width: 44px;
   padding-top: 3px;
   border-bottom: 3px solid transparent;
@@ -135,20 +137,19 @@ const next = computed(() => {
   padding: 8px 14px;
   border-radius: var(--corner);
   text-decoration: none;
-  white-space: nowrap;
 }
 .next-title {
   font-weight: 600;
 }
 .time {
-  font-size: 22px;
+  font-size: 1.375rem;
 }
 main:focus {
   outline: none;
 }
 @media (max-width: 1100px) {
   .shelf {
-    gap: 14px;
+    gap: 0 14px;
     padding: 0 20px;
   }
   .rooms {
@@ -159,6 +160,7 @@ main:focus {
   }
   .next {
     min-width: 0;
+    max-width: 100%;
   }
   .next-title {
     overflow: hidden;
@@ -172,26 +174,26 @@ main:focus {
 }
 @media (max-width: 720px) {
   .shelf {
-    gap: 12px;
-    padding: 0 16px;
+    gap: 0 12px;
+    padding: 6px 16px;
     justify-content: space-between;
   }
   .mark {
-    font-size: 18px;
+    font-size: 1.125rem;
   }
   .next {
     padding: 6px 10px;
-    font-size: 15px;
+    font-size: 0.9375rem;
     gap: 8px;
   }
   .rooms {
     position: fixed;
     inset: auto 0 0 0;
     z-index: 5;
-    height: 56px;
+    min-height: 56px;
     margin: 0;
     gap: 0;
-    font-size: 13px;
+    font-size: 0.8125rem;
     justify-content: space-around;
     background: var(--flour);
     border-top: 1.5px solid var(--ink);

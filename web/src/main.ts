@@ -7,6 +7,7 @@ import App from './App.vue'
 import PlanRoom from './rooms/plan/PlanRoom.vue'
 import './theme/tokens.css'
 import './theme/base.css'
+import { followRooms, keepFocus } from './shell/focus'
 import './shell/theme'
 import { registerWorker } from './shell/worker'
 
@@ -32,6 +33,8 @@ const router = createRouter({
   ],
 })
 
+followRooms(router)
+keepFocus()
 createApp(App)
   .use(router)
   .use(VueQueryPlugin, {

@@ -15,6 +15,7 @@ export const words = {
     water: 'Water',
     kitchen: 'Kitchen',
   },
+  titles: { trust: 'Trust this kitchen' },
   conflict: {
     title: '{what} was changed meanwhile',
     lead: 'Somebody saved it after you opened it, here or on another device. Tap what shall stand.',
@@ -1439,6 +1440,9 @@ export const words = {
   kitchen: {
     title: 'Kitchen',
     theKitchen: 'The kitchen',
+    asleep: 'Asleep',
+    daySaid:
+      'The kitchen from noon to noon: {high} by day, down to {low} by night, asleep from {from} to {to}; the fridge at {fridge}.',
     lead: 'Every plan starts from these. A plan can differ.',
     name: 'Name',
     zone: 'Time zone',

@@ -4,14 +4,24 @@ from flask import Response, current_app
 
 from gentle_crust.api.common import answer, clock, if_match, room, work
 from gentle_crust.contract.documents import PANTRY
-from gentle_crust.contract.kitchens import KitchenAnswer, KitchenBody, PantryAnswer, PantryBody, PhoneAnswer, UsualFlour
+from gentle_crust.contract.kitchens import (
+    DayAnswer,
+    DayBody,
+    KitchenAnswer,
+    KitchenBody,
+    PantryAnswer,
+    PantryBody,
+    PhoneAnswer,
+    UsualFlour,
+    Warmth,
+)
 from gentle_crust.core.formula.scaling import sum_by_name, weigh
 from gentle_crust.core.tables import rows
 from gentle_crust.kitchen.beside import write_formulas
 from gentle_crust.kitchen.formulas import FormulaBook
 from gentle_crust.kitchen.now import rate_of
 from gentle_crust.kitchen.pantry import PantryBook
-from gentle_crust.kitchen.settings import KitchenSettings
+from gentle_crust.kitchen.settings import KitchenSettings, day_of
 from gentle_crust.lan import qr_svg
 
 kitchen = room("kitchen")
@@ -29,6 +39,14 @@ def put_kitchen(body: KitchenBody) -> Response:
     book = KitchenSettings(work())
     book.save(body.settings(), if_match())
     return _kitchen_answer(book)
+
+
+@kitchen.post("/kitchen/day", responses={200: DayAnswer})
+def kitchen_day(body: DayBody) -> Response:
+    """The warmth of a day under the habits that the fields show; nothing is kept."""
+    day = day_of(body.room_day_c, body.room_night_c, body.sleep_from, body.sleep_to)
+    warmth = [Warmth(hour=hour, room_c=c) for hour, c in zip(day.hours, day.room_c, strict=True)]
+    return answer(DayAnswer(warmth=warmth, asleep_from_h=day.asleep_from_h, asleep_to_h=day.asleep_to_h))
 
 
 @kitchen.post("/kitchen/undo", responses={200: KitchenAnswer})

@@ -63,6 +63,35 @@ class VesselBody(Strict):
     heats_empty: bool | None = None
 
 
+class DayBody(Strict):
+    """What a kitchen's day is drawn from."""
+
+    limits: ClassVar[dict[str, Limit]] = {
+        "room_day_c": limits.ROOM_DAY_C,
+        "room_night_c": limits.ROOM_NIGHT_C,
+    }
+
+    room_day_c: Number
+    room_night_c: Number
+    sleep_from: Short
+    sleep_to: Short
+
+
+class Warmth(Shown):
+    """How warm the kitchen is at a local hour, counted on after midnight."""
+
+    hour: float
+    room_c: float
+
+
+class DayAnswer(Shown):
+    """A day of the kitchen, from noon to noon, and the hours of sleep in it."""
+
+    warmth: list[Warmth]
+    asleep_from_h: float
+    asleep_to_h: float
+
+
 class KitchenBody(Strict):
     """The kitchen, whole."""
 

@@ -1,6 +1,7 @@
 """The kitchen's habits: what every plan starts from."""
 
 import re
+from dataclasses import dataclass
 
 from gentle_crust.contract.documents import KITCHEN
 from gentle_crust.contract.kitchen import Settings
@@ -8,10 +9,11 @@ from gentle_crust.core import limits
 from gentle_crust.core.errors import CraftError, Unreadable, within
 from gentle_crust.core.oven.equipment import Oven, vessel_row
 from gentle_crust.core.oven.kit import row_of
-from gentle_crust.core.scheduling.clock import Nights, zone_of
+from gentle_crust.core.scheduling.clock import Nights, Room, usual_day, zone_of
 from gentle_crust.kitchen.one_document import OneDocument
 from gentle_crust.store.repositories import Kitchens
 
+NOON_H = 12.0
 _OPTIONAL = {
     "hot_tap_c": limits.HOT_TAP_C, "bowl_l": limits.KITCHEN_BOWL_L, "mixer_dough_g": limits.MIXER_DOUGH_G,
     "box_l": limits.KITCHEN_BOX_L, "jar_mm": limits.JAR_MM, "tin_ml": limits.TIN_ML,
@@ -97,6 +99,26 @@ def nights(sleep_from: str, sleep_to: str) -> Nights:
             "sleep_to", "Sleep of more than 14 hours leaves no time to bake.", "Give the hours of one night."
         )
     return found
+
+
+@dataclass(frozen=True)
+class UsualDay:
+    """A day of the kitchen from noon (12) to noon (36): its warmth, and when the baker sleeps."""
+
+    hours: tuple[float, ...]
+    room_c: tuple[float, ...]
+    asleep_from_h: float
+    asleep_to_h: float
+
+
+def day_of(room_day_c: float, room_night_c: float, sleep_from: str, sleep_to: str) -> UsualDay:
+    """The day that these habits make; CraftError for what no kitchen has."""
+    within("room_day_c", limits.ROOM_DAY_C, room_day_c)
+    within("room_night_c", limits.ROOM_NIGHT_C, room_night_c)
+    asleep = nights(sleep_from, sleep_to)
+    hours, warmth = usual_day(Room(room_day_c, room_night_c, 0.0), asleep)
+    begins = asleep.start_h + (24 if asleep.start_h < NOON_H else 0)
+    return UsualDay(tuple(hours.tolist()), tuple(warmth.tolist()), begins, begins + asleep.length_h)
 
 
 class KitchenSettings(OneDocument[Settings]):

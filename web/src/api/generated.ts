@@ -815,6 +815,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/kitchen/day": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The warmth of a day under the habits that the fields show; nothing is kept. */
+        post: operations["kitchen_kitchen_day_kitchen_day_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/kitchen/undo": {
         parameters: {
             query?: never;
@@ -2578,6 +2595,18 @@ export interface components {
             usual: string;
         };
         /**
+         * DayAnswer
+         * @description A day of the kitchen, from noon to noon, and the hours of sleep in it.
+         */
+        DayAnswer: {
+            /** Asleep From H */
+            asleep_from_h: number;
+            /** Asleep To H */
+            asleep_to_h: number;
+            /** Warmth */
+            warmth: components["schemas"]["Warmth"][];
+        };
+        /**
          * DayBatchBody
          * @description How many of a formula on one day; its own pieces and weight if not given.
          */
@@ -2588,6 +2617,20 @@ export interface components {
             pieces?: number | null;
             /** Scaling Weight G */
             scaling_weight_g?: number | null;
+        };
+        /**
+         * DayBody
+         * @description What a kitchen's day is drawn from.
+         */
+        DayBody: {
+            /** Room Day C */
+            room_day_c: number;
+            /** Room Night C */
+            room_night_c: number;
+            /** Sleep From */
+            sleep_from: string;
+            /** Sleep To */
+            sleep_to: string;
         };
         /**
          * Demand
@@ -7078,6 +7121,16 @@ export interface components {
             sigma: number;
         };
         /**
+         * Warmth
+         * @description How warm the kitchen is at a local hour, counted on after midnight.
+         */
+        Warmth: {
+            /** Hour */
+            hour: number;
+            /** Room C */
+            room_c: number;
+        };
+        /**
          * WaterAnswer
          * @description ``water_c`` is what the balance asks for; ``dough_c`` what taps, kettle and ice can really give.
          */
@@ -11257,6 +11310,84 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["KitchenAnswer"];
+                };
+            };
+            /** @description Somebody else changed it, or it is under way already. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ChangedDocument"] | components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    kitchen_kitchen_day_kitchen_day_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DayBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DayAnswer"];
                 };
             };
             /** @description Somebody else changed it, or it is under way already. */

@@ -332,7 +332,7 @@ svg {
 .axis,
 .name,
 .stage {
-  font-size: 13px;
+  font-size: 0.8125rem;
   fill: var(--quiet);
 }
 .axis.strong {
@@ -344,7 +344,7 @@ svg {
 }
 .stage {
   fill: var(--ink);
-  font-size: 15px;
+  font-size: 0.9375rem;
   font-weight: 650;
 }
 .end {

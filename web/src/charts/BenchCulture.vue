@@ -85,7 +85,7 @@ const ripe = computed(() => {
   flex: none;
   width: 252px;
   padding: 2px 16px;
-  font-size: 17px;
+  font-size: 1.0625rem;
   line-height: 1.2;
 }
 .row:hover strong {

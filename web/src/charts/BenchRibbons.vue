@@ -285,17 +285,17 @@ const stageOf = (dough: BenchDough) => {
   padding: 4px 16px 4px 12px;
   border-left: 4px solid transparent;
   line-height: 1.2;
-  font-size: 19px;
+  font-size: 1.1875rem;
 }
 .chosen .label {
   border-color: var(--ink);
 }
 .label strong {
-  font-size: 20px;
+  font-size: 1.25rem;
   line-height: 1.1;
 }
 .label .small {
-  font-size: 17px;
+  font-size: 1.0625rem;
 }
 svg {
   display: block;
@@ -329,7 +329,7 @@ svg {
   stroke-dasharray: 2 4;
 }
 .warm {
-  font: 650 17px var(--read);
+  font: 650 1.0625rem var(--read);
 }
 .base {
   stroke: var(--ink);
@@ -366,7 +366,7 @@ svg {
   translate: -2.5px 0;
   background: var(--ink);
   color: var(--flour);
-  font-size: 19px;
+  font-size: 1.1875rem;
   line-height: 26px;
 }
 @media (max-width: 720px) {

@@ -23,7 +23,7 @@ line {
   stroke: var(--quiet);
 }
 text {
-  font: 400 13px var(--read);
+  font: 400 0.8125rem var(--read);
   fill: var(--quiet);
 }
 .midnight {

@@ -124,12 +124,12 @@ const name = computed(() =>
   stroke-width: 1;
 }
 text {
-  font: 400 13px var(--read);
+  font: 400 0.8125rem var(--read);
   fill: var(--quiet);
 }
 text.strong {
   font-weight: 650;
-  font-size: 15px;
+  font-size: 0.9375rem;
   fill: var(--ink);
 }
 </style>

@@ -241,7 +241,7 @@ svg {
   fill: var(--ink);
 }
 .says {
-  font: 650 17px var(--show);
+  font: 650 1.0625rem var(--show);
   fill: var(--ink);
 }
 .look {
@@ -263,7 +263,7 @@ svg {
 }
 .now-word,
 .note {
-  font: 400 13px var(--read);
+  font: 400 0.8125rem var(--read);
   fill: var(--quiet);
 }
 .now-word {

@@ -200,7 +200,7 @@ svg {
   stroke-dasharray: 3 3;
 }
 .note {
-  font: 400 13px var(--read);
+  font: 400 0.8125rem var(--read);
   fill: var(--quiet);
 }
 .note.strong {
@@ -208,7 +208,7 @@ svg {
   fill: var(--ink);
 }
 .says {
-  font: 650 15px var(--read);
+  font: 650 0.9375rem var(--read);
   fill: var(--ink);
 }
 </style>

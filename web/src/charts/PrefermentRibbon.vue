@@ -139,7 +139,7 @@ svg {
   stroke-width: 1.5;
 }
 .says {
-  font: 650 15px var(--read);
+  font: 650 0.9375rem var(--read);
   fill: var(--ink);
 }
 .base {
@@ -147,7 +147,7 @@ svg {
   stroke-width: 2;
 }
 .note {
-  font: 400 13px var(--read);
+  font: 400 0.8125rem var(--read);
   fill: var(--quiet);
 }
 .note.strong {

@@ -83,7 +83,7 @@ svg {
   height: 130px;
 }
 .big strong {
-  font: 650 30px/1.1 var(--show);
+  font: 650 1.875rem/1.1 var(--show);
 }
 figcaption {
   display: grid;

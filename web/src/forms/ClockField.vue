@@ -27,13 +27,11 @@ function move(minutes: number) {
   <div class="clock-field">
     <label class="small quiet" :for="id">{{ label }}</label>
     <div class="row">
-      <button v-if="steps" type="button" class="plain" :aria-label="`${label}: 15 min −`" @click="move(-15)">
-        −
-      </button>
-      <input
+      <ElButton v-if="steps" :aria-label="`${label}: 15 min −`" @click="move(-15)">−</ElButton>
+      <ElInput
         :id="id"
         v-model="text"
-        class="field"
+        class="figure"
         inputmode="numeric"
         autocomplete="off"
         maxlength="8"
@@ -42,9 +40,7 @@ function move(minutes: number) {
         @keydown.up.prevent="move(15)"
         @keydown.down.prevent="move(-15)"
       />
-      <button v-if="steps" type="button" class="plain" :aria-label="`${label}: 15 min +`" @click="move(15)">
-        +
-      </button>
+      <ElButton v-if="steps" :aria-label="`${label}: 15 min +`" @click="move(15)">+</ElButton>
     </div>
   </div>
 </template>
@@ -54,9 +50,8 @@ function move(minutes: number) {
   display: flex;
   gap: 6px;
 }
-.field {
+.figure :deep(.el-input__inner) {
   text-align: center;
   font-weight: 650;
-  min-width: 0;
 }
 </style>

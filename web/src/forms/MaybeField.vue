@@ -38,10 +38,10 @@ function take() {
   <div class="number">
     <label class="small quiet" :class="{ 'out-of-sight': hideLabel }" :for="id">{{ label }}</label>
     <div class="row" :data-counts="counts">
-      <input
+      <ElInput
         :id="id"
         v-model="text"
-        class="field"
+        class="figure"
         inputmode="decimal"
         autocomplete="off"
         maxlength="9"
@@ -60,14 +60,14 @@ function take() {
   align-items: center;
   gap: 6px;
 }
-.field {
-  width: 78px;
-  padding: 0 8px;
+.figure {
+  width: 4.9rem;
+}
+.figure :deep(.el-input__inner) {
   text-align: right;
   font-weight: 600;
 }
-.field::placeholder {
-  color: var(--quiet);
+.figure :deep(.el-input__inner::placeholder) {
   font-weight: 400;
 }
 .unit {

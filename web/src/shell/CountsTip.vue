@@ -53,7 +53,7 @@ function escape(event: KeyboardEvent) {
   max-width: 296px;
   padding: 8px 12px;
   border-radius: var(--corner);
-  font-size: 15px;
+  font-size: 0.9375rem;
   line-height: 1.35;
   transform: translate(-50%, calc(-100% - 8px));
   pointer-events: none;

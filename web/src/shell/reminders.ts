@@ -1,5 +1,6 @@
 import { computed, onScopeDispose, ref, watch, type InjectionKey, type Ref } from 'vue'
 import { fill, words } from '../words'
+import { due as dueTitle } from './title'
 import { notify } from './worker'
 import type { BenchDough, LiveStep } from './bench'
 
@@ -106,9 +107,9 @@ export function useReminders(doughs: Ref<BenchDough[]>, now: Ref<number>) {
     due,
     (list) => {
       const first = list[0]
-      document.title = first
+      dueTitle.value = first
         ? fill(words.bench.titleDue, { step: first.step.title, dough: first.dough.name })
-        : words.app
+        : ''
       icon.href = first ? DUE_MARK : QUIET_MARK
       remind()
     },

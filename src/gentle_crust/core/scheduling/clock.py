@@ -138,3 +138,10 @@ class Clock:
         tonight = max(min(since_bed + length, self.nights.length_h) - since_bed, 0.0)
         next_night = max(min(since_bed + length - 24, self.nights.length_h), 0.0)
         return 60 * (tonight + next_night)
+
+
+def usual_day(room: Room, nights: Nights) -> tuple[Floats, Floats]:
+    """A day of the kitchen from noon to noon, every quarter of an hour: local hours (12-36), and its warmth, C."""
+    hours = np.linspace(12.0, 36.0, 97)
+    clock = Clock(datetime(2000, 1, 1, tzinfo=UTC), ZoneInfo("UTC"), nights, room)
+    return hours, clock.room_c(hours)

@@ -5,6 +5,7 @@ import { RouterLink, useRoute } from 'vue-router'
 import { api, ask, Refused, type Schemas } from '../../api/client'
 import ChoiceRow from '../../forms/ChoiceRow.vue'
 import { useBench } from '../../shell/bench'
+import { useAbout } from '../../shell/title'
 import { useUnits } from '../../shell/units'
 import { fill, words } from '../../words'
 import UndoLine from '../bench/UndoLine.vue'
@@ -21,6 +22,7 @@ const found = useQuery({
   queryFn: () => ask(api.GET('/api/bakes/{key}', { params: { path: { key: key.value } } })),
 })
 const bake = computed(() => found.data.value?.bake ?? null)
+useAbout(() => bake.value?.line.name)
 const lost = computed(() => (found.error.value instanceof Refused ? found.error.value.message : ''))
 type Step = Schemas['RecordStep']
 
@@ -214,17 +216,17 @@ const more = (outcome: Schemas['RecordOutcome']) =>
   padding: 18px 28px 48px;
 }
 h1 {
-  font-size: 44px;
+  font-size: 2.75rem;
 }
 .lead {
-  font-size: 19px;
+  font-size: 1.1875rem;
 }
 h2 {
   margin-bottom: 6px;
 }
 h3 {
   margin: 12px 0 2px;
-  font: 650 17px/1.3 var(--show);
+  font: 650 1.0625rem/1.3 var(--show);
 }
 .notice {
   display: flex;
@@ -303,7 +305,7 @@ form {
     padding: 12px 16px 32px;
   }
   h1 {
-    font-size: 34px;
+    font-size: 2.125rem;
   }
   .steps li {
     grid-template-columns: 56px minmax(0, 1fr);

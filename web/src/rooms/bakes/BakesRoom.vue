@@ -96,11 +96,11 @@ function besides(line: Line): string {
   padding: 24px 28px 48px;
 }
 h1 {
-  font-size: 44px;
+  font-size: 2.75rem;
 }
 .none {
   margin-top: 18px;
-  font-size: 30px;
+  font-size: 1.875rem;
 }
 .notice {
   display: flex;
@@ -134,10 +134,10 @@ li a:hover strong {
   line-height: 1.3;
 }
 .day {
-  font: 620 17px/1.3 var(--show);
+  font: 620 1.0625rem/1.3 var(--show);
 }
 strong {
-  font: 650 20px/1.25 var(--show);
+  font: 650 1.25rem/1.25 var(--show);
   letter-spacing: -0.01em;
 }
 @media (max-width: 720px) {
@@ -145,7 +145,7 @@ strong {
     padding: 16px 16px 32px;
   }
   h1 {
-    font-size: 36px;
+    font-size: 2.25rem;
   }
   li a {
     grid-template-columns: minmax(0, 1fr);

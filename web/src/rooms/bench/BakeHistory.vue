@@ -84,18 +84,18 @@ function correct(event: Told) {
       />
       <form v-if="moving === event.id" class="move" @submit.prevent="correct(event)">
         <ClockField v-model="at" :label="t.when" steps />
-        <button type="submit" class="plain">{{ t.correct }}</button>
+        <ElButton native-type="submit" class="plain">{{ t.correct }}</ElButton>
       </form>
     </li>
     <li v-if="lines.length > SHOWN && !all">
-      <button type="button" class="link" @click="all = true">{{ lines.length - SHOWN }} {{ t.more }}</button>
+      <ElButton class="link" @click="all = true">{{ lines.length - SHOWN }} {{ t.more }}</ElButton>
     </li>
   </ul>
 </template>
 
 <style scoped>
 .history {
-  font-size: 19px;
+  font-size: 1.1875rem;
 }
 li {
   display: flex;
@@ -110,7 +110,7 @@ li {
   padding: 0;
   border: 0;
   background: none;
-  font-size: 19px;
+  font-size: 1.1875rem;
   text-align: left;
   text-decoration: underline;
   text-decoration-thickness: 1px;

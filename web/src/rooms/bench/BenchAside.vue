@@ -60,17 +60,17 @@ async function logged(event: Event) {
           to: when(away.end, now),
         })
       }}
-      <button type="button" class="link" @click="press('', 'absence_withdrawn', { event: away.id }, '')">
+      <ElButton class="link" @click="press('', 'absence_withdrawn', { event: away.id }, '')">
         {{ t.takeBack }}
-      </button>
+      </ElButton>
     </p>
     <label class="plain file">
       {{ t.probe.file }}
       <input class="out-of-sight" type="file" accept=".csv,.txt,text/csv" @change="logged" />
     </label>
     <p class="row">
-      <button type="button" class="plain" @click="emit('another')">{{ t.another }}</button>
-      <button type="button" class="plain" @click="emit('away')">{{ t.away }}</button>
+      <ElButton class="plain" @click="emit('another')">{{ t.another }}</ElButton>
+      <ElButton class="plain" @click="emit('away')">{{ t.away }}</ElButton>
     </p>
     <DeviceNote :reminders="reminders" :awake="awake" />
   </aside>
@@ -81,7 +81,7 @@ aside {
   display: grid;
   gap: 14px;
   align-content: start;
-  font-size: 19px;
+  font-size: 1.1875rem;
 }
 .told {
   padding-left: 12px;

@@ -199,9 +199,9 @@ watch(
     <p v-for="odd in bench?.aside ?? []" :key="odd.id" class="inverted notice" role="alert">
       {{ fill(t.asideDough, { name: odd.name, why: say(odd.sentence) }) }}
       <RouterLink :to="`/bakes/${odd.id}`">{{ words.bakes.seeRecord }}</RouterLink>
-      <button type="button" class="link" @click="press(odd.id, 'bake_stopped', {}, t.says.stopped)">
+      <ElButton class="link" @click="press(odd.id, 'bake_stopped', {}, t.says.stopped)">
         {{ t.asideOff }}
-      </button>
+      </ElButton>
     </p>
     <StuckList
       v-if="stuck.length"
@@ -244,17 +244,16 @@ watch(
         <p v-if="!tasted">{{ t.outcomeTitle }}</p>
         <div class="row">
           <template v-if="!tasted">
-            <button
+            <ElButton
               v-for="(label, how) in t.outcomes"
               :key="how"
-              type="button"
               class="plain big"
               @click="outcome(String(how))"
             >
               {{ label }}
-            </button>
+            </ElButton>
           </template>
-          <button type="button" class="action big" @click="finish">{{ t.finish }}</button>
+          <ElButton class="action big" @click="finish">{{ t.finish }}</ElButton>
         </div>
         <p v-if="score.data.value?.score.judged" class="quiet">
           {{ fill(t.score, score.data.value.score as never) }}
@@ -288,7 +287,7 @@ watch(
             @correct="correct"
           />
           <p class="row">
-            <button type="button" class="link" @click="stop">{{ t.stop }}</button>
+            <ElButton class="link" @click="stop">{{ t.stop }}</ElButton>
             <RouterLink to="/bakes" class="link earlier">{{ words.bakes.earlier }}</RouterLink>
           </p>
         </section>
@@ -316,8 +315,8 @@ watch(
     <SheetFrame v-if="sheet === 'note' && dough" :title="t.note" :lead="dough.name" @close="sheet = null">
       <form class="form" @submit.prevent="note">
         <label class="quiet" for="note-text">{{ t.notes }}</label>
-        <textarea id="note-text" v-model="noted" class="field" rows="4" maxlength="2000"></textarea>
-        <button type="submit" class="action big">{{ t.keep }}</button>
+        <ElInput type="textarea" id="note-text" v-model="noted" rows="4" maxlength="2000" />
+        <ElButton native-type="submit" class="action big">{{ t.keep }}</ElButton>
       </form>
     </SheetFrame>
     <SheetFrame v-if="sheet === 'start'" :title="t.another" @close="sheet = null">
@@ -334,7 +333,7 @@ watch(
       <form class="form" @submit.prevent="beAway">
         <ClockField v-model="from" :label="t.awayFrom" steps />
         <ClockField v-model="to" :label="t.awayTo" steps />
-        <button type="submit" class="action big">{{ t.awayGo }}</button>
+        <ElButton native-type="submit" class="action big">{{ t.awayGo }}</ElButton>
       </form>
     </SheetFrame>
   </div>
@@ -350,18 +349,18 @@ watch(
 .notice {
   padding: 12px 18px;
   border-radius: var(--corner);
-  font-size: 20px;
+  font-size: 1.25rem;
   font-weight: 600;
 }
 .empty {
-  font-size: 44px;
+  font-size: 2.75rem;
 }
 .lead,
 .over {
-  font-size: 22px;
+  font-size: 1.375rem;
 }
 .over h2 {
-  font-size: 44px;
+  font-size: 2.75rem;
 }
 .over {
   display: grid;
@@ -378,7 +377,7 @@ watch(
 .big {
   min-height: 60px;
   padding: 0 22px;
-  font-size: 20px;
+  font-size: 1.25rem;
 }
 .notice .link,
 .notice a {
@@ -400,7 +399,7 @@ watch(
 }
 textarea.field {
   padding: 10px 12px;
-  font-size: 20px;
+  font-size: 1.25rem;
 }
 @media (max-width: 1000px) {
   .below {

@@ -67,11 +67,11 @@ const ways = useQuery({
   gap: 10px 28px;
   padding: 12px 20px;
   border-radius: var(--corner);
-  font-size: 20px;
+  font-size: 1.25rem;
   line-height: 1.3;
 }
 h2 {
-  font-size: 22px;
+  font-size: 1.375rem;
   margin-bottom: 4px;
 }
 .ways {

@@ -27,14 +27,14 @@ const allowed = computed(() => props.reminders.allowed.value)
     <summary>{{ t.device }}</summary>
     <p>
       {{ loud ? t.soundOn : t.soundOff }}.
-      <button type="button" class="link" @click="reminders.setSound(!loud)">
+      <ElButton class="link" @click="reminders.setSound(!loud)">
         {{ loud ? t.turnOff : t.turnOn }}
-      </button>
+      </ElButton>
     </p>
     <p v-if="allowed === 'granted'">{{ t.noticeGranted }}</p>
     <p v-else-if="allowed === 'default'">
       {{ t.noticeAsk }}
-      <button type="button" class="link" @click="reminders.allow()">{{ t.noticeAllow }}</button>
+      <ElButton class="link" @click="reminders.allow()">{{ t.noticeAllow }}</ElButton>
     </p>
     <p v-else>{{ t.noticeWithheld }}</p>
     <p>{{ awake === 'withheld' ? t.noAwake : t.awake }}</p>
@@ -57,7 +57,7 @@ const allowed = computed(() => props.reminders.allowed.value)
 
 <style scoped>
 .device {
-  font-size: 17px;
+  font-size: 1.0625rem;
 }
 summary {
   min-height: 44px;

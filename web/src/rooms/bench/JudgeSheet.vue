@@ -96,8 +96,7 @@ const ready = computed(() => Object.keys(cues.value).length > 0)
           </div>
           <label v-else class="measure">
             <span>{{ t.cues[cue.cue] ?? cue.cue }}</span>
-            <input
-              class="field"
+            <ElInput
               inputmode="decimal"
               autocomplete="off"
               @input="measure(cue.cue, cue.unit, ($event.target as HTMLInputElement).value)"
@@ -107,8 +106,7 @@ const ready = computed(() => Object.keys(cues.value).length > 0)
         </template>
         <label v-if="dough.standing.stage === 'baked'" class="measure">
           <span>{{ words.oven.outWeight }}</span>
-          <input
-            class="field"
+          <ElInput
             inputmode="decimal"
             autocomplete="off"
             @input="measure('out_g', 'g', ($event.target as HTMLInputElement).value)"
@@ -122,22 +120,21 @@ const ready = computed(() => Object.keys(cues.value).length > 0)
         <VerdictNote :class="{ awaited: pending }" v-if="verdict" :verdict="verdict" :now="now">
           <div class="actions">
             <template v-if="verdict.action.code === 'rescue'">
-              <button
+              <ElButton
                 v-for="way in ways.data.value?.rescues ?? []"
                 :key="way.change.code"
-                type="button"
                 class="plain way"
                 @click="emit('change', way)"
               >
                 {{ say(way.sentence, now) }}
-              </button>
+              </ElButton>
             </template>
-            <button v-if="waits" type="button" class="action" @click="keep(true)">
+            <ElButton v-if="waits" class="action" @click="keep(true)">
               {{ fill(t.waitUntil, { at: lookAgain }) }}
-            </button>
-            <button v-else type="button" class="action" :disabled="!ready" @click="keep(false)">
+            </ElButton>
+            <ElButton v-else class="action" :disabled="!ready" @click="keep(false)">
               {{ t.keep }}
-            </button>
+            </ElButton>
           </div>
         </VerdictNote>
       </div>
@@ -165,7 +162,7 @@ const ready = computed(() => Object.keys(cues.value).length > 0)
 .legend {
   flex: 0 0 128px;
   font-weight: 650;
-  font-size: 19px;
+  font-size: 1.1875rem;
   line-height: 1.15;
 }
 .cue {
@@ -179,7 +176,7 @@ const ready = computed(() => Object.keys(cues.value).length > 0)
   border: 1.5px solid var(--quiet);
   border-radius: var(--corner);
   background: var(--paper);
-  font-size: 17px;
+  font-size: 1.0625rem;
   cursor: pointer;
 }
 .cue.asked {
@@ -196,7 +193,7 @@ const ready = computed(() => Object.keys(cues.value).length > 0)
   display: flex;
   gap: 10px;
   align-items: center;
-  font-size: 19px;
+  font-size: 1.1875rem;
 }
 .measure span:first-child {
   min-width: 128px;
@@ -219,7 +216,7 @@ const ready = computed(() => Object.keys(cues.value).length > 0)
 }
 .actions .action {
   min-height: 60px;
-  font-size: 20px;
+  font-size: 1.25rem;
 }
 .way {
   min-height: 52px;

@@ -101,11 +101,12 @@ function wait(value: string) {
 </script>
 
 <template>
-  <section class="next" :class="{ due: step.state === 'due' }" aria-live="polite">
+  <section class="next" :class="{ due: step.state === 'due' }">
+    <p class="out-of-sight" role="status">{{ dough.name }}: {{ step.title }}</p>
     <div class="head">
       <div class="what">
         <p class="whose">{{ dough.name }}</p>
-        <h1>{{ step.title }}</h1>
+        <h2>{{ step.title }}</h2>
       </div>
       <p class="when">
         <span class="away clock">{{ away }}</span>
@@ -118,7 +119,7 @@ function wait(value: string) {
     <ul v-if="cautions.length" class="cautions">
       <li v-for="caution in cautions" :key="caution.code">{{ caution.text }}</li>
       <li>
-        <button type="button" class="link" @click="acknowledge">{{ words.oven.know }}</button>
+        <ElButton class="link" @click="acknowledge">{{ words.oven.know }}</ElButton>
       </li>
     </ul>
     <div v-if="asking" class="presses" role="group" :aria-label="t.done" @keydown="once">
@@ -205,7 +206,7 @@ function wait(value: string) {
   display: grid;
   grid-template-columns: minmax(0, 1fr);
   gap: 6px;
-  font-size: 22px;
+  font-size: 1.375rem;
   line-height: 1.3;
 }
 .head {
@@ -214,8 +215,8 @@ function wait(value: string) {
   align-items: end;
   gap: 24px;
 }
-h1 {
-  font-size: clamp(44px, 5vw, 60px);
+h2 {
+  font-size: clamp(2.75rem, 5vw, 3.75rem);
   line-height: 0.98;
 }
 .whose {
@@ -227,7 +228,7 @@ h1 {
   flex: none;
 }
 .away {
-  font-size: 44px;
+  font-size: 2.75rem;
   line-height: 1.05;
 }
 .due .away {
@@ -236,7 +237,7 @@ h1 {
   color: var(--flour);
 }
 .cautions {
-  font-size: 19px;
+  font-size: 1.1875rem;
   padding-left: 12px;
   border-left: 3px solid var(--ink);
 }
@@ -253,7 +254,7 @@ h1 {
   border: 1.5px solid var(--quiet);
   border-radius: var(--corner);
   background: var(--paper);
-  font-size: 20px;
+  font-size: 1.25rem;
   font-weight: 600;
   cursor: pointer;
 }
@@ -275,14 +276,14 @@ h1 {
   background: var(--ink);
   border-color: var(--ink);
   color: var(--flour);
-  font-size: 28px;
+  font-size: 1.75rem;
   font-weight: 750;
 }
 .asks {
   font-weight: 650;
 }
 .silent {
-  font-size: 19px;
+  font-size: 1.1875rem;
 }
 @media (max-width: 720px) {
   .head {
@@ -295,7 +296,7 @@ h1 {
   .press {
     flex: 1 1 30%;
     padding: 0 8px;
-    font-size: 20px;
+    font-size: 1.25rem;
   }
   .press.main {
     flex-basis: 100%;

@@ -43,7 +43,7 @@ const start = {
         <MaybeField v-model="shows" :label="words.oven.reads" :unit="fahrenheit ? '°F' : '°C'" />
       </template>
       <ReadingFields v-else ref="fields" :measures="MEASURES" :start="start" />
-      <button type="submit" class="action">{{ words.bench.keep }}</button>
+      <ElButton native-type="submit" class="action">{{ words.bench.keep }}</ElButton>
     </form>
   </SheetFrame>
 </template>
@@ -53,10 +53,10 @@ const start = {
   display: grid;
   gap: 16px;
   max-width: 520px;
-  font-size: 19px;
+  font-size: 1.1875rem;
 }
 .action {
   min-height: 60px;
-  font-size: 20px;
+  font-size: 1.25rem;
 }
 </style>

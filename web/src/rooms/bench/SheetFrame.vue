@@ -24,7 +24,7 @@ onUnmounted(() => dialog.value?.close())
           <h2>{{ title }}</h2>
           <p v-if="lead" class="quiet">{{ lead }}</p>
         </div>
-        <button type="button" class="plain" @click="emit('close')">{{ words.bench.close }}</button>
+        <ElButton class="plain" @click="emit('close')">{{ words.bench.close }}</ElButton>
       </header>
       <slot />
     </div>
@@ -56,7 +56,7 @@ header {
   margin-bottom: 14px;
 }
 h2 {
-  font-size: 30px;
+  font-size: 1.875rem;
 }
 @media (max-width: 720px) {
   .sheet {

@@ -78,7 +78,7 @@ const options = (from: Record<string, string>) =>
               fill(words.plan.says.saved, { count: line.pieces, when: dayClock(line.ready) })
             }}</span>
           </span>
-          <button type="button" class="action" @click="start(line.id)">{{ t.start }}</button>
+          <ElButton class="action" @click="start(line.id)">{{ t.start }}</ElButton>
         </li>
       </ul>
     </section>
@@ -101,7 +101,7 @@ const options = (from: Record<string, string>) =>
         ]"
       />
       <p v-if="problem" role="alert">{{ problem }}</p>
-      <button type="submit" class="action" :disabled="busy || !chosen">{{ t.mixedGo }}</button>
+      <ElButton native-type="submit" class="action" :disabled="busy || !chosen">{{ t.mixedGo }}</ElButton>
     </form>
   </div>
 </template>
@@ -109,18 +109,19 @@ const options = (from: Record<string, string>) =>
 <style scoped>
 .start {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(320px, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(min(100%, 20rem), 1fr));
   gap: 32px 48px;
-  font-size: 20px;
+  font-size: 1.25rem;
 }
 h2 {
   margin-bottom: 10px;
 }
 li {
   display: flex;
+  flex-wrap: wrap;
   justify-content: space-between;
   align-items: center;
-  gap: 16px;
+  gap: 8px 16px;
   padding: 10px 0;
   border-bottom: 1px solid var(--hairline);
 }

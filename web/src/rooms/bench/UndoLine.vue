@@ -9,15 +9,15 @@ const { last, takeBack } = useBench()
 <template>
   <p v-if="last" class="undo" role="status">
     {{ last.says }}
-    <button type="button" class="link" @click="takeBack(last.dough, last.id)">
+    <ElButton class="link" @click="takeBack(last.dough, last.id)">
       {{ words.bench.takeBack }}
-    </button>
+    </ElButton>
   </p>
 </template>
 
 <style scoped>
 .undo {
-  font-size: 19px;
+  font-size: 1.1875rem;
 }
 .link {
   min-height: 32px;

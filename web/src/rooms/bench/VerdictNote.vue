@@ -70,15 +70,15 @@ const summary = computed(() =>
 .verdict {
   display: grid;
   gap: 10px;
-  font-size: 19px;
+  font-size: 1.1875rem;
   align-content: start;
 }
 .word strong {
-  font: 750 40px/1 var(--show);
+  font: 750 2.5rem/1 var(--show);
   letter-spacing: -0.02em;
 }
 .by {
-  font: 650 26px/1 var(--show);
+  font: 650 1.625rem/1 var(--show);
 }
 .band {
   display: flex;
@@ -94,7 +94,7 @@ const summary = computed(() =>
   justify-items: center;
   flex-basis: 0;
   min-width: 6px;
-  font-size: 15px;
+  font-size: 0.9375rem;
   line-height: 1.2;
   white-space: nowrap;
   overflow: hidden;
@@ -109,7 +109,7 @@ const summary = computed(() =>
   font-weight: 650;
 }
 .figure {
-  font-size: 17px;
+  font-size: 1.0625rem;
 }
 .do {
   font-weight: 650;
@@ -123,7 +123,7 @@ const summary = computed(() =>
 .why {
   display: grid;
   gap: 4px;
-  font-size: 17px;
+  font-size: 1.0625rem;
 }
 .why li {
   display: grid;

@@ -168,7 +168,7 @@ svg {
   stroke-dasharray: 6 5;
 }
 .note {
-  font: 400 13px var(--read);
+  font: 400 0.8125rem var(--read);
   fill: var(--quiet);
 }
 .note.strong {

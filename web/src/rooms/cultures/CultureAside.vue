@@ -118,9 +118,9 @@ const formerPicture = () =>
           <input type="file" accept="image/*" @change="picture" />
         </label>
         <ElButton v-if="culture.has_former_photo" @click="formerPicture">{{ t.photoBack }}</ElButton>
-        <button v-if="culture.has_photo" type="button" class="link" @click="noPicture">
+        <ElButton v-if="culture.has_photo" class="link" @click="noPicture">
           {{ t.photoNone }}
-        </button>
+        </ElButton>
       </p>
     </section>
     <section v-if="cautions.length" class="mind">
@@ -139,11 +139,11 @@ const formerPicture = () =>
   border-left: 1px solid var(--hairline);
 }
 h2 {
-  font-size: 17px;
+  font-size: 1.0625rem;
   margin-bottom: 2px;
 }
 .figure {
-  font-size: 30px;
+  font-size: 1.875rem;
 }
 .why {
   margin-top: 6px;

@@ -99,7 +99,7 @@ const begin = () =>
     <div class="row">
       <label class="name">
         <span class="small quiet">{{ t.name }}</span>
-        <input v-model="form.name" class="field" maxlength="40" autocomplete="off" />
+        <ElInput v-model="form.name" maxlength="40" autocomplete="off" />
       </label>
       <PickField v-model="form.flour_kind" :label="t.fedWith" :options="kinds" />
       <NumberField v-model="form.hydration_percent" :label="t.itsWater" unit="%" />
@@ -126,12 +126,12 @@ const begin = () =>
     </div>
     <label class="name wide">
       <span class="small quiet">{{ t.note }}</span>
-      <input v-model="form.note" class="field" maxlength="500" />
+      <ElInput v-model="form.note" maxlength="500" />
     </label>
     <p v-if="problem" class="inverted error" role="alert">{{ problem }}</p>
     <div class="row">
-      <button type="submit" class="action">{{ t.save }}</button>
-      <button type="button" class="link" @click="emit('cancel')">{{ t.cancel }}</button>
+      <ElButton native-type="submit" class="action">{{ t.save }}</ElButton>
+      <ElButton class="link" @click="emit('cancel')">{{ t.cancel }}</ElButton>
     </div>
   </form>
 </template>
@@ -152,7 +152,7 @@ h2:focus {
   outline: none;
 }
 h3 {
-  font-size: 17px;
+  font-size: 1.0625rem;
   font-weight: 650;
 }
 .row {

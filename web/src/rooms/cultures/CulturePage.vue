@@ -9,6 +9,7 @@ import { useMedia } from '../../charts/useSize'
 import { useFlours } from '../../shell/flours'
 import { useNow } from '../../shell/kitchen'
 import { daysBetween } from '../../shell/days'
+import { useAbout } from '../../shell/title'
 import { useUnits } from '../../shell/units'
 import { fill, words } from '../../words'
 import AwayDesk from './AwayDesk.vue'
@@ -36,6 +37,7 @@ const { mass, massNumber, when } = units
 const phone = useMedia('(max-width: 720px)')
 const key = computed(() => props.id)
 const { query, culture, problem, last, log, take, takeBack, bringIn } = useCulture(key)
+useAbout(() => culture.value?.culture.name)
 const desk = computed(() => (typeof route.query.do === 'string' ? route.query.do : ''))
 const place = ref<HTMLElement | null>(null)
 const go = (what: string) => router.push({ path: `/cultures/${props.id}`, query: what ? { do: what } : {} })
@@ -117,16 +119,16 @@ async function saved() {
         </header>
         <p v-if="culture.put_away" class="inverted error">{{ t.isAway }}</p>
         <div v-if="!desk" class="acts">
-          <button type="button" class="action" @click="go('feed')">{{ t.feed }}</button>
-          <button type="button" class="plain" @click="go('look')">{{ t.look }}</button>
-          <button type="button" class="plain" :disabled="!life" @click="log({ kind: 'moved', place: other })">
+          <ElButton class="action" @click="go('feed')">{{ t.feed }}</ElButton>
+          <ElButton class="plain" @click="go('look')">{{ t.look }}</ElButton>
+          <ElButton class="plain" :disabled="!life" @click="log({ kind: 'moved', place: other })">
             {{ t.move[other] }}
-          </button>
-          <button type="button" class="plain" :disabled="!life" @click="go('take')">{{ t.takeSome }}</button>
+          </ElButton>
+          <ElButton class="plain" :disabled="!life" @click="go('take')">{{ t.takeSome }}</ElButton>
         </div>
         <p v-if="last" class="undo" role="status">
           {{ logged }}
-          <button type="button" class="link" @click="takeBack(last.event)">{{ t.takeBack }}</button>
+          <ElButton class="link" @click="takeBack(last.event)">{{ t.takeBack }}</ElButton>
         </p>
         <p v-if="problem" class="inverted error" role="alert">{{ problem }}</p>
         <div ref="place">
@@ -170,9 +172,9 @@ async function saved() {
             {{ t.compare }}
           </RouterLink>
           <RouterLink class="link" :to="`/cultures/${id}?do=edit`">{{ t.edit }}</RouterLink>
-          <button type="button" class="link" @click="putAway">
+          <ElButton class="link" @click="putAway">
             {{ fill(t.putAway, { name: culture.culture.name }) }}
-          </button>
+          </ElButton>
         </nav>
       </template>
     </div>
@@ -200,12 +202,12 @@ async function saved() {
   align-items: baseline;
 }
 .state {
-  font: 700 44px/1.1 var(--show);
+  font: 700 2.75rem/1.1 var(--show);
   letter-spacing: -0.025em;
   margin: 2px 0 6px;
 }
 .brief .state {
-  font-size: 22px;
+  font-size: 1.375rem;
   margin: 0;
 }
 .acts {
@@ -257,7 +259,7 @@ async function saved() {
     padding: 14px 16px;
   }
   .state {
-    font-size: 36px;
+    font-size: 2.25rem;
   }
   .acts {
     display: grid;

@@ -123,7 +123,7 @@ async function saved(key: string) {
         <h2>{{ t.goneTitle }}</h2>
         <p v-for="each in gone" :key="each.id" class="small">
           {{ each.name }}, {{ t.until }} {{ when(each.until, now) }}
-          <button type="button" class="link" @click="bringBack(each.id)">{{ words.undo }}</button>
+          <ElButton class="link" @click="bringBack(each.id)">{{ words.undo }}</ElButton>
         </p>
       </section>
     </div>
@@ -155,10 +155,10 @@ async function saved(key: string) {
   border-right: 1px solid var(--hairline);
 }
 h1 {
-  font-size: 30px;
+  font-size: 1.875rem;
 }
 h2 {
-  font-size: 17px;
+  font-size: 1.0625rem;
 }
 .jars a {
   display: grid;
@@ -236,7 +236,7 @@ h2 {
   padding: 40px 28px;
 }
 .empty h2 {
-  font-size: 30px;
+  font-size: 1.875rem;
 }
 .empty .action {
   display: grid;
@@ -254,7 +254,7 @@ h2 {
     gap: 8px;
   }
   h1 {
-    font-size: 22px;
+    font-size: 1.375rem;
   }
   .jars {
     display: flex;

@@ -10,7 +10,7 @@ const emit = defineEmits<{ close: [] }>()
   <section class="desk">
     <header>
       <h2 tabindex="-1">{{ title }}</h2>
-      <button type="button" class="link" @click="emit('close')">{{ words.cultures.close }}</button>
+      <ElButton class="link" @click="emit('close')">{{ words.cultures.close }}</ElButton>
     </header>
     <slot />
   </section>
@@ -34,7 +34,7 @@ h2:focus {
   outline: none;
 }
 .desk :deep(h3) {
-  font-size: 17px;
+  font-size: 1.0625rem;
   font-weight: 650;
 }
 .desk :deep(.line) {

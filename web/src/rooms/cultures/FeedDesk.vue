@@ -108,7 +108,7 @@ const over = computed(() =>
       <MassField v-model="put.seed_g" :label="t.labels.seed" />
       <MassField v-model="put.flour_g" :label="t.labels.flour" />
       <MassField v-model="put.water_g" :label="t.labels.water" />
-      <button type="submit" class="action">{{ t.logFeed }}</button>
+      <ElButton native-type="submit" class="action">{{ t.logFeed }}</ElButton>
       <details>
         <summary class="small">{{ t.moreOfFeed }}</summary>
         <div class="line">
@@ -196,7 +196,7 @@ details {
   gap: 24px;
 }
 .over {
-  font-size: 22px;
+  font-size: 1.375rem;
   margin-bottom: 6px;
 }
 .step {

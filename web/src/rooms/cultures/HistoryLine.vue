@@ -57,9 +57,9 @@ function says({ event }: Schemas['Logged']): string {
         </li>
       </ul>
     </div>
-    <button v-if="!all && culture.events.length > FEW" type="button" class="link" @click="all = true">
+    <ElButton v-if="!all && culture.events.length > FEW" class="link" @click="all = true">
       {{ fill(t.showMore, { count: culture.events.length - FEW }) }}
-    </button>
+    </ElButton>
     <p v-if="all && culture.events_in_all > culture.events.length" class="small quiet">
       {{ fill(t.olderInFile, { count: culture.events_in_all - culture.events.length }) }}
     </p>
@@ -67,9 +67,9 @@ function says({ event }: Schemas['Logged']): string {
       <summary>{{ fill(t.withdrawn, { count: culture.withdrawn.length }) }}</summary>
       <p v-for="each in culture.withdrawn" :key="each.logged.event.id">
         {{ dayClock(each.logged.at) }} {{ says(each.logged) }}, {{ t.until }} {{ dayClock(each.until) }}
-        <button type="button" class="link" @click="emit('again', each.logged.event.id)">
+        <ElButton class="link" @click="emit('again', each.logged.event.id)">
           {{ words.undo }}
-        </button>
+        </ElButton>
       </p>
     </details>
   </section>

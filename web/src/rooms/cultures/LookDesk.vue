@@ -79,17 +79,17 @@ function log() {
       <div class="line">
         <label class="note">
           <span class="small quiet">{{ t.note }}</span>
-          <input v-model="note" class="field" maxlength="500" />
+          <ElInput v-model="note" maxlength="500" />
         </label>
-        <button type="submit" class="action">{{ t.logLook }}</button>
+        <ElButton native-type="submit" class="action">{{ t.logLook }}</ElButton>
       </div>
       <details>
         <summary class="small">{{ t.weighTitle }}</summary>
         <div class="line">
           <MaybeField v-model="gross" :label="t.gross" unit="g" />
-          <button type="button" class="plain" :disabled="gross === null" @click="weigh">
+          <ElButton class="plain" :disabled="gross === null" @click="weigh">
             {{ t.logWeight }}
-          </button>
+          </ElButton>
         </div>
       </details>
     </form>

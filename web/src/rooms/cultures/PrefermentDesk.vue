@@ -176,10 +176,10 @@ const places = (g: number) => (g < 10 ? g.toFixed(2) : massNumber(g))
   padding: 20px 28px 40px 24px;
 }
 h2 {
-  font-size: 30px;
+  font-size: 1.875rem;
 }
 h3 {
-  font-size: 17px;
+  font-size: 1.0625rem;
   font-weight: 650;
   margin-bottom: 6px;
 }
@@ -205,11 +205,11 @@ h3 {
   flex-wrap: wrap;
   gap: 8px 20px;
   align-items: center;
-  font-size: 22px;
+  font-size: 1.375rem;
   line-height: 1.3;
 }
 .huge {
-  font-size: 64px;
+  font-size: 4rem;
   line-height: 1;
 }
 .with {

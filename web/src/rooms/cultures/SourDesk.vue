@@ -138,7 +138,7 @@ const seedName = (index: number, stages: Schemas['SourStage'][]) =>
   padding: 20px 28px 40px 24px;
 }
 h2 {
-  font-size: 30px;
+  font-size: 1.875rem;
 }
 .row {
   display: flex;
@@ -164,7 +164,7 @@ li .small {
   display: block;
 }
 .when {
-  font-size: 22px;
+  font-size: 1.375rem;
 }
 .weigh {
   text-align: right;

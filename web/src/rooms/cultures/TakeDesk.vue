@@ -20,7 +20,7 @@ const flakes = ref(10)
   <DeskFrame :title="t.takeTitle" @close="emit('close')">
     <form class="line" novalidate @submit.prevent="emit('log', { kind: 'taken', g: taken })">
       <MassField v-model="taken" :label="t.takenG" />
-      <button type="submit" class="action">{{ t.logTaken }}</button>
+      <ElButton native-type="submit" class="action">{{ t.logTaken }}</ElButton>
       <span class="quiet">{{ fill(t.holds, { mass: mass(culture.life?.grams ?? 0) }) }}</span>
     </form>
     <h3>{{ t.backupTitle }}</h3>
@@ -29,7 +29,7 @@ const flakes = ref(10)
     </ol>
     <form class="line" novalidate @submit.prevent="emit('log', { kind: 'dried', g: dried })">
       <MassField v-model="dried" :label="t.driedG" />
-      <button type="submit" class="plain">{{ t.logDried }}</button>
+      <ElButton native-type="submit" class="plain">{{ t.logDried }}</ElButton>
     </form>
     <h3>{{ t.wakeTitle }}</h3>
     <ol class="steps">
@@ -49,7 +49,7 @@ const flakes = ref(10)
       "
     >
       <MassField v-model="flakes" :label="t.flakesG" />
-      <button type="submit" class="plain">{{ t.logWoken }}</button>
+      <ElButton native-type="submit" class="plain">{{ t.logWoken }}</ElButton>
       <span class="quiet">{{
         fill(t.wokenWith, { flour: mass(flakes * 2), water: mass(flakes * 2.5) })
       }}</span>

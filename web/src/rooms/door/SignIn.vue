@@ -78,7 +78,7 @@ async function enter() {
   padding: 48px 20px;
 }
 h1 {
-  font-size: 40px;
+  font-size: 2.5rem;
   margin-bottom: 8px;
 }
 .lead {

@@ -78,7 +78,7 @@ const until = computed(() =>
   padding: 24px 28px 48px;
 }
 h1 {
-  font-size: 40px;
+  font-size: 2.5rem;
 }
 h2 {
   margin: 20px 0 6px;
@@ -97,7 +97,7 @@ h2 {
   gap: 0 56px;
 }
 .mark {
-  font: 620 19px/1.5 var(--show);
+  font: 620 1.1875rem/1.5 var(--show);
   letter-spacing: 0.04em;
   overflow-wrap: anywhere;
   margin: 4px 0 12px;

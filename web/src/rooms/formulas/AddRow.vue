@@ -9,9 +9,9 @@ const emit = defineEmits<{ add: [kind: string] }>()
 <template>
   <div class="adds">
     <span class="small quiet">{{ words.formulas.add }}</span>
-    <button v-for="(label, kind) in kinds" :key="kind" type="button" class="link" @click="emit('add', kind)">
+    <ElButton v-for="(label, kind) in kinds" :key="kind" class="link" @click="emit('add', kind)">
       {{ label }}
-    </button>
+    </ElButton>
   </div>
 </template>
 

@@ -103,11 +103,11 @@ const feelTo = computed({
     <div class="top">
       <label class="name">
         <span class="small quiet">{{ t.name }}</span>
-        <input v-model="form.name" class="field" maxlength="80" />
+        <ElInput v-model="form.name" maxlength="80" />
       </label>
       <div class="acts">
-        <button type="submit" class="action" :disabled="refused !== null">{{ t.save }}</button>
-        <button type="button" class="link" @click="emit('close')">{{ t.cancel }}</button>
+        <ElButton native-type="submit" class="action" :disabled="refused !== null">{{ t.save }}</ElButton>
+        <ElButton class="link" @click="emit('close')">{{ t.cancel }}</ElButton>
       </div>
     </div>
     <p v-if="refused" class="inverted error" role="alert">{{ refused.message }}</p>
@@ -140,7 +140,7 @@ const feelTo = computed({
             @update:model-value="(value: string) => pick(share, value)"
           />
         </LineRow>
-        <button type="button" class="link" @click="addFlour">{{ t.addFlour }}</button>
+        <ElButton class="link" @click="addFlour">{{ t.addFlour }}</ElButton>
       </fieldset>
       <fieldset>
         <legend>{{ t.waterAndSalt }}</legend>
@@ -217,7 +217,7 @@ const feelTo = computed({
           @grams="(g) => set({ line: `extras.${index}`, g })"
           @remove="form.extras.splice(index, 1)"
         >
-          <input v-model="extra.name" class="field" maxlength="60" :aria-label="`${t.extras} ${index + 1}`" />
+          <ElInput v-model="extra.name" maxlength="60" :aria-label="`${t.extras} ${index + 1}`" />
           <PickField
             v-model="extra.kind"
             :label="`${t.kind}: ${extra.name}`"
@@ -226,7 +226,7 @@ const feelTo = computed({
           />
           <TickField v-model="extra.late" :label="t.late" class="late" />
         </LineRow>
-        <button type="button" class="link" @click="addExtra">{{ t.addExtra }}</button>
+        <ElButton class="link" @click="addExtra">{{ t.addExtra }}</ElButton>
       </fieldset>
       <div class="pair">
         <NumberField v-model="form.autolyse_min" :label="t.autolyse" unit="min" />
@@ -235,7 +235,7 @@ const feelTo = computed({
       <ChoiceRow v-model="form.shape" :legend="t.shape" :options="shapes" />
       <label class="name">
         <span class="small quiet">{{ t.note }}</span>
-        <input v-model="form.note" class="field" maxlength="300" />
+        <ElInput v-model="form.note" maxlength="300" />
       </label>
     </div>
     <div class="watch">

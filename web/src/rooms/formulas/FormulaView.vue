@@ -28,11 +28,11 @@ const { mass, degree } = useUnits()
         <RouterLink class="plain" :to="{ path: '/water', query: { formula: shown.id } }">{{
           t.itsWater
         }}</RouterLink>
-        <button type="button" class="plain" @click="emit('edit')">{{ t.edit }}</button>
-        <button type="button" class="plain" @click="emit('swap')">
+        <ElButton class="plain" @click="emit('edit')">{{ t.edit }}</ElButton>
+        <ElButton class="plain" @click="emit('swap')">
           {{ shown.leaven === 'levain' ? t.withYeast : t.withCulture }}
-        </button>
-        <button type="button" class="link" @click="emit('away')">{{ t.putAway }}</button>
+        </ElButton>
+        <ElButton class="link" @click="emit('away')">{{ t.putAway }}</ElButton>
       </div>
     </header>
     <p>
@@ -59,6 +59,7 @@ const { mass, degree } = useUnits()
 <style scoped>
 .see {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   align-content: start;
   gap: 20px;
   max-width: 860px;
@@ -71,7 +72,7 @@ header {
   gap: 16px 24px;
 }
 h2 {
-  font-size: 30px;
+  font-size: 1.875rem;
 }
 .acts {
   display: flex;
@@ -100,6 +101,10 @@ h2 {
   }
   header {
     display: grid;
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .acts > * {
+    white-space: normal;
   }
 }
 </style>

@@ -5,6 +5,7 @@ import { api, ask, ifMatch, Refused, type Changed, type FormulaAnswer, type Sche
 import { useFormula, useFormulas } from '../../shell/formulas'
 import { useIngredients } from '../../shell/flours'
 import { newKey } from '../../shell/keys'
+import { useAbout } from '../../shell/title'
 import { fill, words } from '../../words'
 import FormulaEditor from './FormulaEditor.vue'
 import FormulaView from './FormulaView.vue'
@@ -33,6 +34,7 @@ const opened = useFormula(() => wanted.value)
 /** What is shown is what is chosen: nobody acts on the one before while it is still on its way. */
 const shown = computed(() => (opened.data.value?.id === wanted.value ? (opened.data.value ?? null) : null))
 
+useAbout(() => shown.value?.formula.name)
 const blank = () => ({ ...(ingredients.data.value?.new as Body), name: t.newName })
 
 const { draft, keep, forget } = useDraft()
@@ -168,14 +170,14 @@ async function bringBack() {
       <p v-if="query.isSuccess.value && !all.length" class="quiet">{{ sought ? t.noneOfName : t.empty }}</p>
       <p v-if="away" class="small" role="status">
         {{ away.formula.name }} {{ t.gone }}
-        <button type="button" class="link" @click="bringBack">{{ words.undo }}</button>
+        <ElButton class="link" @click="bringBack">{{ words.undo }}</ElButton>
       </p>
       <p v-if="draft && !editing" class="small unsaved" role="status">
         {{ fill(t.unsaved, { name: draft.body.name }) }}
-        <button type="button" class="link" @click="edit(draft.id, draft.body, draft.version)">
+        <ElButton class="link" @click="edit(draft.id, draft.body, draft.version)">
           {{ t.goOn }}
-        </button>
-        <button type="button" class="link" @click="forget">{{ t.forget }}</button>
+        </ElButton>
+        <ElButton class="link" @click="forget">{{ t.forget }}</ElButton>
       </p>
       <ul>
         <li v-for="each in all" :key="each.id">
@@ -193,28 +195,23 @@ async function bringBack() {
       </ul>
       <p v-if="more" class="small quiet">{{ t.moreByName }}</p>
       <div class="make">
-        <button
-          type="button"
-          class="plain"
-          :disabled="!ingredients.data.value"
-          @click="edit(newKey(), blank())"
-        >
+        <ElButton class="plain" :disabled="!ingredients.data.value" @click="edit(newKey(), blank())">
           {{ t.write }}
-        </button>
-        <button type="button" class="plain" :aria-pressed="page === 'paste'" @click="turnTo('paste')">
+        </ElButton>
+        <ElButton class="plain" :aria-pressed="page === 'paste'" @click="turnTo('paste')">
           {{ t.paste }}
-        </button>
+        </ElButton>
         <label class="plain file">
           {{ t.bringIn }}
           <input type="file" accept=".json,.jsonld,.txt" @change="bringIn" />
         </label>
         <p v-if="unread" class="inverted error small" role="alert">{{ unread }}</p>
-        <button type="button" class="link" :aria-pressed="page === 'together'" @click="turnTo('together')">
+        <ElButton class="link" :aria-pressed="page === 'together'" @click="turnTo('together')">
           {{ words.together.title }}
-        </button>
-        <button type="button" class="link" :aria-pressed="page === 'pantry'" @click="turnTo('pantry')">
+        </ElButton>
+        <ElButton class="link" :aria-pressed="page === 'pantry'" @click="turnTo('pantry')">
           {{ words.pantry.title }}
-        </button>
+        </ElButton>
       </div>
     </div>
     <div ref="work" class="work">
@@ -272,7 +269,7 @@ async function bringBack() {
   border-right: 1px solid var(--hairline);
 }
 h1 {
-  font-size: 30px;
+  font-size: 1.875rem;
   margin-bottom: 8px;
 }
 li {

@@ -41,7 +41,7 @@ const money = computed(() => {
   border-top: 1px solid var(--ink);
 }
 h3 {
-  font-size: 17px;
+  font-size: 1.0625rem;
   font-weight: 650;
 }
 p {

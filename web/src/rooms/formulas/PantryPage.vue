@@ -57,8 +57,7 @@ function addLot(mine: Mine) {
       <section v-for="(mine, index) in form.flours" :key="mine.id" class="flour">
         <div class="row">
           <label class="name"
-            ><span class="small quiet">{{ t.name }}</span>
-            <input v-model="mine.name" class="field" maxlength="60"
+            ><span class="small quiet">{{ t.name }}</span> <ElInput v-model="mine.name" maxlength="60"
           /></label>
           <PickField v-model="mine.kind" class="kind" :label="t.kind" :options="kinds" />
           <MaybeField
@@ -84,12 +83,10 @@ function addLot(mine: Mine) {
         </div>
         <div v-for="(lot, place) in mine.lots" :key="place" class="row lot">
           <label class="wide"
-            ><span class="small quiet">{{ t.mill }}</span>
-            <input v-model="lot.mill" class="field" maxlength="60"
+            ><span class="small quiet">{{ t.mill }}</span> <ElInput v-model="lot.mill" maxlength="60"
           /></label>
           <label class="short"
-            ><span class="small quiet">{{ t.bag }}</span>
-            <input v-model="lot.bag" class="field" maxlength="40"
+            ><span class="small quiet">{{ t.bag }}</span> <ElInput v-model="lot.bag" maxlength="40"
           /></label>
           <label class="date"
             ><span class="small quiet">{{ t.date }}</span>
@@ -97,14 +94,13 @@ function addLot(mine: Mine) {
           /></label>
           <MaybeField v-model="lot.price_per_kg" :label="t.price" />
           <label class="wide"
-            ><span class="small quiet">{{ t.note }}</span>
-            <input v-model="lot.note" class="field" maxlength="200"
+            ><span class="small quiet">{{ t.note }}</span> <ElInput v-model="lot.note" maxlength="200"
           /></label>
           <RemoveButton :of="`${t.bag} ${lot.bag}`" @remove="mine.lots.splice(place, 1)" />
         </div>
-        <button type="button" class="link" @click="addLot(mine)">{{ t.addLot }}</button>
+        <ElButton class="link" @click="addLot(mine)">{{ t.addLot }}</ElButton>
       </section>
-      <button type="button" class="plain" @click="addFlour">{{ t.add }}</button>
+      <ElButton class="plain" @click="addFlour">{{ t.add }}</ElButton>
       <section class="prices">
         <h3>{{ t.prices }}</h3>
         <ul>
@@ -115,20 +111,19 @@ function addLot(mine: Mine) {
         </ul>
         <p v-if="unpriced.length" class="small">
           <span class="quiet">{{ t.unpriced }}</span>
-          <button
+          <ElButton
             v-for="name in unpriced"
             :key="name"
-            type="button"
             class="link"
             @click="form.prices.push({ name, price_per_kg: 0 })"
           >
             {{ name }}
-          </button>
+          </ElButton>
         </p>
       </section>
       <p v-for="error in errors" :key="error" class="inverted error" role="alert">{{ error }}</p>
       <div class="acts">
-        <button type="submit" class="action" :disabled="saving">{{ t.save }}</button>
+        <ElButton native-type="submit" class="action" :disabled="saving">{{ t.save }}</ElButton>
         <span v-if="saved" role="status">{{ t.saved }}</span>
         <ElButton v-if="canUndo" @click="undo">{{ words.undone.undo }}</ElButton>
       </div>
@@ -181,7 +176,7 @@ function addLot(mine: Mine) {
   border-left: 3px solid var(--hairline);
 }
 h3 {
-  font-size: 17px;
+  font-size: 1.0625rem;
   font-weight: 650;
   margin-bottom: 4px;
 }

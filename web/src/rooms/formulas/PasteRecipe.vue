@@ -62,17 +62,11 @@ async function take() {
       <p class="quiet">{{ t.lead }}</p>
       <label>
         <span class="small quiet">{{ t.name }}</span>
-        <input v-model="name" class="field" maxlength="80" />
+        <ElInput v-model="name" maxlength="80" />
       </label>
       <label>
         <span class="small quiet">{{ t.text }}</span>
-        <textarea
-          v-model="text"
-          class="field"
-          rows="10"
-          maxlength="20000"
-          :placeholder="t.example"
-        ></textarea>
+        <ElInput type="textarea" v-model="text" rows="10" maxlength="20000" :placeholder="t.example" />
       </label>
       <ChoiceRow
         v-model="cup"
@@ -155,8 +149,8 @@ async function take() {
       </div>
       <p v-else class="quiet">{{ t.nothing }}</p>
       <div class="acts">
-        <button type="button" class="action" :disabled="!reading?.formula" @click="take">{{ t.take }}</button>
-        <button type="button" class="link" @click="emit('close')">{{ words.formulas.cancel }}</button>
+        <ElButton class="action" :disabled="!reading?.formula" @click="take">{{ t.take }}</ElButton>
+        <ElButton class="link" @click="emit('close')">{{ words.formulas.cancel }}</ElButton>
       </div>
     </div>
   </div>
@@ -188,7 +182,7 @@ textarea {
   gap: 32px;
 }
 .percent dd {
-  font-size: 30px;
+  font-size: 1.875rem;
   line-height: 1.1;
 }
 .range {

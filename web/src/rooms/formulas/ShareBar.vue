@@ -123,7 +123,7 @@ function step(event: KeyboardEvent, line: string, sign: number, share: number) {
   text-overflow: ellipsis;
   white-space: nowrap;
   padding: 5px 8px;
-  font-size: 13px;
+  font-size: 0.8125rem;
   line-height: 1.3;
   font-weight: 600;
   color: #1c2522;

@@ -34,7 +34,7 @@ const kinds = Object.entries(t.extraKinds).map(([value, label]) => ({
 <template>
   <div class="block" role="group" :aria-label="one.name">
     <div class="head">
-      <input v-model="one.name" class="field" maxlength="60" :aria-label="t.name" />
+      <ElInput v-model="one.name" maxlength="60" :aria-label="t.name" />
       <PickField
         v-model="one.kind"
         :label="t.kind"
@@ -59,7 +59,7 @@ const kinds = Object.entries(t.extraKinds).map(([value, label]) => ({
       @grams="(value) => emit('grams', place, value)"
       @remove="one.extras.splice(place, 1)"
     >
-      <input v-model="extra.name" class="field" maxlength="60" :aria-label="t.name" />
+      <ElInput v-model="extra.name" maxlength="60" :aria-label="t.name" />
       <PickField v-model="extra.kind" :label="`${t.kind}: ${extra.name}`" hide-label :options="kinds" />
     </LineRow>
     <div v-for="(share, place) in one.flours" :key="`f${place}`" class="flour">
@@ -74,14 +74,13 @@ const kinds = Object.entries(t.extraKinds).map(([value, label]) => ({
       <RemoveButton :of="t.soakedFlour" @remove="one.flours.splice(place, 1)" />
     </div>
     <div class="more">
-      <button
-        type="button"
+      <ElButton
         class="link"
         @click="one.extras.push({ name: t.extraKinds.seeds!, kind: 'seeds', percent: 4, late: false })"
       >
         {{ t.addExtra }}
-      </button>
-      <button v-if="!one.flours.length" type="button" class="link" @click="addFlour">{{ t.addFlour }}</button>
+      </ElButton>
+      <ElButton v-if="!one.flours.length" class="link" @click="addFlour">{{ t.addFlour }}</ElButton>
     </div>
   </div>
 </template>

@@ -138,11 +138,11 @@ li {
   gap: 16px;
 }
 .big {
-  font-size: 30px;
+  font-size: 1.875rem;
   line-height: 1.1;
 }
 h3 {
-  font-size: 17px;
+  font-size: 1.0625rem;
   font-weight: 650;
 }
 .levain {
@@ -156,7 +156,7 @@ dl {
   margin: 4px 0;
 }
 dt {
-  font-size: 15px;
+  font-size: 0.9375rem;
   color: var(--quiet);
 }
 dd,

@@ -76,8 +76,8 @@ async function keepName() {
   <section v-if="versions.length > 1">
     <div class="head">
       <h3>{{ t.versions }}</h3>
-      <button v-if="!comparing" type="button" class="link" @click="begin">{{ t.compare }}</button>
-      <button v-else type="button" class="link" @click="comparing = false">{{ t.list }}</button>
+      <ElButton v-if="!comparing" class="link" @click="begin">{{ t.compare }}</ElButton>
+      <ElButton v-else class="link" @click="comparing = false">{{ t.list }}</ElButton>
     </div>
     <div v-if="comparing" class="compare">
       <table>
@@ -102,13 +102,8 @@ async function keepName() {
       <li v-for="(version, index) in versions" :key="version.number">
         <div class="head">
           <form v-if="naming === version.number" class="naming" @submit.prevent="keepName">
-            <input
-              v-model="name"
-              class="field"
-              maxlength="80"
-              :aria-label="`${t.nameOf} ${version.number}`"
-            />
-            <button type="submit" class="plain">{{ t.keepName }}</button>
+            <ElInput v-model="name" maxlength="80" :aria-label="`${t.nameOf} ${version.number}`" />
+            <ElButton native-type="submit" class="plain">{{ t.keepName }}</ElButton>
           </form>
           <p v-else>
             <strong>{{ t.version }} {{ version.number }}</strong>
@@ -117,18 +112,17 @@ async function keepName() {
             >
           </p>
           <span class="do">
-            <button
+            <ElButton
               v-if="naming !== version.number"
-              type="button"
               class="link"
               :aria-label="`${t.nameOf} ${version.number}`"
               @click="((naming = version.number), (name = version.name))"
             >
               {{ t.giveName }}
-            </button>
-            <button v-if="index > 0" type="button" class="link" @click="restore(version.number)">
+            </ElButton>
+            <ElButton v-if="index > 0" class="link" @click="restore(version.number)">
               {{ t.restore }} {{ version.number }}
-            </button>
+            </ElButton>
           </span>
         </div>
         <dl>
@@ -149,7 +143,7 @@ async function keepName() {
 
 <style scoped>
 h3 {
-  font-size: 17px;
+  font-size: 1.0625rem;
   font-weight: 650;
 }
 li {

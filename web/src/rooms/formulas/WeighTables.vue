@@ -73,8 +73,13 @@ const caption = (stage: FormulaAnswer['weighed']['stages'][number]) =>
 </template>
 
 <style scoped>
+td,
+th {
+  overflow-wrap: anywhere;
+}
 .tables {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 20px;
 }
 .checks li {
@@ -92,7 +97,7 @@ caption {
   padding-bottom: 2px;
 }
 thead th {
-  font-size: 13px;
+  font-size: 0.8125rem;
   font-weight: 400;
   color: var(--quiet);
 }

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent } from 'vue'
+import { api, ask } from '../../api/client'
 import { limits } from '../../api/limits'
+import KitchenDay from '../../charts/KitchenDay.vue'
 import DevicesList from './DevicesList.vue'
 import KeepData from './KeepData.vue'
 import AmountField from '../../forms/AmountField.vue'
@@ -10,6 +12,7 @@ import WarmthSlider from '../../forms/WarmthSlider.vue'
 import MaybeField from '../../forms/MaybeField.vue'
 import PickField from '../../forms/PickField.vue'
 import { useKitchen, useKitchenForm } from '../../shell/kitchen'
+import { useNewest } from '../../shell/newest'
 import { light } from '../../shell/theme'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
@@ -19,6 +22,22 @@ const ConflictDialog = defineAsyncComponent(() => import('../../forms/ConflictDi
 const t = words.kitchen
 const { settings, kinds } = useKitchen()
 const { form, saving, saved, errors, clash, save, settle, undo, canUndo } = useKitchenForm()
+/** The day that the fields make, drawn while they are changed. */
+const day = useNewest(
+  () => {
+    const now = form.value
+    return now
+      ? {
+          room_day_c: now.room_day_c,
+          room_night_c: now.room_night_c,
+          sleep_from: now.sleep_from,
+          sleep_to: now.sleep_to,
+        }
+      : null
+  },
+  (body) => ask(api.POST('/api/kitchen/day', { body })),
+  { wait: 60 },
+)
 const zones = Intl.supportedValuesOf('timeZone')
 const degrees = computed({
   get: () => (form.value?.fahrenheit ? 'f' : 'c'),
@@ -59,11 +78,21 @@ function addVessel() {
     </header>
     <p v-if="!form" class="quiet">{{ words.loading }}</p>
     <form v-else novalidate @submit.prevent="save()">
+      <KitchenDay
+        v-if="day.answer.value"
+        class="day"
+        :class="{ awaited: day.pending.value }"
+        :day="day.answer.value"
+        :fridge-c="form.fridge_c"
+        :from="form.sleep_from"
+        :to="form.sleep_to"
+      />
+      <ElSkeleton v-else class="day" :rows="3" animated />
       <section>
-        <label
-          ><span class="small quiet">{{ t.name }}</span
-          ><input v-model="form.name" class="field" maxlength="60"
-        /></label>
+        <div>
+          <label class="small quiet" for="kitchen-name">{{ t.name }}</label>
+          <ElInput id="kitchen-name" v-model="form.name" maxlength="60" />
+        </div>
         <div>
           <span class="small quiet">{{ t.zone }}</span>
           <ElSelect v-model="form.zone" filterable :aria-label="t.zone">
@@ -107,10 +136,10 @@ function addVessel() {
           <MaybeField v-model="form.jar_mm" :label="t.jar" unit="mm" />
           <MaybeField v-model="form.mixer_dough_g" :label="t.mixer" unit="g" />
           <MaybeField v-model="form.tin_ml" :label="t.tin" unit="ml" />
-          <label class="currency"
-            ><span class="small quiet">{{ t.currency }}</span
-            ><input v-model="form.currency" class="field" maxlength="8"
-          /></label>
+          <div class="currency">
+            <label class="small quiet" for="kitchen-currency">{{ t.currency }}</label>
+            <ElInput id="kitchen-currency" v-model="form.currency" maxlength="8" />
+          </div>
         </fieldset>
       </section>
       <section>
@@ -132,12 +161,7 @@ function addVessel() {
         <fieldset class="vessels">
           <legend class="small quiet">{{ t.vessels }}</legend>
           <div v-for="(vessel, index) in form.vessels" :key="vessel.id" class="vessel">
-            <input
-              v-model="vessel.name"
-              class="field"
-              maxlength="40"
-              :aria-label="`${t.name}, ${index + 1}`"
-            />
+            <ElInput v-model="vessel.name" maxlength="40" :aria-label="`${t.name}, ${index + 1}`" />
             <ElSelect v-model="vessel.kind" :aria-label="`${t.kind}: ${vessel.name}`">
               <ElOption
                 v-for="option in kindOptions"
@@ -147,22 +171,21 @@ function addVessel() {
               />
             </ElSelect>
             <AmountField v-model="vessel.count" :label="t.count" v-bind="limits.VESSEL_COUNT" :step="1" />
-            <button
-              type="button"
+            <ElButton
               class="link"
               :disabled="form.vessels.length === 1"
               :aria-label="`${t.remove}: ${vessel.name}`"
               @click="form.vessels.splice(index, 1)"
             >
               {{ t.remove }}
-            </button>
+            </ElButton>
           </div>
-          <button type="button" class="plain" @click="addVessel">{{ t.add }}</button>
+          <ElButton class="plain" @click="addVessel">{{ t.add }}</ElButton>
         </fieldset>
       </section>
       <footer>
         <p v-for="error in errors" :key="error" class="inverted error" role="alert">{{ error }}</p>
-        <button type="submit" class="action" :disabled="saving">{{ t.save }}</button>
+        <ElButton native-type="submit" class="action" :disabled="saving">{{ t.save }}</ElButton>
         <span v-if="saved" role="status">{{ t.saved }}</span>
         <ElButton v-if="canUndo" @click="undo">{{ words.undone.undo }}</ElButton>
       </footer>
@@ -196,14 +219,17 @@ function addVessel() {
   padding: 20px 28px 40px;
 }
 h1 {
-  font-size: 30px;
+  font-size: 1.875rem;
 }
 header {
   margin-bottom: 20px;
 }
+.day {
+  grid-column: 1 / -1;
+}
 form {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(280px, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(min(100%, 17.5rem), 1fr));
   gap: 24px 48px;
 }
 section {

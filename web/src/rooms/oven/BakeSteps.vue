@@ -48,9 +48,9 @@ const own = computed(() => {
       <p v-for="hazard in own" :key="hazard.code" class="small caution">{{ say(hazard.text) }}</p>
       <p v-if="cautions" class="small first">{{ bake.first }}</p>
     </template>
-    <button v-if="cautions && !quieted" type="button" class="link small no-print" @click="emit('quiet')">
+    <ElButton v-if="cautions && !quieted" class="link small no-print" @click="emit('quiet')">
       {{ t.know }}
-    </button>
+    </ElButton>
     <section v-if="bake.loads.length > 1" class="loads">
       <h2>{{ fill(t.loads, { count: bake.loads.length }) }}</h2>
       <ol>
@@ -74,7 +74,7 @@ const own = computed(() => {
   border-bottom: 1px solid var(--hairline);
 }
 .at {
-  font-size: 17px;
+  font-size: 1.0625rem;
   text-align: right;
 }
 .caution {

@@ -183,12 +183,12 @@ svg {
   stroke: var(--hairline);
 }
 .who {
-  font-size: 15px;
+  font-size: 0.9375rem;
   font-weight: 650;
   fill: var(--ink);
 }
 .how {
-  font-size: 13px;
+  font-size: 0.8125rem;
   fill: var(--quiet);
 }
 .heating {

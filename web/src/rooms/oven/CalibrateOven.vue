@@ -63,9 +63,9 @@ async function learn() {
             <MaybeField v-model="row.min" :label="t.atMinute" unit="min" />
             <MaybeField v-model="row.c" :label="t.reads" unit="°C" />
           </div>
-          <button type="button" class="link small" @click="heatUp.push({ min: null, c: null })">
+          <ElButton class="link small" @click="heatUp.push({ min: null, c: null })">
             {{ t.another }}
-          </button>
+          </ElButton>
         </div>
       </li>
       <li>
@@ -82,7 +82,7 @@ async function learn() {
         <PickField v-model="browned" :label="t.hotSide" :options="sides" />
       </li>
     </ol>
-    <button type="button" class="plain" @click="learn">{{ t.learnNow }}</button>
+    <ElButton class="plain" @click="learn">{{ t.learnNow }}</ElButton>
     <p v-if="refused" role="alert" class="inverted error">{{ refused }}</p>
     <div v-if="found" role="status">
       <p v-for="line in found.said" :key="line">{{ say(line) }}</p>

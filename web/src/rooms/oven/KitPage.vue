@@ -109,7 +109,7 @@ async function save() {
       <div class="row">
         <label
           ><span class="small quiet">{{ t.ovenCalled }}</span
-          ><input v-model="form.oven.name" class="field" maxlength="40"
+          ><ElInput v-model="form.oven.name" maxlength="40"
         /></label>
         <PickField
           v-model="form.oven.kind"
@@ -133,14 +133,14 @@ async function save() {
       <ul class="others">
         <li v-for="(other, index) in form.other_ovens ?? []" :key="index">
           <span>{{ other.name || ovenName(other.kind) }}, {{ other.volume_l }} l</span>
-          <button type="button" class="link" @click="use(index)">{{ t.useThis }}</button>
+          <ElButton class="link" @click="use(index)">{{ t.useThis }}</ElButton>
           <RemoveButton
             :of="other.name || ovenName(other.kind)"
             @remove="form.other_ovens?.splice(index, 1)"
           />
         </li>
       </ul>
-      <button type="button" class="plain" @click="addOven">{{ t.addOven }}</button>
+      <ElButton class="plain" @click="addOven">{{ t.addOven }}</ElButton>
     </section>
     <section>
       <h3>{{ words.kitchen.vessels }}</h3>
@@ -148,7 +148,7 @@ async function save() {
         <div class="row">
           <label
             ><span class="small quiet">{{ t.called }}</span
-            ><input v-model="vessel.name" class="field" maxlength="40"
+            ><ElInput v-model="vessel.name" maxlength="40"
           /></label>
           <PickField v-model="vessel.kind" :label="t.kind" :options="vesselKinds" />
           <AmountField
@@ -197,7 +197,7 @@ async function save() {
           </div>
         </details>
       </div>
-      <button type="button" class="plain" @click="add">{{ words.kitchen.add }}</button>
+      <ElButton class="plain" @click="add">{{ words.kitchen.add }}</ElButton>
     </section>
     <section>
       <h3>{{ t.steamMeans }}</h3>
@@ -225,8 +225,8 @@ async function save() {
     </section>
     <p v-for="error in errors" :key="error" class="inverted error" role="alert">{{ say(error) }}</p>
     <div class="end">
-      <button type="submit" class="action">{{ fill(t.saveKit, {}) }}</button>
-      <button type="button" class="link" @click="emit('close')">{{ t.leave }}</button>
+      <ElButton native-type="submit" class="action">{{ fill(t.saveKit, {}) }}</ElButton>
+      <ElButton class="link" @click="emit('close')">{{ t.leave }}</ElButton>
     </div>
   </form>
   <p v-else class="quiet">{{ words.loading }}</p>
@@ -238,7 +238,7 @@ async function save() {
 }
 h3 {
   margin: 20px 0 8px;
-  font-size: 17px;
+  font-size: 1.0625rem;
 }
 .row {
   display: flex;

@@ -105,7 +105,7 @@ const print = () => window.print()
         @choose="oven.choose"
         @beside="putBeside"
       />
-      <button type="button" class="plain kit" @click="emit('kit')">{{ t.kit }}</button>
+      <ElButton class="plain kit" @click="emit('kit')">{{ t.kit }}</ElButton>
     </div>
     <div class="middle">
       <template v-if="baked">
@@ -157,7 +157,7 @@ const print = () => window.print()
     </div>
     <div class="right">
       <BakeSteps v-if="baked" :bake="baked" :quieted="quieted" @quiet="quieted = true" />
-      <button v-if="baked" type="button" class="plain no-print card" @click="print">{{ t.print }}</button>
+      <ElButton v-if="baked" class="plain no-print card" @click="print">{{ t.print }}</ElButton>
     </div>
   </div>
 </template>
@@ -176,7 +176,7 @@ const print = () => window.print()
   border-right: 1px solid var(--hairline);
 }
 h1 {
-  font-size: 30px;
+  font-size: 1.875rem;
 }
 .left h2 {
   margin-top: 10px;
@@ -202,12 +202,13 @@ h1 {
 }
 .middle header {
   display: flex;
-  gap: 20px;
+  flex-wrap: wrap;
+  gap: 8px 20px;
   align-items: center;
   margin-bottom: 8px;
 }
 .big {
-  font-size: 44px;
+  font-size: 2.75rem;
   line-height: 1;
   white-space: nowrap;
 }
@@ -249,7 +250,7 @@ h1 {
     border: 0;
   }
   .big {
-    font-size: 36px;
+    font-size: 2.25rem;
   }
 }
 @media print {

@@ -90,6 +90,7 @@ const refused = computed(() => problem.value?.message ?? '')
 }
 .fields {
   display: flex;
+  flex-wrap: wrap;
   gap: 12px;
 }
 .chips {
@@ -111,7 +112,7 @@ const refused = computed(() => problem.value?.message ?? '')
   border: 1.5px solid transparent;
   border-radius: var(--corner);
   background: none;
-  font-size: 13px;
+  font-size: 0.8125rem;
   cursor: pointer;
 }
 .chip:hover {

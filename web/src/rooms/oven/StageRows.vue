@@ -87,8 +87,8 @@ const title = (stage: Stage, index: number) =>
       >
     </fieldset>
     <div class="more">
-      <button type="button" class="plain" :disabled="stages.length > 5" @click="split">{{ t.split }}</button>
-      <button v-if="altered" type="button" class="link" @click="emit('usual')">{{ t.back }}</button>
+      <ElButton class="plain" :disabled="stages.length > 5" @click="split">{{ t.split }}</ElButton>
+      <ElButton v-if="altered" class="link" @click="emit('usual')">{{ t.back }}</ElButton>
       <p v-if="altered && bake.done_min != null" class="small quiet">
         {{ fill(t.wouldBeDone, { min: Math.round(bake.done_min), core: warmth(bake.done.core_c) }) }}
       </p>

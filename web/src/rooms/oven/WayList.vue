@@ -47,21 +47,20 @@ const isChosen = (way: Way) => props.chosen !== null && props.keyOf(way) === pro
           <span class="bar" aria-hidden="true"><span :style="{ width: `${way.score}%` }" /></span>
           <span v-if="isChosen(way)" class="small why">{{ why(way).join('; ') }}.</span>
         </button>
-        <button
+        <ElButton
           v-if="!isChosen(way)"
-          type="button"
           class="link small beside"
           :aria-pressed="beside.includes(way.key)"
           :aria-label="`${beside.includes(way.key) ? t.notBeside : t.beside}: ${way.vessel}, ${how(way)}`"
           @click="emit('beside', way)"
         >
           {{ beside.includes(way.key) ? t.notBeside : t.beside }}
-        </button>
+        </ElButton>
       </li>
     </ol>
-    <button v-if="fit.length > FEW" type="button" class="link small" @click="all = !all">
+    <ElButton v-if="fit.length > FEW" class="link small" @click="all = !all">
       {{ all ? t.fewer : fill(t.allWays, { count: fit.length }) }}
-    </button>
+    </ElButton>
     <ul v-if="unfit.length" class="unfit small quiet">
       <li v-for="way in unfit" :key="way.key">
         <s>{{ way.vessel }}</s> {{ say(way.unfit) }}

@@ -18,7 +18,7 @@ const { clock, day, dayKey, dayClock, mass, massNumber, warmth, say } = useUnits
 <template>
   <article class="card" :aria-label="t.title">
     <header>
-      <h1>{{ formula.name }}</h1>
+      <h2>{{ formula.name }}</h2>
       <p>
         {{ fill(t.head, { pieces, each: mass(each), out: dayClock(plan.out) }) }}
       </p>
@@ -45,7 +45,7 @@ const { clock, day, dayKey, dayClock, mass, massNumber, warmth, say } = useUnits
       </table>
       <div class="side">
         <section v-for="(stage, place) in plan.weigh" :key="place">
-          <h2>{{ stage.title }}</h2>
+          <h3>{{ stage.title }}</h3>
           <dl>
             <div v-for="(line, index) in stage.lines" :key="index">
               <dt>
@@ -68,7 +68,7 @@ const { clock, day, dayKey, dayClock, mass, massNumber, warmth, say } = useUnits
   color: #000;
   background: #fff;
 }
-h1 {
+h2 {
   font-size: 26pt;
 }
 header {
@@ -131,7 +131,7 @@ td strong {
   font-size: 10pt;
   line-height: 1.3;
 }
-.side h2 {
+.side h3 {
   margin-top: 4pt;
   font-size: 12pt;
 }

@@ -229,9 +229,9 @@ const vesselName = computed(
       <WarmthSlider v-model="roomNight" :label="t.fields.roomNight" v-bind="limits.ROOM_NIGHT_C" />
       <p v-if="asked.stand_c != null" class="small">
         {{ fill(t.standsAt, { warm: degree(asked.stand_c) }) }}
-        <button type="button" class="link" @click="emit('change', { stand_c: undefined })">
+        <ElButton class="link" @click="emit('change', { stand_c: undefined })">
           {{ t.standsHere }}
-        </button>
+        </ElButton>
       </p>
       <WarmthSlider v-model="tap" :label="t.fields.tap" v-bind="limits.TAP_C" />
     </SentenceLine>
@@ -263,15 +263,15 @@ const vesselName = computed(
       <p v-if="isLevain && starter" class="small quiet">{{ t.ownCulture }}</p>
       <p v-if="asked.yeast_percent != null" class="small">
         {{ fill(t.otherYeast, { percent: asked.yeast_percent }) }}
-        <button type="button" class="link" @click="emit('change', { yeast_percent: undefined })">
+        <ElButton class="link" @click="emit('change', { yeast_percent: undefined })">
           {{ t.usualYeast }}
-        </button>
+        </ElButton>
       </p>
       <p v-if="asked.yeast_supplement_percent" class="small">
         {{ fill(t.withPinch, { percent: asked.yeast_supplement_percent }) }}
-        <button type="button" class="link" @click="emit('change', { yeast_supplement_percent: 0 })">
+        <ElButton class="link" @click="emit('change', { yeast_supplement_percent: 0 })">
           {{ t.noPinch }}
-        </button>
+        </ElButton>
       </p>
     </SentenceLine>
     <SentenceLine
@@ -335,7 +335,7 @@ const vesselName = computed(
 
 <style scoped>
 .first :deep(.value) {
-  font: 650 30px/1.08 var(--show);
+  font: 650 1.875rem/1.08 var(--show);
   letter-spacing: -0.025em;
 }
 </style>

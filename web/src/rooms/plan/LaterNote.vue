@@ -42,7 +42,7 @@ const { clock, day, dayClock } = useUnits()
   border-top: 1px solid var(--ink);
 }
 h3 {
-  font-size: 17px;
+  font-size: 1.0625rem;
   font-weight: 650;
 }
 li {

@@ -7,6 +7,7 @@ import { useMedia } from '../../charts/useSize'
 import { useRouter } from 'vue-router'
 import { useBench } from '../../shell/bench'
 import { useKitchen, useNow } from '../../shell/kitchen'
+import { useAbout } from '../../shell/title'
 import { useUnits } from '../../shell/units'
 import { fill, words } from '../../words'
 import BakeCard from './BakeCard.vue'
@@ -54,6 +55,7 @@ const {
   take,
 } = usePlan()
 const t = words.plan
+useAbout(() => answer.value?.formula.name)
 const { ways, shades, why, shading, shade, explaining } = useAside(asked)
 const bulkHours = computed(() => {
   const times = shown.value?.times
@@ -140,20 +142,19 @@ function mend(found: Mend) {
         <RouterLink v-else-if="kept?.started && id" :to="`/bench/${id}`" class="action as-link">{{
           words.bench.toBench
         }}</RouterLink>
-        <button v-else-if="kept && id" type="button" class="action" @click="startBake">
+        <ElButton v-else-if="kept && id" class="action" @click="startBake">
           {{ words.bench.startPlan }}
-        </button>
-        <button
+        </ElButton>
+        <ElButton
           v-else
-          type="button"
           class="action"
           :disabled="saving || refused !== null || (!dirty && id !== null)"
           @click="save()"
         >
           {{ saveWord }}
-        </button>
+        </ElButton>
         <p v-if="kept && id" class="small quiet is-saved" role="status">{{ t.saved }}</p>
-        <button v-if="id" type="button" class="link" @click="another">{{ t.fresh }}</button>
+        <ElButton v-if="id" class="link" @click="another">{{ t.fresh }}</ElButton>
         <ElButton v-if="kept?.can_undo" @click="undo">{{ t.undo }}</ElButton>
       </div>
       <SavedPlans :current="id" class="wide-only" @gone="(key) => key === id && another()" />
@@ -178,9 +179,9 @@ function mend(found: Mend) {
         <p v-if="answer.formula_put_away" class="small remark">{{ t.formulaGone }}</p>
         <p v-if="answer.asked.version && answer.asked.version < answer.newest_version" class="small remark">
           {{ t.version }} {{ answer.asked.version }}.
-          <button type="button" class="link" @click="change({ version: answer.newest_version })">
+          <ElButton class="link" @click="change({ version: answer.newest_version })">
             {{ t.newest }} {{ answer.newest_version }}
-          </button>
+          </ElButton>
         </p>
         <DoughRibbonDown v-if="narrow" :plan="shown" :shade="shade" />
         <DoughRibbon v-else :plan="shown" :shade="shade" />
@@ -196,10 +197,10 @@ function mend(found: Mend) {
         <ReadDough v-if="kept && mixed" :key="kept.id" :saved="kept" :now="now" @read="take" />
         <p v-for="note in shown.notes" :key="note" class="small remark">{{ say(note) }}</p>
         <div class="asks no-print">
-          <button type="button" class="link" :aria-expanded="explaining" @click="explaining = !explaining">
+          <ElButton class="link" :aria-expanded="explaining" @click="explaining = !explaining">
             {{ explaining ? words.why.close : words.why.open }}
-          </button>
-          <button type="button" class="link" @click="print">{{ words.card.print }}</button>
+          </ElButton>
+          <ElButton class="link" @click="print">{{ words.card.print }}</ElButton>
         </div>
         <WhyPanel
           v-if="explaining"
@@ -362,7 +363,7 @@ a.action.as-link {
   gap: 4px;
 }
 .marks h3 {
-  font-size: 17px;
+  font-size: 1.0625rem;
   font-weight: 650;
 }
 .only-print {

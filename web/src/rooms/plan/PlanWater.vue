@@ -35,11 +35,11 @@ h3 {
   display: flex;
   justify-content: space-between;
   align-items: baseline;
-  font-size: 17px;
+  font-size: 1.0625rem;
   font-weight: 650;
 }
 h3 .clock {
-  font-size: 22px;
+  font-size: 1.375rem;
 }
 .mind {
   margin: 6px 0;

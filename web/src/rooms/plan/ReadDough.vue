@@ -76,8 +76,8 @@ const shown = (reading: SavedPlan['readings'][number]) => {
     <form novalidate @submit.prevent="log()">
       <ReadingFields ref="fields" :measures="measures" :start="start">
         <ClockField v-model="at" class="at" :label="t.at" />
-        <button type="submit" class="plain">{{ t.log }}</button>
-        <button type="button" class="link" @click="log(true)">{{ t.sure }}</button>
+        <ElButton native-type="submit" class="plain">{{ t.log }}</ElButton>
+        <ElButton class="link" @click="log(true)">{{ t.sure }}</ElButton>
       </ReadingFields>
       <p v-if="problem" class="inverted error" role="alert">{{ problem }}</p>
     </form>
@@ -92,7 +92,7 @@ const shown = (reading: SavedPlan['readings'][number]) => {
   border-top: 1px solid var(--ink);
 }
 h2 {
-  font-size: 17px;
+  font-size: 1.0625rem;
 }
 form {
   display: grid;

@@ -37,7 +37,7 @@ async function bringBack() {
     <h2>{{ words.plan.savedPlans }}</h2>
     <p v-if="away" class="undo small" role="status">
       {{ away.formula_name }} {{ words.plan.putAway }}
-      <button type="button" class="link" @click="bringBack">{{ words.undo }}</button>
+      <ElButton class="link" @click="bringBack">{{ words.undo }}</ElButton>
     </p>
     <ul>
       <li v-for="line in plans.lines.value" :key="line.id" :class="{ here: line.id === current }">
@@ -50,14 +50,13 @@ async function bringBack() {
             ></span
           >
         </RouterLink>
-        <button
-          type="button"
+        <ElButton
           class="link small"
           :aria-label="`${words.plan.deletePlan}: ${line.formula_name}, ${dayClock(line.ready)}`"
           @click="putAway(line)"
         >
           {{ words.plan.deletePlan }}
-        </button>
+        </ElButton>
       </li>
     </ul>
     <ElButton v-if="plans.more.value" :loading="plans.busy.value" class="earlier" @click="plans.further()">{{
@@ -68,7 +67,7 @@ async function bringBack() {
 
 <style scoped>
 h2 {
-  font-size: 17px;
+  font-size: 1.0625rem;
   margin-bottom: 4px;
 }
 li {

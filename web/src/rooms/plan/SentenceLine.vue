@@ -35,7 +35,7 @@ const id = useId()
 }
 .value {
   grid-column: 1 / 3;
-  font: 620 17px/1.3 var(--show);
+  font: 620 1.0625rem/1.3 var(--show);
   letter-spacing: -0.005em;
 }
 .turn {

@@ -80,7 +80,7 @@ function spanShape(step: Step) {
 <style scoped>
 h3 {
   padding: 4px 0 6px;
-  font-size: 15px;
+  font-size: 0.9375rem;
   font-weight: 600;
   border-bottom: 1px solid var(--ink);
 }
@@ -102,7 +102,7 @@ li {
   border-bottom: 1px solid var(--hairline);
 }
 .at {
-  font-size: 22px;
+  font-size: 1.375rem;
   line-height: 1.15;
 }
 .title {

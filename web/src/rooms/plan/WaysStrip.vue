@@ -174,7 +174,7 @@ const trouble = (way: Way) => way.why_not || (way.problems[0] ? t.problems[way.p
   overflow: hidden;
 }
 h2 {
-  font-size: 17px;
+  font-size: 1.0625rem;
   margin-bottom: 4px;
 }
 li {
@@ -215,7 +215,7 @@ li {
 }
 .name .small,
 .costs {
-  font-size: 13px;
+  font-size: 0.8125rem;
 }
 .trouble {
   font-weight: 650;
@@ -242,7 +242,7 @@ svg {
   stroke-width: 1.5;
 }
 .day {
-  font: 600 13px var(--read);
+  font: 600 0.8125rem var(--read);
   fill: var(--quiet);
 }
 </style>

@@ -72,7 +72,7 @@ h3 {
   display: flex;
   justify-content: space-between;
   align-items: baseline;
-  font-size: 17px;
+  font-size: 1.0625rem;
   font-weight: 650;
   padding-bottom: 2px;
 }

@@ -12,16 +12,15 @@ const t = words.whatIf
 <template>
   <section v-if="shades.length" class="what-if no-print" :aria-label="t.title">
     <span class="small quiet">{{ t.title }}</span>
-    <button
+    <ElButton
       v-for="shade in shades"
       :key="shade.code"
-      type="button"
       class="plain"
       :aria-pressed="chosen === shade.code"
       @click="chosen = chosen === shade.code ? null : shade.code"
     >
       {{ say(shade.title) }}
-    </button>
+    </ElButton>
     <p v-for="shade in shades.filter((each) => each.code === chosen)" :key="shade.code" role="status">
       {{ say(shade.sentence) }}
     </p>

@@ -105,7 +105,7 @@ const said = computed(() => {
         <NumberField v-model="rise" :label="t.rise" unit="%" />
         <NumberField v-if="question !== 'ready'" v-model="time" :label="t.after" unit="h" />
         <NumberField v-if="question === 'take_out'" v-model="roomHours" :label="t.inRoom" unit="h" />
-        <button type="submit" class="plain">{{ t.reckon }}</button>
+        <ElButton native-type="submit" class="plain">{{ t.reckon }}</ElButton>
       </div>
       <p v-if="problem" class="inverted error" role="alert">{{ problem }}</p>
       <p v-if="answer" role="status">
@@ -152,7 +152,7 @@ rect {
   align-content: start;
 }
 h3 {
-  font-size: 17px;
+  font-size: 1.0625rem;
   font-weight: 650;
 }
 .pair {
@@ -163,7 +163,7 @@ h3 {
 }
 .said {
   display: block;
-  font-size: 22px;
+  font-size: 1.375rem;
 }
 .error {
   padding: 10px 14px;

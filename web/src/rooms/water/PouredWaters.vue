@@ -80,9 +80,9 @@ const degrees = computed(() => (fahrenheit.value ? '°F' : '°C'))
 <template>
   <section class="poured">
     <h2>{{ t.poured }}</h2>
-    <button v-if="!waters.length" type="button" class="plain start" @click="begin">
+    <ElButton v-if="!waters.length" class="plain start" @click="begin">
       {{ t.pouredStart }}
-    </button>
+    </ElButton>
     <template v-else>
       <ul>
         <li v-for="(each, index) in waters" :key="index">
@@ -107,9 +107,9 @@ const degrees = computed(() => (fahrenheit.value ? '°F' : '°C'))
           />
         </li>
       </ul>
-      <button type="button" class="link start" @click="waters.push({ g: 100, c: asked.tap_c, ice: false })">
+      <ElButton class="link start" @click="waters.push({ g: 100, c: asked.tap_c, ice: false })">
         {{ t.another }}
-      </button>
+      </ElButton>
       <p v-if="problem" class="inverted error" role="alert">{{ problem }}</p>
       <p v-else-if="found" class="result">
         <template v-if="found.poured.water_c > 0">
@@ -122,7 +122,7 @@ const degrees = computed(() => (fahrenheit.value ? '°F' : '°C'))
       </p>
       <form class="log" novalidate @submit.prevent="log">
         <MaybeField v-model="measured" :label="t.measured" :unit="degrees" />
-        <button type="submit" class="plain" :disabled="measured == null">{{ t.log }}</button>
+        <ElButton native-type="submit" class="plain" :disabled="measured == null">{{ t.log }}</ElButton>
       </form>
       <p v-if="learnt" role="status">
         {{ t.learnt }} {{ difference(learnt.k, 1) }} {{ t.restsOn }} {{ learnt.mixes }}
@@ -154,7 +154,7 @@ li {
   border-left: 3px solid var(--ink);
 }
 .result .clock {
-  font-size: 22px;
+  font-size: 1.375rem;
 }
 .log {
   display: flex;

@@ -157,11 +157,11 @@ const off = computed(() => {
   border-right: 1px solid var(--hairline);
 }
 h1 {
-  font-size: 30px;
+  font-size: 1.875rem;
 }
 h2 {
   margin-top: 8px;
-  font-size: 17px;
+  font-size: 1.0625rem;
 }
 .see {
   display: grid;
@@ -179,11 +179,11 @@ h2 {
   flex-wrap: wrap;
   gap: 8px 28px;
   align-items: center;
-  font-size: 22px;
+  font-size: 1.375rem;
   line-height: 1.3;
 }
 .huge {
-  font-size: 72px;
+  font-size: 4.5rem;
   line-height: 1;
 }
 .mind {
@@ -206,10 +206,10 @@ h2 {
   gap: 8px 40px;
 }
 .why dd {
-  font-size: 22px;
+  font-size: 1.375rem;
 }
 .why dt {
-  font-size: 15px;
+  font-size: 0.9375rem;
   color: var(--quiet);
 }
 .reason {
@@ -235,7 +235,7 @@ h2 {
     padding: 16px;
   }
   .huge {
-    font-size: 56px;
+    font-size: 3.5rem;
   }
   .how {
     grid-template-columns: minmax(0, 1fr);

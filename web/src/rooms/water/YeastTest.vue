@@ -52,12 +52,12 @@ async function read(foam: Schemas['FoamBody']['foam']) {
     <template v-if="running">
       <p class="clock elapsed">{{ elapsed }} <span class="small quiet">min</span></p>
       <div class="foams">
-        <button v-for="[foam, label] in foams" :key="foam" type="button" class="plain" @click="read(foam)">
+        <ElButton v-for="[foam, label] in foams" :key="foam" class="plain" @click="read(foam)">
           {{ label }}
-        </button>
+        </ElButton>
       </div>
     </template>
-    <button v-else type="button" class="plain start" @click="begin">{{ done ? t.again : t.begin }}</button>
+    <ElButton v-else class="plain start" @click="begin">{{ done ? t.again : t.begin }}</ElButton>
   </section>
 </template>
 
@@ -72,7 +72,7 @@ async function read(foam: Schemas['FoamBody']['foam']) {
   justify-self: start;
 }
 .elapsed {
-  font-size: 44px;
+  font-size: 2.75rem;
   line-height: 1;
 }
 .foams {
