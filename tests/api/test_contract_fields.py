@@ -20,6 +20,7 @@ from gentle_crust.core.formula.flour import Lot, MyFlour
 from gentle_crust.core.formula.model import Extra, FlourShare, Formula, Preferment, Soaker
 from gentle_crust.core.oven.equipment import Oven, Vessel
 from gentle_crust.demo import TOMORROW_PLAN
+from gentle_crust.text.render import say
 from tests.conftest import SATURDAY
 
 PAIRS = [
@@ -108,7 +109,7 @@ def test_every_kind_of_event_is_read_with_care(kind):
         try:
             found = events.read(kind, SATURDAY, odd)
         except Unreadable as error:
-            assert kind in error.sentence
+            assert kind in say(error.what).sentence
         else:
             assert found == (odd if isinstance(odd, dict) else {}), kind
             assert events.BODIES[kind] in (events.Kept, events.Probe), f"{kind} takes anything"

@@ -17,6 +17,7 @@ from gentle_crust.core.formula.model import Extra, FlourShare, Formula, Preferme
 from gentle_crust.core.formula.scaling import weigh
 from gentle_crust.core.limits import Limit
 from gentle_crust.core.tables import rows, toml
+from gentle_crust.text.render import say
 
 PLAIN = Formula("Plain", (FlourShare("strong_white", 100),), 68, 2, "boule", yeast_percent=0.5)
 LEVAIN = Preferment("levain", "strong_white", 10, 100)
@@ -188,8 +189,8 @@ def test_teaspoons_weigh_what_bakers_find(name, g):
 
 def test_limits_name_field_limits_and_remedy():
     with pytest.raises(CraftError) as refused:
-        within("salt_percent", Limit("Salt", 0, 5, "%"), 7)
+        within("salt_percent", Limit("salt", 0, 5, "percent"), 7)
     assert refused.value.field == "salt_percent"
-    assert "0 and 5 %" in refused.value.sentence and "from 0 to 5 %" in refused.value.remedy
+    assert "0 and 5 %" in say(refused.value.what).sentence and "from 0 to 5 %" in say(refused.value.what).remedy
     with pytest.raises(CraftError):
-        within("x", Limit("X", 0, 1), float("nan"))
+        within("x", Limit("salt", 0, 1), float("nan"))

@@ -20,6 +20,7 @@ from gentle_crust.core.culture.shared import Demand, share_builds
 from gentle_crust.core.culture.verdict import health
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.scheduling.clock import Clock, Nights, Room, zone_of
+from gentle_crust.text.render import say
 
 NOW = datetime(2026, 11, 28, 6, 30, tzinfo=UTC)
 LISBON = zone_of("Europe/Lisbon")
@@ -167,7 +168,7 @@ def test_the_jar_tells_mass_and_height():
 def test_what_cannot_be_is_refused_by_its_field(what, field):
     with pytest.raises(CraftError) as refused:
         what()
-    assert refused.value.field == field and refused.value.sentence and refused.value.remedy
+    assert refused.value.field == field and say(refused.value.what).sentence and say(refused.value.what).remedy
 
 
 def local(feeds, zone=LISBON):

@@ -20,6 +20,7 @@ from gentle_crust.core.formula.model import (
     with_yeast_kind,
 )
 from gentle_crust.core.formula.scaling import total_percent, totals, weigh
+from gentle_crust.text.render import say
 
 PREFERMENTS = st.lists(
     st.builds(
@@ -147,7 +148,7 @@ def test_the_other_flours_make_room():
 def test_what_cannot_be_kept_names_its_field(lock, line, grams, field):
     with pytest.raises(CraftError) as refused:
         set_grams(WHITE, lock, line, grams)
-    assert refused.value.field == field and refused.value.remedy
+    assert refused.value.field == field and say(refused.value.what).remedy
 
 
 @pytest.mark.parametrize(("kind", "percent"), [("fresh", 0.5 / 0.33), ("active_dry", 0.5 * 0.4 / 0.33)])

@@ -16,6 +16,7 @@ from gentle_crust.core.fermentation.engine import Leg, begin, handled, rise_of, 
 from gentle_crust.core.fermentation.forecast import Stretch, forecast
 from gentle_crust.core.fermentation.temperature import cool, node_shares
 from gentle_crust.core.fermentation.uncertainty import ONE
+from gentle_crust.text.render import say
 
 FIT = Path(__file__).parents[2] / "script" / "lib" / "fit.py"
 
@@ -156,4 +157,4 @@ def test_bigger_piece_stays_warm_longer_in_the_fridge():
 def test_impossible_doughs_name_their_field(dough, field):
     with pytest.raises(CraftError) as refused:
         makeup(dough)
-    assert refused.value.field == field and refused.value.remedy
+    assert refused.value.field == field and say(refused.value.what).remedy

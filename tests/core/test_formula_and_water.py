@@ -11,6 +11,7 @@ from gentle_crust.core.formula.model import Extra, FlourShare, Formula, Preferme
 from gentle_crust.core.formula.scaling import total_percent, weigh
 from gentle_crust.core.water.plan import Pour, dough_from_waters, friction_of, mix_of_dough, plan_water
 from gentle_crust.core.water.taps import Taps, draw
+from gentle_crust.text.render import say
 
 
 def country(**changes) -> Formula:
@@ -132,7 +133,7 @@ def test_water_too_hot_for_yeast_is_warned_of_then_refused():
     assert "yeast_dies" in [warning.code for warning in warm.warnings]
     with pytest.raises(CraftError) as refused:
         water(yeasted, 5, 5, 5, 34.5, "spoon", 10)
-    assert refused.value.field == "target_dough_c" and "or less" in refused.value.remedy
+    assert refused.value.field == "target_dough_c" and "or less" in say(refused.value.what).remedy
 
 
 def test_waters_that_do_not_add_up_are_reckoned_as_poured_and_said():

@@ -14,9 +14,12 @@ from gentle_crust.core.errors import (
     NotFound,
     OutOfRange,
     Unreadable,
+    called,
     within,
 )
 from gentle_crust.core.limits import Limit, all_limits
+from gentle_crust.core.messages import message
+from gentle_crust.text.render import say
 
 CORE = Path(limits.__file__).parents[1]
 
@@ -24,16 +27,16 @@ CORE = Path(limits.__file__).parents[1]
 @pytest.mark.parametrize("name", all_limits())
 def test_every_limit_is_one_and_lets_its_own_ends_in(name):
     limit = all_limits()[name]
-    assert limit.low < limit.high and limit.words[0].isupper() and limit.words.strip() == limit.words
-    assert limit.words != name and not limit.unit.startswith(" ")
+    words = say(called(limit)).sentence
+    assert limit.low < limit.high and words[0].isupper() and words.strip() == words and words != name
     for value in (limit.low, limit.high, (limit.low + limit.high) / 2):
         assert within(name, limit, value) == value
     for value in (limit.low - 1e-6 * (1 + abs(limit.low)), limit.high * (1 + 1e-6) + 1e-6, math.nan, math.inf):
         with pytest.raises(OutOfRange) as refused:
             within(name, limit, value)
-        assert refused.value.field == name and limit.words in refused.value.sentence
+        assert refused.value.field == name and words in say(refused.value.what).sentence
         for end in (limit.low, limit.high):
-            assert f"{end:g}" in refused.value.sentence and f"{end:g}" in refused.value.remedy
+            assert f"{end:g}" in say(refused.value.what).sentence and f"{end:g}" in say(refused.value.what).remedy
 
 
 def test_a_name_of_ones_own_goes_before_the_limits_words():
@@ -50,8 +53,9 @@ def test_no_check_writes_its_limits_by_hand():
 
 def test_errors_are_a_tree():
     for kind in (NotFound, Conflict, OutOfRange, Unreadable, Infeasible):
-        error = kind("field", "Sentence.", "Remedy.")
-        assert isinstance(error, CraftError) and str(error) == "Sentence. Remedy." and error.field == "field"
+        error = kind("field", "some-code", count=3)
+        assert isinstance(error, CraftError) and error.field == "field"
+        assert error.what == message("some-code", count=3) and str(error) == "field: some-code count=3"
     named = {each for each in vars(errors).values() if isinstance(each, type) and issubclass(each, CraftError)}
     assert len(named) == 6
 

@@ -13,6 +13,7 @@ from gentle_crust.core.oven.kit import InVessel, OvenHeat, Preheat, Stage, Steam
 from gentle_crust.core.oven.loaf import Loaf
 from gentle_crust.core.oven.vapour import boiling_c
 from gentle_crust.core.tables import rows
+from gentle_crust.text.render import say
 
 OVEN = OvenHeat("electric", 2500, 55)
 BOULE = Loaf(850, 0.75, 20, "boule")
@@ -218,7 +219,7 @@ def test_several_pieces_load_the_oven_together():
 def test_what_cannot_be_baked_names_the_field(change, field):
     with pytest.raises(CraftError) as refused:
         course(**change)
-    assert refused.value.field == field and refused.value.remedy
+    assert refused.value.field == field and say(refused.value.what).remedy
 
 
 VESSELS = [row["kind"] for row in rows("vessels")]

@@ -17,6 +17,7 @@ from gentle_crust.core.scheduling.clock import Clock, Nights, Room, instant, zon
 from gentle_crust.core.scheduling.mends import mends
 from gentle_crust.core.scheduling.plan import make_plan
 from gentle_crust.core.scheduling.wish import Kitchen, Wish
+from gentle_crust.text.render import say
 from tests.core.test_any_kitchen import mended
 
 LISBON = ZoneInfo("Europe/Lisbon")
@@ -184,7 +185,7 @@ def test_cautions_stand_at_their_step_once():
 def test_the_hour_that_spring_leaves_out_is_refused_and_autumn_takes_the_first():
     with pytest.raises(CraftError) as refused:
         instant(datetime(2027, 3, 28, 1, 30), LISBON, "ready")
-    assert refused.value.field == "ready" and "02:30" in refused.value.remedy
+    assert refused.value.field == "ready" and "02:30" in say(refused.value.what).remedy
     assert instant(datetime(2026, 10, 25, 1, 30), LISBON, "ready") == datetime(2026, 10, 25, 0, 30, tzinfo=UTC)
 
 

@@ -9,6 +9,7 @@ from gentle_crust.core.culture.sour import SourWish, sour
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.fermentation.uncertainty import unknown
 from gentle_crust.core.scheduling.clock import Clock, Nights, Room, zone_of
+from gentle_crust.text.render import say
 
 CLOCK = Clock(datetime(2026, 11, 28, 6, 30, tzinfo=UTC), zone_of("Europe/Lisbon"), Nights(22, 5.75), Room(21, 21, 4.5))
 
@@ -67,7 +68,7 @@ def test_what_no_yeast_can_do_is_said(wish, field):
 def test_a_cold_kitchen_has_no_quick_poolish():
     with pytest.raises(CraftError) as refused:
         dose(DoseWish("poolish", 400, 13, 14.5, mix_c=8), cooler(6))
-    assert "not ripe by then" in refused.value.sentence
+    assert "not ripe by then" in say(refused.value.what).sentence
 
 
 @pytest.mark.parametrize(

@@ -13,6 +13,7 @@ from gentle_crust.core.readiness.cues import STAGES, STATES, Dough, cues_of
 from gentle_crust.core.readiness.judge import Question, judge
 from gentle_crust.core.readiness.prior import ShareBand
 from gentle_crust.core.tables import rows
+from gentle_crust.text.render import say
 
 
 def _situations():
@@ -149,7 +150,7 @@ def test_its_own_forecast_sets_the_clock_of_the_action():
 def test_what_cannot_be_judged_is_refused_by_its_field(question, field):
     with pytest.raises(CraftError) as error:
         judge(question)
-    assert error.value.field == field and error.value.remedy
+    assert error.value.field == field and say(error.value.what).remedy
 
 
 @settings(max_examples=200, deadline=None)

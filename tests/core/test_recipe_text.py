@@ -15,6 +15,7 @@ from gentle_crust.core.formula.measures import Habits
 from gentle_crust.core.formula.scaling import weigh
 from gentle_crust.interchange.recipe_text import formula_of, read_line, read_recipe
 from gentle_crust.interchange.stated_sum import stated_g
+from gentle_crust.text.render import say
 
 RECIPES = tomllib.loads((Path(__file__).parents[1] / "data" / "recipes.toml").read_text(encoding="utf-8"))["recipe"]
 
@@ -84,7 +85,7 @@ def test_a_formula_comes_of_it_with_the_levain_counted():
 def test_what_makes_no_bread_is_refused_in_words(lines):
     with pytest.raises(CraftError) as refused:
         formula_of(read_recipe(lines), "")
-    assert refused.value.sentence and refused.value.remedy
+    assert say(refused.value.what).sentence and say(refused.value.what).remedy
 
 
 PIECES = st.sampled_from(

@@ -8,6 +8,7 @@ from hypothesis import strategies as st
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.fermentation import rates
 from gentle_crust.core.fermentation.temperature import NODES, cool, heat_loss_w_per_m2_k, mixed, node_shares
+from gentle_crust.text.render import say
 
 
 def mean(nodes):
@@ -55,7 +56,7 @@ def test_a_fridge_takes_more_than_its_air_alone():
 def test_an_unknown_container_is_named():
     with pytest.raises(CraftError) as refused:
         heat_loss_w_per_m2_k("hat", 20)
-    assert "covered_bowl" in refused.value.remedy
+    assert "covered_bowl" in say(refused.value.what).remedy
 
 
 @settings(max_examples=60, deadline=None)

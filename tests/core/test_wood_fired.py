@@ -6,6 +6,7 @@ import pytest
 
 from gentle_crust.core.errors import CraftError
 from gentle_crust.interchange import bake_json
+from gentle_crust.text.render import say
 
 STICKS = {"dough_g": 350, "hydration": 0.66, "start_c": 25, "shape": "baguette", "pieces": 4}
 
@@ -63,4 +64,4 @@ def test_it_cools_under_its_bread_and_other_ovens_have_no_floor():
 def test_what_cannot_be_names_the_field(oven, field):
     with pytest.raises(CraftError) as refused:
         answer(oven=oven)
-    assert refused.value.field == field and refused.value.remedy
+    assert refused.value.field == field and say(refused.value.what).remedy

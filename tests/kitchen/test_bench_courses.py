@@ -13,6 +13,7 @@ from gentle_crust.kitchen.bench import BenchBook
 from gentle_crust.kitchen.plans import PlanBook
 from gentle_crust.kitchen.presses import Press, Presses
 from gentle_crust.kitchen.work import Work
+from gentle_crust.text.render import say
 from tests.conftest import SATURDAY
 
 MIN = timedelta(minutes=1)
@@ -157,7 +158,7 @@ def test_whatever_is_pressed_at_whatever_time_the_bench_still_answers(hand, seed
             hand.press("b", kind, body, at)
             pressed.append(f"b-{hand.count}")
         except CraftError as error:
-            assert error.field and error.sentence
+            assert error.field and say(error.what).sentence
         if pressed and dice.random() < 0.15:
             hand.count += 1
             hand.presses.withdraw("b", dice.choice(pressed), f"b-w{hand.count}")

@@ -18,6 +18,7 @@ from gentle_crust.kitchen.cultures import CultureBook
 from gentle_crust.kitchen.plans import PlanBook
 from gentle_crust.kitchen.work import Work
 from gentle_crust.store.database import open_store
+from gentle_crust.text.render import say
 from tests.conftest import SATURDAY
 
 
@@ -67,7 +68,7 @@ def test_what_cannot_have_happened_is_refused_and_nothing_is_kept(book, event, a
     before = book.open("gull")
     with pytest.raises(CraftError) as refused:
         book.log("gull", "bad", event, at)
-    assert refused.value.field == field and refused.value.remedy
+    assert refused.value.field == field and say(refused.value.what).remedy
     assert book.open("gull") == before
 
 
@@ -230,7 +231,7 @@ def test_a_culture_fed_a_moment_ago_is_too_young_and_a_spoilt_one_is_refused(ses
     book.log("gull", "look", Event("e", 0, "seen", growth="fuzzy"), None)
     with pytest.raises(CraftError) as refused:
         plans.preview(asked)
-    assert refused.value.field == "culture_id" and "spoilt" in refused.value.sentence
+    assert refused.value.field == "culture_id" and "spoilt" in say(refused.value.what).sentence
     other = plans.preview(Asked("tidewater-country", ready="2026-11-29T18:30"))
     assert other.asked.culture_id == "brack"
     with pytest.raises(CraftError) as young:

@@ -13,6 +13,7 @@ from gentle_crust.core.errors import CraftError
 from gentle_crust.core.formula.model import Extra, FlourShare, Formula, Preferment, Soaker
 from gentle_crust.core.formula.scaling import weigh
 from gentle_crust.interchange.files import bring_in, export
+from gentle_crust.text.render import say
 
 LOAF = Formula(
     "Söder loaf, =1+1",
@@ -105,7 +106,7 @@ def test_plain_text_is_read_line_by_line():
 def test_damaged_and_hostile_files_are_refused_in_words(data):
     with pytest.raises(CraftError) as refused:
         bring_in(data)
-    assert refused.value.sentence and refused.value.remedy
+    assert say(refused.value.what).sentence and say(refused.value.what).remedy
 
 
 KEYS = st.sampled_from(["@type", "@graph", "name", "recipeIngredient", "flours", "additionalProperty"])
@@ -121,4 +122,4 @@ def test_any_bytes_end_in_a_formula_or_a_refusal(data):
     try:
         assert isinstance(bring_in(data), Formula)
     except CraftError as refused:
-        assert refused.sentence
+        assert say(refused.what).sentence

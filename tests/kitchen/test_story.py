@@ -15,6 +15,7 @@ from gentle_crust.core.scheduling.happened import keys
 from gentle_crust.kitchen import story as tale
 from gentle_crust.kitchen.now import Clock, clock_of, rate_of, system_now
 from gentle_crust.kitchen.story import story_of
+from gentle_crust.text.render import say
 
 START = datetime(2026, 11, 28, 14, 0, tzinfo=UTC)
 MIN = timedelta(minutes=1)
@@ -178,5 +179,5 @@ def test_half_letters_and_control_characters_are_kept_as_what_can_be_written():
 def test_times_that_no_kitchen_has(at):
     with pytest.raises(CraftError) as refused:
         sane(at, "at")
-    assert refused.value.field == "at" and refused.value.remedy
+    assert refused.value.field == "at" and say(refused.value.what).remedy
     assert sane(START, "at") == START

@@ -6,7 +6,7 @@ from typing import Any
 from flask import Response, current_app, request
 from sqlalchemy.exc import OperationalError
 
-from gentle_crust.api.common import answer, now, room, work
+from gentle_crust.api.common import answer, now, reading, room, work
 from gentle_crust.contract import events as bodies
 from gentle_crust.contract.asked import Asked
 from gentle_crust.contract.bench import (
@@ -45,6 +45,7 @@ from gentle_crust.kitchen.bench import BenchBook, BenchView, OnBench
 from gentle_crust.kitchen.instruments import Instruments
 from gentle_crust.kitchen.photos import LARGEST_BYTES, PhotoShelf
 from gentle_crust.kitchen.presses import Press, Presses
+from gentle_crust.text.render import say
 
 bench = room("bench")
 
@@ -131,8 +132,8 @@ def press(body: PressesBody) -> Response:
                     _keep(presses, each, sane(each.at, "at") - off)
                 taken.append(each.id)
             except CraftError as error:
-                said = {"field": error.field, "sentence": error.sentence, "remedy": error.remedy}
-                refused.append(RefusedPress(id=each.id, **said))
+                why = say(error.what, reading())
+                refused.append(RefusedPress(id=each.id, field=error.field, sentence=why.sentence, remedy=why.remedy))
             except (OperationalError, OSError):
                 raise
             except Exception:
@@ -149,7 +150,7 @@ KEPT_HERE = "It is kept on this device; everything else was taken."
 def _text(body: dict[str, Any], name: str) -> str:
     """A text of a press's body. CraftError if it is missing."""
     if not isinstance(body.get(name), str):
-        raise CraftError(name, f"{name} is missing from what was pressed.", "Load the page anew.")
+        raise CraftError(name, "api-missing-from-what-pressed", name=name)
     return str(body[name])
 
 

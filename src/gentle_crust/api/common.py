@@ -1,5 +1,6 @@
 """What every room's blueprint needs."""
 
+import logging
 import sys
 
 from flask import Response, current_app, g, request
@@ -7,9 +8,14 @@ from flask_openapi import APIBlueprint, Tag
 from pydantic import BaseModel
 
 from gentle_crust.core.errors import Unreadable
+from gentle_crust.core.messages import Message
 from gentle_crust.kitchen.now import Now
+from gentle_crust.kitchen.settings import KitchenSettings
 from gentle_crust.kitchen.work import Work
+from gentle_crust.text.reading import Reading
+from gentle_crust.text.render import Said, say
 
+LOG = logging.getLogger(__name__)
 DESCRIBED = sys.argv[0].endswith("openapi.py")
 """Whether this program was started to describe itself."""
 
@@ -33,7 +39,7 @@ def if_match() -> int | None:
     if not named or named == "*":
         return None
     if not named.isdecimal() or len(named) > 9:
-        raise Unreadable("If-Match", "If-Match does not name a state.", "Send the ETag that came with it.")
+        raise Unreadable("If-Match", "api-if-match-does-not-name")
     return int(named)
 
 
@@ -55,3 +61,18 @@ def work() -> Work:
         g.work = Work(current_app.extensions["gentle_crust_store"], lambda: moment)
     found: Work = g.work
     return found
+
+
+def reading() -> Reading:
+    """How the baker of this kitchen reads figures; in C and g while the kitchen itself cannot be read."""
+    try:
+        kept = KitchenSettings(work()).get()
+    except Exception:
+        LOG.exception("the kitchen's units cannot be read")
+        return Reading()
+    return Reading(kept.fahrenheit, kept.ounces, kept.zone, kept.scale_g)
+
+
+def said(what: Message) -> Said:
+    """What the core says, as the baker of this kitchen reads it."""
+    return say(what, reading())

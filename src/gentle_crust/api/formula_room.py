@@ -5,7 +5,7 @@ from dataclasses import replace
 
 from flask import Response, request
 
-from gentle_crust.api.common import answer, if_match, room, work
+from gentle_crust.api.common import answer, if_match, room, said, work
 from gentle_crust.contract.formula import FormulaBody
 from gentle_crust.contract.formulas import (
     ComparedAnswer,
@@ -226,7 +226,7 @@ def read_written_recipe(body: RecipeBody) -> Response:
     try:
         formula = _formula_answer("", formula_of(reading, body.name))
     except CraftError as error:
-        why_not = f"{error.sentence} {error.remedy}"
+        why_not = str(said(error.what))
     return answer(
         RecipeAnswer(
             items=list(reading.items),

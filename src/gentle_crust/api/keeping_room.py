@@ -70,7 +70,7 @@ def restore_copy(path: CopyPath) -> Response:
     """Go back to the copy of a day."""
     source = Keeper(work()).copy_of(path.day)
     if source is None:
-        raise NotFound("id", "There is no copy of that day.", "Choose one from the list.")
+        raise NotFound("id", "api-no-copy-of-day")
     return _restored(source)
 
 

@@ -4,7 +4,7 @@ from typing import Any
 
 from flask import Response
 
-from gentle_crust.api.common import answer, if_match, now, room, work
+from gentle_crust.api.common import answer, if_match, now, room, said, work
 from gentle_crust.contract.pages import PageQuery
 from gentle_crust.contract.plans import (
     AskedBody,
@@ -93,7 +93,7 @@ def _way(way: Way) -> WayAnswer:
         proof=way.proof,
         dough_c=way.dough_c,
         fridge_days=way.fridge_days,
-        why_not=way.why_not,
+        why_not=str(said(way.why_not)) if way.why_not else "",
         ready=plan.ready if plan else None,
         ribbon=plan.ribbon if plan else None,
         costs=plan.costs if plan else None,

@@ -9,6 +9,7 @@ from pydantic import ValidationError
 from sqlalchemy.exc import DatabaseError, OperationalError
 from werkzeug.exceptions import HTTPException
 
+from gentle_crust.api.common import reading, said
 from gentle_crust.contract.conflict import ChangedMeanwhile
 from gentle_crust.contract.problem import ChangedDocument, ProblemField, document, of_craft, of_validation
 from gentle_crust.core.errors import Conflict, CraftError, NotFound
@@ -67,8 +68,8 @@ def answer_errors(app: Flask) -> None:
         found = ChangedDocument(
             title=RESPONSES[409][0],
             status=409,
-            detail=f"{error.sentence} {error.remedy}",
-            errors=of_craft(error),
+            detail=str(said(error.what)),
+            errors=of_craft(error, reading()),
             etag=error.etag,
             fields=list(error.fields),
         )
@@ -77,7 +78,7 @@ def answer_errors(app: Flask) -> None:
     @app.errorhandler(CraftError)
     def craft(error: CraftError) -> Response:
         status = status_of(error)
-        return respond(status, RESPONSES[status][0], of_craft(error))
+        return respond(status, RESPONSES[status][0], of_craft(error, reading()))
 
     @app.errorhandler(CannotOpen)
     def closed(error: CannotOpen) -> Response:

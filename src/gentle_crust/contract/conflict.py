@@ -3,8 +3,10 @@
 from dataclasses import dataclass
 from typing import Any, Literal
 
-from gentle_crust.core.errors import Conflict
+from gentle_crust.core.errors import Conflict, called
 from gentle_crust.core.limits import all_limits
+from gentle_crust.core.messages import message
+from gentle_crust.text.render import say
 
 Body = dict[str, Any]
 Side = Literal["mine", "theirs", "both"]
@@ -32,9 +34,7 @@ class ChangedMeanwhile(Conflict):
     """Somebody else saved first. ``fields`` tells what differs, ``etag`` names the state to save over knowingly."""
 
     def __init__(self, what: str, etag: str, fields: tuple[FieldChange, ...]) -> None:
-        super().__init__(
-            "etag", f"The {what} was changed meanwhile, here or on another device.", "Choose what shall stand."
-        )
+        super().__init__("etag", "contract-changed-meanwhile", what=what)
         self.etag, self.fields = etag, fields
 
 
@@ -94,4 +94,6 @@ def _named(path: str) -> tuple[str, str]:
     """What a field is called, and the unit of its figures."""
     name = path.rsplit(".", 1)[-1]
     limit = all_limits().get(name.upper())
-    return (limit.words, limit.unit) if limit else (name.replace("_", " ").capitalize(), "")
+    if limit is None:
+        return name.replace("_", " ").capitalize(), ""
+    return say(called(limit)).sentence, say(message(f"unit-{limit.unit or 'none'}")).sentence.strip()

@@ -57,24 +57,24 @@ class Document(Generic[T]):
             return self.adapted.read(self.raised(body))
         except ValidationError as error:
             first = of_validation(error)[0]
-            raise Unreadable(first.field, f"The {self.name} cannot be read: {first.sentence}") from error
+            raise Unreadable(first.field, "contract-cannot-read", name=self.name, sentence=first.sentence) from error
         except (TypeError, KeyError, AttributeError, ValueError, RecursionError) as error:
             if isinstance(error, Unreadable):
                 raise
-            raise Unreadable(self.name, f"The {self.name} cannot be read.") from error
+            raise Unreadable(self.name, "contract-cannot-read-2", name=self.name) from error
 
     def raised(self, body: Body) -> Body:
         """The document in its newest version."""
         if not body:
-            raise Unreadable(self.name, f"The {self.name} cannot be read: its text is torn.")
+            raise Unreadable(self.name, "contract-cannot-read-text-torn", name=self.name)
         found = deepcopy(clean(body))
         written = found.pop(VERSION, 1)
         if not isinstance(written, int) or written > self.version:
-            raise Unreadable(self.name, f"The {self.name} was written by a newer program.", "Update the program.")
+            raise Unreadable(self.name, "contract-written-by-newer-program", name=self.name)
         for upcast in self.upcasters[max(written - 1, 0) :]:
             upcast(found)
         for name in found.keys() - self.fields:
-            raise Unreadable(str(name), f"The {self.name} cannot be read: it has a field '{name}' that none has.")
+            raise Unreadable(str(name), "contract-cannot-read-field-none", name=self.name, name_2=name)
         return dict(found)
 
     @cached_property

@@ -7,6 +7,8 @@ from pydantic import ValidationError
 from gentle_crust.contract.conflict import FieldChange
 from gentle_crust.contract.strict import Shown
 from gentle_crust.core.errors import CraftError
+from gentle_crust.text.reading import Reading
+from gentle_crust.text.render import PLAIN, say
 
 
 class ProblemField(Shown):
@@ -42,9 +44,10 @@ def document(status: int, title: str, errors: list[ProblemField], detail: str = 
     return ProblemDocument(title=title, status=status, detail=text, errors=errors).model_dump()
 
 
-def of_craft(error: CraftError) -> list[ProblemField]:
-    """The field that the craft refused."""
-    return [ProblemField(field=error.field, sentence=error.sentence, remedy=error.remedy)]
+def of_craft(error: CraftError, reading: Reading = PLAIN) -> list[ProblemField]:
+    """The field that the craft refused, said as the baker reads figures."""
+    why = say(error.what, reading)
+    return [ProblemField(field=error.field, sentence=why.sentence, remedy=why.remedy)]
 
 
 _WORDS = {

@@ -39,7 +39,7 @@ def nested(data: bytes) -> int:
 def sane(at: datetime, field: str) -> datetime:
     """``at`` if it has its offset and lies in this century. Raises CraftError, naming ``field``, if not."""
     if at.tzinfo is None:
-        raise Unreadable(field, "That time does not say in which zone it is.", "End it with Z or its offset, +01:00.")
+        raise Unreadable(field, "contract-time-does-not-say-in-which")
     if not EARLIEST.replace(tzinfo=None) <= at.replace(tzinfo=None) <= LATEST.replace(tzinfo=None):
-        raise CraftError(field, f"The year {at.year} is none that this kitchen can have.", "Correct the date.")
+        raise CraftError(field, "contract-year-none-kitchen-can", year=at.year)
     return at

@@ -1,20 +1,19 @@
 """How the craft says no: one tree, so that whoever catches an error knows what kind of no it was."""
 
 from gentle_crust.core.limits import Limit
+from gentle_crust.core.messages import Message, Value, message
 
 
 class CraftError(ValueError):
     """Something that cannot be done as it was asked.
 
-    ``field`` is the dotted path of the input, ``sentence`` says what is wrong and within which
-    limits, ``remedy`` what the baker can do about it.
+    ``field`` is the dotted path of the input; ``what`` is the message that says what is wrong and within which limits,
+    and whose remedy says what the baker can do about it. The catalogues make sentences of it.
     """
 
-    def __init__(self, field: str, sentence: str, remedy: str = "") -> None:
-        super().__init__(f"{sentence} {remedy}".strip())
-        self.field = field
-        self.sentence = sentence
-        self.remedy = remedy
+    def __init__(self, field: str, code: str, **data: Value) -> None:
+        self.field, self.what = field, message(code, **data)
+        super().__init__(f"{field}: {self.what}")
 
 
 class NotFound(CraftError):
@@ -37,16 +36,26 @@ class Infeasible(CraftError):
     """Every figure is right, and together they cannot be baked."""
 
 
-def within(field: str, limit: Limit, value: float, name: str = "") -> float:
+def within(field: str, limit: Limit, value: float, name: Message | None = None) -> float:
     """Return ``value`` if it lies inside ``limit``, else raise OutOfRange that names field and limits.
 
-    ``name`` says what the figure is, where that is more than the limit's own words.
+    ``name`` says what the figure is, where that is more than the limit's own code.
     """
     if not limit.low <= value <= limit.high:
-        low, high, unit = limit.low, limit.high, limit.shown_unit
         raise OutOfRange(
             field,
-            f"{name or limit.words} is {value:g}{unit}, but must be between {low:g} and {high:g}{unit}.",
-            f"Give a value from {low:g} to {high:g}{unit}.",
+            "limit-out-of-range",
+            what=name or called(limit),
+            value=value,
+            low=limit.low,
+            high=limit.high,
+            unit=limit.unit,
+            shown=message(f"unit-{limit.unit or 'none'}"),
         )
     return value
+
+
+def called(limit: Limit, whose: str = "") -> Message:
+    """What a limit's figure is called, and of what."""
+    what = message(f"limit-{limit.code}")
+    return message("limit-of", what=what, whose=whose) if whose else what

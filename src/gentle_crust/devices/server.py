@@ -15,6 +15,7 @@ from gentle_crust.core.errors import CraftError, Unreadable
 from gentle_crust.devices.simulation import Faults, SimKitchen
 from gentle_crust.hosts import host_of, known_host
 from gentle_crust.kitchen.now import Now, rate_of
+from gentle_crust.text.render import say
 
 KEPT = 5000
 MOST_LISTENERS, THREADS = 8, 16
@@ -78,7 +79,7 @@ def create_devices(instruments: Instruments, listening: str = "127.0.0.1") -> Fl
 
     @app.errorhandler(CraftError)
     def refused(error: CraftError) -> tuple[dict[str, str], int]:
-        return {"field": error.field, "detail": f"{error.sentence} {error.remedy}"}, 422
+        return {"field": error.field, "detail": str(say(error.what))}, 422
 
     @app.get("/devices")
     def devices() -> dict[str, Any]:
@@ -113,7 +114,7 @@ def create_devices(instruments: Instruments, listening: str = "127.0.0.1") -> Fl
         body = request.get_json(force=True, silent=True) or {}
         unknown = set(body) - set(asdict(Faults()))
         if unknown:
-            raise Unreadable("faults", f"{sorted(unknown)} is no fault I know.", f"Choose of {list(asdict(Faults()))}.")
+            raise Unreadable("faults", "devices-no-fault-know", unknown=sorted(unknown), list=list(asdict(Faults())))
         instruments.kitchen.break_(**body)
         return asdict(instruments.kitchen.faults)
 

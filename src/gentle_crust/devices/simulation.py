@@ -68,9 +68,9 @@ class SimKitchen:
     def do(self, deed: Deed, at: datetime) -> None:
         """Something is done to the dough. CraftError for what is unknown, or done before mixing."""
         if deed not in DEEDS:
-            raise CraftError("do", f"'{deed}' is nothing that is done to a dough.", f"Choose one of {DEEDS}.")
+            raise CraftError("do", "devices-nothing-done-to-dough", deed=deed, deeds=DEEDS)
         if deed not in ("mix", "preheat") and self._begun is None:
-            raise CraftError("do", "There is no dough yet.", "Mix it first.")
+            raise CraftError("do", "devices-no-dough-yet")
         self.done.append((deed, at))
         if deed == "mix":
             self._begun = at
@@ -83,7 +83,7 @@ class SimKitchen:
 
     def _now(self, at: datetime) -> State:
         if self._trace is None or self._moved is None:
-            raise CraftError("do", "There is no dough yet.", "Mix it first.")
+            raise CraftError("do", "devices-no-dough-yet")
         return self._trace.at(min((at - self._moved) / timedelta(hours=1), LONGEST_H))
 
     def _go_on(self, state: State, at: datetime, ambient_c: float, container: str) -> None:

@@ -115,9 +115,7 @@ class BakeInput(Strict):
         for index, stage in enumerate(self.stages):
             setpoint = held if stage.setpoint_c is None else stage.setpoint_c
             if setpoint is None:
-                raise CraftError(
-                    f"stages[{index}].setpoint_c", "A stage has no set point.", "Give it in C, or 0 for the oven off."
-                )
+                raise CraftError(f"stages[{index}].setpoint_c", "interchange-stage-no-set-point")
             stages.append(Stage(stage.minutes, setpoint, stage.covered, stage.fan))
         first = stages[0]
         heating = self.preheat or PreheatInput(setpoint_c=first.setpoint_c, minutes=50, fan=first.fan)
@@ -141,7 +139,8 @@ def answer(text: str) -> dict[str, Any]:
     found = hazards(asked)
     for hazard in found:
         if hazard.weight == "refused":
-            raise CraftError(hazard.field, *_two(hazard.text))
+            reason, remedy = _two(hazard.text)
+            raise CraftError(hazard.field, "oven-hazard", reason=reason, remedy=remedy)
     said = [{"code": hazard.code, "text": _plain(hazard.text)} for hazard in found]
     return {**course(asked, went), "warnings": said}
 

@@ -61,14 +61,16 @@ def _cell(value: Any) -> str:
 def read(text: str) -> tuple[Culture, History]:
     """A culture from a file of either kind. CraftError, naming what is wrong, for anything else."""
     if len(text) > LARGEST:
-        raise CraftError("text", "The file is larger than sixty megabytes.", "Take out an older part of it.")
+        raise CraftError("text", "interchange-file-larger-than-sixty-megabytes")
     try:
         found = _from_json(text) if text.lstrip().startswith("{") else _from_csv(text)
     except ValidationError as error:
         first = of_validation(error)[0]
-        raise CraftError(f"text.{first.field}", first.sentence, first.remedy) from error
+        raise CraftError(
+            f"text.{first.field}", "contract-not-as-declared", sentence=first.sentence, remedy=first.remedy
+        ) from error
     if len(found[1]) > MOST_EVENTS:
-        raise CraftError("text", f"The file holds more than {MOST_EVENTS} events.", "Take out an older part of it.")
+        raise CraftError("text", "interchange-file-holds-more-than-events", most_events=MOST_EVENTS)
     return found
 
 
@@ -76,9 +78,9 @@ def _from_json(text: str) -> tuple[Culture, History]:
     try:
         body = clean(json.loads(text))
     except (json.JSONDecodeError, RecursionError) as error:
-        raise CraftError("text", "The file breaks off or is not JSON.", "Take it out once more.") from error
+        raise CraftError("text", "interchange-file-breaks-off-or-not-json") from error
     if body.get("format") != FORMAT or not isinstance(body.get("events"), list):
-        raise CraftError("text", "That is not a culture of this program.", f"Its format must be {FORMAT}.")
+        raise CraftError("text", "interchange-not-culture-of-program", format=FORMAT)
     rows = [dict(row) if isinstance(row, dict) else {} for row in body["events"]]
     return _CULTURE.read(body.get("culture")), tuple(_event(row, place) for place, row in enumerate(rows, 1))
 
@@ -90,9 +92,7 @@ def _from_csv(text: str) -> tuple[Culture, History]:
     try:
         culture = clean(json.loads(first.lstrip("# ")))
     except (json.JSONDecodeError, RecursionError) as error:
-        raise CraftError(
-            "text", "The first line does not hold the culture.", "Keep the line that begins with # as it was taken out."
-        ) from error
+        raise CraftError("text", "interchange-first-line-does-not-hold") from error
     rows = [
         {name: value.removeprefix("'") for name, value in row.items() if name and value}
         for row in csv.DictReader(io.StringIO(rest))
@@ -106,18 +106,12 @@ def _event(row: dict[str, Any], place: int) -> tuple[datetime, Event]:
     try:
         at = _INSTANT.read(written)
     except ValidationError as error:
-        raise CraftError(
-            f"events.{place}.at",
-            f"Event {place} has no time that I can read.",
-            "Write it as 2026-11-29T07:30:00+00:00.",
-        ) from error
+        raise CraftError(f"events.{place}.at", "interchange-event-no-time-can-read", place=place) from error
     sane(at, f"events.{place}.at")
     unknown = set(row) - set(_COLUMNS)
     if unknown:
         name = sorted(unknown)[0]
-        raise CraftError(
-            f"events.{place}.{name}", f"Event {place} has a field '{name}' that I do not know.", "Leave it out."
-        )
+        raise CraftError(f"events.{place}.{name}", "interchange-event-field-do-not-know", place=place, name=name)
     for name in _NUMBERS:
         if isinstance(row.get(name), str):
             row[name] = row[name].replace(",", ".")

@@ -85,20 +85,16 @@ def _text(formula: Formula, weighed: Weighed) -> str:
     return "\n".join(lines) + "\n"
 
 
-def _refusal(sentence: str, remedy: str) -> CraftError:
-    return CraftError("file", sentence, remedy)
-
-
 def _decoded(data: bytes) -> str:
     if len(data) > LARGEST:
-        raise _refusal("The file is larger than half a megabyte.", "Bring in one formula at a time.")
+        raise CraftError("file", "interchange-file-larger-than-half-megabyte")
     encoding = "utf-16" if data[:2] in (b"\xff\xfe", b"\xfe\xff") else "utf-8-sig"
     try:
         text = data.decode(encoding)
     except UnicodeDecodeError as error:
-        raise _refusal("The file is not text in UTF-8.", "Save it as UTF-8, and bring it in again.") from error
+        raise CraftError("file", "interchange-file-not-text-utf-8") from error
     if "\x00" in text or not text.strip():
-        raise _refusal("The file is empty or not text.", "Choose a recipe or formula file.")
+        raise CraftError("file", "interchange-file-empty-or-not-text")
     return text
 
 
@@ -113,9 +109,7 @@ def bring_in(data: bytes) -> Formula:
     try:
         document = json.loads(text)
     except (ValueError, RecursionError) as error:
-        raise _refusal(
-            "The file looks like JSON, but is damaged.", "Take it out of where it came from again."
-        ) from error
+        raise CraftError("file", "interchange-file-looks-like-json-but") from error
     if isinstance(document, dict) and ("@type" in document or "@graph" in document):
         return _from_recipe(document)
     return _from_own(document)
@@ -126,7 +120,7 @@ def _from_own(document: Any) -> Formula:
         formula = FormulaBody.model_validate(document).formula()
     except (ValidationError, RecursionError) as error:
         first = of_validation(error)[0].sentence if isinstance(error, ValidationError) else "It is nested too deep."
-        raise _refusal(f"This is no formula of this program: {first}", "Check the file.") from error
+        raise CraftError("file", "interchange-not-a-formula", sentence=first) from error
     check(formula)
     return formula
 
@@ -139,7 +133,7 @@ def _from_recipe(document: dict[str, Any]) -> Formula:
         else []
     )
     if not recipes:
-        raise _refusal("There is no recipe in this file.", "Choose a file with a schema.org Recipe.")
+        raise CraftError("file", "interchange-no-recipe-file")
     recipe = recipes[0]
     carried = recipe.get("additionalProperty")
     for extra in carried if isinstance(carried, list) else [carried]:
@@ -149,10 +143,10 @@ def _from_recipe(document: dict[str, Any]) -> Formula:
             except (ValueError, RecursionError) as error:
                 if isinstance(error, CraftError):
                     raise
-                raise _refusal("The formula carried in this recipe is damaged.", "Check the file.") from error
+                raise CraftError("file", "interchange-formula-carried-recipe-damaged") from error
     lines = recipe.get("recipeIngredient")
     if not isinstance(lines, list) or not all(isinstance(line, str) for line in lines):
-        raise _refusal("The recipe has no list of ingredients.", "Paste its ingredients as text instead.")
+        raise CraftError("file", "interchange-recipe-has-no-list-ingredients")
     name = recipe.get("name")
     return formula_of(read_recipe(tuple(lines), Habits()), name[:80] if isinstance(name, str) else "")
 

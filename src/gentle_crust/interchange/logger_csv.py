@@ -35,13 +35,11 @@ def read_log(data: bytes, zone: ZoneInfo, fahrenheit: bool | None = None) -> tup
     CraftError for a file in which no times and temperatures are found.
     """
     if len(data) > LARGEST:
-        raise CraftError("file", "The file is larger than 5 MB.", "Give a part of it.")
+        raise CraftError("file", "interchange-file-larger-than-5-mb")
     rows = _rows(_text(data))
     first = next((index for index, row in enumerate(rows) if _time_of(row, FORMATS, zone) is not None), None)
     if first is None:
-        raise CraftError(
-            "file", "No column of times was found in the file.", "Give a CSV file with a time on each line."
-        )
+        raise CraftError("file", "interchange-no-column-of-times-found-in-file")
     heading = rows[first - 1] if first else []
     body = rows[first : first + MOST_ROWS]
     formats = _formats(body, zone)
@@ -54,9 +52,7 @@ def read_log(data: bytes, zone: ZoneInfo, fahrenheit: bool | None = None) -> tup
         if at is not None and value is not None:
             found.append(Figure(at, (value - 32) / 1.8 if is_fahrenheit else value))
     if not found:
-        raise CraftError(
-            "file", "No temperatures were found in the file.", "Give a CSV file with a temperature column."
-        )
+        raise CraftError("file", "interchange-no-temperatures-were-found-in-file")
     return tuple(found)
 
 
@@ -66,7 +62,7 @@ def _text(data: bytes) -> str:
             return data.decode(encoding)
         except UnicodeDecodeError:
             continue
-    raise CraftError("file", "The file is not text.", "Give a CSV file.")
+    raise CraftError("file", "interchange-file-not-text")
 
 
 def _rows(text: str) -> list[list[str]]:
@@ -81,7 +77,7 @@ def _rows(text: str) -> list[list[str]]:
     try:
         return [[cell.strip() for cell in row] for row in csv.reader(io.StringIO(text), delimiter=separator)]
     except csv.Error as error:
-        raise Unreadable("file", "The file cannot be read as CSV.", "Save it as CSV once more.") from error
+        raise Unreadable("file", "interchange-file-cannot-read-as") from error
 
 
 def _time_of(row: list[str], formats: tuple[str, ...], zone: ZoneInfo) -> datetime | None:
@@ -138,7 +134,7 @@ def _warm_column(heading: list[str], body: list[list[str]], formats: tuple[str, 
         counts_up = all(value == place for place, value in enumerate(numbers, int(numbers[0] or 0)))
         if numbers and None not in numbers and not (counts_up and len(numbers) > 2) and _epoch(cells[0]) is None:
             return index
-    raise CraftError("file", "No column of temperatures was found.", "Give a CSV file with a temperature column.")
+    raise CraftError("file", "interchange-no-column-of-temperatures-found")
 
 
 def _number(cell: str) -> float | None:

@@ -373,15 +373,15 @@ def read_recipe(lines: tuple[str, ...], habits: Habits | None = None) -> Reading
     """
     habits = habits or Habits()
     if len(lines) > MOST_LINES:
-        raise CraftError("lines", f"The recipe has more than {MOST_LINES} lines.", "Paste its ingredients only.")
+        raise CraftError("lines", "interchange-recipe-more-than-lines", most_lines=MOST_LINES)
     if not 200 <= habits.cup_ml <= 300:
-        raise CraftError("cup_ml", "A cup holds 200 to 300 ml.", "Choose 236.6, 240 or 250 ml.")
+        raise CraftError("cup_ml", "interchange-cup-holds-200-to-300")
     items: list[ReadLine] = []
     unread: list[str] = []
     stated: float | None = None
     for index, line in enumerate(lines):
         if len(line) > LONGEST_LINE:
-            raise CraftError(f"lines.{index}", f"A line is longer than {LONGEST_LINE} letters.", "Break it up.")
+            raise CraftError(f"lines.{index}", "interchange-line-longer-than-letters", longest_line=LONGEST_LINE)
         if not line.strip():
             continue
         said = stated_g(_plain(line))
@@ -419,9 +419,7 @@ def formula_of(reading: Reading, name: str) -> Formula:
     levain = sum(item.g.likely for item in grams["levain"])
     flour = sum(item.g.likely for item in grams["flour"]) + levain / 2
     if not reading.percent or not grams["flour"]:
-        raise CraftError(
-            "lines", "No sure amount of flour was read.", "Write at least one line with flour and its amount."
-        )
+        raise CraftError("lines", "interchange-no-sure-amount-of-flour-read")
 
     def percent(mass: float) -> float:
         return round(100 * mass / flour, 2)

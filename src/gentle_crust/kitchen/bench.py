@@ -37,6 +37,7 @@ from gentle_crust.kitchen.work import Work
 from gentle_crust.store.baking import Bakes
 from gentle_crust.store.repositories import Events
 from gentle_crust.store.samples import Samples
+from gentle_crust.text.render import say
 
 LOG = logging.getLogger(__name__)
 ABSENT, PRESENT = bodies.ABSENT, bodies.PRESENT
@@ -198,7 +199,7 @@ class BenchBook:
         plan = saved.answer.plan
         mixed = mixed_of(plan, story)
         if mixed is None or plan.times is None:
-            raise Infeasible("id", "This plan is of an older kind.", "Save it once more, then start it.")
+            raise Infeasible("id", "kitchen-plan-of-older-kind")
         latest = story.told[-1].at if story.told else now
         now = max(now, min(latest, now + MOST_BACK))
         readings = as_read(readings_of(story, mixed), mixed)
@@ -268,7 +269,7 @@ class BenchBook:
             with self.work.read() as session:
                 story = story_of(Events(session).plain(*tale.ALL, subject=key))
         if not saved or story.started is None:
-            raise NotFound("id", "That dough is not on the bench.", "Start its plan first.")
+            raise NotFound("id", "kitchen-dough-not-on-bench")
         return self._dough(saved[0], self.plans.question(saved[0].answer), story, self._minute())
 
     def would_stand(self, saved: SavedPlan, story: Story) -> None:
@@ -282,7 +283,7 @@ class BenchBook:
         view = self.view()
         shown = next((each for each in view.doughs if each.id == key), None)
         if shown is None:
-            raise NotFound("id", "That dough is not on the bench.", "Start its plan first.")
+            raise NotFound("id", "kitchen-dough-not-on-bench")
         dough = self.one(key, shown.story)
         others = tuple(taken_by(each.name, each.live, dough.now) for each in view.doughs if each.id != key)
         away = tuple(Absence(each.start, each.end) for each in view.absences)
@@ -352,7 +353,7 @@ class BenchBook:
 def _set_aside(plan: SavedPlan, error: Exception) -> SetAside:
     """What is said of a dough that cannot be carried on with; what was not foreseen is logged."""
     if isinstance(error, CraftError):
-        return SetAside(plan.id, _name_of(plan), f"{error.sentence} {error.remedy}")
+        return SetAside(plan.id, _name_of(plan), str(say(error.what)))
     LOG.exception("dough %s cannot be carried on", plan.id)
     return SetAside(plan.id, _name_of(plan), "The program failed over this dough. All that was pressed is kept.")
 
@@ -368,7 +369,7 @@ def _with_loss(cues: dict[str, str | float], piece_g: float | None) -> dict[str,
     rest = {cue: value for cue, value in cues.items() if cue != "out_g"}
     grams = within("out_g", limits.OUT_G, float(cues["out_g"]))
     if piece_g is None or not piece_g / 2 <= grams <= piece_g:
-        raise Infeasible("out_g", f"A loaf of {grams:.0f} g cannot come of this dough.", "Weigh one loaf by itself.")
+        raise Infeasible("out_g", "kitchen-loaf-of-g-cannot-come", grams=grams)
     return {**rest, "loss_percent": round(100 * (1 - grams / piece_g), 1)}
 
 

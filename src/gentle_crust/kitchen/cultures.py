@@ -167,7 +167,7 @@ class CultureBook:
         with self.work.write() as session:
             row = self._row(session, key)
             if not away_ and row.deleted_at is not None and self.now() - row.deleted_at > RECOVERABLE:
-                raise Conflict("id", "That culture was put away more than thirty days ago.", "Bring in its file.")
+                raise Conflict("id", "kitchen-culture-put-away-more")
             row.deleted_at = self.now() if away_ else None
 
     def gone(self) -> tuple[PutAwayCulture, ...]:
@@ -183,7 +183,7 @@ class CultureBook:
     def _row(self, session: Session, key: str) -> CultureRow:
         row = Cultures(session).get(key)
         if row is None:
-            raise NotFound("id", "That culture is not here.", "Choose one from the list of cultures.")
+            raise NotFound("id", "kitchen-culture-not-here")
         return row
 
     # -- what happens ----------------------------------------------------------------------------------------
@@ -193,7 +193,7 @@ class CultureBook:
         clock = self.clock()
         when = self.now() if at is None else instant_of(at, clock.zone, "at")
         if when > self.now():
-            raise CraftError("at", "That time is still to come.", "Give the time at which it happened.")
+            raise CraftError("at", "kitchen-time-still-to-come")
         self.add(key, {event_key: (when, event)})
 
     def is_away(self, key: str) -> bool:
@@ -217,11 +217,7 @@ class CultureBook:
             kept = checked(event, known.culture.jar)
             when = at.replace(microsecond=0)
             if (when, kept.kind) in taken:
-                raise Conflict(
-                    "at",
-                    "Something of this kind is already written down for that very moment.",
-                    "Give another time, or take back the one that is there.",
-                )
+                raise Conflict("at", "kitchen-something-of-kind-already-written")
             taken.add((when, kept.kind))
             body = body_of(kept)
             session.add(EventRow(id=event_key, kind=kept.kind, subject=row.id, at=when, body=body))
@@ -232,13 +228,13 @@ class CultureBook:
             row = self._row(session, key)
             event = Events(session).get(event_key)
             if event is None or event.subject != key:
-                raise NotFound("id", "That event is not here.", "Open the culture again.")
+                raise NotFound("id", "kitchen-event-not-here")
             known = self._known(session, row, self.clock())
             away_ = {each.id: at for at, each in known.withdrawn}
             if (event_key in away_) == withdrawn:
                 return
             if not withdrawn and self.now() - away_[event_key] > RECOVERABLE:
-                raise Conflict("id", "It was taken back more than thirty days ago.", "Write it down anew.")
+                raise Conflict("id", "kitchen-taken-back-more-than-thirty")
             count = sum(1 for _ in Events(session).plain(WITHDRAWN, REINSTATED, subject=key))
             kind = WITHDRAWN if withdrawn else REINSTATED
             mark = EventRow(
@@ -369,13 +365,9 @@ class CultureBook:
             known = self._known(session, self._row(session, key), self.clock())
         life = live(known.culture, known.events, known.clock)
         if life is None:
-            raise CraftError("culture", "Nothing is known of this culture yet.", "Log its last feed first.")
+            raise CraftError("culture", "kitchen-nothing-known-of-culture-yet")
         if guide(known.culture, known.courses, known.clock) is not None:
-            raise Infeasible(
-                "culture",
-                f"{known.culture.name} is being started and cannot raise a dough yet.",
-                "Wait until it has doubled twice in a row, or use another culture.",
-            )
+            raise Infeasible("culture", "kitchen-being-started-cannot-raise", name=known.culture.name)
         return known, life
 
     def feed(self, key: str, needed_g: float, kept_g: float, at: str, warm_c: float | None) -> FeedAnswerShown:
@@ -383,7 +375,7 @@ class CultureBook:
         known, life = self._life(key)
         at_h = known.clock.hours(instant_of(at, known.clock.zone, "at"))
         if at_h < 0:
-            raise CraftError("at", "It is wanted in the past.", "Give a time to come.")
+            raise CraftError("at", "kitchen-wanted-in-past")
         wish = FeedWish(needed_g, kept_g, at_h, warm_c)
         answer = feed_for(known.culture, life, wish, known.clock)
         return view.answer_shown(answer, known.culture, known.clock, at_h, (caution("jar"), caution("mould")))
@@ -405,13 +397,9 @@ class CultureBook:
         """A culture as a plan needs it. CraftError if nothing can be built from it."""
         known, life = self._life(key)
         if known.row.deleted_at is not None:
-            raise CraftError("culture_id", f"{known.culture.name} was put away.", "Bring it back, or choose another.")
+            raise CraftError("culture_id", "kitchen-put-away", name=known.culture.name)
         if spoilt(known.courses[-1].looks):
-            raise CraftError(
-                "culture_id",
-                f"{known.culture.name} is spoilt: nothing may be built from it.",
-                "Discard it, and choose another culture.",
-            )
+            raise CraftError("culture_id", "kitchen-spoilt-nothing-may-built", name=known.culture.name)
         return _starter(known, life)
 
     def best_starter(self, flour_kind: str) -> Starter | None:
@@ -435,7 +423,7 @@ class CultureBook:
         """A culture from a file, under this key: all of it or nothing. The same file again adds nothing."""
         late = next((at for at, _ in history if at > self.now()), None)
         if late is not None:
-            raise CraftError("text", f"The file has an event on {late:%d %B %Y}, still to come.", "Correct its time.")
+            raise CraftError("text", "kitchen-file-event-on-still-to-come", late=f"{late:%d %B %Y}")
         noted = {str(uuid5(NAMESPACE_URL, f"{key}/{at}/{event.id}")): (at, event) for at, event in history}
         with self.work.write() as session:
             row = self._save(session, key, culture)
@@ -452,7 +440,7 @@ class CultureBook:
     def put_photo(self, key: str, data: bytes) -> None:
         """Keep a picture, and nothing that came with it. CraftError for what is none."""
         if not data or len(data) > LARGEST_BYTES:
-            raise CraftError("photo", "The picture is empty or larger than 12 MB.", "Take it again, or a smaller one.")
+            raise CraftError("photo", "kitchen-picture-empty-or-larger-than-12")
         kept = as_jpeg(cleaned(data, LONGEST_PX))
         with self.work.write() as session:
             self._row(session, key)
@@ -472,7 +460,7 @@ class CultureBook:
         with self.work.write() as session:
             self._row(session, key)
             if not Cultures(session).swap_photo(key):
-                raise NotFound("id", "There was no other picture.", "Choose one.")
+                raise NotFound("id", "kitchen-no-other-picture")
 
     def has_former_photo(self, key: str) -> bool:
         """Whether a picture was replaced or taken away."""

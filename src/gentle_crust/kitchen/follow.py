@@ -23,6 +23,7 @@ from gentle_crust.kitchen.story import ALL, Story, story_of
 from gentle_crust.kitchen.work import Work
 from gentle_crust.store.models import EventRow
 from gentle_crust.store.repositories import Events
+from gentle_crust.text.render import say
 
 
 @dataclass(frozen=True)
@@ -81,7 +82,7 @@ def value_of(taken: Taken, plan: Plan) -> tuple[ReadingKind, float]:
         return "rise_box", rise_from_line(taken.value, plan.totals.dough_g)
     if taken.measure == "heights_mm":
         if taken.start is None:
-            raise CraftError("start", "The height at first is missing.", "Give it in mm.")
+            raise CraftError("start", "kitchen-height-at-first-missing")
         return "rise_jar", rise_from_heights(taken.start, taken.value)
     return "rise_eye", taken.value / 100
 
@@ -114,7 +115,7 @@ class FollowBook:
             wish, kitchen = self.plans.question(saved.answer)
             plan = make_plan(wish, kitchen, saved.saved_at, following)
         except CraftError as error:
-            why = f"{error.sentence} {error.remedy}"
+            why = str(say(error.what))
             return Followed(saved, tuple(replace(each, doubt=why) for each in taken), None, story.started)
         doubted = {doubt.index: doubt.sentence for doubt in plan.told.doubts} if plan.told else {}
         taken = tuple(replace(each, doubt=doubted.get(index, "")) for index, each in enumerate(taken))
@@ -130,11 +131,11 @@ class FollowBook:
         saved = self.plans.open(key)
         mixed = mixed_of(saved.answer.plan, self.story(key))
         if mixed is None:
-            raise Infeasible("plan", "This plan is of an older kind.", "Save it once more, then read its dough.")
+            raise Infeasible("plan", "kitchen-plan-of-older-kind-2")
         zone = zone_of(saved.answer.asked.zone or "UTC")
         at = self.now() if taken.at is None else instant_of(taken.at, zone, "at")
         if at > self.now():
-            raise CraftError("at", "That time is still to come.", "Give the time at which it was read.")
+            raise CraftError("at", "kitchen-time-still-to-come-2")
         kind, value = value_of(taken, saved.answer.plan)
         check(Reading((at - mixed) / timedelta(hours=1), kind, value, taken.sure))
         body = {"kind": kind, "value": value, "sure": taken.sure}

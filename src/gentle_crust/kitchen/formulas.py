@@ -63,7 +63,7 @@ def _kept_or_none(row: FormulaRow, version: int) -> KeptFormula | None:
 def missing(field: str) -> CraftError:
     """The error for a formula that is not there at all."""
     kind = NotFound if field == "id" else CraftError
-    return kind(field, "That formula is not here.", "Choose one from the list of formulas.")
+    return kind(field, "kitchen-formula-not-here")
 
 
 MOST_LINES = 40
@@ -109,7 +109,7 @@ class FormulaBook:
         """One saved state. CraftError naming ``field`` if there is none of that number."""
         version = next((each for each in self.versions(key) if each.number == number), None)
         if version is None:
-            raise CraftError(field, f"There is no version {number}.", "Choose one from the list of versions.")
+            raise CraftError(field, "kitchen-no-version", number=number)
         return version
 
     def compared(self, key: str, before: int, after: int) -> tuple[Difference, ...]:

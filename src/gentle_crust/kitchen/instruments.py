@@ -29,12 +29,10 @@ class Instruments:
         for index, (_, quantity, at, value) in enumerate(figures):
             if quantity not in limits.SAMPLE_OF:
                 kinds = ", ".join(limits.SAMPLE_OF)
-                raise Unreadable(f"samples.{index}.quantity", f"'{quantity}' is not measured.", f"Send {kinds}.")
+                raise Unreadable(f"samples.{index}.quantity", "kitchen-not-measured", quantity=quantity, kinds=kinds)
             within(f"samples.{index}.value", limits.SAMPLE_OF[quantity], value)
             if not self.now() - OLDEST <= at <= self.now() + timedelta(minutes=2):
-                raise CraftError(
-                    f"samples.{index}.at", "That time is still to come, or more than two months ago.", "Set its clock."
-                )
+                raise CraftError(f"samples.{index}.at", "kitchen-time-still-to-come-or-more")
         with self.work.write() as session:
             Samples(session).add(figures)
         return [at for _, _, at, _ in figures]

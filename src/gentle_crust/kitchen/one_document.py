@@ -75,5 +75,5 @@ class OneDocument(Generic[T]):
         with self.work.write() as session:
             number = states.earlier(session, self.kind)
             if number is None:
-                raise NotFound("id", f"There is no earlier state of the {self.kind}.", "Change it by hand.")
+                raise NotFound("id", "kitchen-no-earlier-state", kind=self.kind)
             return self.save(self.document.read(states.state(session, self.kind, number)))

@@ -7,6 +7,7 @@ from gentle_crust.contract.oven import AskedBake, AskedLoaf
 from gentle_crust.core import limits
 from gentle_crust.core.errors import CraftError, within
 from gentle_crust.core.limits import Limit
+from gentle_crust.core.messages import message
 from gentle_crust.core.oven.bake import Bake, Baked, bake
 from gentle_crust.core.oven.dials import in_words
 from gentle_crust.core.oven.doneness import Lag, Sign, cutting, lag, remedies, said, shade
@@ -84,7 +85,7 @@ class OvenBook:
         pieces = asked.pieces or formula.pieces
         within("pieces", limits.PIECES_IN_OVEN, pieces)
         grams = asked.piece_g or formula.scaling_weight_g
-        within("piece_g", limits.SCALING_WEIGHT_G, grams, "Dough per piece")
+        within("piece_g", limits.SCALING_WEIGHT_G, grams, message("limit-dough-per-piece"))
         loaf = loaf_of(formula, grams, settings.fridge_c if asked.cold else None)
         rye = formula.rye_rich
         return _Found(loaf, pieces, rye, formula.leaven == "levain", settings)
@@ -158,11 +159,11 @@ class OvenBook:
         grams, loss = found.loaf.dough_g, None
         if core_c is not None:
             within("core_c", limits.CORE_C, core_c)
-        for name, words, value in (("colour", "The colour", colour), ("base_colour", "The base's colour", base)):
+        for name, value in (("colour", colour), ("base_colour", base)):
             if value is not None:
-                within(name, limits.COLOUR, value, words)
+                within(name, limits.COLOUR, value, message(f"limit-{name.replace('_', '-')}"))
         if out_g is not None:
-            within("out_g", Limit("The weight of a loaf out of the oven", round(grams / 2), round(grams), "g"), out_g)
+            within("out_g", Limit("weight-of-a-loaf-out-of-the-oven", round(grams / 2), round(grams), "g"), out_g)
             loss = round(1 - out_g / grams, 4)
         done = self.bake(asked).done
         return Looked(loss, remedies(core_c, colour, base, loss, done), done)
@@ -190,7 +191,7 @@ def _vessel(kit: Settings, key: str) -> Vessel:
     for vessel in kit.vessels:
         if vessel.id == key:
             return vessel
-    raise CraftError("vessel_id", "That vessel is not in this kitchen.", "Choose one of yours.")
+    raise CraftError("vessel_id", "kitchen-vessel-not-in-kitchen")
 
 
 def _short(question: Bake, went: Baked) -> float:

@@ -5,6 +5,7 @@ from gentle_crust.contract.kitchen import Pantry
 from gentle_crust.core import limits
 from gentle_crust.core.errors import CraftError, within
 from gentle_crust.core.formula.flour import check_flour
+from gentle_crust.core.messages import message
 from gentle_crust.kitchen import states
 from gentle_crust.kitchen.one_document import OneDocument
 from gentle_crust.store.repositories import Pantries
@@ -15,11 +16,16 @@ def check_pantry(pantry: Pantry) -> None:
     for index, flour in enumerate(pantry.flours):
         check_flour(flour, f"flours.{index}")
         if flour.id in [other.id for other in pantry.flours[:index]]:
-            raise CraftError(f"flours.{index}.id", f"{flour.name} stands there twice.", "Remove one of them.")
+            raise CraftError(f"flours.{index}.id", "kitchen-stands-twice", name=flour.name)
     for index, price in enumerate(pantry.prices):
         if not 0 < len(price.name.strip()) <= 60:
-            raise CraftError(f"prices.{index}.name", "A price has no name.", "Say what it is the price of.")
-        within(f"prices.{index}.price_per_kg", limits.PRICE_PER_KG, price.price_per_kg, f"The price of {price.name}")
+            raise CraftError(f"prices.{index}.name", "kitchen-price-no-name")
+        within(
+            f"prices.{index}.price_per_kg",
+            limits.PRICE_PER_KG,
+            price.price_per_kg,
+            message("limit-price-of", whose=price.name),
+        )
 
 
 class PantryBook(OneDocument[Pantry]):

@@ -30,7 +30,7 @@ def cleaned(data: bytes, longest: int) -> Image.Image:
     except CraftError:
         raise
     except (UnidentifiedImageError, OSError, ValueError, SyntaxError, Image.DecompressionBombError) as error:
-        raise Unreadable("photo", "That is no photo that can be read.", "Give a JPEG, PNG or WebP.") from error
+        raise Unreadable("photo", "kitchen-no-photo-can-read") from error
     plain = Image.new("RGB", turned.size)
     plain.paste(turned)
     return plain
@@ -46,7 +46,6 @@ def as_jpeg(picture: Image.Image) -> bytes:
 def _check_size(found: Image.Image) -> None:
     most = MOST_PIXELS[found.format or "PNG"]
     if found.width * found.height > most:
-        words = f"The photo has more than {most // 1_000_000} million pixels."
-        raise CraftError("photo", words, "Take a smaller one.")
+        raise CraftError("photo", "kitchen-photo-too-many-pixels", millions=most // 1_000_000)
     if max(found.size) > MOST_LONGER * min(found.size):
-        raise CraftError("photo", "The photo is a narrow strip.", "Take another one.")
+        raise CraftError("photo", "kitchen-photo-narrow-strip")

@@ -38,6 +38,7 @@ from gentle_crust.kitchen.work import Work
 from gentle_crust.store.baking import Bakes, PlanLineRow, Plans
 from gentle_crust.store.models import BakeRow, PlanRow
 from gentle_crust.store.repositories import Events
+from gentle_crust.text.render import say
 
 
 @dataclass(frozen=True)
@@ -134,7 +135,7 @@ def _wish(asked: Asked, settings: Settings, formula: Formula) -> tuple[Wish, Kit
     zone = zone_of(asked.zone or settings.zone)
     vessel = next((vessel for vessel in settings.vessels if vessel.id == asked.vessel_id), None)
     if vessel is None:
-        raise CraftError("vessel_id", "That vessel is not in this kitchen.", "Choose one of the kitchen's vessels.")
+        raise CraftError("vessel_id", "kitchen-vessel-not-in-kitchen-2")
     ready = instant_of(asked.ready or "", zone, "ready")
     room = Room(float(asked.room_day_c or 0), float(asked.room_night_c or 0), float(asked.fridge_c or 0))
     wish = Wish(
@@ -228,7 +229,7 @@ class PlanBook:
                     asked, formula, plan = _kept(Known(mark, lambda key=key: plans.get(key)))
                 except Unreadable as error:
                     LOG.exception("plan %s cannot be read", key)
-                    broken.append(BrokenPlan(key, plans.names([key])[key][0], at, error.sentence))
+                    broken.append(BrokenPlan(key, plans.names([key])[key][0], at, say(error.what).sentence))
                     continue
                 found.append(SavedPlan(key, at, Answer(asked, formula, False, asked.version or 1, plan), mark))
         return tuple(found), tuple(broken)
@@ -252,7 +253,7 @@ class PlanBook:
         try:
             return self.cultures.starter(culture_id)
         except CraftError as error:
-            raise CraftError("culture_id", error.sentence, error.remedy) from error
+            raise CraftError("culture_id", error.what.code, **error.what.values) from error
 
     def _complete(self, asked: Asked, settings: Settings, formula: Formula) -> tuple[Asked, Starter | None]:
         """The question with all that was left out filled in, but for the time; and the culture of its levain."""
@@ -293,7 +294,7 @@ class PlanBook:
             if not made.problems:
                 return Answer(tried, formula, *about, made, marks_of(made, settings))
         if answer is None:
-            raise Infeasible("ready", "No time in the next three days can be used.", "Give a day and a time.")
+            raise Infeasible("ready", "kitchen-no-time-in-next-three-days")
         return answer
 
     def mends(self, asked: Asked) -> tuple[Mend, ...]:
@@ -378,7 +379,7 @@ class PlanBook:
             self._must_not_bake(session, key)
             row, number = Plans(session).get(key), states.earlier(session, "plan", key)
             if row is None or number is None:
-                raise NotFound("id", "This plan was not saved over.", "Change it by hand.")
+                raise NotFound("id", "kitchen-plan-not-saved-over")
             kept = states.state(session, "plan", number, key)
             plan = PLAN.read(kept["shown"])
             states.keep(session, "plan", kept, None, self.now(), key)
@@ -388,16 +389,14 @@ class PlanBook:
 
     def _must_not_bake(self, session: Session, key: str) -> None:
         if any(Events(session).plain(STARTED, subject=key)):
-            raise Conflict(
-                "plan", "This plan is on the bench: changed now, its record would not hold.", "Plan another one."
-            )
+            raise Conflict("plan", "kitchen-plan-on-bench-changed-now")
 
     def open(self, key: str) -> SavedPlan:
         """A saved plan just as it was shown, whatever became of its formula since."""
         with self.work.read() as session:
             row = Plans(session).get(key)
             if row is None:
-                raise NotFound("id", "That plan is not here.", "Choose one from the list of saved plans.")
+                raise NotFound("id", "kitchen-plan-not-here")
             asked, formula, plan = _read(row)
         away = self.formulas.get(row.formula_id).put_away
         newest = self.formulas.newest(row.formula_id)
@@ -437,7 +436,7 @@ class PlanBook:
         with self.work.write() as session:
             row = Plans(session).get(key)
             if row is None:
-                raise NotFound("id", "That plan is not here.", "Choose one from the list of saved plans.")
+                raise NotFound("id", "kitchen-plan-not-here")
             row.deleted_at = self.now() if away else None
             shown = PlanLineRow(row.id, row.name, row.pieces, row.ready, row.begins, row.updated_at)
             return self._lines(session, [shown])[0]
@@ -464,7 +463,7 @@ def _kept(row: Known[Callable[[], PlanRow | None]]) -> tuple[Asked, Formula, Pla
     """The same, read once: it is large, and never changes under its mark."""
     found = row.value()
     if found is None:
-        raise NotFound("id", "That plan is not here.", "Choose one from the list of saved plans.")
+        raise NotFound("id", "kitchen-plan-not-here")
     return _read(found)
 
 

@@ -17,7 +17,7 @@ from gentle_crust.contract.problem import of_validation
 from gentle_crust.contract.tidy import clean, sane
 from gentle_crust.core import limits
 from gentle_crust.core.culture.events import Event
-from gentle_crust.core.errors import Conflict, CraftError, Infeasible, NotFound, Unreadable, within
+from gentle_crust.core.errors import Conflict, CraftError, Infeasible, NotFound, Unreadable, called, within
 from gentle_crust.core.fermentation.readings import Reading, check
 from gentle_crust.core.readiness.judge import Question, Verdict, judge
 from gentle_crust.core.readiness.outcome import looked
@@ -70,7 +70,9 @@ def _as_declared(read: Callable[[Any], T], value: Any, name: str) -> T:
     except ValidationError as error:
         first = of_validation(error)[0]
         field = name if first.field == "body" else f"{name}.{first.field}"
-        raise CraftError(field, f"In the {name}, {first.sentence}", first.remedy) from error
+        raise CraftError(
+            field, "contract-not-as-declared-in", name=name, sentence=first.sentence, remedy=first.remedy
+        ) from error
 
 
 class _Once:
@@ -98,11 +100,11 @@ class Presses:
         """Bring a plan to the bench; pressed twice it is there once."""
         saved = self.plans.open(key)
         if saved.answer.plan.times is None:
-            raise Infeasible("id", "This plan is of an older kind.", "Save it once more, then start it.")
+            raise Infeasible("id", "kitchen-plan-of-older-kind")
         with self.work.read() as session:
             story = story_of(Events(session).plain(*tale.ALL, subject=key))
         if story.started is not None and not story.on_bench(self.now()):
-            raise Conflict("plan", "This plan was baked already.", "Plan it again, then start that.")
+            raise Conflict("plan", "kitchen-plan-baked-already")
         self.press(key, (Press(event, bodies.STARTED, self.now(), {}),))
 
     def mixed(self, key: str, event: str, asked: Asked, mixed_at: datetime) -> None:
@@ -112,9 +114,9 @@ class Presses:
         """
         sane(mixed_at, "mixed_at")
         if mixed_at > self.now() + timedelta(minutes=1):
-            raise CraftError("mixed_at", "That time is still to come.", "Give the time at which it was mixed.")
+            raise CraftError("mixed_at", "kitchen-time-still-to-come-3")
         if self.now() - mixed_at > timedelta(hours=24):
-            raise CraftError("mixed_at", "That was more than a day ago.", "Give a time within the last day.")
+            raise CraftError("mixed_at", "kitchen-more-than-day-ago")
         with self.work.read() as session:
             there = Events(session).plain(bodies.STARTED, subject=key)
         if there:
@@ -132,14 +134,14 @@ class Presses:
     def _saved(self, key: str) -> SavedPlan:
         kept = self.plans.some([key])
         if not kept:
-            raise NotFound("id", "That plan is not here.", "Choose one from the list of saved plans.")
+            raise NotFound("id", "kitchen-plan-not-here")
         return kept[0]
 
     def must_be_there(self, key: str) -> None:
         """Raise CraftError if that dough is not on the bench."""
         with self.work.read() as session:
             if not Events(session).plain(bodies.STARTED, subject=key):
-                raise NotFound("id", "That dough is not on the bench.", "Start its plan first.")
+                raise NotFound("id", "kitchen-dough-not-on-bench")
 
     def press(self, key: str, presses: tuple[Press, ...]) -> None:
         """Keep what was pressed; keys that are known already add nothing. All or nothing."""
@@ -156,7 +158,7 @@ class Presses:
                 events.add(EventRow(id=press.id, kind=press.kind, subject=key, at=press.at, body=body))
                 story = grown(story, (press.id, press.kind, press.at, body))
                 if any(each.id == press.id for each in story.unreadable):
-                    raise Unreadable("body", "What was pressed cannot be kept as it is.", "Load the page anew.")
+                    raise Unreadable("body", "kitchen-what-pressed-cannot-kept")
                 check_order(story.happened, max(self.now(), *(each.at for each in story.told)))
                 if press.kind in MOVES:
                     self._must_stand(key, before, story)
@@ -194,11 +196,11 @@ class Presses:
     def _checked(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
         """The body of a press as it is kept. Raises CraftError for one that cannot be."""
         if press.at > self.now() + timedelta(seconds=90) and story.told and press.at > story.told[-1].at:
-            raise CraftError("at", "That time is still to come.", "Give the time at which it was done.")
+            raise CraftError("at", "kitchen-time-still-to-come-4")
         if press.kind not in tale.PRESSES:
-            raise Unreadable("kind", f"'{press.kind}' is nothing that can be pressed.", "Load the page anew.")
+            raise Unreadable("kind", "kitchen-nothing-can-pressed", kind=press.kind)
         if press.kind != bodies.STARTED and story.started is None:
-            raise NotFound("id", "That dough is not on the bench.", "Start its plan first.")
+            raise NotFound("id", "kitchen-dough-not-on-bench")
         if press.kind == bodies.STARTED and story.started is not None:
             return {}
         keep = {
@@ -213,16 +215,16 @@ class Presses:
     def _step(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
         key = str(press.body.get("key", ""))
         if not is_step_key(key):
-            raise Unreadable("key", f"'{key[:40]}' is not a step.", "Load the page anew.")
+            raise Unreadable("key", "kitchen-not-step", key=key[:40])
         return {"key": key, "skipped": bool(press.body.get("skipped"))}
 
     def _until(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
         key = str(press.body.get("key", ""))
         minutes = press.body.get("minutes", LOOK_AGAIN / timedelta(minutes=1))
         if not is_step_key(key):
-            raise Unreadable("key", f"'{key[:40]}' is not a step.", "Load the page anew.")
+            raise Unreadable("key", "kitchen-not-step", key=key[:40])
         if not isinstance(minutes, int | float) or not 1 <= minutes <= 720:
-            raise CraftError("minutes", "The wait is not between 1 min and 12 h.", "Give minutes from 1 to 720.")
+            raise CraftError("minutes", "kitchen-wait-not-between-1-min")
         until = (press.at + timedelta(minutes=float(minutes))).isoformat()
         return {"key": key, "until": until, "note": str(press.body.get("note", ""))[:300]}
 
@@ -239,12 +241,12 @@ class Presses:
     def _in_the_oven(self, press: Press, story: Story) -> dict[str, Any]:
         """A loaf's core, or the oven itself, read while it bakes."""
         if story.happened.done("load-1") is None:
-            raise CraftError("measure", "There is no loaf in the oven yet.", "Say that it is loaded, then read it.")
+            raise CraftError("measure", "kitchen-no-loaf-in-oven-yet")
         kind, limit = OF_A_BAKE[press.body["measure"]]
         try:
             value = float(press.body["value"])
         except (KeyError, TypeError, ValueError):
-            raise Unreadable("value", f"{limit.words} is not a number.", "Give what the thermometer shows.") from None
+            raise Unreadable("value", "kitchen-not-number", what=called(limit)) from None
         return {"kind": kind, "value": within("value", limit, value), "sure": True}
 
     def _change(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
@@ -254,9 +256,9 @@ class Presses:
             if (when := getattr(change, name)) is not None:
                 sane(when, f"change.{name}")
         if change.code in ("reshape", "flatbread") and story.happened.done("shape-1") is None:
-            raise CraftError("change.code", "There is no shaped dough yet.", "Shape it first.")
+            raise CraftError("change.code", "kitchen-no-shaped-dough-yet")
         if story.happened.done("load-1") is not None:
-            raise Conflict("change.code", "It is in the oven already.", "Take the loading back if it is not.")
+            raise Conflict("change.code", "kitchen-in-oven-already")
         changed(story.happened, change)
         return {
             "change": CHANGE.write(change),
@@ -267,7 +269,7 @@ class Presses:
         """A judgement as it was shown: what was asked, what was answered, and what it tells of the dough."""
         key, cues = saved().id, press.body.get("cues")
         if not isinstance(cues, dict) or not all(isinstance(each, str | int | float) for each in cues.values()):
-            raise Unreadable("cues", "What was seen is not said cue by cue.", "Press what you see once more.")
+            raise Unreadable("cues", "kitchen-what-seen-not-said-cue")
         question = self.bench.question(key, cues, press.body.get("stage"), story)
         verdict = judge(question)
         return {
@@ -289,22 +291,22 @@ class Presses:
     def _note(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
         text = str(press.body.get("text", "")).strip()
         if not text:
-            raise CraftError("text", "The note is empty.", "Write a few words.")
+            raise CraftError("text", "kitchen-note-empty")
         if len(text) > 2000:
-            raise CraftError("text", "The note is longer than 2,000 letters.", "Shorten it.")
+            raise CraftError("text", "kitchen-note-longer-than-2-000")
         return {"text": text}
 
     def _outcome(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
         how = press.body.get("how")
         if how not in ("under", "right", "over"):
-            raise CraftError("how", "How it came out is not said.", "Choose under-proofed, right or over-proofed.")
+            raise CraftError("how", "kitchen-how-came-out-not-said")
         more = {
             name: value
             for name, value in press.body.items()
             if name != "how" and len(name) <= 40 and isinstance(value, str | int | float | bool)
         }
         if any(isinstance(value, str) and len(value) > 2000 for value in more.values()) or len(more) > 12:
-            raise CraftError("how", "Too much is said of the outcome.", "Put it into a note of up to 2,000 letters.")
+            raise CraftError("how", "kitchen-too-much-said-of-outcome")
         return {"how": how, **more}
 
     def _probe(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
@@ -315,7 +317,7 @@ class Presses:
         with self.work.write() as session:
             events = Events(session).plain(*tale.ALL, subject=key)
             if not any(found == event for found, *_ in events):
-                raise NotFound("id", "That was never pressed here.", "Load the page anew.")
+                raise NotFound("id", "kitchen-never-pressed-here")
             body = {"event": event, "with": list(tale.same_step(story_of(events).told, event))}
             Events(session).add(EventRow(id=withdrawal, kind=bodies.WITHDRAWN, subject=key, at=self.now(), body=body))
             taken = [f"{each}-t"[:60] for each in (event, *body["with"])]
@@ -330,12 +332,12 @@ class Presses:
     def correct(self, key: str, event: str, correction: str, at: datetime) -> None:
         """Say when something was really done."""
         if at > self.now() + timedelta(seconds=90):
-            raise CraftError("at", "That time is still to come.", "Give the time at which it was done.")
+            raise CraftError("at", "kitchen-time-still-to-come-4")
         with self.work.write() as session:
             events = Events(session)
             told = events.plain(*tale.ALL, subject=key)
             if not any(found == event for found, *_ in told):
-                raise NotFound("id", "That was never pressed here.", "Load the page anew.")
+                raise NotFound("id", "kitchen-never-pressed-here")
             body = {"event": event, "at": at.isoformat()}
             sane(at, "at")
             before, after = story_of(told), story_of([*told, (correction, bodies.CORRECTED, self.now(), body)])
@@ -349,7 +351,7 @@ class Presses:
         try:
             found = datetime.fromisoformat(text)
         except ValueError as error:
-            raise Unreadable(field, f"'{text}' is not a time.", "Give a day and a time.") from error
+            raise Unreadable(field, "kitchen-not-time", text=text) from error
         return found if found.tzinfo is not None else instant_of(text, self._zone(), field)
 
     def hours_away(self, at: datetime, leave: str, back: str) -> tuple[datetime, datetime]:
@@ -373,7 +375,7 @@ class Presses:
     def be_away(self, event: str, start: datetime, end: datetime) -> None:
         """Say that nobody is there from ``start`` to ``end``."""
         if not start < end <= start + LONGEST_AWAY:
-            raise CraftError("end", "The absence ends before it begins, or lasts more than a week.", "Give its end.")
+            raise CraftError("end", "kitchen-absence-ends-before-begins")
         with self.work.write() as session:
             Events(session).add(EventRow(id=event, kind=ABSENT, subject="", at=start, body={"end": end.isoformat()}))
 

@@ -6,7 +6,8 @@ from dataclasses import dataclass
 from gentle_crust.contract.documents import KITCHEN
 from gentle_crust.contract.kitchen import Settings
 from gentle_crust.core import limits
-from gentle_crust.core.errors import CraftError, Unreadable, within
+from gentle_crust.core.errors import CraftError, Unreadable, called, within
+from gentle_crust.core.messages import message
 from gentle_crust.core.oven.equipment import Oven, vessel_row
 from gentle_crust.core.oven.kit import row_of
 from gentle_crust.core.scheduling.clock import Nights, Room, usual_day, zone_of
@@ -28,14 +29,14 @@ def hour_of(text: str, field: str) -> float:
     """HH:MM as an hour of the day. Raises CraftError naming ``field``."""
     match = re.fullmatch(r"([01]?\d|2[0-3]):([0-5]\d)", text.strip())
     if not match:
-        raise Unreadable(field, f"'{text}' is not a time of day.", "Write it as 22:30.")
+        raise Unreadable(field, "kitchen-not-time-of-day", text=text)
     return int(match[1]) + int(match[2]) / 60
 
 
 def check_settings(settings: Settings) -> None:
     """Raise CraftError for what no kitchen has."""
     if not 0 < len(settings.name.strip()) <= 60:
-        raise CraftError("name", "The kitchen's name is empty or longer than 60 letters.", "Give it a short name.")
+        raise CraftError("name", "kitchen-kitchen-name-empty-or-longer")
     zone_of(settings.zone)
     within("room_day_c", limits.ROOM_DAY_C, settings.room_day_c)
     within("room_night_c", limits.ROOM_NIGHT_C, settings.room_night_c)
@@ -48,32 +49,30 @@ def check_settings(settings: Settings) -> None:
         if value is not None:
             within(name, limit, value)
     if len(settings.currency) > 8:
-        raise CraftError("currency", "The currency is longer than 8 letters.", "Write it as EUR or as its sign.")
+        raise CraftError("currency", "kitchen-currency-longer-than-8-letters")
     for index, oven in enumerate((settings.oven, *settings.other_ovens)):
         _check_oven(oven, f"other_ovens.{index - 1}" if index else "oven")
     _check_means(settings)
     nights(settings.sleep_from, settings.sleep_to)
     if not settings.vessels:
-        raise CraftError("vessels", "There is nothing to bake in.", "Keep at least one vessel.")
+        raise CraftError("vessels", "kitchen-nothing-to-bake")
     for index, vessel in enumerate(settings.vessels):
         vessel_row(vessel.kind)
         within(f"vessels.{index}.count", limits.VESSEL_COUNT, vessel.count)
         for name, limit in _OF_VESSEL.items():
             value = getattr(vessel, name)
             if value is not None:
-                within(f"vessels.{index}.{name}", limit, value, f"{limit.words} of {vessel.name}")
+                within(f"vessels.{index}.{name}", limit, value, called(limit, vessel.name))
         if not 0 < len(vessel.name.strip()) <= 40:
-            raise CraftError(
-                f"vessels.{index}.name", "A vessel's name is empty or longer than 40 letters.", "Shorten it."
-            )
+            raise CraftError(f"vessels.{index}.name", "kitchen-vessel-name-empty-or-longer")
 
 
 def _check_oven(oven: Oven, path: str) -> None:
     if len(oven.name) > 40:
-        raise CraftError(f"{path}.name", "An oven's name is longer than 40 letters.", "Shorten it.")
+        raise CraftError(f"{path}.name", "kitchen-oven-name-longer-than-40")
     within(f"{path}.top_c", limits.OVEN_TOP_C, oven.top_c)
     within(f"{path}.volume_l", limits.OVEN_VOLUME_L, oven.volume_l)
-    within(f"{path}.offset_k", limits.OFFSET_K, oven.offset_k, "The oven's difference from its dial")
+    within(f"{path}.offset_k", limits.OFFSET_K, oven.offset_k, message("limit-offset-of-the-dial"))
     within(f"{path}.shelves", limits.SHELVES, oven.shelves)
     within(f"{path}.shelf_cm2", limits.SHELF_CM2, oven.shelf_cm2)
     if oven.heater_w is not None:
@@ -84,7 +83,7 @@ def _check_oven(oven: Oven, path: str) -> None:
 
 def _check_means(settings: Settings) -> None:
     if len(settings.other_ovens) > 6:
-        raise CraftError("other_ovens", "More than seven ovens.", "Take some away.")
+        raise CraftError("other_ovens", "kitchen-more-than-seven-ovens")
     if settings.paper_c is not None:
         within("paper_c", limits.PAPER_C, settings.paper_c)
     for index, kind in enumerate(settings.steam):
@@ -95,9 +94,7 @@ def nights(sleep_from: str, sleep_to: str) -> Nights:
     """Bedtime and getting up as the core counts them; CraftError if that is no night."""
     found = Nights(hour_of(sleep_from, "sleep_from"), hour_of(sleep_to, "sleep_to"))
     if found.length_h > 14:
-        raise CraftError(
-            "sleep_to", "Sleep of more than 14 hours leaves no time to bake.", "Give the hours of one night."
-        )
+        raise CraftError("sleep_to", "kitchen-sleep-of-more-than-14-hours")
     return found
 
 

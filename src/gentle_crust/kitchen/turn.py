@@ -32,7 +32,7 @@ def turn(question: Question, wish: Wish, kitchen: Kitchen, rise: float, hours: f
         return inverse.ready_h(bulk, rise)
     if question == "levain":
         if makeup.levain_yeast <= 0:
-            raise Infeasible("question", "This dough has no levain.", "Ask for yeast instead.")
+            raise Infeasible("question", "kitchen-dough-no-levain")
         return inverse.levain_for(bulk, rise, hours)
     if question == "yeast":
         return inverse.yeast_for(bulk, rise, hours)

@@ -18,6 +18,7 @@ from gentle_crust.kitchen import story as tale
 from gentle_crust.kitchen.beside import write_bake
 from gentle_crust.kitchen.work import Work
 from gentle_crust.store.models import SetAsideRow
+from gentle_crust.text.render import say
 
 Columns = dict[str, Any]
 _NAME = re.compile(r'"name":\s*"((?:[^"\\]|\\.){1,80})"')
@@ -35,27 +36,27 @@ def _instant(value: Any) -> datetime:
     try:
         return sane(datetime.fromisoformat(value).replace(tzinfo=UTC), "at")
     except (TypeError, ValueError, CraftError) as error:
-        raise Unreadable("at", "Its time cannot be read.") from error
+        raise Unreadable("at", "kitchen-time-cannot-read") from error
 
 
 def _object(value: Any) -> dict[str, Any]:
     try:
         found = json.loads(value)
     except (TypeError, ValueError, RecursionError) as error:
-        raise Unreadable("body", "Its text is torn.") from error
+        raise Unreadable("body", "kitchen-text-torn") from error
     if not isinstance(found, dict):
-        raise Unreadable("body", "Its text holds something else.")
+        raise Unreadable("body", "kitchen-text-holds-something-else")
     return found
 
 
 def _figure(value: Any) -> None:
     if not isinstance(value, int | float):
-        raise Unreadable("value", "It is not a number.")
+        raise Unreadable("value", "kitchen-not-number-2")
 
 
 def _picture(columns: Columns) -> None:
     if not isinstance(columns["data"], bytes) or columns["data"][:2] not in (b"\xff\xd8", b"\x89P"):
-        raise Unreadable("data", "It is not a picture.")
+        raise Unreadable("data", "kitchen-not-picture")
 
 
 def _check_plan(columns: Columns) -> None:
@@ -105,7 +106,7 @@ def _trouble(place: str, columns: Columns) -> str:
         for name in _REQUIRED_TIMES.get(place, ()):
             _instant(columns[name])
     except CraftError as error:
-        return error.sentence
+        return say(error.what).sentence
     except (KeyError, TypeError, ValueError, RecursionError):
         return "It cannot be read."
     return ""
@@ -191,7 +192,7 @@ class UnreadableBook:
         with self.work.write() as session:
             aside = session.get(SetAsideRow, (place, key))
             if aside is None:
-                raise NotFound("id", "That was not put away.", "Load the page anew.")
+                raise NotFound("id", "kitchen-not-put-away")
             if place in KEPT_BY_OTHERS:
                 session.execute(text(f"UPDATE {place} SET deleted_at = NULL WHERE id = :key"), {"key": key})  # noqa: S608
             else:
@@ -213,4 +214,4 @@ class UnreadableBook:
         for row, columns in unreadable_rows(session):
             if (row.place, row.key) == (place, key):
                 return columns
-        raise NotFound("id", "There is nothing unreadable of that key.", "Load the page anew.")
+        raise NotFound("id", "kitchen-nothing-unreadable-of-key")

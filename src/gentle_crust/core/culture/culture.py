@@ -28,14 +28,14 @@ class Culture:
 def check_culture(culture: Culture) -> None:
     """Raise CraftError, naming the field, for what cannot be kept."""
     if not 0 < len(culture.name.strip()) <= 40:
-        raise CraftError("name", "The culture's name is empty or longer than 40 letters.", "Give it a short name.")
+        raise CraftError("name", "culture-culture-name-empty-or-longer")
     if culture.flour_kind not in flour_kinds():
         raise Unreadable(
-            "flour_kind", f"'{culture.flour_kind}' is not a flour I know.", f"Choose one of {flour_kinds()}."
+            "flour_kind", "culture-not-flour-know", flour_kind=culture.flour_kind, flour_kinds=flour_kinds()
         )
     within("hydration_percent", limits.CULTURE_WATER_PERCENT, culture.hydration_percent)
     if len(culture.note) > 500:
-        raise CraftError("note", "The note is longer than 500 letters.", "Shorten it.")
+        raise CraftError("note", "culture-note-longer-than-500-letters")
     check_jar(culture.jar)
     if culture.schedule is not None:
         check_schedule(culture.schedule)

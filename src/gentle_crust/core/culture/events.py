@@ -7,6 +7,7 @@ from gentle_crust.core import limits
 from gentle_crust.core.culture.jar import Jar, check_height, culture_g
 from gentle_crust.core.errors import CraftError, Unreadable, within
 from gentle_crust.core.limits import Limit
+from gentle_crust.core.messages import message
 
 Place = Literal["counter", "fridge"]
 EventKind = Literal["begun", "fed", "seen", "moved", "taken", "weighed", "dried", "woken"]
@@ -60,15 +61,11 @@ class Event:
 def checked(event: Event, jar: Jar) -> Event:
     """The event as it can be kept. Raises CraftError, naming the field, for what cannot have happened."""
     if event.kind not in get_args(EventKind):
-        raise Unreadable(
-            "kind", f"'{event.kind}' is nothing that I can keep.", f"Choose one of {', '.join(get_args(EventKind))}."
-        )
+        raise Unreadable("kind", "culture-nothing-can-keep", kind=event.kind, names=", ".join(get_args(EventKind)))
     for name, choices in CHOICES.items():
         value = getattr(event, name)
         if value is not None and value not in get_args(choices):
-            raise Unreadable(
-                name, f"'{value}' is not one of the choices.", f"Choose one of {', '.join(get_args(choices))}."
-            )
+            raise Unreadable(name, "culture-not-one-of-choices", value=value, names=", ".join(get_args(choices)))
     if event.height_mm is not None:
         check_height(jar, event.height_mm)
     if event.culture_c is not None:
@@ -76,15 +73,15 @@ def checked(event: Event, jar: Jar) -> Event:
     if event.feeds:
         return _checked_feed(event)
     if event.kind == "moved" and event.place not in get_args(Place):
-        raise CraftError("place", "Where it was moved to is missing.", "Choose counter or fridge.")
+        raise CraftError("place", "culture-where-moved-to-missing")
     if event.kind in ("taken", "dried"):
         within("g", limits.TAKEN_G, event.g or 0)
     if event.kind == "weighed":
         if event.gross_g is None:
-            raise CraftError("gross_g", "The weight is missing.", "Weigh the jar with the culture, without its lid.")
+            raise CraftError("gross_g", "culture-weight-missing")
         return replace(event, g=culture_g(jar, event.gross_g))
     if event.kind == "seen" and all(getattr(event, cue) is None for cue in CUES) and not event.note:
-        raise CraftError("seen", "Nothing was noted.", "Give at least one of height, temperature, surface, smell.")
+        raise CraftError("seen", "culture-nothing-noted")
     return event
 
 
@@ -93,14 +90,15 @@ def _checked_feed(event: Event) -> Event:
     if event.kind == "begun":
         event = replace(event, seed_g=0.0)
     else:
-        within("seed_g", limits.SEED_G, event.seed_g, "The seed" if event.kind == "fed" else "The dried flakes")
-    if event.kind == "fed" and event.flour_g < 0.999 * event.seed_g:
-        raise CraftError(
-            "flour_g",
-            f"{event.flour_g:g} g of flour is less than the {event.seed_g:g} g of culture that it feeds.",
-            "Give it at least as much flour as culture; take some culture away first.",
+        within(
+            "seed_g",
+            limits.SEED_G,
+            event.seed_g,
+            message("limit-seed" if event.kind == "fed" else "limit-dried-flakes"),
         )
-    within("water_g", Limit("The water", 0.3 * event.flour_g, 3 * event.flour_g, "g"), event.water_g)
+    if event.kind == "fed" and event.flour_g < 0.999 * event.seed_g:
+        raise CraftError("flour_g", "culture-g-of-flour-less-than-g", flour_g=event.flour_g, seed_g=event.seed_g)
+    within("water_g", Limit("water", 0.3 * event.flour_g, 3 * event.flour_g, "g"), event.water_g)
     return event
 
 

@@ -126,7 +126,7 @@ def check_wish(wish: FeedWish) -> None:
     """Raise CraftError for what no jar can give."""
     within("needed_g", limits.LEVAIN_NEEDED_G, wish.needed_g)
     within("kept_g", limits.KEPT_G, wish.kept_g)
-    within("at", Limit("The time until it is wanted", 0.0, FURTHEST_H, "h"), wish.at_h)
+    within("at", Limit("time-until-it-is-wanted", 0.0, FURTHEST_H, "h"), wish.at_h)
     if wish.warm_c is not None:
         within("warm_c", limits.WARM_PLACE_C, wish.warm_c)
 
@@ -158,7 +158,7 @@ def feed_for(culture: Culture, life: Life, wish: FeedWish, clock: Clock, now_h: 
     """Ways to ``wish`` from the culture as it lives now. Raises CraftError for a wish that is none."""
     check_wish(wish)
     if wish.at_h < now_h:
-        raise CraftError("at", "It is wanted in the past.", "Give a time to come.")
+        raise CraftError("at", "culture-wanted-in-past")
     as_it_is = _as_it_is(life, wish)
     search = _Search(culture, life, wish, clock, now_h)
     ways = search.ways(awake=True)

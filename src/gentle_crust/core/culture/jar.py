@@ -54,11 +54,7 @@ def check_jar(jar: Jar) -> None:
     """Raise CraftError for a jar that nobody has."""
     within("jar.empty_g", limits.EMPTY_JAR_G, jar.empty_g)
     if jar.diameter_mm is None and jar.volume_ml is None:
-        raise CraftError(
-            "jar.diameter_mm",
-            "Neither the jar's inner width nor its volume is given.",
-            "Measure one of them: fill it with water on the scale, a gram is a millilitre.",
-        )
+        raise CraftError("jar.diameter_mm", "culture-neither-jar-inner-width")
     for name, limit in (
         ("diameter_mm", limits.CULTURE_JAR_MM),
         ("height_mm", limits.CULTURE_JAR_HEIGHT_MM),
@@ -72,11 +68,7 @@ def check_jar(jar: Jar) -> None:
 def culture_g(jar: Jar, gross_g: float) -> float:
     """The culture in a jar that weighs ``gross_g`` with it. CraftError if that is less than the jar alone."""
     if gross_g < jar.empty_g:
-        raise CraftError(
-            "gross_g",
-            f"The jar with the culture weighs {gross_g:g} g, less than the jar alone ({jar.empty_g:g} g).",
-            "Weigh it without the lid, or correct the jar's empty weight.",
-        )
+        raise CraftError("gross_g", "culture-jar-with-culture-weighs-g", gross_g=gross_g, empty_g=jar.empty_g)
     return gross_g - jar.empty_g
 
 
@@ -90,11 +82,7 @@ def check_height(jar: Jar, height_mm: float, field: str = "height_mm") -> float:
     """A height on the glass. CraftError if it is above the rim, or none at all."""
     rim = jar.rim_mm
     if rim is not None and height_mm > rim + 1:
-        raise CraftError(
-            field,
-            f"A height of {height_mm:g} mm is beyond the jar, which is {rim:.0f} mm high.",
-            "Measure from the bottom of the culture to its level, in mm.",
-        )
+        raise CraftError(field, "culture-height-of-mm-beyond-jar", height_mm=height_mm, rim=rim)
     return within(field, limits.LEVEL_MM, height_mm)
 
 

@@ -32,9 +32,7 @@ def check_schedule(schedule: Schedule) -> None:
     if schedule.weekday is not None:
         within("schedule.weekday", limits.WEEKDAY, schedule.weekday)
         if schedule.every_days % 7:
-            raise CraftError(
-                "schedule.every_days", "A feed on one day of the week comes every 7, 14 ... days.", "Choose 7 or 14."
-            )
+            raise CraftError("schedule.every_days", "culture-feed-on-one-day-of-week")
 
 
 def _on(day: datetime, hour: float, zone: ZoneInfo) -> datetime:

@@ -6,6 +6,7 @@ from gentle_crust.core import limits
 from gentle_crust.core.errors import CraftError, Unreadable, within
 from gentle_crust.core.formula.model import YEAST_AS_INSTANT, Formula
 from gentle_crust.core.formula.scaling import total_percent
+from gentle_crust.core.messages import message
 from gentle_crust.core.tables import constant, numbers, rows
 
 
@@ -101,9 +102,7 @@ def _check(dough: Dough) -> None:
     for index, part in enumerate(dough.flours):
         if part.kind not in kinds:
             raise Unreadable(
-                f"dough.flours.{index}.kind",
-                f"'{part.kind}' is not a flour I know.",
-                f"Choose one of {', '.join(kinds)}.",
+                f"dough.flours.{index}.kind", "fermentation-not-flour-know", kind=part.kind, names=", ".join(kinds)
             )
         within(f"dough.flours.{index}.g", limits.INGREDIENT_G, part.g)
     for name in ("salt_g", "sugar_g", "oil_g", "instant_yeast_g", "active_dry_yeast_g", "fresh_yeast_g", "levain_g"):
@@ -111,7 +110,7 @@ def _check(dough: Dough) -> None:
             f"dough.{name}",
             limits.INGREDIENT_G,
             getattr(dough, name),
-            name.removesuffix("_g").replace("_", " ").capitalize(),
+            message(f"limit-of-dough-{name.removesuffix('_g').replace('_', '-')}"),
         )
     within("dough.levain_hydration", limits.LEVAIN_WATER, dough.levain_hydration)
 
@@ -125,7 +124,7 @@ def makeup(dough: Dough) -> Makeup:
     levain_flour = dough.levain_g / (1 + dough.levain_hydration)
     flour = sum(part.g for part in dough.flours) + levain_flour
     if sum(part.g for part in dough.flours) <= 0:
-        raise CraftError("dough.flours", "There is no flour in the dough.", "Give at least one flour and its grams.")
+        raise CraftError("dough.flours", "fermentation-no-flour-in-dough")
     hydration = (dough.water_g + dough.levain_g - levain_flour) / flour
     within("dough.water_g", limits.HYDRATION_PERCENT, round(100 * hydration, 1))
     salt = 100 * dough.salt_g / flour

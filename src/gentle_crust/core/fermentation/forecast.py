@@ -10,6 +10,7 @@ from gentle_crust.core.fermentation.capacity import greatest_rise
 from gentle_crust.core.fermentation.dough import Dough, makeup
 from gentle_crust.core.fermentation.engine import Leg, Trace, begin, crossings, run
 from gentle_crust.core.fermentation.uncertainty import Span, Vigour, activities, band, span
+from gentle_crust.core.messages import message
 
 CURVE_EVERY_MIN = 10
 _SHAPED = {"banneton": "free_standing", "tin": "tin", "tray": "tray"}
@@ -62,10 +63,10 @@ class Forecast:
 
 
 def _check(start_c: float, path: tuple[Stretch, ...], rise_targets: tuple[float, ...], pieces: int) -> None:
-    within("start_c", limits.MEASURED_DOUGH_C, start_c, "Dough temperature")
+    within("start_c", limits.MEASURED_DOUGH_C, start_c, message("limit-dough-temperature"))
     within("pieces", limits.PIECES, pieces)
     if not path:
-        raise CraftError("path", "The path is empty.", "Give at least one stretch of hours, ambient_c and container.")
+        raise CraftError("path", "fermentation-path-empty")
     for index, stretch in enumerate(path):
         within(f"path.{index}.hours", limits.STRETCH_H, stretch.hours)
         within(f"path.{index}.ambient_c", limits.AMBIENT_C, stretch.ambient_c)

@@ -79,7 +79,7 @@ def _solve(
     """Root of ``rise_for`` - ``rise`` between two values; a rise that peaks earlier counts as reached."""
     from scipy.optimize import brentq  # it takes half a second to load
 
-    within("hours", Limit("The time", 0.25, LONGEST_H, "h"), hours)
+    within("hours", Limit("time", 0.25, LONGEST_H, "h"), hours)
     within("rise", limits.ASKED_RISE, rise)
     at_low, at_high = rise_for(low) - rise, rise_for(high) - rise
     if at_low * at_high > 0:

@@ -66,14 +66,14 @@ def error_of(kind: ReadingKind) -> float:
 def rise_from_line(line_ml: float, dough_g: float) -> float:
     """Rise of ``dough_g`` that stands at the ``line_ml`` of a straight-sided box."""
     gas_free = dough_g / constant("fermentation", "gas", "dough_density_g_per_ml")
-    within("line_ml", Limit("The line on the box", 0.8 * gas_free, 6 * gas_free, "ml"), line_ml)
+    within("line_ml", Limit("line-on-the-box", 0.8 * gas_free, 6 * gas_free, "ml"), line_ml)
     return line_ml / gas_free - 1
 
 
 def rise_from_heights(start_mm: float, now_mm: float) -> float:
     """Rise of a sample in a straight jar from its height at first and now."""
     within("start_mm", limits.FIRST_HEIGHT_MM, start_mm)
-    within("now_mm", Limit("The height now", start_mm * 0.8, start_mm * 6, "mm"), now_mm)
+    within("now_mm", Limit("height-now", start_mm * 0.8, start_mm * 6, "mm"), now_mm)
     return now_mm / start_mm - 1
 
 
@@ -81,10 +81,10 @@ def check(reading: Reading, field: str = "reading") -> None:
     """Raise CraftError for what no dough ever shows."""
     if reading.kind not in get_args(ReadingKind):
         raise Unreadable(
-            f"{field}.kind", f"'{reading.kind}' is no reading I know.", f"Choose one of {get_args(ReadingKind)}."
+            f"{field}.kind", "fermentation-no-reading-know", kind=reading.kind, readingkind=get_args(ReadingKind)
         )
     if reading.at_h < 0:
-        raise CraftError(f"{field}.at", "That is before the dough was mixed.", "Give a time after mixing.")
+        raise CraftError(f"{field}.at", "fermentation-before-dough-mixed")
     if reading.kind == "dough_c":
         within(f"{field}.value", limits.MEASURED_DOUGH_C, reading.value)
     else:

@@ -7,6 +7,7 @@ from gentle_crust.core import limits
 from gentle_crust.core.errors import CraftError, Infeasible, within
 from gentle_crust.core.formula.model import WATER_IN, Extra, FlourShare, Formula, Preferment, water_in
 from gentle_crust.core.formula.scaling import BOWL_LOSS, total_percent
+from gentle_crust.core.messages import message
 
 LockKind = Literal["pieces", "dough", "flour", "bag", "tin"]
 TIN_G_PER_ML = 0.48
@@ -40,8 +41,9 @@ def settled(formula: Formula, lock: Lock) -> Formula:
     if not 30 <= weight <= 5000:
         raise CraftError(
             f"lock.{'tin_ml' if lock.kind == 'tin' else 'g'}",
-            f"Each of {formula.pieces} pieces would be {weight:.0f} g; 30 to 5000 g can be planned.",
-            "Change the number of pieces, or what is locked.",
+            "formula-each-of-pieces-would-g",
+            pieces=formula.pieces,
+            weight=weight,
         )
     return replace(formula, scaling_weight_g=weight)
 
@@ -59,9 +61,7 @@ def _piece_g(formula: Formula, lock: Lock) -> float:
     if lock.kind == "bag":
         share = formula.flour(lock.flour_key)
         if share is None or share.percent <= 0:
-            raise CraftError(
-                "lock.flour_key", "The formula has none of the flour in the bag.", "Choose one of its flours."
-            )
+            raise CraftError("lock.flour_key", "formula-formula-none-of-flour-in-bag")
         flour = lock.g / (share.percent / 100)
     return flour * total_percent(formula) / 100 * (1 - BOWL_LOSS) / formula.pieces
 
@@ -79,7 +79,7 @@ def set_grams(formula: Formula, lock: Lock, line: str, grams: float) -> Formula:
     With the flour locked, the line's percent is its grams over that flour; with the dough locked, the others
     make room, their percents among themselves unchanged. Raises CraftError naming the line.
     """
-    within(line, limits.INGREDIENT_G, grams, "The weight")
+    within(line, limits.INGREDIENT_G, grams, message("limit-weight"))
     formula = settled(formula, lock)
     if line.startswith("preferments."):
         index = _index(line, len(formula.preferments))
@@ -94,7 +94,7 @@ def set_grams(formula: Formula, lock: Lock, line: str, grams: float) -> Formula:
         others = total_percent(formula) - part * _percent_of(formula, line)
         dough = flour * total_percent(formula) / 100
         if grams >= 0.9 * dough:
-            raise CraftError(line, f"{grams:g} g is nearly all of the {dough:.0f} g of dough.", "Give less of it.")
+            raise CraftError(line, "formula-g-nearly-all-of-g", grams=grams, dough=dough)
         flour = 100 * (dough - part * grams) / others
     return settled(set_percent(formula, line, 100 * grams / flour), lock)
 
@@ -159,7 +159,7 @@ def _adds(formula: Formula, line: str) -> float:
 
 
 def _unknown(line: str) -> CraftError:
-    return CraftError("line", f"The formula has no line '{line}'.", "Choose one of its lines.")
+    return CraftError("line", "formula-formula-no-line", line=line)
 
 
 def _index(line: str, count: int) -> int:
@@ -186,7 +186,7 @@ def with_levain_share(formula: Formula, percent: float) -> Formula:
     """
     index = next((place for place, one in enumerate(formula.preferments) if one.kind == "levain"), None)
     if index is None:
-        raise Infeasible("levain_percent", "This formula has no levain.", "Leave the share out, or give it a levain.")
+        raise Infeasible("levain_percent", "formula-formula-no-levain")
     within("levain_percent", limits.LEVAIN_PERCENT, percent)
     return _with_preferment(formula, index, percent)
 
@@ -198,11 +198,7 @@ def with_yeast_beside(formula: Formula, percent: float) -> Formula:
     """
     within("yeast_supplement_percent", limits.YEAST_SUPPLEMENT_PERCENT, percent)
     if percent and (formula.leaven != "levain" or formula.yeast_percent):
-        raise CraftError(
-            "yeast_supplement_percent",
-            "Only a levain dough without yeast can be given a pinch of it.",
-            "Leave it out, or change the formula's own yeast.",
-        )
+        raise CraftError("yeast_supplement_percent", "formula-only-levain-dough-without")
     return replace(formula, yeast_kind="instant", yeast_percent=percent) if percent else formula
 
 
@@ -212,7 +208,7 @@ def with_yeast(formula: Formula, percent: float) -> Formula:
     Raises CraftError if its dough has no yeast.
     """
     if not formula.yeast_percent:
-        raise CraftError("yeast_percent", "This formula's dough has no yeast.", "Leave its share out.")
+        raise CraftError("yeast_percent", "formula-formula-dough-no-yeast")
     within("yeast_percent", limits.ASKED_YEAST_PERCENT, percent)
     return replace(formula, yeast_percent=percent)
 
@@ -222,11 +218,7 @@ def _set_flour_grams(formula: Formula, lock: Lock, index: int, grams: float) -> 
     if len(formula.flours) > 1:
         return settled(_with_flour(formula, index, 100 * grams / flour_g(formula)), lock)
     if lock.kind in ("dough", "tin"):
-        raise CraftError(
-            f"flours.{index}",
-            "The dough's weight is locked, so its one flour follows from the percents.",
-            "Lock the flour instead, or change the water.",
-        )
+        raise CraftError(f"flours.{index}", "formula-dough-weight-locked-so")
     weight = formula.scaling_weight_g * grams / flour_g(formula)
     return replace(formula, scaling_weight_g=weight)
 
@@ -236,13 +228,9 @@ def _with_flour(formula: Formula, index: int, percent: float) -> Formula:
     share = formula.flours[index]
     others = 100 - share.percent
     if len(formula.flours) == 1:
-        raise CraftError(f"flours.{index}", "It is the only flour: it is all of it.", "Add another flour first.")
+        raise CraftError(f"flours.{index}", "formula-only-flour-all")
     if not 0 <= percent <= 100:
-        raise CraftError(
-            f"flours.{index}",
-            f"{share.name} would be {percent:.0f} % of the flour.",
-            "Give between nothing and all of the flour.",
-        )
+        raise CraftError(f"flours.{index}", "formula-would-of-flour", name=share.name, percent=percent)
 
     def made(place: int, other: FlourShare) -> FlourShare:
         if place == index:

@@ -3,7 +3,8 @@
 from dataclasses import dataclass
 
 from gentle_crust.core import limits
-from gentle_crust.core.errors import CraftError, Unreadable, within
+from gentle_crust.core.errors import CraftError, Unreadable, called, within
+from gentle_crust.core.messages import message
 from gentle_crust.core.tables import numbers
 
 ABSORBS_PER_PROTEIN = 1.2
@@ -77,18 +78,18 @@ _OF_A_BAG = {
 def check_flour(flour: MyFlour, field: str) -> None:
     """Raise CraftError, its field beginning with ``field``, for what no bag of flour is."""
     if not 0 < len(flour.name.strip()) <= 60:
-        raise CraftError(f"{field}.name", "A flour's name is empty or longer than 60 letters.", "Give it a short name.")
+        raise CraftError(f"{field}.name", "formula-flour-name-empty-or-longer")
     if flour.kind not in numbers("flours", "kind", "absorption_percent"):
-        raise Unreadable(f"{field}.kind", f"'{flour.kind}' is not a kind of flour I know.", "Choose one of the list.")
+        raise Unreadable(f"{field}.kind", "formula-not-kind-of-flour-know", kind=flour.kind)
     for name, limit in _OF_A_BAG.items():
         value = getattr(flour, name)
         if value is not None:
-            within(f"{field}.{name}", limit, value, f"{limit.words} of {flour.name}")
+            within(f"{field}.{name}", limit, value, called(limit, flour.name))
     for index, lot in enumerate(flour.lots):
         if lot.price_per_kg is not None:
             within(
                 f"{field}.lots.{index}.price_per_kg",
                 limits.PRICE_PER_KG,
                 lot.price_per_kg,
-                f"The price of {flour.name}",
+                message("limit-price-of", whose=flour.name),
             )

@@ -7,6 +7,7 @@ from gentle_crust.core import limits
 from gentle_crust.core.errors import CraftError, Infeasible, Unreadable, within
 from gentle_crust.core.formula.flour import MyFlour, property_of
 from gentle_crust.core.limits import Limit
+from gentle_crust.core.messages import message, named
 from gentle_crust.core.tables import numbers, rows
 
 PrefermentKind = Literal["levain", "poolish", "biga", "sponge", "old_dough"]
@@ -212,17 +213,17 @@ def final_flour_percent(formula: Formula, key: str) -> float:
 def check(formula: Formula) -> None:
     """Raise CraftError for whatever cannot be a bread formula; oddities that can be baked are not refused."""
     if not formula.name.strip():
-        raise CraftError("name", "The formula has no name.", "Give it a name that you will know it by.")
+        raise CraftError("name", "formula-formula-no-name")
     if len(formula.name) > 80:
-        raise CraftError("name", "The name is longer than 80 letters.", "Shorten it.")
+        raise CraftError("name", "formula-name-longer-than-80-letters")
     if not formula.flours:
-        raise CraftError("flours", "The formula has no flour.", "Give at least one flour.")
+        raise CraftError("flours", "formula-formula-no-flour")
     _check_flours(formula)
     within("hydration_percent", limits.HYDRATION_PERCENT, formula.hydration_percent)
     if formula.feel_to_percent is not None:
         low = formula.hydration_percent
         within(
-            "feel_to_percent", Limit("The most water by feel", low, min(low + 15, 120), "%"), formula.feel_to_percent
+            "feel_to_percent", Limit("most-water-by-feel", low, min(low + 15, 120), "percent"), formula.feel_to_percent
         )
     within("salt_percent", limits.SALT_PERCENT, formula.salt_percent)
     within("yeast_percent", limits.YEAST_PERCENT, formula.instant_yeast_percent)
@@ -231,13 +232,13 @@ def check(formula: Formula) -> None:
     within("pieces", limits.PIECES, formula.pieces)
     within("autolyse_min", limits.AUTOLYSE_MIN, formula.autolyse_min)
     for index, extra in enumerate(formula.extras):
-        within(f"extras.{index}.percent", limits.EXTRA_PERCENT, extra.percent, extra.name)
+        within(f"extras.{index}.percent", limits.EXTRA_PERCENT, extra.percent, named(extra.name))
     for index, soaker in enumerate(formula.soakers):
         _check_soaker(formula, index, soaker)
     for index, preferment in enumerate(formula.preferments):
         _check_preferment(index, preferment)
     if not formula.preferments and formula.yeast_percent <= 0:
-        raise CraftError("preferments", "Nothing makes this dough rise.", "Give a levain, a preferment or yeast.")
+        raise CraftError("preferments", "formula-nothing-makes-dough-rise")
     _check_what_is_left(formula)
 
 
@@ -245,34 +246,31 @@ def _check_flours(formula: Formula) -> None:
     known = numbers("flours", "kind", "absorption_percent")
     for index, share in enumerate(formula.flours):
         if share.kind not in known:
-            raise Unreadable(
-                f"flours.{index}.kind", f"'{share.kind}' is not a flour I know.", f"Choose one of {', '.join(known)}."
-            )
-        within(f"flours.{index}.percent", limits.EXTRA_PERCENT, share.percent, share.name)
+            raise Unreadable(f"flours.{index}.kind", "formula-not-flour-know", kind=share.kind, names=", ".join(known))
+        within(f"flours.{index}.percent", limits.EXTRA_PERCENT, share.percent, named(share.name))
         if share.key in [other.key for other in formula.flours[:index]]:
-            raise CraftError(f"flours.{index}.kind", f"{share.name} stands there twice.", "Put both into one line.")
+            raise CraftError(f"flours.{index}.kind", "formula-stands-twice", name=share.name)
     total = sum(share.percent for share in formula.flours)
     if abs(total - 100) > 0.05:
-        raise CraftError(
-            "flours", f"The flours add up to {total:g} %, not 100 %.", "Change them until they make 100 %."
-        )
+        raise CraftError("flours", "formula-flours-add-up-to-not-100", total=total)
 
 
 def _check_soaker(formula: Formula, index: int, soaker: Soaker) -> None:
     where = f"soakers.{index}"
     if not soaker.name.strip():
-        raise CraftError(f"{where}.name", "A soaker has no name.", "Name it after what is in it.")
-    within(f"{where}.water_percent", limits.SOAKER_WATER_PERCENT, soaker.water_percent, f"Water of {soaker.name}")
+        raise CraftError(f"{where}.name", "formula-soaker-no-name")
+    within(
+        f"{where}.water_percent",
+        limits.SOAKER_WATER_PERCENT,
+        soaker.water_percent,
+        message("limit-water-of", whose=soaker.name),
+    )
     for place, extra in enumerate(soaker.extras):
-        within(f"{where}.extras.{place}.percent", limits.EXTRA_PERCENT, extra.percent, extra.name)
+        within(f"{where}.extras.{place}.percent", limits.EXTRA_PERCENT, extra.percent, named(extra.name))
     for place, share in enumerate(soaker.flours):
         if formula.flour(share.key) is None:
-            raise CraftError(
-                f"{where}.flours.{place}",
-                f"{soaker.name} takes a flour that the formula does not have.",
-                "Add it to the flours first.",
-            )
-        within(f"{where}.flours.{place}.percent", limits.SOAKED_FLOUR_PERCENT, share.percent, share.name)
+            raise CraftError(f"{where}.flours.{place}", "formula-takes-flour-formula-does", name=soaker.name)
+        within(f"{where}.flours.{place}.percent", limits.SOAKED_FLOUR_PERCENT, share.percent, named(share.name))
 
 
 def _check_preferment(index: int, one: Preferment) -> None:
@@ -282,18 +280,22 @@ def _check_preferment(index: int, one: Preferment) -> None:
         f"{where}.hydration_percent",
         limits.PREFERMENT_WATER_PERCENT,
         one.hydration_percent,
-        f"Water of the {one.name.lower()}",
+        message("limit-water-of-the", whose=one.name.lower()),
     )
     within(
-        f"{where}.yeast_percent", limits.PREFERMENT_YEAST_PERCENT, one.yeast_percent, f"Yeast of the {one.name.lower()}"
+        f"{where}.yeast_percent",
+        limits.PREFERMENT_YEAST_PERCENT,
+        one.yeast_percent,
+        message("limit-yeast-of-the", whose=one.name.lower()),
     )
-    within(f"{where}.salt_percent", limits.PREFERMENT_SALT_PERCENT, one.salt_percent, f"Salt of the {one.name.lower()}")
+    within(
+        f"{where}.salt_percent",
+        limits.PREFERMENT_SALT_PERCENT,
+        one.salt_percent,
+        message("limit-salt-of-the", whose=one.name.lower()),
+    )
     if not one.wild and one.yeast_percent <= 0:
-        raise CraftError(
-            f"{where}.yeast_percent",
-            f"The {one.name.lower()} has no yeast.",
-            "Give it a pinch: 0.05 to 0.3 % of its flour.",
-        )
+        raise CraftError(f"{where}.yeast_percent", "formula-no-yeast", lower=one.name.lower())
 
 
 def _check_what_is_left(formula: Formula) -> None:
@@ -306,38 +308,33 @@ def _check_what_is_left(formula: Formula) -> None:
             wanted = (share.percent if share else one.flour_percent) - final_flour_percent(formula, one.flour_kind)
             raise CraftError(
                 f"preferments.{index}.flour_percent",
-                f"What ferments first wants {wanted:.4g} % {what} flour, but the formula has only {has:g} %.",
-                "Make the preferment smaller, or give the formula more of that flour.",
+                "formula-what-ferments-first-wants",
+                wanted=wanted,
+                what=what,
+                has=has,
             )
     for index, soaker in enumerate(formula.soakers):
         for share in soaker.flours:
             if final_flour_percent(formula, share.key) < -1e-6:
                 raise Infeasible(
                     f"soakers.{index}.flours",
-                    f"{soaker.name} takes more {share.name.lower()} than the formula has left.",
-                    "Take less of it, or give the formula more of that flour.",
+                    "formula-takes-more-than-formula-left",
+                    name=soaker.name,
+                    lower=share.name.lower(),
                 )
     left = final_water_percent(formula)
     if left < -1e-6:
         where = "preferments.0.hydration_percent" if formula.preferments else "soakers.0.water_percent"
-        raise Infeasible(
-            where,
-            "Preferments and soakers hold more water than the whole formula.",
-            "Make them smaller or stiffer, or raise the hydration.",
-        )
+        raise Infeasible(where, "formula-preferments-soakers-hold-more")
     within(
         "held_back_percent",
-        Limit("The water held back", 0, round(left, 4), "% of the flour"),
+        Limit("water-held-back", 0, round(left, 4), "percent_of_flour"),
         formula.held_back_percent,
     )
     if final_salt_percent(formula) < -1e-6:
-        raise Infeasible(
-            "salt_percent", "The old dough brings more salt than the whole formula has.", "Give the formula more salt."
-        )
+        raise Infeasible("salt_percent", "formula-old-dough-brings-more")
     if sum(final_flour_percent(formula, share.key) for share in formula.flours) < 5:
-        raise CraftError(
-            "preferments", "Nearly no flour is left for the final dough.", "Make the preferments or soakers smaller."
-        )
+        raise CraftError("preferments", "formula-nearly-no-flour-left-for-final")
 
 
 BY_FEEL_POINTS = 4.0

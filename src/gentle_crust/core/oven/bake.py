@@ -155,9 +155,9 @@ def _as_fired(asked: Bake) -> Bake:
     if fired is None:
         return replace(asked, preheat=replace(asked.preheat, minutes=0)) if asked.oven.kind == "wood" else asked
     if asked.oven.kind != "wood":
-        raise CraftError("oven.fired", "Only a wood-fired oven is fired.", "Leave fired out, or give the kind wood.")
-    within("oven.fired.floor_c", Limit("The floor", 100, HOTTEST_FIRED_C, "C"), fired.floor_c)
-    within("oven.fired.dome_c", Limit("The dome", 100, HOTTEST_FIRED_C, "C"), fired.dome_c)
+        raise CraftError("oven.fired", "oven-only-wood-fired-oven")
+    within("oven.fired.floor_c", Limit("floor", 100, HOTTEST_FIRED_C, "C"), fired.floor_c)
+    within("oven.fired.dome_c", Limit("dome", 100, HOTTEST_FIRED_C, "C"), fired.dome_c)
     within("oven.fired.soaked_min", limits.FIRED_SOAK_MIN, fired.soaked_min)
     held = min(fired.dome_c, LARGEST_SETPOINT_C)
     return replace(
@@ -184,28 +184,24 @@ def _checked(asked: Bake) -> Bake:
         ("inside_l", asked.vessel.inside_l, 60),
     ):
         if value is not None:
-            within(f"vessel.{name}", Limit("The vessel's size", 0.1, most, "l" if name == "inside_l" else "kg"), value)
+            within(f"vessel.{name}", Limit("vessels-size", 0.1, most, "litres" if name == "inside_l" else "kg"), value)
     if not 1 <= len(asked.stages) <= 12:
-        raise CraftError(
-            "stages", f"A bake has 1 to 12 stages, not {len(asked.stages)}.", "Give minutes and set points."
-        )
+        raise CraftError("stages", "oven-bake-1-to-12-stages", count=len(asked.stages))
     for index, stage in enumerate(asked.stages):
         within(f"stages[{index}].minutes", limits.STAGE_MIN, stage.minutes)
         _setpoint(f"stages[{index}].setpoint_c", stage.setpoint_c)
     _setpoint("preheat.setpoint_c", asked.preheat.setpoint_c)
-    within("stages", Limit("The whole bake", 1, _MOST_MIN, "min"), asked.minutes)
+    within("stages", Limit("whole-bake", 1, _MOST_MIN, "min"), asked.minutes)
     if asked.oven.kind == "wood" and asked.preheat.setpoint_c <= 0:
-        raise CraftError(
-            "preheat.setpoint_c", "A wood-fired oven bakes with what it was fired to.", "Give its heat at loading."
-        )
+        raise CraftError("preheat.setpoint_c", "oven-wood-fired-oven-bakes")
     if len(asked.steam) > 6:
-        raise CraftError("steam", "More than six sources of steam.", "Give six at most.")
+        raise CraftError("steam", "oven-more-than-six-sources-of-steam")
     return replace(asked, steam=tuple(steam_of(each) for each in asked.steam))
 
 
 def _setpoint(path: str, value: float) -> None:
     if value != 0:
-        within(path, Limit("The set point", 60, LARGEST_SETPOINT_C, "C"), value)
+        within(path, Limit("set-point", 60, LARGEST_SETPOINT_C, "C"), value)
 
 
 @lru_cache(maxsize=256)

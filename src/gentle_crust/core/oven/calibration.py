@@ -7,6 +7,7 @@ import numpy as np
 
 from gentle_crust.core import limits
 from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core.messages import message
 from gentle_crust.core.oven.equipment import Side
 from gentle_crust.core.oven.staged import power_of
 
@@ -41,7 +42,7 @@ def calibrate(
             within(f"dial[{index}].read_c", limits.DIAL_READ_C, read)
             within(f"dial[{index}].set_c", limits.DIAL_SET_C, asked)
         offset = round(float(np.median([read - asked for asked, read in dial])), 0)
-        within("dial", limits.OFFSET_K, offset, "The oven's difference from its dial")
+        within("dial", limits.OFFSET_K, offset, message("limit-offset-of-the-dial"))
         way = "hotter" if offset > 0 else "cooler"
         said.append("It keeps to its dial." if offset == 0 else f"{{{abs(offset):.0f}|dc}} {way} than its dial says.")
     if browned:
@@ -56,9 +57,7 @@ def _to_225(heat_up: Sequence[tuple[float, float]]) -> float:
         within(f"heat_up[{index}].c", limits.HEAT_UP_READ_C, read)
     at, reads = np.array(rows).T
     if len(rows) < 2 or reads[-1] < 150 or (np.diff(reads) < -15).any():
-        raise CraftError(
-            "heat_up", "That is no heat-up.", "Read the thermometer from cold, every few minutes, to 200 C or more."
-        )
+        raise CraftError("heat_up", "oven-no-heat-up")
     if reads[-1] >= 225:
         return float(np.interp(225.0, reads, at))
     # The air nears its end like a bucket filling: carry the last slope on, slowing by the way still to go.

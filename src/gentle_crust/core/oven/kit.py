@@ -110,7 +110,7 @@ def row_of(table: str, field: str, what: str, kind: str, column: str = "kind") -
         if row[column] == kind:
             return row
     known = ", ".join(row[column] for row in rows(table))
-    raise Unreadable(field, f"'{kind}' is not {what} I know.", f"Choose one of {known}.")
+    raise Unreadable(field, "oven-not-know", kind=kind, what=what, known=known)
 
 
 @cache

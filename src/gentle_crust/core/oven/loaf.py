@@ -11,6 +11,7 @@ from gentle_crust.core import limits
 from gentle_crust.core.errors import within
 from gentle_crust.core.formula.model import Formula
 from gentle_crust.core.limits import Limit
+from gentle_crust.core.messages import message
 from gentle_crust.core.oven.kit import row_of
 
 Array = NDArray[np.float64]
@@ -100,12 +101,12 @@ def shape(key: str) -> Shape:
 def checked(loaf: Loaf) -> Loaf:
     """The loaf, if it can be baked at all; else a CraftError that names the field."""
     shape(loaf.shape)
-    within("loaf.dough_g", limits.SCALING_WEIGHT_G, loaf.dough_g, "Dough per piece")
+    within("loaf.dough_g", limits.SCALING_WEIGHT_G, loaf.dough_g, message("limit-dough-per-piece"))
     within("loaf.hydration", limits.LOAF_HYDRATION, loaf.hydration)
     within("loaf.start_c", limits.LOADED_C, loaf.start_c)
     within("loaf.pieces", limits.PIECES_IN_OVEN, loaf.pieces)
     for name, most in (("sugar", 0.4), ("milk", 1.0), ("malt", 0.1)):
-        within(f"loaf.{name}", Limit(f"{name.capitalize()} over flour", 0, most, ""), getattr(loaf, name))
+        within(f"loaf.{name}", Limit(f"{name}-over-flour", 0, most, ""), getattr(loaf, name))
     within("loaf.cold_hours", limits.COLD_HOURS, loaf.cold_hours)
     return loaf
 

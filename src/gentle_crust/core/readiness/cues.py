@@ -6,6 +6,7 @@ from typing import Literal, get_args
 
 from gentle_crust.core.errors import CraftError, Unreadable, within
 from gentle_crust.core.limits import Limit
+from gentle_crust.core.messages import message
 from gentle_crust.core.tables import rows
 
 Stage = Literal["gluten", "culture", "preferment", "bulk", "final_proof", "baked"]
@@ -21,6 +22,10 @@ Likelihood = tuple[float, float, float, float, float]
 
 
 Leaven = Literal["yeast", "levain", "mixed"]
+
+
+UNITS = {"%": "percent"}
+"""Codes of the units that are no names themselves."""
 
 
 @dataclass(frozen=True)
@@ -141,7 +146,7 @@ def figures_of(stage: Stage) -> tuple[str, ...]:
 def cues_of(stage: Stage, dough: Dough | None = None, target: float = 60.0) -> tuple[Cue, ...]:
     """Everything that can be looked at in a stage; of one ``dough``, what it can show."""
     if stage not in STAGES:
-        raise Unreadable("stage", f"'{stage}' is not a stage I know.", f"Choose one of {', '.join(STAGES)}.")
+        raise Unreadable("stage", "readiness-not-stage-know", stage=stage, names=", ".join(STAGES))
     found: dict[str, list[dict[str, str]]] = {}
     for row in rows("readiness_cues"):
         told = found.setdefault(row["cue"], []) if row["stage"] == stage and _shows(row, dough) else None
@@ -168,17 +173,20 @@ def check_cues(stage: Stage, cues: dict[str, str | float]) -> None:
     known = {each.cue: each for each in cues_of(stage)}
     for cue, value in cues.items():
         if cue not in known:
-            raise CraftError(
-                f"cues.{cue}", f"'{cue}' is not a cue of the stage {stage}.", f"Choose one of {', '.join(known)}."
-            )
+            raise CraftError(f"cues.{cue}", "readiness-not-cue-of-stage", cue=cue, stage=stage, names=", ".join(known))
         found = known[cue]
         values = [each.value for each in found.values]
         if not values:
             if isinstance(value, str):
-                raise CraftError(f"cues.{cue}", f"'{value}' is not a figure.", f"Give a number in {found.unit}.")
-            within(f"cues.{cue}", Limit(f"The cue {cue}", found.low, found.high, f" {found.unit}"), value)
+                raise CraftError(f"cues.{cue}", "readiness-not-figure", value=value, unit=found.unit)
+            within(
+                f"cues.{cue}",
+                Limit("cue", found.low, found.high, UNITS.get(found.unit, found.unit)),
+                value,
+                message("limit-cue", cue=cue),
+            )
         elif value not in values:
-            raise CraftError(f"cues.{cue}", f"{cue} cannot be '{value}'.", f"Choose one of {', '.join(values)}.")
+            raise CraftError(f"cues.{cue}", "readiness-cannot", cue=cue, value=value, names=", ".join(values))
 
 
 def likelihood(

@@ -205,14 +205,14 @@ def _never_ready_again(after: Likelihood) -> Likelihood:
 
 def _check(question: Question) -> None:
     within(
-        "dough_c", Limit("Dough temperature", -2, 110 if question.stage == "baked" else 45, "C"), question.dough.dough_c
+        "dough_c", Limit("dough-temperature", -2, 110 if question.stage == "baked" else 45, "C"), question.dough.dough_c
     )
     within("rye_percent", limits.RYE_PERCENT, question.dough.rye_percent)
     if question.share is not None:
         check_band(question.share)
     if question.target is not None:
-        low, high, unit = (60, 100, " C") if question.stage == "baked" else (5, 400, " %")
-        within("target", Limit("What is wanted", low, high, unit), question.target)
+        low, high, unit = (60, 100, "C") if question.stage == "baked" else (5, 400, "percent")
+        within("target", Limit("what-is-wanted", low, high, unit), question.target)
     check_cues(question.stage, question.cues)
 
 

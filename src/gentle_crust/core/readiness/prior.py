@@ -60,15 +60,13 @@ def check_band(band: ShareBand) -> None:
     for name in ("low", "likely", "high"):
         within(f"forecast_share_of_greatest.{name}", limits.SHARE_OF_GREATEST, getattr(band, name))
     if not band.low <= band.likely <= band.high:
-        raise CraftError(
-            "forecast_share_of_greatest", "Low, likely and high are not in order.", "Give them from low to high."
-        )
+        raise CraftError("forecast_share_of_greatest", "readiness-low-likely-high-not-in-order")
 
 
 def prior(stage: Stage, band: ShareBand | None, target: ShareTarget, past_peak: bool | None) -> Likelihood:
     """Probability of each state by the forecast alone."""
     if stage not in STAGES:
-        raise Unreadable("stage", f"'{stage}' is not a stage I know.", f"Choose one of {', '.join(STAGES)}.")
+        raise Unreadable("stage", "readiness-not-stage-know", stage=stage, names=", ".join(STAGES))
     if past_peak:
         return PAST_PEAK
     if band is None or stage in ("gluten", "baked"):

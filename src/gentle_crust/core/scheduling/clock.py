@@ -18,9 +18,7 @@ def zone_of(name: str) -> ZoneInfo:
     try:
         return ZoneInfo(name)
     except (ZoneInfoNotFoundError, ValueError, OSError) as error:
-        raise Unreadable(
-            "zone", f"'{name}' is not a time zone I know.", "Give a name such as Europe/Lisbon or America/Halifax."
-        ) from error
+        raise Unreadable("zone", "scheduling-not-time-zone-know", name=name) from error
 
 
 def instant(local: datetime, zone: ZoneInfo, field: str) -> datetime:
@@ -32,11 +30,7 @@ def instant(local: datetime, zone: ZoneInfo, field: str) -> datetime:
     there = here.astimezone(UTC)
     if there.astimezone(zone).replace(tzinfo=None) != local:
         after = there.astimezone(zone)
-        raise CraftError(
-            field,
-            f"{local:%H:%M} does not exist on {local:%A} {local.day} {local:%B}: the clocks go forward over it.",
-            f"Choose {after:%H:%M}, or a time before the change.",
-        )
+        raise CraftError(field, "scheduling-no-such-time", time=local, after=after)
     return there
 
 

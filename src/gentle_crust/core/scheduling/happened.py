@@ -107,16 +107,12 @@ def check_order(happened: Happened, now: datetime) -> None:
     last: tuple[str, datetime] | None = None
     for deed in happened.deeds:
         if deed.at > now + timedelta(minutes=1):
-            raise CraftError("at", "That time is still to come.", "Give the time at which it was done.")
+            raise CraftError("at", "scheduling-time-still-to-come")
     for key in order:
         at = happened.done(key)
         if at is None:
             continue
         if last is not None and at < last[1]:
             before, after = (name.split("-")[0] for name in (last[0], key))
-            raise CraftError(
-                "at",
-                f"That puts {after} before {before}.",
-                "Give the time at which it was done, or take the other back.",
-            )
+            raise CraftError("at", "scheduling-puts-before", after=after, before=before)
         last = (key, at)

@@ -6,6 +6,7 @@ from datetime import datetime, timedelta
 from typing import Literal
 
 from gentle_crust.core.errors import CraftError
+from gentle_crust.core.messages import Message
 from gentle_crust.core.scheduling.plan import make_plan
 from gentle_crust.core.scheduling.result import Plan
 from gentle_crust.core.scheduling.wish import Kitchen, Wish
@@ -30,7 +31,7 @@ class Way:
     dough_c: float
     fridge_days: int
     plan: Plan | None
-    why_not: str
+    why_not: Message | None
 
 
 def _in_time(wish: Wish, kitchen: Kitchen, now: datetime) -> Plan:
@@ -70,8 +71,8 @@ def ways(wish: Wish, kitchen: Kitchen, now: datetime) -> tuple[Way, ...]:
     for code, title, gives, proof, dough_c, more in kinds:
         asked = replace(wish, proof=proof, dough_c=dough_c, fridge_days=more)
         try:
-            plan, why_not = _in_time(asked, kitchen, now), ""
+            plan, why_not = _in_time(asked, kitchen, now), None
         except CraftError as error:
-            plan, why_not = None, f"{error.sentence} {error.remedy}"
+            plan, why_not = None, error.what
         found.append(Way(code, title, gives, proof, dough_c, more, plan, why_not))
     return tuple(found)

@@ -111,7 +111,7 @@ def check_wish(wish: Wish, kitchen: Kitchen) -> None:
     within("room_night_c", limits.ROOM_NIGHT_C, kitchen.room.night_c)
     within("fridge_c", limits.FRIDGE_C, kitchen.room.fridge_c)
     within("tap_c", limits.TAP_C, kitchen.tap_c)
-    within("later_pieces", Limit("Pieces kept for another day", 0, wish.pieces - 1, ""), wish.later_pieces)
+    within("later_pieces", Limit("pieces-kept-for-another-day", 0, wish.pieces - 1, ""), wish.later_pieces)
     within("later_days", limits.LATER_DAYS, wish.later_days)
     if wish.stand_c is not None:
         within("stand_c", limits.STAND_C, wish.stand_c)
@@ -119,8 +119,6 @@ def check_wish(wish: Wish, kitchen: Kitchen) -> None:
     if wish.folds is not None:
         within("folds", limits.FOLDS, wish.folds)
     if wish.school != "by_dough" and wish.school not in SCHOOLS:
-        raise Unreadable(
-            "school", f"'{wish.school}' is no school I know.", f"Choose one of by_dough, {', '.join(SCHOOLS)}."
-        )
+        raise Unreadable("school", "scheduling-no-school-know", school=wish.school, names=", ".join(SCHOOLS))
     if kitchen.nights.length_h > 14:
-        raise CraftError("sleep", "Sleep of more than 14 hours leaves no time to bake.", "Give the hours of one night.")
+        raise CraftError("sleep", "scheduling-sleep-of-more-than-14-hours")

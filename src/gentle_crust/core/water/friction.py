@@ -45,6 +45,4 @@ def learnt(mixing: str, measured_k: tuple[float, ...]) -> Friction:
 def check_measured(friction_k: float) -> float:
     """Refuse a measured friction that no mixing gives: one of the temperatures must be wrong."""
     low, high = BELIEVED_K
-    return within(
-        "dough_c", Limit("The warming by mixing that this dough tells of", low, high, "K"), round(friction_k, 1)
-    )
+    return within("dough_c", Limit("warming-by-mixing-that-this-dough-tells-of", low, high, "K"), round(friction_k, 1))

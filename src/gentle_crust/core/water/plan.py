@@ -8,6 +8,7 @@ from gentle_crust.core.fermentation.dough import Dough, makeup
 from gentle_crust.core.formula.model import Formula
 from gentle_crust.core.formula.scaling import Weighed
 from gentle_crust.core.limits import Limit
+from gentle_crust.core.messages import message
 from gentle_crust.core.water.balance import (
     BOWL_J_PER_G_K,
     FLOUR,
@@ -79,7 +80,7 @@ class Bowl:
         """As the balance counts it. Raises CraftError for an unknown material or an impossible bowl."""
         if self.material not in BOWL_J_PER_G_K:
             raise Unreadable(
-                "bowl.material", f"'{self.material}' is no bowl I know.", f"Choose one of {', '.join(BOWL_J_PER_G_K)}."
+                "bowl.material", "water-no-bowl-know", material=self.material, names=", ".join(BOWL_J_PER_G_K)
             )
         within("bowl.g", limits.BOWL_G, self.g)
         within("bowl.c", limits.BOWL_C, self.c)
@@ -89,16 +90,17 @@ class Bowl:
 def friction_of(mixing: str) -> float:
     """What a way of mixing usually adds to the dough's temperature, K. CraftError for an unknown one."""
     if mixing not in FRICTION_K:
-        raise Unreadable(
-            "mixing", f"'{mixing}' is not a way of mixing I know.", f"Choose one of {', '.join(FRICTION_K)}."
-        )
+        raise Unreadable("mixing", "water-not-way-of-mixing-know", mixing=mixing, names=", ".join(FRICTION_K))
     return FRICTION_K[mixing]
 
 
 def _check_temperatures(**temperatures: float) -> None:
     for name, value in temperatures.items():
         within(
-            name, limits.INGREDIENT_C, value, name.removesuffix("_c").replace("_", " ").capitalize() + " temperature"
+            name,
+            limits.INGREDIENT_C,
+            value,
+            message(f"limit-temperature-of-{name.removesuffix('_c').replace('_', '-')}"),
         )
 
 
@@ -160,19 +162,21 @@ def plan_water(mix: Mix, target_dough_c: float, taps: Taps) -> WaterAnswer:
 
     Raises CraftError if the dough would need water above 50 C; the remedy names the warmest that can be had.
     """
-    within("target_dough_c", limits.MEASURED_DOUGH_C, target_dough_c, "Dough temperature")
+    within("target_dough_c", limits.MEASURED_DOUGH_C, target_dough_c, message("limit-dough-temperature"))
     within("tap_c", limits.POURED_TAP_C, taps.cold_c)
     within("altitude_m", limits.ALTITUDE_M, taps.altitude_m)
     if taps.hot_c is not None:
-        within("hot_tap_c", Limit("The hot tap", taps.cold_c, 75, "C"), taps.hot_c)
+        within("hot_tap_c", Limit("hot-tap", taps.cold_c, 75, "C"), taps.hot_c)
     within("ice_c", limits.ICE_C, taps.ice_c)
     wanted = water_for(target_dough_c, mix)
     if wanted > REFUSED_C:
         warmest = dough_from(40.0, mix)
         raise CraftError(
             "target_dough_c",
-            f"A dough at {target_dough_c:g} C would need water at {wanted:.0f} C; above 50 C is refused.",
-            f"Ask for {warmest:.1f} C or less, or warm the flour.",
+            "water-dough-at-c-would-need",
+            target_dough_c=target_dough_c,
+            wanted=wanted,
+            warmest=warmest,
         )
     drawn = draw(wanted, mix.water_g, taps)
     factor = factor_rule(target_dough_c, mix)
@@ -206,17 +210,13 @@ def poured(mix: Mix, waters: tuple[Pour, ...]) -> tuple[Mix, float]:
     """
     for index, water in enumerate(waters):
         low, high = (-30, 0) if water.ice else (0, 100)
-        within(f"waters.{index}.c", Limit("Ice" if water.ice else "Water", low, high, "C"), water.c)
-        within(f"waters.{index}.g", limits.INGREDIENT_G, water.g, "Water")
+        within(f"waters.{index}.c", Limit("ice" if water.ice else "water", low, high, "C"), water.c)
+        within(f"waters.{index}.g", limits.INGREDIENT_G, water.g, message("limit-water"))
     total = sum(water.g for water in waters)
     if total <= 0:
-        raise CraftError("waters", "No water was poured.", "Give the grams and temperature of each water.")
+        raise CraftError("waters", "water-no-water-poured")
     if not 0.5 <= total / mix.water_g <= 2:
-        raise CraftError(
-            "waters",
-            f"The waters add up to {total:g} g, but the dough takes {mix.water_g:.4g} g.",
-            "Change one or the other until they agree.",
-        )
+        raise CraftError("waters", "water-waters-add-up-to-g", total=total, water_g=mix.water_g)
     return replace(mix, water_g=total), sum(water.g * water.counts_as_c for water in waters) / total
 
 
