@@ -144,6 +144,7 @@ PICTURES: list[Picture] = [
     ("card", "/plan", (794, 1123), "light", printed),
     ("plan-cannot-be-met", "/plan", DESK, "dark", cannot_be_met),
     ("plan-phone", "/plan", PHONE, "light", down_to_the_ribbon),
+    ("kitchen", "/kitchen", DESK, "light", None),
     ("formula-editor", "/formulas", DESK, "light", editing),
     ("written-recipe", "/formulas", DESK, "light", pasting),
     ("water-summer", "/water", DESK, "light", summer),
@@ -170,15 +171,6 @@ def proofing(page: Page) -> None:
     page.get_by_text("the dent comes back slowly").wait_for()
 
 
-def gone_over(page: Page) -> None:
-    """The dough against its forecast, gone over, with what can be made of it."""
-    page.get_by_role("button", name="Lamplighter's tin loaf").click()
-    page.get_by_role("button", name="Is it ready?").click()
-    for group, value in (("The dent", "stays"), ("Its edge", "sunken"), ("In the hand", "slack")):
-        page.get_by_role("group", name=group).get_by_role("button", name=value).click()
-    page.get_by_text("Bake it flat").or_(page.get_by_text("bake it flat")).first.wait_for()
-
-
 def away(page: Page) -> None:
     """Two hours out of the house, and ways round it."""
     page.get_by_role("button", name="I am away").click()
@@ -193,7 +185,6 @@ def away(page: Page) -> None:
 BENCH: list[Picture] = [
     ("bench", "/bench", DESK, "light", None),
     ("bench-judge", "/bench", DESK, "light", proofing),
-    ("bench-verdict", "/bench", DESK, "light", gone_over),
     ("bench-phone", "/bench", PHONE, "dark", None),
     ("bake-record", "/bakes", DESK, "light", record),
     ("bench-clash", "/bench", DESK, "light", away),

@@ -127,3 +127,20 @@ def test_counting_down_is_not_read_aloud_every_minute(browser, sessions):
     assert "min" not in " ".join(live.all_inner_texts())
     assert page.locator("section.next").get_attribute("aria-live") is None
     own.close()
+
+
+@pytest.mark.parametrize("path", ["/oven", "/formulas", "/cultures", "/water", "/kitchen"])
+def test_what_a_finger_presses_is_large_enough_on_the_phone(visit, path):
+    """All but links within a sentence, and fields whose frame is what is pressed."""
+    page = visit(path, PHONE)
+    expect(page.get_by_role("heading", level=1)).to_be_attached()
+    small = page.evaluate(
+        """() => [...document.querySelectorAll('#content :is(button, [role=slider], a, summary, input)')]
+            .filter((each) => each.checkVisibility() && !each.closest('p, .out-of-sight') && each.type !== 'file')
+            .map((each) => each.closest('.el-input__wrapper, .el-select__wrapper, label') ?? each)
+            .map((each) => each.closest('.el-checkbox, .el-radio-button') ?? each)
+            .map((each) => [each.getAttribute('aria-label') || each.innerText, each.getBoundingClientRect()])
+            .filter(([, box]) => box.height < 43.5 || box.width < 43.5)
+            .map(([name, box]) => [name, Math.round(box.width), Math.round(box.height)])"""
+    )
+    assert small == []

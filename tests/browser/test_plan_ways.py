@@ -92,7 +92,7 @@ def test_a_reading_moves_what_comes_later_and_can_be_taken_back(browser, evening
     page.get_by_label("Thermometer").check(force=True)
     page.get_by_label("The dough", exact=True).fill("60")
     page.get_by_role("button", name="Log it", exact=True).click()
-    expect(page.get_by_role("alert")).to_contain_text("60 C")
+    expect(page.get_by_role("alert")).to_contain_text("60°C")
     page.reload()
     expect(page.get_by_text("faster than usual")).to_be_visible()
     removes = page.get_by_role("button", name=re.compile("^Remove: "))

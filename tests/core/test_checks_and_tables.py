@@ -53,7 +53,8 @@ def test_a_plain_formula_at_scale_has_nothing_odd():
 def test_checks_have_a_reason_and_a_remedy():
     odd = replace(PLAIN, salt_percent=4, hydration_percent=95, yeast_percent=0.03)
     for check in checks(odd, weigh(odd, 2, 850)):
-        assert check.sentence.endswith(".") and check.remedy[-1] in ".?" and check.field
+        said = say(check.what)
+        assert said.sentence.endswith(".") and said.remedy[-1] in ".?" and check.field
 
 
 def test_comparison_marks_only_what_differs():

@@ -2,7 +2,7 @@
 
 from flask import Response, request
 
-from gentle_crust.api.common import answer, now, room, work
+from gentle_crust.api.common import answer, now, reading, room, work
 from gentle_crust.contract.cultures import (
     AwayAnswer,
     AwayBody,
@@ -23,6 +23,7 @@ from gentle_crust.contract.cultures import (
     NextAnswer,
     PlainFeedAnswer,
     RipenessAnswer,
+    ShownDose,
     SourAnswer,
     SourBody,
 )
@@ -209,7 +210,7 @@ def usual_preferments() -> Response:
 def dose_preferment(body: DoseBody) -> Response:
     """Yeast for a preferment's hours and temperatures."""
     clock, made, nights = builds.dose(work(), builds.DoseAsked(**body.model_dump()))
-    return answer(DoseAnswer(origin=clock.origin, dose=made, nights=list(nights)))
+    return answer(DoseAnswer(origin=clock.origin, dose=ShownDose.of(made, reading()), nights=list(nights)))
 
 
 @cultures.post("/preferments/ripeness", responses={200: RipenessAnswer})

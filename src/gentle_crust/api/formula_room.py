@@ -5,9 +5,10 @@ from dataclasses import replace
 
 from flask import Response, request
 
-from gentle_crust.api.common import answer, if_match, room, said, work
+from gentle_crust.api.common import answer, if_match, reading, room, said, work
 from gentle_crust.contract.formula import FormulaBody
 from gentle_crust.contract.formulas import (
+    CheckAnswer,
     ComparedAnswer,
     ComparePath,
     ExportPath,
@@ -72,7 +73,7 @@ def _formula_answer(key: str, formula: Formula, put_away: bool = False) -> Formu
         mixing=mixing_for(feel(formula)),
         by_feel=by_feel(formula, weighed.flour_g),
         put_away=put_away,
-        checks=list(checks(formula, weighed, kitchen.equipment)),
+        checks=[CheckAnswer.of(each, reading()) for each in checks(formula, weighed, kitchen.equipment)],
         label=label(formula, weighed),
         cost=cost(weighed, formula.pieces, pantry.prices_by_name()),
         currency=kitchen.currency,

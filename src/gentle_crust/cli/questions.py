@@ -10,6 +10,7 @@ from pydantic import AllowInfNan, BaseModel, ConfigDict, Field, TypeAdapter, Val
 
 from gentle_crust.contract import problem
 from gentle_crust.contract.formula import FormulaBody
+from gentle_crust.contract.formulas import CheckAnswer
 from gentle_crust.core import limits
 from gentle_crust.core.errors import CraftError, within
 from gentle_crust.core.fermentation.dough import Dough
@@ -187,7 +188,7 @@ def _formula(text: str) -> dict[str, Any]:
         "weighed": asdict(weighed),
         "totals": [asdict(each) for each in total],
         "by_feel": asdict(feels) if feels else None,
-        "checks": [asdict(each) for each in found],
+        "checks": [CheckAnswer.of(each).model_dump() for each in found],
     }
 
 

@@ -12,7 +12,7 @@ from gentle_crust.core.cautions import Caution
 from gentle_crust.core.culture.beginning import Guide
 from gentle_crust.core.culture.culture import Culture
 from gentle_crust.core.culture.discard import Discard
-from gentle_crust.core.culture.dosing import Dose, DoseKind, Ripeness
+from gentle_crust.core.culture.dosing import Dose, DoseKind, DosePoint, Ripeness
 from gentle_crust.core.culture.events import Event, EventKind, Float, Growth, Liquid, Place, Smell, Surface
 from gentle_crust.core.culture.feeding import FeedWay, PlannedFeed
 from gentle_crust.core.culture.jar import Jar
@@ -26,6 +26,8 @@ from gentle_crust.core.fermentation.uncertainty import Span, Vigour
 from gentle_crust.core.formula.model import YeastKind
 from gentle_crust.core.limits import Limit
 from gentle_crust.core.scheduling.result import Night, TimeSpan
+from gentle_crust.text.reading import Reading
+from gentle_crust.text.render import say
 
 Note = Annotated[str, StringConstraints(max_length=500)]
 
@@ -374,11 +376,34 @@ class DoseUsuals(Shown):
     kinds: list[DoseUsual]
 
 
+class ShownDose(Shown):
+    """What to stir together, when it is ripe and when past it, how to weigh the yeast, and how to tell."""
+
+    flour_g: float
+    water_g: float
+    salt_g: float
+    yeast_g: float
+    yeast_percent: float
+    yeast_name: str
+    hydration_percent: float
+    ripe: Span
+    spent: Span
+    points: tuple[DosePoint, ...]
+    weighing: str
+    cues: str
+    cautions: tuple[Caution, ...]
+
+    @classmethod
+    def of(cls, dose: Dose, reading: Reading) -> "ShownDose":
+        """As whoever reads it wants its figures."""
+        return cls(**{**vars(dose), "weighing": str(say(dose.weighing, reading)) if dose.weighing else ""})
+
+
 class DoseAnswer(Shown):
     """The preferment: its hours count from ``origin``."""
 
     origin: datetime
-    dose: Dose
+    dose: ShownDose
     nights: list[Night]
 
 

@@ -22,6 +22,23 @@ from gentle_crust.core.formula.scaling import Total, Weighed
 from gentle_crust.core.formula.together import Amount, SharedLevain
 from gentle_crust.core.limits import Limit
 from gentle_crust.core.scheduling.result import ByFeel
+from gentle_crust.text.reading import Reading
+from gentle_crust.text.render import PLAIN, say
+
+
+class CheckAnswer(Shown):
+    """One oddity: which field, what is odd and why, and what to do about it."""
+
+    code: str
+    field: str
+    sentence: str
+    remedy: str
+
+    @classmethod
+    def of(cls, check: Check, reading: Reading = PLAIN) -> "CheckAnswer":
+        """As whoever reads it wants its figures."""
+        said = say(check.what, reading)
+        return cls(code=check.code, field=check.field, sentence=said.sentence, remedy=said.remedy)
 
 
 class FormulaAnswer(Shown):
@@ -39,7 +56,7 @@ class FormulaAnswer(Shown):
     mixing: str
     by_feel: ByFeel | None
     put_away: bool
-    checks: list[Check]
+    checks: list[CheckAnswer]
     label: Label
     cost: Cost | None
     currency: str

@@ -2250,10 +2250,10 @@ export interface components {
             type: string;
         };
         /**
-         * Check
+         * CheckAnswer
          * @description One oddity: which field, what is odd and why, and what to do about it.
          */
-        Check: {
+        CheckAnswer: {
             /** Code */
             code: string;
             /** Field */
@@ -2728,41 +2728,11 @@ export interface components {
             loss_min: number | null;
         };
         /**
-         * Dose
-         * @description What to stir together, when it is ripe and when past it, how to weigh the yeast, and how to tell.
-         */
-        Dose: {
-            /** Cautions */
-            cautions: components["schemas"]["Caution"][];
-            /** Cues */
-            cues: string;
-            /** Flour G */
-            flour_g: number;
-            /** Hydration Percent */
-            hydration_percent: number;
-            /** Points */
-            points: components["schemas"]["DosePoint"][];
-            ripe: components["schemas"]["Span"];
-            /** Salt G */
-            salt_g: number;
-            spent: components["schemas"]["Span"];
-            /** Water G */
-            water_g: number;
-            /** Weighing */
-            weighing: string;
-            /** Yeast G */
-            yeast_g: number;
-            /** Yeast Name */
-            yeast_name: string;
-            /** Yeast Percent */
-            yeast_percent: number;
-        };
-        /**
          * DoseAnswer
          * @description The preferment: its hours count from ``origin``.
          */
         DoseAnswer: {
-            dose: components["schemas"]["Dose"];
+            dose: components["schemas"]["ShownDose"];
             /** Nights */
             nights: components["schemas"]["Night"][];
             /**
@@ -3456,7 +3426,7 @@ export interface components {
         FormulaAnswer: {
             by_feel: components["schemas"]["ByFeel"] | null;
             /** Checks */
-            checks: components["schemas"]["Check"][];
+            checks: components["schemas"]["CheckAnswer"][];
             cost: components["schemas"]["Cost"] | null;
             /** Currency */
             currency: string;
@@ -6304,6 +6274,36 @@ export interface components {
             into: components["schemas"]["Amount"][];
             /** Needed G */
             needed_g: number;
+        };
+        /**
+         * ShownDose
+         * @description What to stir together, when it is ripe and when past it, how to weigh the yeast, and how to tell.
+         */
+        ShownDose: {
+            /** Cautions */
+            cautions: components["schemas"]["Caution"][];
+            /** Cues */
+            cues: string;
+            /** Flour G */
+            flour_g: number;
+            /** Hydration Percent */
+            hydration_percent: number;
+            /** Points */
+            points: components["schemas"]["DosePoint"][];
+            ripe: components["schemas"]["Span"];
+            /** Salt G */
+            salt_g: number;
+            spent: components["schemas"]["Span"];
+            /** Water G */
+            water_g: number;
+            /** Weighing */
+            weighing: string;
+            /** Yeast G */
+            yeast_g: number;
+            /** Yeast Name */
+            yeast_name: string;
+            /** Yeast Percent */
+            yeast_percent: number;
         };
         /**
          * Sign

@@ -280,37 +280,37 @@ const summary = computed(() =>
       </g>
       <g v-if="!still" class="no-print">
         <g v-for="({ stage, from, to }, index) in spans" :key="`h${index}`">
-          <circle
+          <g
             v-if="stage.setpoint_c > 0"
             role="slider"
             tabindex="0"
             class="handle heat"
-            :cx="x((from + to) / 2)"
-            :cy="y(stage.setpoint_c)"
-            r="9"
+            :transform="`translate(${x((from + to) / 2)} ${y(stage.setpoint_c)})`"
             :aria-label="fill(t.heatOf, { stage: named(stage, index) })"
             :aria-valuenow="Math.round(toDegrees(stage.setpoint_c))"
             :aria-valuetext="warmth(stage.setpoint_c)"
             aria-orientation="vertical"
             @pointerdown="grab($event, index, 'heat')"
             @keydown="key($event, index, 'setpoint_c')"
-          />
-          <rect
+          >
+            <rect class="reach" x="-22" y="-22" width="44" height="44" />
+            <circle r="9" />
+          </g>
+          <g
             role="slider"
             tabindex="0"
             class="handle ends"
-            :x="x(to) - 5"
-            :y="y(stage.setpoint_c || 100) + 14"
-            width="10"
-            height="34"
-            rx="3"
+            :transform="`translate(${x(to)} ${y(stage.setpoint_c || 100) + 31})`"
             :aria-label="fill(t.endOf, { stage: named(stage, index) })"
             :aria-valuenow="Math.round(stage.minutes)"
             :aria-valuetext="`${Math.round(stage.minutes)} min`"
             aria-orientation="horizontal"
             @pointerdown="grab($event, index, 'end')"
             @keydown="key($event, index, 'minutes')"
-          />
+          >
+            <rect class="reach" x="-22" y="-22" width="44" height="44" />
+            <rect x="-5" y="-17" width="10" height="34" rx="3" />
+          </g>
         </g>
       </g>
     </svg>
@@ -405,6 +405,11 @@ svg {
   stroke: var(--ink);
   stroke-width: 2.5;
   touch-action: none;
+}
+/* What a finger needs, around what the eye wants. */
+.handle .reach {
+  fill: transparent;
+  stroke: none;
 }
 .heat {
   cursor: ns-resize;

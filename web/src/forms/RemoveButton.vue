@@ -22,7 +22,7 @@ const emit = defineEmits<{ remove: [] }>()
 .gone {
   display: grid;
   place-items: center;
-  width: 36px;
+  width: 44px;
   height: 44px;
   padding: 0;
   border: 0;

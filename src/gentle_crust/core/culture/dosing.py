@@ -19,6 +19,7 @@ from gentle_crust.core.formula.checks import TRUSTED_STEPS, too_small
 from gentle_crust.core.formula.model import YEAST_AS_INSTANT, YEAST_NAMES, FlourShare, YeastKind
 from gentle_crust.core.formula.scaling import Ingredient
 from gentle_crust.core.limits import Limit
+from gentle_crust.core.messages import Message
 from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.tables import rows
 
@@ -79,7 +80,8 @@ class Dose:
     ripe: Span
     spent: Span
     points: tuple[DosePoint, ...]
-    weighing: str
+    weighing: Message | None
+    """How to weigh what the scale cannot; None if it can."""
     cues: str
     cautions: tuple[Caution, ...]
 
@@ -180,7 +182,7 @@ def _dosed(wish: DoseWish, hydration: float, salt: float, percent: float, clock:
         span(wish.start_h + preferment_ripe_hours(trace)),
         span(wish.start_h + spent_hours(trace)),
         points,
-        "" if check_ is None else f"{check_.sentence} {check_.remedy}",
+        None if check_ is None else check_.what,
         CUES[wish.kind],
         (caution("jar"), caution("raw_dough")),
     )

@@ -1,4 +1,4 @@
-"""Oddities of a formula, each a sentence with its reason and a remedy. None of them forbids anything."""
+"""Oddities of a formula, each with its reason and a remedy. None of them forbids anything."""
 
 from dataclasses import dataclass
 
@@ -7,6 +7,7 @@ from gentle_crust.core.fermentation.uncertainty import ONE
 from gentle_crust.core.formula.feel import feel
 from gentle_crust.core.formula.model import Formula
 from gentle_crust.core.formula.scaling import Ingredient, Weighed
+from gentle_crust.core.messages import Message, Value, message
 
 USUAL_SALT = (1.5, 2.5)
 STIFF_BIGA_PERCENT = 70.0
@@ -46,8 +47,7 @@ class Check:
 
     code: str
     field: str
-    sentence: str
-    remedy: str
+    what: Message
 
 
 def checks(formula: Formula, weighed: Weighed, equipment: Equipment | None = None) -> tuple[Check, ...]:
@@ -65,57 +65,51 @@ def checks(formula: Formula, weighed: Weighed, equipment: Equipment | None = Non
 
 
 def _salt(formula: Formula) -> list[Check]:
-    salt, usual = formula.salt_percent, "Usual is 1.8 to 2.2 %"
+    salt = formula.salt_percent
     if salt < USUAL_SALT[0]:
-        why = f"Salt is {salt:.3g} %: flat bread, and a fast, slack dough."
-        return [Check("salt_low", "salt_percent", why, f"{usual}.")]
+        return [Check("salt_low", "salt_percent", message("check-salt-low", percent=salt))]
     if salt > USUAL_SALT[1]:
-        why = f"Salt is {salt:.3g} %: it will taste of it, and the dough is slow."
-        return [Check("salt_high", "salt_percent", why, f"{usual}; was it a spoon of another salt?")]
+        return [Check("salt_high", "salt_percent", message("check-salt-high", percent=salt))]
     return []
 
 
 def _water(formula: Formula) -> list[Check]:
     carries = feel(formula).capacity_percent
     over = formula.free_hydration_percent - carries
-    these = f"These flours carry about {carries:.0f} % water: at {formula.free_hydration_percent:.4g} %"
+    has = formula.free_hydration_percent
     if over > BATTER_OVER:
-        remedy = "Bake it in a tin or tray, or take less water."
-        return [Check("batter", "hydration_percent", f"{these} this is a batter.", remedy)]
+        return [Check("batter", "hydration_percent", message("check-batter", carries=carries, has=has))]
     if over < STIFF_UNDER:
-        remedy = "Take more water, or a machine made for stiff dough."
-        return [Check("very_stiff", "hydration_percent", f"{these} this hardly comes together.", remedy)]
+        return [Check("very_stiff", "hydration_percent", message("check-very-stiff", carries=carries, has=has))]
     return []
 
 
 def _leaven(formula: Formula) -> list[Check]:
     found = []
     if formula.prefermented_percent > MOST_PREFERMENT_PERCENT:
-        why = f"{formula.prefermented_percent:.3g} % of the flour ferments first: over half makes a tired, sour dough."
-        found.append(Check("much_preferment", "preferments", why, "Usual is 5 to 40 %."))
+        what = message("check-much-preferment", percent=formula.prefermented_percent)
+        found.append(Check("much_preferment", "preferments", what))
     for index, one in enumerate(formula.preferments):
         if one.kind == "biga" and one.hydration_percent > STIFF_BIGA_PERCENT:
-            why = f"A biga is stiff, but at {one.hydration_percent:.3g} % water this is a batter."
-            field = f"preferments.{index}.hydration_percent"
-            found.append(Check("not_stiff", field, why, "Give it 50 to 65 %, or call it a poolish."))
+            what = message("check-not-stiff", percent=one.hydration_percent)
+            found.append(Check("not_stiff", f"preferments.{index}.hydration_percent", what))
     if formula.instant_yeast_percent > MOST_YEAST_PERCENT:
-        why = f"{formula.instant_yeast_percent:.3g} % yeast (as instant) doubles a warm dough in under an hour."
-        found.append(Check("much_yeast", "yeast_percent", why, "0.2 to 1 % instant is plenty for lean bread."))
+        what = message("check-much-yeast", percent=formula.instant_yeast_percent)
+        found.append(Check("much_yeast", "yeast_percent", what))
     return found
 
 
 def _bulk(formula: Formula, time: BulkTime) -> list[Check]:
     """Leaven against the time that it takes; a poolish or biga brings more than is counted here."""
     field = "yeast_percent" if formula.yeast_percent else "preferments"
-    at = f"At {{{formula.dough_c:.1f}|c}}"
+    at = formula.dough_c
     if time.likely_h is not None and time.likely_h < QUICKEST_BULK_H:
-        why = f"{at} bulk is over in about {60 * time.likely_h:.0f} min: little flavour, and no time to divide."
-        return [Check("too_quick", field, why, "Take less leaven, or a cooler dough.")]
+        return [Check("too_quick", field, message("check-too-quick", dough_c=at, minutes=60 * time.likely_h))]
     ripening = any(one.kind in ("poolish", "biga", "sponge") for one in formula.preferments)
     if not ripening and (time.likely_h is None or time.likely_h > SLOWEST_BULK_H):
-        long = "over a day" if time.likely_h is None else f"about {time.likely_h:.0f} h"
-        why = f"{at} bulk takes {long}: longer than a night."
-        return [Check("too_slow", field, why, "Take more leaven, or a warmer dough.")]
+        if time.likely_h is None:
+            return [Check("too_slow", field, message("check-over-a-day", dough_c=at))]
+        return [Check("too_slow", field, message("check-too-slow", dough_c=at, hours=time.likely_h))]
     return []
 
 
@@ -125,35 +119,34 @@ def _vessels(formula: Formula, weighed: Weighed, has: Equipment, time: BulkTime)
     if has.bowl_l is not None:
         wants = weighed.dough_g / DOUGH_G_PER_ML / 1000 * (1 + time.rise) * ROOM_OVER_DOUGH
         if wants > has.bowl_l:
-            why = f"{{{weighed.dough_g:.0f}|g}} of dough at +{100 * time.rise:.0f} % fill {wants:.1f} litres."
-            remedy = f"The bowl holds {has.bowl_l:g}: use two, or a bigger box."
-            found.append(Check("bowl_small", "pieces", why, remedy))
+            what = message(
+                "check-bowl-small", dough_g=weighed.dough_g, rise=100 * time.rise, wants=wants, holds=has.bowl_l
+            )
+            found.append(Check("bowl_small", "pieces", what))
     if has.mixer_dough_g is not None and weighed.dough_g > has.mixer_dough_g:
-        why = f"{{{weighed.dough_g:.0f}|g}} of dough; the mixer takes {{{has.mixer_dough_g:.0f}|g}}."
-        found.append(
-            Check("mixer_small", "pieces", why, "Mix in two batches, or by hand; the maker's limit comes first.")
-        )
+        what = message("check-mixer-small", dough_g=weighed.dough_g, most_g=has.mixer_dough_g)
+        found.append(Check("mixer_small", "pieces", what))
     if has.tin_ml is not None and formula.shape == "pan_loaf":
         fills = formula.scaling_weight_g / has.tin_ml
         low, high = (round(limit * has.tin_ml, -1) for limit in TIN_G_PER_ML)
-        much, remedy = f"{fills:.2f} g of dough per ml of tin", f"{{{low:.0f}|g}} to {{{high:.0f}|g}} suit this tin."
-        if fills > TIN_G_PER_ML[1]:
-            found.append(Check("tin_small", "scaling_weight_g", f"{much}: it will run over.", remedy))
-        if fills < TIN_G_PER_ML[0]:
-            found.append(Check("tin_large", "scaling_weight_g", f"{much}: a low, flat loaf.", remedy))
+        for code, odd in (("tin_small", fills > TIN_G_PER_ML[1]), ("tin_large", fills < TIN_G_PER_ML[0])):
+            if odd:
+                what = message(f"check-{code.replace('_', '-')}", fills=fills, low_g=low, high_g=high)
+                found.append(Check(code, "scaling_weight_g", what))
     return found
 
 
 def too_small(stage: str, line: Ingredient, scale_g: float) -> Check:
     """A mass that the scale cannot resolve, with the spoon, and for yeast the dilution, instead."""
-    how = []
-    if line.kind in TEASPOON_G and line.g >= LEAST_SPOON * TEASPOON_G[line.kind]:
-        how.append(f"About {line.g / TEASPOON_G[line.kind]:.2g} teaspoon")
-    if line.role == "yeast" and (line.g < scale_g or not how):
-        gram = max(1.0, scale_g)
-        how.append(f"stir {gram:g} g into {100 * gram:g} g of the water and use {100 * line.g:.0f} g of it")
-    why = (
-        f"{line.name}, {line.g:.2g} g: a scale of {scale_g:g} g cannot be trusted below {TRUSTED_STEPS * scale_g:g} g."
-    )
-    remedy = "; or ".join(how) or "Weigh more of it at once, or take a finer scale"
-    return Check("too_small", f"{stage}.{line.kind}", why, f"{remedy[0].upper()}{remedy[1:]}.")
+    gram = max(1.0, scale_g)
+    figures: dict[str, Value] = {
+        "name": line.name, "g": float(f"{line.g:.2g}"), "scale_g": scale_g, "trusted_g": TRUSTED_STEPS * scale_g,
+        "stirred_g": gram, "water_g": 100 * gram, "used_g": 100 * line.g,
+    }  # fmt: skip
+    spoons = line.g / TEASPOON_G.get(line.kind, line.g)
+    spooned = line.kind in TEASPOON_G and spoons >= LEAST_SPOON
+    if spooned:
+        figures["spoons"] = float(f"{spoons:.2g}")
+    stirred = line.role == "yeast" and (line.g < scale_g or not spooned)
+    how = {(True, True): "-spoon-or-stir", (True, False): "-spoon", (False, True): "-stir", (False, False): ""}
+    return Check("too_small", f"{stage}.{line.kind}", message(f"check-too-small{how[spooned, stirred]}", **figures))

@@ -73,18 +73,12 @@ const title = (stage: Stage, index: number) =>
       <p class="small quiet">
         {{ stage.setpoint_c > 0 ? say(bake.dials[index] ?? '') : t.off }}
       </p>
-      <label class="tick small"
-        ><input type="checkbox" :checked="stage.fan" @change="set(index, { fan: !stage.fan })" />{{
-          t.fan
-        }}</label
-      >
-      <label class="tick small"
-        ><input
-          type="checkbox"
-          :checked="stage.setpoint_c <= 0"
-          @change="set(index, { setpoint_c: stage.setpoint_c > 0 ? 0 : bake.preheat_c })"
-        />{{ t.off }}</label
-      >
+      <ElCheckbox :model-value="stage.fan" :label="t.fan" @change="set(index, { fan: !stage.fan })" />
+      <ElCheckbox
+        :model-value="stage.setpoint_c <= 0"
+        :label="t.off"
+        @change="set(index, { setpoint_c: stage.setpoint_c > 0 ? 0 : bake.preheat_c })"
+      />
     </fieldset>
     <div class="more">
       <ElButton class="plain" :disabled="stages.length > 5" @click="split">{{ t.split }}</ElButton>
@@ -115,17 +109,6 @@ fieldset {
 }
 fieldset p {
   line-height: 1.3;
-}
-.tick {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-  min-height: 32px;
-}
-.tick input {
-  width: 20px;
-  height: 20px;
-  accent-color: var(--ink);
 }
 .more {
   display: grid;
