@@ -41,10 +41,10 @@ def test_cold_nights_and_hours_in_the_fridge_ask_for_more_and_longer_ones_for_le
 
 def test_yeast_that_no_scale_shows_comes_with_a_way_to_weigh_it():
     made = dose(DoseWish("poolish", 400, 13, 25), CLOCK)
-    assert made.yeast_g < 0.5 and "100 g of the water" in made.weighing
+    assert made.yeast_g < 0.5 and made.weighing and "100 g of the water" in say(made.weighing).remedy
     fresh = dose(DoseWish("poolish", 400, 13, 25, yeast_kind="fresh"), CLOCK)
     assert fresh.yeast_g == pytest.approx(made.yeast_g / 0.33, rel=0.03)
-    assert dose(DoseWish("poolish", 400, 13, 25, scale_g=0.01), CLOCK).weighing == ""
+    assert dose(DoseWish("poolish", 400, 13, 25, scale_g=0.01), CLOCK).weighing is None
 
 
 @pytest.mark.parametrize(
