@@ -3,15 +3,20 @@
 import ast
 import re
 from datetime import UTC, datetime
+from functools import cache
 from pathlib import Path
 
 import pytest
+from fluent.runtime import FluentResource
+from fluent.syntax import ast as fluent_ast
+from fluent.syntax.visitor import Visitor
 
 import gentle_crust
 from gentle_crust.core import errors
 from gentle_crust.core.errors import OutOfRange, within
 from gentle_crust.core.limits import DOUGH_C, JAR_MM, all_limits
 from gentle_crust.core.messages import Message, message, named
+from gentle_crust.core.readiness.cues import STAGES, UNITS, cues_of
 from gentle_crust.text.reading import Reading, span
 from gentle_crust.text.render import PLAIN, say
 
@@ -21,44 +26,87 @@ KINDS = {name for name, kind in vars(errors).items() if isinstance(kind, type) a
 SAYS = {"message", "Message", "kind", "__init__"} | KINDS
 
 
-def codes_of(path: Path) -> set[str]:
-    return set(re.findall(r"^([a-zA-Z][\w-]*) =", path.read_text("utf-8"), re.MULTILINE))
+class Variables(Visitor):
+    """Gathers the names of the variables of an entry."""
+
+    def __init__(self) -> None:
+        self.names: set[str] = set()
+
+    def visit_VariableReference(self, node: fluent_ast.VariableReference) -> None:  # noqa: N802 - the library's name
+        self.names.add(node.id.name)
 
 
-def written() -> tuple[dict[str, str], list[str]]:
-    """Codes that the program's own text says, with where; and those that are put together, as patterns."""
-    plain, made = {}, []
+@cache
+def asked_for(catalogue: Path) -> dict[str, set[str]]:
+    """The names of the data that each message of a catalogue asks for, its remedy's too."""
+    found = {}
+    for entry in FluentResource(catalogue.read_text("utf-8")).body:
+        assert not isinstance(entry, fluent_ast.Junk), entry
+        if isinstance(entry, fluent_ast.Message):
+            variables = Variables()
+            variables.visit(entry)
+            found[entry.id.name] = variables.names
+    return found
+
+
+def calls():
+    """Every call in the program's text, with where it stands and what is called."""
     for path in SOURCE.rglob("*.py"):
         for node in ast.walk(ast.parse(path.read_text("utf-8"))):
-            called = getattr(node.func, "id", getattr(node.func, "attr", "")) if isinstance(node, ast.Call) else ""
-            at = 0 if called in ("message", "Message") else 1
-            if called not in SAYS or len(node.args) <= at:
-                continue
-            code = node.args[at]
-            for part in (code.body, code.orelse) if isinstance(code, ast.IfExp) else (code,):
-                if isinstance(part, ast.Constant) and isinstance(part.value, str):
-                    plain[part.value] = f"{path.relative_to(SOURCE)}:{node.lineno}"
-                elif isinstance(part, ast.JoinedStr):
-                    pieces = [re.escape(p.value) if isinstance(p, ast.Constant) else ".+" for p in part.values]
-                    made.append("".join(pieces))
+            if isinstance(node, ast.Call):
+                called = getattr(node.func, "id", getattr(node.func, "attr", ""))
+                yield f"{path.relative_to(SOURCE)}:{node.lineno}", called, node
+
+
+def written() -> tuple[list[tuple[str, str, set[str] | None]], list[str]]:
+    """The codes that the program's text says, with where and the names of their data (None: not written out); and
+    those that are put together, as patterns."""
+    plain, made = [], []
+    for where, called, node in calls():
+        at = 0 if called in ("message", "Message") else 1
+        if called not in SAYS or len(node.args) <= at:
+            continue
+        code = node.args[at]
+        names = {word.arg for word in node.keywords}
+        for part in (code.body, code.orelse) if isinstance(code, ast.IfExp) else (code,):
+            if isinstance(part, ast.Constant) and isinstance(part.value, str):
+                plain.append((part.value, where, None if None in names else names))
+            elif isinstance(part, ast.JoinedStr):
+                pieces = [re.escape(p.value) if isinstance(p, ast.Constant) else ".+" for p in part.values]
+                made.append("".join(pieces))
     return plain, made
 
 
-IN_CATALOGUE = set().union(*(codes_of(path) for path in CATALOGUES))
+ASKED = {code: names for path in CATALOGUES for code, names in asked_for(path).items()}
 WRITTEN, MADE = written()
 
 
 def test_no_message_is_missing_from_the_catalogue():
-    assert {code: where for code, where in WRITTEN.items() if code not in IN_CATALOGUE} == {}
+    assert [(code, where) for code, where, _ in WRITTEN if code not in ASKED] == []
 
 
 def test_nothing_in_the_catalogue_is_said_by_nobody():
-    unused = {code for code in IN_CATALOGUE if code not in WRITTEN}
+    unused = ASKED.keys() - {code for code, _, _ in WRITTEN}
     assert {code for code in unused if not any(re.fullmatch(pattern, code) for pattern in MADE)} == set()
 
 
+def test_every_message_is_given_what_its_sentence_asks_for_and_no_more():
+    given = [(code, where, names) for code, where, names in WRITTEN if names is not None]
+    assert len(given) > 150
+    assert [(code, where, names ^ ASKED[code]) for code, where, names in given if names != ASKED[code]] == []
+
+
+def test_every_unit_of_a_limit_has_its_words():
+    units = {limit.unit for limit in all_limits().values()} | {cue.unit for stage in STAGES for cue in cues_of(stage)}
+    for _, called, node in calls():
+        if called == "Limit" and len(node.args) > 3:
+            units |= {part.value for part in ast.walk(node.args[3]) if isinstance(part, ast.Constant)}
+    told = {UNITS.get(unit, unit) for unit in units - {"", "inside_l"}}
+    assert {unit for unit in told if f"unit-{unit}" not in ASKED} == set()
+
+
 def test_no_code_stands_in_two_catalogues():
-    everywhere = [code for path in CATALOGUES for code in codes_of(path)]
+    everywhere = [code for path in CATALOGUES for code in asked_for(path)]
     assert len(everywhere) == len(set(everywhere))
 
 
@@ -74,38 +122,20 @@ def test_every_limit_is_called_something_and_says_its_bounds(name):
 
 @pytest.mark.parametrize("path", CATALOGUES, ids=lambda path: path.stem)
 def test_every_message_can_be_said_with_what_it_asks_for(path):
-    from fluent.runtime import FluentResource
-    from fluent.syntax import ast as fluent_ast
-    from fluent.syntax.visitor import Visitor
-
-    class Asked(Visitor):
-        def __init__(self) -> None:
-            self.names: set[str] = set()
-
-        def visit_VariableReference(self, node: fluent_ast.VariableReference) -> None:  # noqa: N802 - the library's name
-            self.names.add(node.id.name)
-
     times = {"at", "time", "after"}
-    for entry in FluentResource(path.read_text("utf-8")).body:
-        assert not isinstance(entry, fluent_ast.Junk), entry
-        if not isinstance(entry, fluent_ast.Message):
-            continue
-        asked = Asked()
-        asked.visit(entry)
-        data = {name: "2026-11-29T07:30:00+00:00" if name in times else 3.0 for name in asked.names}
-        data |= dict.fromkeys(asked.names & {"unit"}, "C")
-        said = say(Message(entry.id.name, tuple(data.items())), Reading(fahrenheit=True, ounces=True))
+    for code, names in asked_for(path).items():
+        data = {name: "2026-11-29T07:30:00+00:00" if name in times else 3.0 for name in names}
+        data |= dict.fromkeys(names & {"unit"}, "C")
+        said = say(Message(code, tuple(data.items())), Reading(fahrenheit=True, ounces=True))
         assert "{" not in str(said) and "$" not in str(said)
 
 
 def test_figures_stand_in_the_bakers_own_units():
     with pytest.raises(OutOfRange) as refused:
         within("dough_c", DOUGH_C, 60.0)
-    what = refused.value.what
+    what, hot = refused.value.what, "Dough temperature is 140°F, but must be between 59 and 95°F."
     assert say(what).sentence == "Dough temperature is 60 C, but must be between 15 and 35 C."
-    assert (
-        say(what, Reading(fahrenheit=True)).sentence == "Dough temperature is 140°F, but must be between 59 and 95°F."
-    )
+    assert say(what, Reading(fahrenheit=True)).sentence == hot
     assert say(what, Reading()).remedy == "Give a value from 15 to 35°C."
     with pytest.raises(OutOfRange) as wide:
         within("jar_mm", JAR_MM, 1000.0)

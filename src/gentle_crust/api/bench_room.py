@@ -150,7 +150,7 @@ KEPT_HERE = "It is kept on this device; everything else was taken."
 def _text(body: dict[str, Any], name: str) -> str:
     """A text of a press's body. CraftError if it is missing."""
     if not isinstance(body.get(name), str):
-        raise CraftError(name, "api-missing-from-what-pressed", name=name)
+        raise CraftError(name, "api-press-incomplete", name=name)
     return str(body[name])
 
 

@@ -1,6 +1,5 @@
 """What every room's blueprint needs."""
 
-import logging
 import sys
 
 from flask import Response, current_app, g, request
@@ -10,12 +9,11 @@ from pydantic import BaseModel
 from gentle_crust.core.errors import Unreadable
 from gentle_crust.core.messages import Message
 from gentle_crust.kitchen.now import Now
-from gentle_crust.kitchen.settings import KitchenSettings
+from gentle_crust.kitchen.settings import reading_of
 from gentle_crust.kitchen.work import Work
 from gentle_crust.text.reading import Reading
 from gentle_crust.text.render import Said, say
 
-LOG = logging.getLogger(__name__)
 DESCRIBED = sys.argv[0].endswith("openapi.py")
 """Whether this program was started to describe itself."""
 
@@ -39,7 +37,7 @@ def if_match() -> int | None:
     if not named or named == "*":
         return None
     if not named.isdecimal() or len(named) > 9:
-        raise Unreadable("If-Match", "api-if-match-does-not-name")
+        raise Unreadable("If-Match", "api-if-match-unreadable")
     return int(named)
 
 
@@ -64,13 +62,8 @@ def work() -> Work:
 
 
 def reading() -> Reading:
-    """How the baker of this kitchen reads figures; in C and g while the kitchen itself cannot be read."""
-    try:
-        kept = KitchenSettings(work()).get()
-    except Exception:
-        LOG.exception("the kitchen's units cannot be read")
-        return Reading()
-    return Reading(kept.fahrenheit, kept.ounces, kept.zone, kept.scale_g)
+    """How the baker of this kitchen reads figures."""
+    return reading_of(work())
 
 
 def said(what: Message) -> Said:

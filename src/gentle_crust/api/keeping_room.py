@@ -70,7 +70,7 @@ def restore_copy(path: CopyPath) -> Response:
     """Go back to the copy of a day."""
     source = Keeper(work()).copy_of(path.day)
     if source is None:
-        raise NotFound("id", "api-no-copy-of-day")
+        raise NotFound("id", "api-copy-not-there")
     return _restored(source)
 
 

@@ -57,24 +57,26 @@ class Document(Generic[T]):
             return self.adapted.read(self.raised(body))
         except ValidationError as error:
             first = of_validation(error)[0]
-            raise Unreadable(first.field, "contract-cannot-read", name=self.name, sentence=first.sentence) from error
+            raise Unreadable(
+                first.field, "contract-document-not-as-declared", name=self.name, sentence=first.sentence
+            ) from error
         except (TypeError, KeyError, AttributeError, ValueError, RecursionError) as error:
             if isinstance(error, Unreadable):
                 raise
-            raise Unreadable(self.name, "contract-cannot-read-2", name=self.name) from error
+            raise Unreadable(self.name, "contract-document-unreadable", name=self.name) from error
 
     def raised(self, body: Body) -> Body:
         """The document in its newest version."""
         if not body:
-            raise Unreadable(self.name, "contract-cannot-read-text-torn", name=self.name)
+            raise Unreadable(self.name, "contract-document-torn", name=self.name)
         found = deepcopy(clean(body))
         written = found.pop(VERSION, 1)
         if not isinstance(written, int) or written > self.version:
-            raise Unreadable(self.name, "contract-written-by-newer-program", name=self.name)
+            raise Unreadable(self.name, "contract-document-newer", name=self.name)
         for upcast in self.upcasters[max(written - 1, 0) :]:
             upcast(found)
         for name in found.keys() - self.fields:
-            raise Unreadable(str(name), "contract-cannot-read-field-none", name=self.name, name_2=name)
+            raise Unreadable(str(name), "contract-document-unknown-field", name=self.name, unknown=name)
         return dict(found)
 
     @cached_property

@@ -216,7 +216,7 @@ def read(kind: str, at: datetime, body: Any) -> dict[str, Any]:
             BODIES[kind].model_validate(cleaned)
             _check_times(kind, cleaned)
     except (ValidationError, CraftError, KeyError, ValueError, TypeError, OverflowError, RecursionError) as error:
-        raise Unreadable("body", "contract-what-kept-as-cannot", kind=kind) from error
+        raise Unreadable("body", "contract-event-unreadable", kind=kind) from error
     return dict(cleaned)
 
 

@@ -42,4 +42,4 @@ def place_of(more: str) -> Place | None:
     try:
         return datetime.strptime(at, "%Y%m%dT%H%M%S.%f").replace(tzinfo=UTC), key
     except ValueError as error:
-        raise Unreadable("more", "contract-no-page-of-list") from error
+        raise Unreadable("more", "contract-page-unknown") from error

@@ -39,7 +39,7 @@ def nested(data: bytes) -> int:
 def sane(at: datetime, field: str) -> datetime:
     """``at`` if it has its offset and lies in this century. Raises CraftError, naming ``field``, if not."""
     if at.tzinfo is None:
-        raise Unreadable(field, "contract-time-does-not-say-in-which")
+        raise Unreadable(field, "contract-time-without-zone")
     if not EARLIEST.replace(tzinfo=None) <= at.replace(tzinfo=None) <= LATEST.replace(tzinfo=None):
-        raise CraftError(field, "contract-year-none-kitchen-can", year=at.year)
+        raise CraftError(field, "contract-year-out-of-span", year=at.year)
     return at

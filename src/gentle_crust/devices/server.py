@@ -114,7 +114,9 @@ def create_devices(instruments: Instruments, listening: str = "127.0.0.1") -> Fl
         body = request.get_json(force=True, silent=True) or {}
         unknown = set(body) - set(asdict(Faults()))
         if unknown:
-            raise Unreadable("faults", "devices-no-fault-know", unknown=sorted(unknown), list=list(asdict(Faults())))
+            raise Unreadable(
+                "faults", "devices-fault-unknown", unknown=tuple(sorted(unknown)), names=tuple(asdict(Faults()))
+            )
         instruments.kitchen.break_(**body)
         return asdict(instruments.kitchen.faults)
 

@@ -68,7 +68,7 @@ class SimKitchen:
     def do(self, deed: Deed, at: datetime) -> None:
         """Something is done to the dough. CraftError for what is unknown, or done before mixing."""
         if deed not in DEEDS:
-            raise CraftError("do", "devices-nothing-done-to-dough", deed=deed, deeds=DEEDS)
+            raise CraftError("do", "devices-deed-unknown", deed=deed, names=DEEDS)
         if deed not in ("mix", "preheat") and self._begun is None:
             raise CraftError("do", "devices-no-dough-yet")
         self.done.append((deed, at))

@@ -115,7 +115,7 @@ class BakeInput(Strict):
         for index, stage in enumerate(self.stages):
             setpoint = held if stage.setpoint_c is None else stage.setpoint_c
             if setpoint is None:
-                raise CraftError(f"stages[{index}].setpoint_c", "interchange-stage-no-set-point")
+                raise CraftError(f"stages[{index}].setpoint_c", "interchange-set-point-missing")
             stages.append(Stage(stage.minutes, setpoint, stage.covered, stage.fan))
         first = stages[0]
         heating = self.preheat or PreheatInput(setpoint_c=first.setpoint_c, minutes=50, fan=first.fan)

@@ -61,7 +61,7 @@ def _cell(value: Any) -> str:
 def read(text: str) -> tuple[Culture, History]:
     """A culture from a file of either kind. CraftError, naming what is wrong, for anything else."""
     if len(text) > LARGEST:
-        raise CraftError("text", "interchange-file-larger-than-sixty-megabytes")
+        raise CraftError("text", "interchange-culture-file-size")
     try:
         found = _from_json(text) if text.lstrip().startswith("{") else _from_csv(text)
     except ValidationError as error:
@@ -70,7 +70,7 @@ def read(text: str) -> tuple[Culture, History]:
             f"text.{first.field}", "contract-not-as-declared", sentence=first.sentence, remedy=first.remedy
         ) from error
     if len(found[1]) > MOST_EVENTS:
-        raise CraftError("text", "interchange-file-holds-more-than-events", most_events=MOST_EVENTS)
+        raise CraftError("text", "interchange-too-many-events", most_events=MOST_EVENTS)
     return found
 
 
@@ -78,9 +78,9 @@ def _from_json(text: str) -> tuple[Culture, History]:
     try:
         body = clean(json.loads(text))
     except (json.JSONDecodeError, RecursionError) as error:
-        raise CraftError("text", "interchange-file-breaks-off-or-not-json") from error
+        raise CraftError("text", "interchange-culture-file-damaged") from error
     if body.get("format") != FORMAT or not isinstance(body.get("events"), list):
-        raise CraftError("text", "interchange-not-culture-of-program", format=FORMAT)
+        raise CraftError("text", "interchange-not-a-culture", format=FORMAT)
     rows = [dict(row) if isinstance(row, dict) else {} for row in body["events"]]
     return _CULTURE.read(body.get("culture")), tuple(_event(row, place) for place, row in enumerate(rows, 1))
 
@@ -92,7 +92,7 @@ def _from_csv(text: str) -> tuple[Culture, History]:
     try:
         culture = clean(json.loads(first.lstrip("# ")))
     except (json.JSONDecodeError, RecursionError) as error:
-        raise CraftError("text", "interchange-first-line-does-not-hold") from error
+        raise CraftError("text", "interchange-culture-line-missing") from error
     rows = [
         {name: value.removeprefix("'") for name, value in row.items() if name and value}
         for row in csv.DictReader(io.StringIO(rest))
@@ -106,12 +106,12 @@ def _event(row: dict[str, Any], place: int) -> tuple[datetime, Event]:
     try:
         at = _INSTANT.read(written)
     except ValidationError as error:
-        raise CraftError(f"events.{place}.at", "interchange-event-no-time-can-read", place=place) from error
+        raise CraftError(f"events.{place}.at", "interchange-event-time-unreadable", place=place) from error
     sane(at, f"events.{place}.at")
     unknown = set(row) - set(_COLUMNS)
     if unknown:
         name = sorted(unknown)[0]
-        raise CraftError(f"events.{place}.{name}", "interchange-event-field-do-not-know", place=place, name=name)
+        raise CraftError(f"events.{place}.{name}", "interchange-event-field-unknown", place=place, name=name)
     for name in _NUMBERS:
         if isinstance(row.get(name), str):
             row[name] = row[name].replace(",", ".")

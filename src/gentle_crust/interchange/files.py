@@ -87,14 +87,14 @@ def _text(formula: Formula, weighed: Weighed) -> str:
 
 def _decoded(data: bytes) -> str:
     if len(data) > LARGEST:
-        raise CraftError("file", "interchange-file-larger-than-half-megabyte")
+        raise CraftError("file", "interchange-formula-file-size")
     encoding = "utf-16" if data[:2] in (b"\xff\xfe", b"\xfe\xff") else "utf-8-sig"
     try:
         text = data.decode(encoding)
     except UnicodeDecodeError as error:
-        raise CraftError("file", "interchange-file-not-text-utf-8") from error
+        raise CraftError("file", "interchange-formula-not-utf-8") from error
     if "\x00" in text or not text.strip():
-        raise CraftError("file", "interchange-file-empty-or-not-text")
+        raise CraftError("file", "interchange-formula-file-empty")
     return text
 
 
@@ -109,7 +109,7 @@ def bring_in(data: bytes) -> Formula:
     try:
         document = json.loads(text)
     except (ValueError, RecursionError) as error:
-        raise CraftError("file", "interchange-file-looks-like-json-but") from error
+        raise CraftError("file", "interchange-formula-file-damaged") from error
     if isinstance(document, dict) and ("@type" in document or "@graph" in document):
         return _from_recipe(document)
     return _from_own(document)
@@ -133,7 +133,7 @@ def _from_recipe(document: dict[str, Any]) -> Formula:
         else []
     )
     if not recipes:
-        raise CraftError("file", "interchange-no-recipe-file")
+        raise CraftError("file", "interchange-no-recipe")
     recipe = recipes[0]
     carried = recipe.get("additionalProperty")
     for extra in carried if isinstance(carried, list) else [carried]:
@@ -143,10 +143,10 @@ def _from_recipe(document: dict[str, Any]) -> Formula:
             except (ValueError, RecursionError) as error:
                 if isinstance(error, CraftError):
                     raise
-                raise CraftError("file", "interchange-formula-carried-recipe-damaged") from error
+                raise CraftError("file", "interchange-carried-formula-damaged") from error
     lines = recipe.get("recipeIngredient")
     if not isinstance(lines, list) or not all(isinstance(line, str) for line in lines):
-        raise CraftError("file", "interchange-recipe-has-no-list-ingredients")
+        raise CraftError("file", "interchange-recipe-no-ingredients")
     name = recipe.get("name")
     return formula_of(read_recipe(tuple(lines), Habits()), name[:80] if isinstance(name, str) else "")
 

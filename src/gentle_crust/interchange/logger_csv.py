@@ -35,11 +35,11 @@ def read_log(data: bytes, zone: ZoneInfo, fahrenheit: bool | None = None) -> tup
     CraftError for a file in which no times and temperatures are found.
     """
     if len(data) > LARGEST:
-        raise CraftError("file", "interchange-file-larger-than-5-mb")
+        raise CraftError("file", "interchange-logger-size")
     rows = _rows(_text(data))
     first = next((index for index, row in enumerate(rows) if _time_of(row, FORMATS, zone) is not None), None)
     if first is None:
-        raise CraftError("file", "interchange-no-column-of-times-found-in-file")
+        raise CraftError("file", "interchange-logger-no-time-column")
     heading = rows[first - 1] if first else []
     body = rows[first : first + MOST_ROWS]
     formats = _formats(body, zone)
@@ -52,7 +52,7 @@ def read_log(data: bytes, zone: ZoneInfo, fahrenheit: bool | None = None) -> tup
         if at is not None and value is not None:
             found.append(Figure(at, (value - 32) / 1.8 if is_fahrenheit else value))
     if not found:
-        raise CraftError("file", "interchange-no-temperatures-were-found-in-file")
+        raise CraftError("file", "interchange-logger-no-temperatures")
     return tuple(found)
 
 
@@ -62,7 +62,7 @@ def _text(data: bytes) -> str:
             return data.decode(encoding)
         except UnicodeDecodeError:
             continue
-    raise CraftError("file", "interchange-file-not-text")
+    raise CraftError("file", "interchange-logger-not-text")
 
 
 def _rows(text: str) -> list[list[str]]:
@@ -77,7 +77,7 @@ def _rows(text: str) -> list[list[str]]:
     try:
         return [[cell.strip() for cell in row] for row in csv.reader(io.StringIO(text), delimiter=separator)]
     except csv.Error as error:
-        raise Unreadable("file", "interchange-file-cannot-read-as") from error
+        raise Unreadable("file", "interchange-logger-unreadable") from error
 
 
 def _time_of(row: list[str], formats: tuple[str, ...], zone: ZoneInfo) -> datetime | None:
@@ -134,7 +134,7 @@ def _warm_column(heading: list[str], body: list[list[str]], formats: tuple[str, 
         counts_up = all(value == place for place, value in enumerate(numbers, int(numbers[0] or 0)))
         if numbers and None not in numbers and not (counts_up and len(numbers) > 2) and _epoch(cells[0]) is None:
             return index
-    raise CraftError("file", "interchange-no-column-of-temperatures-found")
+    raise CraftError("file", "interchange-logger-no-temperature-column")
 
 
 def _number(cell: str) -> float | None:

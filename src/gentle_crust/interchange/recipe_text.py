@@ -373,15 +373,15 @@ def read_recipe(lines: tuple[str, ...], habits: Habits | None = None) -> Reading
     """
     habits = habits or Habits()
     if len(lines) > MOST_LINES:
-        raise CraftError("lines", "interchange-recipe-more-than-lines", most_lines=MOST_LINES)
+        raise CraftError("lines", "interchange-recipe-lines", most_lines=MOST_LINES)
     if not 200 <= habits.cup_ml <= 300:
-        raise CraftError("cup_ml", "interchange-cup-holds-200-to-300")
+        raise CraftError("cup_ml", "interchange-cup-size")
     items: list[ReadLine] = []
     unread: list[str] = []
     stated: float | None = None
     for index, line in enumerate(lines):
         if len(line) > LONGEST_LINE:
-            raise CraftError(f"lines.{index}", "interchange-line-longer-than-letters", longest_line=LONGEST_LINE)
+            raise CraftError(f"lines.{index}", "interchange-recipe-line-length", longest_line=LONGEST_LINE)
         if not line.strip():
             continue
         said = stated_g(_plain(line))
@@ -419,7 +419,7 @@ def formula_of(reading: Reading, name: str) -> Formula:
     levain = sum(item.g.likely for item in grams["levain"])
     flour = sum(item.g.likely for item in grams["flour"]) + levain / 2
     if not reading.percent or not grams["flour"]:
-        raise CraftError("lines", "interchange-no-sure-amount-of-flour-read")
+        raise CraftError("lines", "interchange-recipe-no-flour")
 
     def percent(mass: float) -> float:
         return round(100 * mass / flour, 2)

@@ -52,7 +52,7 @@ class BakesBook:
             story = story_of(Events(session).plain(*tale.ALL, subject=key))
             row = Bakes(session).get(key)
         if story.started is None or row is None:
-            raise NotFound("id", "kitchen-plan-never-begun")
+            raise NotFound("id", "kitchen-bake-unknown")
         asked, plan = saved.answer.asked, saved.answer.plan
         line = self._line(row)
         return BakeRecord(

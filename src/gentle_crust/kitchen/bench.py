@@ -31,7 +31,7 @@ from gentle_crust.kitchen import story as tale
 from gentle_crust.kitchen.follow import as_read, mixed_of, readings_of
 from gentle_crust.kitchen.once import Known
 from gentle_crust.kitchen.plans import PlanBook, SavedPlan
-from gentle_crust.kitchen.settings import KitchenSettings
+from gentle_crust.kitchen.settings import KitchenSettings, reading_of
 from gentle_crust.kitchen.story import Story, story_of
 from gentle_crust.kitchen.work import Work
 from gentle_crust.store.baking import Bakes
@@ -164,7 +164,7 @@ class BenchBook:
                 lives[dough.key] = dough.carried()
                 doughs.append(dough)
             except Exception as error:
-                aside.append(_set_aside(plan, error))
+                aside.append(_set_aside(plan, error, self.work))
         taken = {dough.key: taken_by(_name(dough), lives[dough.key], dough.now) for dough in doughs}
         away = self.absences()
         found = tuple(self._shown(dough, lives[dough.key], taken, away) for dough in doughs)
@@ -199,7 +199,7 @@ class BenchBook:
         plan = saved.answer.plan
         mixed = mixed_of(plan, story)
         if mixed is None or plan.times is None:
-            raise Infeasible("id", "kitchen-plan-of-older-kind")
+            raise Infeasible("id", "kitchen-plan-too-old-to-start")
         latest = story.told[-1].at if story.told else now
         now = max(now, min(latest, now + MOST_BACK))
         readings = as_read(readings_of(story, mixed), mixed)
@@ -350,10 +350,10 @@ class BenchBook:
             return Score(*Bakes(session).score())
 
 
-def _set_aside(plan: SavedPlan, error: Exception) -> SetAside:
+def _set_aside(plan: SavedPlan, error: Exception, work: Work) -> SetAside:
     """What is said of a dough that cannot be carried on with; what was not foreseen is logged."""
     if isinstance(error, CraftError):
-        return SetAside(plan.id, _name_of(plan), str(say(error.what)))
+        return SetAside(plan.id, _name_of(plan), str(say(error.what, reading_of(work))))
     LOG.exception("dough %s cannot be carried on", plan.id)
     return SetAside(plan.id, _name_of(plan), "The program failed over this dough. All that was pressed is kept.")
 
@@ -369,7 +369,7 @@ def _with_loss(cues: dict[str, str | float], piece_g: float | None) -> dict[str,
     rest = {cue: value for cue, value in cues.items() if cue != "out_g"}
     grams = within("out_g", limits.OUT_G, float(cues["out_g"]))
     if piece_g is None or not piece_g / 2 <= grams <= piece_g:
-        raise Infeasible("out_g", "kitchen-loaf-of-g-cannot-come", grams=grams)
+        raise Infeasible("out_g", "kitchen-loaf-heavier-than-dough", grams=grams)
     return {**rest, "loss_percent": round(100 * (1 - grams / piece_g), 1)}
 
 

@@ -88,7 +88,7 @@ def lead_sour(work: Work, asked: SourAsked) -> tuple[Clock, Sour, tuple[Night, .
     clock = book.clock()
     at_h = clock.hours(instant_of(asked.at, clock.zone, "at"))
     if at_h < 0:
-        raise CraftError("at", "kitchen-wanted-in-past")
+        raise CraftError("at", "kitchen-wanted-past")
     vigour = book.starter(asked.culture_id).vigour if asked.culture_id else unknown()
     made = sour(SourWish(asked.needed_g, at_h, asked.stages, asked.flour_kind), clock, vigour)  # type: ignore[arg-type]
     return clock, made, nights_between(clock, made.begins_h, at_h)

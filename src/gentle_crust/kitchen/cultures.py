@@ -167,7 +167,7 @@ class CultureBook:
         with self.work.write() as session:
             row = self._row(session, key)
             if not away_ and row.deleted_at is not None and self.now() - row.deleted_at > RECOVERABLE:
-                raise Conflict("id", "kitchen-culture-put-away-more")
+                raise Conflict("id", "kitchen-culture-put-away-too-long")
             row.deleted_at = self.now() if away_ else None
 
     def gone(self) -> tuple[PutAwayCulture, ...]:
@@ -193,7 +193,7 @@ class CultureBook:
         clock = self.clock()
         when = self.now() if at is None else instant_of(at, clock.zone, "at")
         if when > self.now():
-            raise CraftError("at", "kitchen-time-still-to-come")
+            raise CraftError("at", "kitchen-happened-in-future")
         self.add(key, {event_key: (when, event)})
 
     def is_away(self, key: str) -> bool:
@@ -217,7 +217,7 @@ class CultureBook:
             kept = checked(event, known.culture.jar)
             when = at.replace(microsecond=0)
             if (when, kept.kind) in taken:
-                raise Conflict("at", "kitchen-something-of-kind-already-written")
+                raise Conflict("at", "kitchen-event-of-that-moment")
             taken.add((when, kept.kind))
             body = body_of(kept)
             session.add(EventRow(id=event_key, kind=kept.kind, subject=row.id, at=when, body=body))
@@ -234,7 +234,7 @@ class CultureBook:
             if (event_key in away_) == withdrawn:
                 return
             if not withdrawn and self.now() - away_[event_key] > RECOVERABLE:
-                raise Conflict("id", "kitchen-taken-back-more-than-thirty")
+                raise Conflict("id", "kitchen-event-taken-back-too-long")
             count = sum(1 for _ in Events(session).plain(WITHDRAWN, REINSTATED, subject=key))
             kind = WITHDRAWN if withdrawn else REINSTATED
             mark = EventRow(
@@ -365,9 +365,9 @@ class CultureBook:
             known = self._known(session, self._row(session, key), self.clock())
         life = live(known.culture, known.events, known.clock)
         if life is None:
-            raise CraftError("culture", "kitchen-nothing-known-of-culture-yet")
+            raise CraftError("culture", "kitchen-culture-never-fed")
         if guide(known.culture, known.courses, known.clock) is not None:
-            raise Infeasible("culture", "kitchen-being-started-cannot-raise", name=known.culture.name)
+            raise Infeasible("culture", "kitchen-culture-too-young", name=known.culture.name)
         return known, life
 
     def feed(self, key: str, needed_g: float, kept_g: float, at: str, warm_c: float | None) -> FeedAnswerShown:
@@ -375,7 +375,7 @@ class CultureBook:
         known, life = self._life(key)
         at_h = known.clock.hours(instant_of(at, known.clock.zone, "at"))
         if at_h < 0:
-            raise CraftError("at", "kitchen-wanted-in-past")
+            raise CraftError("at", "kitchen-wanted-past")
         wish = FeedWish(needed_g, kept_g, at_h, warm_c)
         answer = feed_for(known.culture, life, wish, known.clock)
         return view.answer_shown(answer, known.culture, known.clock, at_h, (caution("jar"), caution("mould")))
@@ -397,9 +397,9 @@ class CultureBook:
         """A culture as a plan needs it. CraftError if nothing can be built from it."""
         known, life = self._life(key)
         if known.row.deleted_at is not None:
-            raise CraftError("culture_id", "kitchen-put-away", name=known.culture.name)
+            raise CraftError("culture_id", "kitchen-culture-put-away", name=known.culture.name)
         if spoilt(known.courses[-1].looks):
-            raise CraftError("culture_id", "kitchen-spoilt-nothing-may-built", name=known.culture.name)
+            raise CraftError("culture_id", "kitchen-culture-spoilt", name=known.culture.name)
         return _starter(known, life)
 
     def best_starter(self, flour_kind: str) -> Starter | None:
@@ -423,7 +423,7 @@ class CultureBook:
         """A culture from a file, under this key: all of it or nothing. The same file again adds nothing."""
         late = next((at for at, _ in history if at > self.now()), None)
         if late is not None:
-            raise CraftError("text", "kitchen-file-event-on-still-to-come", late=f"{late:%d %B %Y}")
+            raise CraftError("text", "kitchen-file-event-in-future", late=f"{late:%d %B %Y}")
         noted = {str(uuid5(NAMESPACE_URL, f"{key}/{at}/{event.id}")): (at, event) for at, event in history}
         with self.work.write() as session:
             row = self._save(session, key, culture)
@@ -440,7 +440,7 @@ class CultureBook:
     def put_photo(self, key: str, data: bytes) -> None:
         """Keep a picture, and nothing that came with it. CraftError for what is none."""
         if not data or len(data) > LARGEST_BYTES:
-            raise CraftError("photo", "kitchen-picture-empty-or-larger-than-12")
+            raise CraftError("photo", "kitchen-picture-size")
         kept = as_jpeg(cleaned(data, LONGEST_PX))
         with self.work.write() as session:
             self._row(session, key)

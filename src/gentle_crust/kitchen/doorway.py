@@ -59,5 +59,5 @@ class Doorway:
         with self.work.write() as session:
             row = Devices(session).get(key)
             if row is None or row.revoked is not None:
-                raise NotFound("id", "kitchen-device-not-signed")
+                raise NotFound("id", "kitchen-device-unknown")
             row.revoked = self.now()

@@ -19,6 +19,7 @@ from gentle_crust.core.scheduling.plan import make_plan
 from gentle_crust.core.scheduling.result import Plan
 from gentle_crust.kitchen.local_time import instant_of
 from gentle_crust.kitchen.plans import PlanBook, SavedPlan
+from gentle_crust.kitchen.settings import reading_of
 from gentle_crust.kitchen.story import ALL, Story, story_of
 from gentle_crust.kitchen.work import Work
 from gentle_crust.store.models import EventRow
@@ -82,7 +83,7 @@ def value_of(taken: Taken, plan: Plan) -> tuple[ReadingKind, float]:
         return "rise_box", rise_from_line(taken.value, plan.totals.dough_g)
     if taken.measure == "heights_mm":
         if taken.start is None:
-            raise CraftError("start", "kitchen-height-at-first-missing")
+            raise CraftError("start", "kitchen-first-height-missing")
         return "rise_jar", rise_from_heights(taken.start, taken.value)
     return "rise_eye", taken.value / 100
 
@@ -115,7 +116,7 @@ class FollowBook:
             wish, kitchen = self.plans.question(saved.answer)
             plan = make_plan(wish, kitchen, saved.saved_at, following)
         except CraftError as error:
-            why = str(say(error.what))
+            why = str(say(error.what, reading_of(self.work)))
             return Followed(saved, tuple(replace(each, doubt=why) for each in taken), None, story.started)
         doubted = {doubt.index: doubt.sentence for doubt in plan.told.doubts} if plan.told else {}
         taken = tuple(replace(each, doubt=doubted.get(index, "")) for index, each in enumerate(taken))
@@ -131,11 +132,11 @@ class FollowBook:
         saved = self.plans.open(key)
         mixed = mixed_of(saved.answer.plan, self.story(key))
         if mixed is None:
-            raise Infeasible("plan", "kitchen-plan-of-older-kind-2")
+            raise Infeasible("plan", "kitchen-plan-too-old-to-read-dough")
         zone = zone_of(saved.answer.asked.zone or "UTC")
         at = self.now() if taken.at is None else instant_of(taken.at, zone, "at")
         if at > self.now():
-            raise CraftError("at", "kitchen-time-still-to-come-2")
+            raise CraftError("at", "kitchen-read-in-future")
         kind, value = value_of(taken, saved.answer.plan)
         check(Reading((at - mixed) / timedelta(hours=1), kind, value, taken.sure))
         body = {"kind": kind, "value": value, "sure": taken.sure}

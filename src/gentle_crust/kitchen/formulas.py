@@ -109,7 +109,7 @@ class FormulaBook:
         """One saved state. CraftError naming ``field`` if there is none of that number."""
         version = next((each for each in self.versions(key) if each.number == number), None)
         if version is None:
-            raise CraftError(field, "kitchen-no-version", number=number)
+            raise CraftError(field, "kitchen-version-unknown", number=number)
         return version
 
     def compared(self, key: str, before: int, after: int) -> tuple[Difference, ...]:

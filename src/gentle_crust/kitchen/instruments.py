@@ -28,11 +28,13 @@ class Instruments:
         """Keep figures (device, quantity, instant, value); their instants. CraftError for one that cannot be."""
         for index, (_, quantity, at, value) in enumerate(figures):
             if quantity not in limits.SAMPLE_OF:
-                kinds = ", ".join(limits.SAMPLE_OF)
-                raise Unreadable(f"samples.{index}.quantity", "kitchen-not-measured", quantity=quantity, kinds=kinds)
+                known = tuple(limits.SAMPLE_OF)
+                raise Unreadable(
+                    f"samples.{index}.quantity", "kitchen-quantity-unknown", quantity=quantity, names=known
+                )
             within(f"samples.{index}.value", limits.SAMPLE_OF[quantity], value)
             if not self.now() - OLDEST <= at <= self.now() + timedelta(minutes=2):
-                raise CraftError(f"samples.{index}.at", "kitchen-time-still-to-come-or-more")
+                raise CraftError(f"samples.{index}.at", "kitchen-sample-out-of-span")
         with self.work.write() as session:
             Samples(session).add(figures)
         return [at for _, _, at, _ in figures]

@@ -14,5 +14,5 @@ def instant_of(text: str, zone: ZoneInfo, field: str) -> datetime:
     try:
         local = datetime.strptime(text, LOCAL)  # noqa: DTZ007 - the kitchen's wall clock
     except ValueError as error:
-        raise Unreadable(field, "kitchen-not-day-time", text=text) from error
+        raise Unreadable(field, "kitchen-time-unreadable", text=text) from error
     return instant(local, zone, field)

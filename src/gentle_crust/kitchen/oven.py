@@ -191,7 +191,7 @@ def _vessel(kit: Settings, key: str) -> Vessel:
     for vessel in kit.vessels:
         if vessel.id == key:
             return vessel
-    raise CraftError("vessel_id", "kitchen-vessel-not-in-kitchen")
+    raise CraftError("vessel_id", "kitchen-oven-vessel-gone")
 
 
 def _short(question: Bake, went: Baked) -> float:

@@ -16,10 +16,10 @@ def check_pantry(pantry: Pantry) -> None:
     for index, flour in enumerate(pantry.flours):
         check_flour(flour, f"flours.{index}")
         if flour.id in [other.id for other in pantry.flours[:index]]:
-            raise CraftError(f"flours.{index}.id", "kitchen-stands-twice", name=flour.name)
+            raise CraftError(f"flours.{index}.id", "kitchen-price-twice", name=flour.name)
     for index, price in enumerate(pantry.prices):
         if not 0 < len(price.name.strip()) <= 60:
-            raise CraftError(f"prices.{index}.name", "kitchen-price-no-name")
+            raise CraftError(f"prices.{index}.name", "kitchen-price-unnamed")
         within(
             f"prices.{index}.price_per_kg",
             limits.PRICE_PER_KG,

@@ -38,7 +38,7 @@ class PhotoShelf:
         """Make it small, turn it upright, drop everything but the picture, and keep it. CraftError if it is none."""
         _check_key(key)
         if not data or len(data) > LARGEST_BYTES:
-            raise CraftError("photo", "kitchen-photo-empty-or-larger-than-12")
+            raise CraftError("photo", "kitchen-photo-size")
         there = self.folder / f"{key}.jpg"
         if there.is_file():  # sent once more: what is kept is not replaced
             with Image.open(there) as kept:
@@ -72,7 +72,7 @@ class PhotoShelf:
 
 def _check_key(key: str) -> None:
     if not key.replace("-", "").isalnum():
-        raise NotFound("id", "kitchen-not-key-of-photo")
+        raise NotFound("id", "kitchen-photo-key")
 
 
 def _write(path: Path, picture: Image.Image) -> None:

@@ -30,7 +30,7 @@ def cleaned(data: bytes, longest: int) -> Image.Image:
     except CraftError:
         raise
     except (UnidentifiedImageError, OSError, ValueError, SyntaxError, Image.DecompressionBombError) as error:
-        raise Unreadable("photo", "kitchen-no-photo-can-read") from error
+        raise Unreadable("photo", "kitchen-photo-unreadable") from error
     plain = Image.new("RGB", turned.size)
     plain.paste(turned)
     return plain
@@ -48,4 +48,4 @@ def _check_size(found: Image.Image) -> None:
     if found.width * found.height > most:
         raise CraftError("photo", "kitchen-photo-too-many-pixels", millions=most // 1_000_000)
     if max(found.size) > MOST_LONGER * min(found.size):
-        raise CraftError("photo", "kitchen-photo-narrow-strip")
+        raise CraftError("photo", "kitchen-photo-strip")

@@ -135,7 +135,7 @@ def _wish(asked: Asked, settings: Settings, formula: Formula) -> tuple[Wish, Kit
     zone = zone_of(asked.zone or settings.zone)
     vessel = next((vessel for vessel in settings.vessels if vessel.id == asked.vessel_id), None)
     if vessel is None:
-        raise CraftError("vessel_id", "kitchen-vessel-not-in-kitchen-2")
+        raise CraftError("vessel_id", "kitchen-plan-vessel-gone")
     ready = instant_of(asked.ready or "", zone, "ready")
     room = Room(float(asked.room_day_c or 0), float(asked.room_night_c or 0), float(asked.fridge_c or 0))
     wish = Wish(
@@ -294,7 +294,7 @@ class PlanBook:
             if not made.problems:
                 return Answer(tried, formula, *about, made, marks_of(made, settings))
         if answer is None:
-            raise Infeasible("ready", "kitchen-no-time-in-next-three-days")
+            raise Infeasible("ready", "kitchen-no-usable-time")
         return answer
 
     def mends(self, asked: Asked) -> tuple[Mend, ...]:
@@ -379,7 +379,7 @@ class PlanBook:
             self._must_not_bake(session, key)
             row, number = Plans(session).get(key), states.earlier(session, "plan", key)
             if row is None or number is None:
-                raise NotFound("id", "kitchen-plan-not-saved-over")
+                raise NotFound("id", "kitchen-plan-no-earlier-state")
             kept = states.state(session, "plan", number, key)
             plan = PLAN.read(kept["shown"])
             states.keep(session, "plan", kept, None, self.now(), key)
@@ -389,7 +389,7 @@ class PlanBook:
 
     def _must_not_bake(self, session: Session, key: str) -> None:
         if any(Events(session).plain(STARTED, subject=key)):
-            raise Conflict("plan", "kitchen-plan-on-bench-changed-now")
+            raise Conflict("plan", "kitchen-plan-on-bench")
 
     def open(self, key: str) -> SavedPlan:
         """A saved plan just as it was shown, whatever became of its formula since."""

@@ -100,11 +100,11 @@ class Presses:
         """Bring a plan to the bench; pressed twice it is there once."""
         saved = self.plans.open(key)
         if saved.answer.plan.times is None:
-            raise Infeasible("id", "kitchen-plan-of-older-kind")
+            raise Infeasible("id", "kitchen-plan-too-old-to-start")
         with self.work.read() as session:
             story = story_of(Events(session).plain(*tale.ALL, subject=key))
         if story.started is not None and not story.on_bench(self.now()):
-            raise Conflict("plan", "kitchen-plan-baked-already")
+            raise Conflict("plan", "kitchen-plan-baked")
         self.press(key, (Press(event, bodies.STARTED, self.now(), {}),))
 
     def mixed(self, key: str, event: str, asked: Asked, mixed_at: datetime) -> None:
@@ -114,9 +114,9 @@ class Presses:
         """
         sane(mixed_at, "mixed_at")
         if mixed_at > self.now() + timedelta(minutes=1):
-            raise CraftError("mixed_at", "kitchen-time-still-to-come-3")
+            raise CraftError("mixed_at", "kitchen-mixed-in-future")
         if self.now() - mixed_at > timedelta(hours=24):
-            raise CraftError("mixed_at", "kitchen-more-than-day-ago")
+            raise CraftError("mixed_at", "kitchen-mixed-too-long-ago")
         with self.work.read() as session:
             there = Events(session).plain(bodies.STARTED, subject=key)
         if there:
@@ -196,9 +196,9 @@ class Presses:
     def _checked(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
         """The body of a press as it is kept. Raises CraftError for one that cannot be."""
         if press.at > self.now() + timedelta(seconds=90) and story.told and press.at > story.told[-1].at:
-            raise CraftError("at", "kitchen-time-still-to-come-4")
+            raise CraftError("at", "kitchen-done-in-future")
         if press.kind not in tale.PRESSES:
-            raise Unreadable("kind", "kitchen-nothing-can-pressed", kind=press.kind)
+            raise Unreadable("kind", "kitchen-press-unknown", kind=press.kind)
         if press.kind != bodies.STARTED and story.started is None:
             raise NotFound("id", "kitchen-dough-not-on-bench")
         if press.kind == bodies.STARTED and story.started is not None:
@@ -215,16 +215,16 @@ class Presses:
     def _step(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
         key = str(press.body.get("key", ""))
         if not is_step_key(key):
-            raise Unreadable("key", "kitchen-not-step", key=key[:40])
+            raise Unreadable("key", "kitchen-step-unknown", key=key[:40])
         return {"key": key, "skipped": bool(press.body.get("skipped"))}
 
     def _until(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
         key = str(press.body.get("key", ""))
         minutes = press.body.get("minutes", LOOK_AGAIN / timedelta(minutes=1))
         if not is_step_key(key):
-            raise Unreadable("key", "kitchen-not-step", key=key[:40])
+            raise Unreadable("key", "kitchen-step-unknown", key=key[:40])
         if not isinstance(minutes, int | float) or not 1 <= minutes <= 720:
-            raise CraftError("minutes", "kitchen-wait-not-between-1-min")
+            raise CraftError("minutes", "kitchen-wait-length")
         until = (press.at + timedelta(minutes=float(minutes))).isoformat()
         return {"key": key, "until": until, "note": str(press.body.get("note", ""))[:300]}
 
@@ -241,7 +241,7 @@ class Presses:
     def _in_the_oven(self, press: Press, story: Story) -> dict[str, Any]:
         """A loaf's core, or the oven itself, read while it bakes."""
         if story.happened.done("load-1") is None:
-            raise CraftError("measure", "kitchen-no-loaf-in-oven-yet")
+            raise CraftError("measure", "kitchen-no-loaf-in-oven")
         kind, limit = OF_A_BAKE[press.body["measure"]]
         try:
             value = float(press.body["value"])
@@ -256,9 +256,9 @@ class Presses:
             if (when := getattr(change, name)) is not None:
                 sane(when, f"change.{name}")
         if change.code in ("reshape", "flatbread") and story.happened.done("shape-1") is None:
-            raise CraftError("change.code", "kitchen-no-shaped-dough-yet")
+            raise CraftError("change.code", "kitchen-no-shaped-dough")
         if story.happened.done("load-1") is not None:
-            raise Conflict("change.code", "kitchen-in-oven-already")
+            raise Conflict("change.code", "kitchen-in-oven")
         changed(story.happened, change)
         return {
             "change": CHANGE.write(change),
@@ -269,7 +269,7 @@ class Presses:
         """A judgement as it was shown: what was asked, what was answered, and what it tells of the dough."""
         key, cues = saved().id, press.body.get("cues")
         if not isinstance(cues, dict) or not all(isinstance(each, str | int | float) for each in cues.values()):
-            raise Unreadable("cues", "kitchen-what-seen-not-said-cue")
+            raise Unreadable("cues", "kitchen-cues-unreadable")
         question = self.bench.question(key, cues, press.body.get("stage"), story)
         verdict = judge(question)
         return {
@@ -293,20 +293,20 @@ class Presses:
         if not text:
             raise CraftError("text", "kitchen-note-empty")
         if len(text) > 2000:
-            raise CraftError("text", "kitchen-note-longer-than-2-000")
+            raise CraftError("text", "kitchen-note-length")
         return {"text": text}
 
     def _outcome(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
         how = press.body.get("how")
         if how not in ("under", "right", "over"):
-            raise CraftError("how", "kitchen-how-came-out-not-said")
+            raise CraftError("how", "kitchen-outcome-missing")
         more = {
             name: value
             for name, value in press.body.items()
             if name != "how" and len(name) <= 40 and isinstance(value, str | int | float | bool)
         }
         if any(isinstance(value, str) and len(value) > 2000 for value in more.values()) or len(more) > 12:
-            raise CraftError("how", "kitchen-too-much-said-of-outcome")
+            raise CraftError("how", "kitchen-outcome-length")
         return {"how": how, **more}
 
     def _probe(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
@@ -317,7 +317,7 @@ class Presses:
         with self.work.write() as session:
             events = Events(session).plain(*tale.ALL, subject=key)
             if not any(found == event for found, *_ in events):
-                raise NotFound("id", "kitchen-never-pressed-here")
+                raise NotFound("id", "kitchen-press-not-here")
             body = {"event": event, "with": list(tale.same_step(story_of(events).told, event))}
             Events(session).add(EventRow(id=withdrawal, kind=bodies.WITHDRAWN, subject=key, at=self.now(), body=body))
             taken = [f"{each}-t"[:60] for each in (event, *body["with"])]
@@ -332,12 +332,12 @@ class Presses:
     def correct(self, key: str, event: str, correction: str, at: datetime) -> None:
         """Say when something was really done."""
         if at > self.now() + timedelta(seconds=90):
-            raise CraftError("at", "kitchen-time-still-to-come-4")
+            raise CraftError("at", "kitchen-done-in-future")
         with self.work.write() as session:
             events = Events(session)
             told = events.plain(*tale.ALL, subject=key)
             if not any(found == event for found, *_ in told):
-                raise NotFound("id", "kitchen-never-pressed-here")
+                raise NotFound("id", "kitchen-press-not-here")
             body = {"event": event, "at": at.isoformat()}
             sane(at, "at")
             before, after = story_of(told), story_of([*told, (correction, bodies.CORRECTED, self.now(), body)])
@@ -375,7 +375,7 @@ class Presses:
     def be_away(self, event: str, start: datetime, end: datetime) -> None:
         """Say that nobody is there from ``start`` to ``end``."""
         if not start < end <= start + LONGEST_AWAY:
-            raise CraftError("end", "kitchen-absence-ends-before-begins")
+            raise CraftError("end", "kitchen-absence-length")
         with self.work.write() as session:
             Events(session).add(EventRow(id=event, kind=ABSENT, subject="", at=start, body={"end": end.isoformat()}))
 

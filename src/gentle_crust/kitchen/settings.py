@@ -1,5 +1,6 @@
 """The kitchen's habits: what every plan starts from."""
 
+import logging
 import re
 from dataclasses import dataclass
 
@@ -12,8 +13,11 @@ from gentle_crust.core.oven.equipment import Oven, vessel_row
 from gentle_crust.core.oven.kit import row_of
 from gentle_crust.core.scheduling.clock import Nights, Room, usual_day, zone_of
 from gentle_crust.kitchen.one_document import OneDocument
+from gentle_crust.kitchen.work import Work
 from gentle_crust.store.repositories import Kitchens
+from gentle_crust.text.reading import Reading
 
+LOG = logging.getLogger(__name__)
 NOON_H = 12.0
 _OPTIONAL = {
     "hot_tap_c": limits.HOT_TAP_C, "bowl_l": limits.KITCHEN_BOWL_L, "mixer_dough_g": limits.MIXER_DOUGH_G,
@@ -29,14 +33,14 @@ def hour_of(text: str, field: str) -> float:
     """HH:MM as an hour of the day. Raises CraftError naming ``field``."""
     match = re.fullmatch(r"([01]?\d|2[0-3]):([0-5]\d)", text.strip())
     if not match:
-        raise Unreadable(field, "kitchen-not-time-of-day", text=text)
+        raise Unreadable(field, "kitchen-hour-unreadable", text=text)
     return int(match[1]) + int(match[2]) / 60
 
 
 def check_settings(settings: Settings) -> None:
     """Raise CraftError for what no kitchen has."""
     if not 0 < len(settings.name.strip()) <= 60:
-        raise CraftError("name", "kitchen-kitchen-name-empty-or-longer")
+        raise CraftError("name", "kitchen-name-length")
     zone_of(settings.zone)
     within("room_day_c", limits.ROOM_DAY_C, settings.room_day_c)
     within("room_night_c", limits.ROOM_NIGHT_C, settings.room_night_c)
@@ -49,7 +53,7 @@ def check_settings(settings: Settings) -> None:
         if value is not None:
             within(name, limit, value)
     if len(settings.currency) > 8:
-        raise CraftError("currency", "kitchen-currency-longer-than-8-letters")
+        raise CraftError("currency", "kitchen-currency-length")
     for index, oven in enumerate((settings.oven, *settings.other_ovens)):
         _check_oven(oven, f"other_ovens.{index - 1}" if index else "oven")
     _check_means(settings)
@@ -64,12 +68,12 @@ def check_settings(settings: Settings) -> None:
             if value is not None:
                 within(f"vessels.{index}.{name}", limit, value, called(limit, vessel.name))
         if not 0 < len(vessel.name.strip()) <= 40:
-            raise CraftError(f"vessels.{index}.name", "kitchen-vessel-name-empty-or-longer")
+            raise CraftError(f"vessels.{index}.name", "kitchen-vessel-name-length")
 
 
 def _check_oven(oven: Oven, path: str) -> None:
     if len(oven.name) > 40:
-        raise CraftError(f"{path}.name", "kitchen-oven-name-longer-than-40")
+        raise CraftError(f"{path}.name", "kitchen-oven-name-length")
     within(f"{path}.top_c", limits.OVEN_TOP_C, oven.top_c)
     within(f"{path}.volume_l", limits.OVEN_VOLUME_L, oven.volume_l)
     within(f"{path}.offset_k", limits.OFFSET_K, oven.offset_k, message("limit-offset-of-the-dial"))
@@ -83,7 +87,7 @@ def _check_oven(oven: Oven, path: str) -> None:
 
 def _check_means(settings: Settings) -> None:
     if len(settings.other_ovens) > 6:
-        raise CraftError("other_ovens", "kitchen-more-than-seven-ovens")
+        raise CraftError("other_ovens", "kitchen-too-many-ovens")
     if settings.paper_c is not None:
         within("paper_c", limits.PAPER_C, settings.paper_c)
     for index, kind in enumerate(settings.steam):
@@ -94,7 +98,7 @@ def nights(sleep_from: str, sleep_to: str) -> Nights:
     """Bedtime and getting up as the core counts them; CraftError if that is no night."""
     found = Nights(hour_of(sleep_from, "sleep_from"), hour_of(sleep_to, "sleep_to"))
     if found.length_h > 14:
-        raise CraftError("sleep_to", "kitchen-sleep-of-more-than-14-hours")
+        raise CraftError("sleep_to", "kitchen-sleep-length")
     return found
 
 
@@ -135,3 +139,13 @@ class KitchenSettings(OneDocument[Settings]):
         """Whether nothing was ever saved."""
         with self.work.read() as session:
             return Kitchens(session).get() is None
+
+
+def reading_of(work: Work) -> Reading:
+    """How the baker of this kitchen reads figures; in C and g while the kitchen itself cannot be read."""
+    try:
+        kept = KitchenSettings(work).get()
+    except Exception:
+        LOG.exception("the kitchen's units cannot be read")
+        return Reading()
+    return Reading(kept.fahrenheit, kept.ounces, kept.zone, kept.scale_g)

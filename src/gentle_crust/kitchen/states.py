@@ -62,7 +62,7 @@ def state(session: Session, kind: Kind, number: int, subject: str = "") -> Body:
     """A state's body. Raises NotFound if it is not kept."""
     body = States(session).body(kind, subject, number)
     if body is None:
-        raise NotFound("id", "kitchen-earlier-state-not-kept-any")
+        raise NotFound("id", "kitchen-earlier-state-gone")
     return body
 
 

@@ -36,27 +36,27 @@ def _instant(value: Any) -> datetime:
     try:
         return sane(datetime.fromisoformat(value).replace(tzinfo=UTC), "at")
     except (TypeError, ValueError, CraftError) as error:
-        raise Unreadable("at", "kitchen-time-cannot-read") from error
+        raise Unreadable("at", "kitchen-unreadable-time") from error
 
 
 def _object(value: Any) -> dict[str, Any]:
     try:
         found = json.loads(value)
     except (TypeError, ValueError, RecursionError) as error:
-        raise Unreadable("body", "kitchen-text-torn") from error
+        raise Unreadable("body", "kitchen-unreadable-text-torn") from error
     if not isinstance(found, dict):
-        raise Unreadable("body", "kitchen-text-holds-something-else")
+        raise Unreadable("body", "kitchen-unreadable-text-other")
     return found
 
 
 def _figure(value: Any) -> None:
     if not isinstance(value, int | float):
-        raise Unreadable("value", "kitchen-not-number-2")
+        raise Unreadable("value", "kitchen-unreadable-number")
 
 
 def _picture(columns: Columns) -> None:
     if not isinstance(columns["data"], bytes) or columns["data"][:2] not in (b"\xff\xd8", b"\x89P"):
-        raise Unreadable("data", "kitchen-not-picture")
+        raise Unreadable("data", "kitchen-unreadable-picture")
 
 
 def _check_plan(columns: Columns) -> None:
@@ -192,7 +192,7 @@ class UnreadableBook:
         with self.work.write() as session:
             aside = session.get(SetAsideRow, (place, key))
             if aside is None:
-                raise NotFound("id", "kitchen-not-put-away")
+                raise NotFound("id", "kitchen-unreadable-not-put-away")
             if place in KEPT_BY_OTHERS:
                 session.execute(text(f"UPDATE {place} SET deleted_at = NULL WHERE id = :key"), {"key": key})  # noqa: S608
             else:
@@ -214,4 +214,4 @@ class UnreadableBook:
         for row, columns in unreadable_rows(session):
             if (row.place, row.key) == (place, key):
                 return columns
-        raise NotFound("id", "kitchen-nothing-unreadable-of-key")
+        raise NotFound("id", "kitchen-unreadable-unknown")

@@ -10,7 +10,8 @@ from gentle_crust.core.messages import Message, Value
 from gentle_crust.text.reading import Reading
 
 if TYPE_CHECKING:
-    from fluent.runtime import FluentBundle, FluentResource
+    from fluent.runtime import FluentBundle
+    from fluent.syntax.ast import Resource
 
 ENGLISH = "en"
 PLAIN = Reading(plain=True)
@@ -74,7 +75,7 @@ def _bundle(language: str, reading: Reading) -> "FluentBundle":
 
 
 @lru_cache(maxsize=4)
-def _resources(language: str) -> tuple["FluentResource", ...]:
+def _resources(language: str) -> tuple["Resource", ...]:
     from fluent.runtime import FluentResource
 
     folder = files("gentle_crust") / "text" / language

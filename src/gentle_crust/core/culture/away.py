@@ -53,7 +53,7 @@ def away(culture: Culture, life: Life, leave_h: float, back_h: float, clock: Clo
     """The care of ``culture`` for an absence from ``leave_h`` to ``back_h``. CraftError if that is none."""
     days = (back_h - leave_h) / 24
     if leave_h < now_h:
-        raise CraftError("leave", "culture-absence-begins-in-past")
+        raise CraftError("leave", "culture-absence-past")
     within("back", Limit("absence", 0.5, LONGEST_DAYS, "days"), round(days, 1))
     before = _before(culture, life, leave_h, clock, now_h, days)
     events = tuple(_done(step, culture) for step in before if step.kind in ("feed", "chill"))

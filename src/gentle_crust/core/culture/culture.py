@@ -28,14 +28,12 @@ class Culture:
 def check_culture(culture: Culture) -> None:
     """Raise CraftError, naming the field, for what cannot be kept."""
     if not 0 < len(culture.name.strip()) <= 40:
-        raise CraftError("name", "culture-culture-name-empty-or-longer")
+        raise CraftError("name", "culture-name-length")
     if culture.flour_kind not in flour_kinds():
-        raise Unreadable(
-            "flour_kind", "culture-not-flour-know", flour_kind=culture.flour_kind, flour_kinds=flour_kinds()
-        )
+        raise Unreadable("flour_kind", "culture-flour-unknown", flour_kind=culture.flour_kind, names=flour_kinds())
     within("hydration_percent", limits.CULTURE_WATER_PERCENT, culture.hydration_percent)
     if len(culture.note) > 500:
-        raise CraftError("note", "culture-note-longer-than-500-letters")
+        raise CraftError("note", "culture-note-length")
     check_jar(culture.jar)
     if culture.schedule is not None:
         check_schedule(culture.schedule)

@@ -105,19 +105,19 @@ CUES = {
 def check(wish: DoseWish) -> None:
     """Raise CraftError for a preferment that nobody makes."""
     if wish.kind not in get_args(DoseKind):
-        raise Unreadable("kind", "culture-none-know", kind=wish.kind, names=", ".join(get_args(DoseKind)))
+        raise Unreadable("kind", "culture-preferment-unknown", kind=wish.kind, names=get_args(DoseKind))
     if wish.flour_kind not in flour_kinds():
-        raise Unreadable("flour_kind", "culture-not-flour-know", flour_kind=wish.flour_kind, flour_kinds=flour_kinds())
+        raise Unreadable("flour_kind", "culture-flour-unknown", flour_kind=wish.flour_kind, names=flour_kinds())
     within("needed_g", limits.PREFERMENT_NEEDED_G, wish.needed_g)
     within("ripe", Limit("time-until-it-is-ripe", 1.5, LONGEST_H, "h"), round(wish.ripe_h - wish.start_h, 2))
     within("mix_c", limits.MIX_C, wish.mix_c)
     if wish.hydration_percent is not None:
         within("hydration_percent", limits.POOLISH_WATER_PERCENT, wish.hydration_percent)
     if (wish.cold_from_h is None) != (wish.cold_to_h is None):
-        raise CraftError("cold_to", "culture-only-one-end-of-time")
+        raise CraftError("cold_to", "culture-fridge-one-end")
     cold = (wish.cold_from_h, wish.cold_to_h)
     if None not in cold and sorted((wish.start_h, *cold, wish.ripe_h)) != [wish.start_h, *cold, wish.ripe_h]:  # type: ignore[type-var]
-        raise CraftError("cold_from", "culture-time-in-fridge-does-not-lie")
+        raise CraftError("cold_from", "culture-fridge-outside")
 
 
 def dose(wish: DoseWish, clock: Clock) -> Dose:
@@ -135,9 +135,9 @@ def dose(wish: DoseWish, clock: Clock) -> Dose:
 
     low, high = float(np.log(LEAST_PERCENT)), float(np.log(MOST_PERCENT))
     if late(high) > 0:
-        raise CraftError("ripe", "culture-even-of-yeast-not-ripe-by-then", most_percent=MOST_PERCENT)
+        raise CraftError("ripe", "culture-yeast-too-slow", most_percent=MOST_PERCENT)
     if late(low) < 0:
-        raise CraftError("ripe", "culture-even-of-yeast-past-by-then", least_percent=LEAST_PERCENT)
+        raise CraftError("ripe", "culture-yeast-too-fast", least_percent=LEAST_PERCENT)
     percent = float(np.exp(brentq(late, low, high, xtol=0.005)))
     return _dosed(wish, hydration, salt, percent, clock)
 

@@ -61,11 +61,11 @@ class Event:
 def checked(event: Event, jar: Jar) -> Event:
     """The event as it can be kept. Raises CraftError, naming the field, for what cannot have happened."""
     if event.kind not in get_args(EventKind):
-        raise Unreadable("kind", "culture-nothing-can-keep", kind=event.kind, names=", ".join(get_args(EventKind)))
+        raise Unreadable("kind", "culture-event-unknown", kind=event.kind, names=get_args(EventKind))
     for name, choices in CHOICES.items():
         value = getattr(event, name)
         if value is not None and value not in get_args(choices):
-            raise Unreadable(name, "culture-not-one-of-choices", value=value, names=", ".join(get_args(choices)))
+            raise Unreadable(name, "culture-choice-unknown", value=value, names=get_args(choices))
     if event.height_mm is not None:
         check_height(jar, event.height_mm)
     if event.culture_c is not None:
@@ -73,7 +73,7 @@ def checked(event: Event, jar: Jar) -> Event:
     if event.feeds:
         return _checked_feed(event)
     if event.kind == "moved" and event.place not in get_args(Place):
-        raise CraftError("place", "culture-where-moved-to-missing")
+        raise CraftError("place", "culture-place-missing")
     if event.kind in ("taken", "dried"):
         within("g", limits.TAKEN_G, event.g or 0)
     if event.kind == "weighed":
@@ -81,7 +81,7 @@ def checked(event: Event, jar: Jar) -> Event:
             raise CraftError("gross_g", "culture-weight-missing")
         return replace(event, g=culture_g(jar, event.gross_g))
     if event.kind == "seen" and all(getattr(event, cue) is None for cue in CUES) and not event.note:
-        raise CraftError("seen", "culture-nothing-noted")
+        raise CraftError("seen", "culture-look-empty")
     return event
 
 
@@ -97,7 +97,7 @@ def _checked_feed(event: Event) -> Event:
             message("limit-seed" if event.kind == "fed" else "limit-dried-flakes"),
         )
     if event.kind == "fed" and event.flour_g < 0.999 * event.seed_g:
-        raise CraftError("flour_g", "culture-g-of-flour-less-than-g", flour_g=event.flour_g, seed_g=event.seed_g)
+        raise CraftError("flour_g", "culture-feed-smaller-than-seed", flour_g=event.flour_g, seed_g=event.seed_g)
     within("water_g", Limit("water", 0.3 * event.flour_g, 3 * event.flour_g, "g"), event.water_g)
     return event
 

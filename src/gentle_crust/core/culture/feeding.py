@@ -158,7 +158,7 @@ def feed_for(culture: Culture, life: Life, wish: FeedWish, clock: Clock, now_h: 
     """Ways to ``wish`` from the culture as it lives now. Raises CraftError for a wish that is none."""
     check_wish(wish)
     if wish.at_h < now_h:
-        raise CraftError("at", "culture-wanted-in-past")
+        raise CraftError("at", "culture-wanted-past")
     as_it_is = _as_it_is(life, wish)
     search = _Search(culture, life, wish, clock, now_h)
     ways = search.ways(awake=True)

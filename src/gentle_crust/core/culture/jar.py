@@ -54,7 +54,7 @@ def check_jar(jar: Jar) -> None:
     """Raise CraftError for a jar that nobody has."""
     within("jar.empty_g", limits.EMPTY_JAR_G, jar.empty_g)
     if jar.diameter_mm is None and jar.volume_ml is None:
-        raise CraftError("jar.diameter_mm", "culture-neither-jar-inner-width")
+        raise CraftError("jar.diameter_mm", "culture-jar-unmeasured")
     for name, limit in (
         ("diameter_mm", limits.CULTURE_JAR_MM),
         ("height_mm", limits.CULTURE_JAR_HEIGHT_MM),
@@ -68,7 +68,7 @@ def check_jar(jar: Jar) -> None:
 def culture_g(jar: Jar, gross_g: float) -> float:
     """The culture in a jar that weighs ``gross_g`` with it. CraftError if that is less than the jar alone."""
     if gross_g < jar.empty_g:
-        raise CraftError("gross_g", "culture-jar-with-culture-weighs-g", gross_g=gross_g, empty_g=jar.empty_g)
+        raise CraftError("gross_g", "culture-jar-lighter-than-empty", gross_g=gross_g, empty_g=jar.empty_g)
     return gross_g - jar.empty_g
 
 
@@ -82,7 +82,7 @@ def check_height(jar: Jar, height_mm: float, field: str = "height_mm") -> float:
     """A height on the glass. CraftError if it is above the rim, or none at all."""
     rim = jar.rim_mm
     if rim is not None and height_mm > rim + 1:
-        raise CraftError(field, "culture-height-of-mm-beyond-jar", height_mm=height_mm, rim=rim)
+        raise CraftError(field, "culture-height-beyond-jar", height_mm=height_mm, rim=rim)
     return within(field, limits.LEVEL_MM, height_mm)
 
 

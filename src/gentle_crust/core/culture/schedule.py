@@ -32,7 +32,7 @@ def check_schedule(schedule: Schedule) -> None:
     if schedule.weekday is not None:
         within("schedule.weekday", limits.WEEKDAY, schedule.weekday)
         if schedule.every_days % 7:
-            raise CraftError("schedule.every_days", "culture-feed-on-one-day-of-week")
+            raise CraftError("schedule.every_days", "culture-weekday-needs-weeks")
 
 
 def _on(day: datetime, hour: float, zone: ZoneInfo) -> datetime:

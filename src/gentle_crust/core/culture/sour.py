@@ -97,9 +97,9 @@ def sour(wish: SourWish, clock: Clock, vigour: Vigour, now_h: float = 0.0) -> So
     """
     within("needed_g", limits.SOUR_NEEDED_G, wish.needed_g)
     if wish.stages not in kinds():
-        raise Unreadable("stages", "culture-no-way-know", stages=wish.stages, names=", ".join(kinds()))
+        raise Unreadable("stages", "culture-sour-unknown", stages=wish.stages, names=tuple(kinds()))
     if wish.flour_kind not in ("rye", "whole_rye"):
-        raise CraftError("flour_kind", "culture-rye-sour-led-with-rye")
+        raise CraftError("flour_kind", "culture-sour-not-rye")
     usual = [_Plan(**stage) for stage in toml("rye_sours")[wish.stages]["stages"]]
     options = [_options(plan, wish.flour_kind, vigour.likely) for plan in usual]
     chosen = min(product(*options), key=lambda each: _cost(each, wish, clock, now_h))

@@ -27,7 +27,7 @@ def swap(formula: Formula, leaven: Literal["levain", "yeast"]) -> Swapped:
     """``formula`` raised by ``leaven`` instead. Raises CraftError if it already is, or has no flour to build from."""
     check(formula)
     if formula.leaven == leaven:
-        raise CraftError("leaven", "culture-dough-already-raised", leaven=leaven)
+        raise CraftError("leaven", "culture-leaven-the-same", leaven=leaven)
     other = _with_levain(formula) if leaven == "levain" else _with_yeast(formula)
     check(other)
     return Swapped(other, bulk_time(formula), bulk_time(other))

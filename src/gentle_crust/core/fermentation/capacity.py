@@ -25,7 +25,7 @@ def greatest_rise(makeup: Makeup, state: str) -> float:
     raises it (practice).
     """
     if state not in STATES:
-        raise Unreadable("state", "fermentation-not-state-of-dough-know", state=state, names=", ".join(STATES))
+        raise Unreadable("state", "fermentation-state-unknown", state=state, names=tuple(STATES))
     bran = 1 - _of("bran") * makeup.whole_grain
     rye = 1 - _of("rye") * makeup.rye
     gluten = float(np.interp(makeup.strength, [0, WEAKEST_GLUTEN, 1.1], [UNHELD, 0.64, 1.045]))

@@ -102,7 +102,7 @@ def _check(dough: Dough) -> None:
     for index, part in enumerate(dough.flours):
         if part.kind not in kinds:
             raise Unreadable(
-                f"dough.flours.{index}.kind", "fermentation-not-flour-know", kind=part.kind, names=", ".join(kinds)
+                f"dough.flours.{index}.kind", "fermentation-flour-unknown", kind=part.kind, names=", ".join(kinds)
             )
         within(f"dough.flours.{index}.g", limits.INGREDIENT_G, part.g)
     for name in ("salt_g", "sugar_g", "oil_g", "instant_yeast_g", "active_dry_yeast_g", "fresh_yeast_g", "levain_g"):
@@ -124,7 +124,7 @@ def makeup(dough: Dough) -> Makeup:
     levain_flour = dough.levain_g / (1 + dough.levain_hydration)
     flour = sum(part.g for part in dough.flours) + levain_flour
     if sum(part.g for part in dough.flours) <= 0:
-        raise CraftError("dough.flours", "fermentation-no-flour-in-dough")
+        raise CraftError("dough.flours", "fermentation-no-flour")
     hydration = (dough.water_g + dough.levain_g - levain_flour) / flour
     within("dough.water_g", limits.HYDRATION_PERCENT, round(100 * hydration, 1))
     salt = 100 * dough.salt_g / flour

@@ -81,10 +81,10 @@ def check(reading: Reading, field: str = "reading") -> None:
     """Raise CraftError for what no dough ever shows."""
     if reading.kind not in get_args(ReadingKind):
         raise Unreadable(
-            f"{field}.kind", "fermentation-no-reading-know", kind=reading.kind, readingkind=get_args(ReadingKind)
+            f"{field}.kind", "fermentation-reading-unknown", kind=reading.kind, names=get_args(ReadingKind)
         )
     if reading.at_h < 0:
-        raise CraftError(f"{field}.at", "fermentation-before-dough-mixed")
+        raise CraftError(f"{field}.at", "fermentation-before-mixing")
     if reading.kind == "dough_c":
         within(f"{field}.value", limits.MEASURED_DOUGH_C, reading.value)
     else:

@@ -67,7 +67,7 @@ def bulk_rise(leaven: str, dough_c: Floats) -> Floats:
 def proof_target(vessel: str, cold: bool) -> ShareTarget:
     """The proof target for one of stone, hot_pot, cold_start, tin, tray; lower straight from the fridge."""
     if vessel not in PROOF_TARGETS:
-        raise CraftError("vessel", "fermentation-no-proof-target", vessel=vessel, names=", ".join(PROOF_TARGETS))
+        raise CraftError("vessel", "fermentation-no-proof-target", vessel=vessel, names=tuple(PROOF_TARGETS))
     return ShareTarget(*(FROM_FRIDGE.get(vessel, FROM_FRIDGE_ELSE) if cold else PROOF_TARGETS[vessel]))
 
 

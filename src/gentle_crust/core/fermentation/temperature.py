@@ -35,7 +35,7 @@ def heat_loss_w_per_m2_k(container: str, ambient_c: float) -> float:
     """Surface heat loss of a dough in ``container``, W/m2 K; more in a fridge than in a room."""
     table = numbers("containers", "container", "heat_loss_w_per_m2_k")
     if container not in table:
-        raise Unreadable("container", "fermentation-not-container-know", container=container, names=", ".join(table))
+        raise Unreadable("container", "fermentation-container-unknown", container=container, names=tuple(table))
     return table[container] * (STILL_FRIDGE if ambient_c < FRIDGE_BELOW_C else 1.0)
 
 

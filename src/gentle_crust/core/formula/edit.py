@@ -41,7 +41,7 @@ def settled(formula: Formula, lock: Lock) -> Formula:
     if not 30 <= weight <= 5000:
         raise CraftError(
             f"lock.{'tin_ml' if lock.kind == 'tin' else 'g'}",
-            "formula-each-of-pieces-would-g",
+            "formula-piece-weight",
             pieces=formula.pieces,
             weight=weight,
         )
@@ -61,7 +61,7 @@ def _piece_g(formula: Formula, lock: Lock) -> float:
     if lock.kind == "bag":
         share = formula.flour(lock.flour_key)
         if share is None or share.percent <= 0:
-            raise CraftError("lock.flour_key", "formula-formula-none-of-flour-in-bag")
+            raise CraftError("lock.flour_key", "formula-bag-not-used")
         flour = lock.g / (share.percent / 100)
     return flour * total_percent(formula) / 100 * (1 - BOWL_LOSS) / formula.pieces
 
@@ -94,7 +94,7 @@ def set_grams(formula: Formula, lock: Lock, line: str, grams: float) -> Formula:
         others = total_percent(formula) - part * _percent_of(formula, line)
         dough = flour * total_percent(formula) / 100
         if grams >= 0.9 * dough:
-            raise CraftError(line, "formula-g-nearly-all-of-g", grams=grams, dough=dough)
+            raise CraftError(line, "formula-ingredient-nearly-all", grams=grams, dough=dough)
         flour = 100 * (dough - part * grams) / others
     return settled(set_percent(formula, line, 100 * grams / flour), lock)
 
@@ -159,7 +159,7 @@ def _adds(formula: Formula, line: str) -> float:
 
 
 def _unknown(line: str) -> CraftError:
-    return CraftError("line", "formula-formula-no-line", line=line)
+    return CraftError("line", "formula-line-unknown", line=line)
 
 
 def _index(line: str, count: int) -> int:
@@ -186,7 +186,7 @@ def with_levain_share(formula: Formula, percent: float) -> Formula:
     """
     index = next((place for place, one in enumerate(formula.preferments) if one.kind == "levain"), None)
     if index is None:
-        raise Infeasible("levain_percent", "formula-formula-no-levain")
+        raise Infeasible("levain_percent", "formula-no-levain")
     within("levain_percent", limits.LEVAIN_PERCENT, percent)
     return _with_preferment(formula, index, percent)
 
@@ -198,7 +198,7 @@ def with_yeast_beside(formula: Formula, percent: float) -> Formula:
     """
     within("yeast_supplement_percent", limits.YEAST_SUPPLEMENT_PERCENT, percent)
     if percent and (formula.leaven != "levain" or formula.yeast_percent):
-        raise CraftError("yeast_supplement_percent", "formula-only-levain-dough-without")
+        raise CraftError("yeast_supplement_percent", "formula-yeast-beside-levain-only")
     return replace(formula, yeast_kind="instant", yeast_percent=percent) if percent else formula
 
 
@@ -208,7 +208,7 @@ def with_yeast(formula: Formula, percent: float) -> Formula:
     Raises CraftError if its dough has no yeast.
     """
     if not formula.yeast_percent:
-        raise CraftError("yeast_percent", "formula-formula-dough-no-yeast")
+        raise CraftError("yeast_percent", "formula-no-dough-yeast")
     within("yeast_percent", limits.ASKED_YEAST_PERCENT, percent)
     return replace(formula, yeast_percent=percent)
 
@@ -218,7 +218,7 @@ def _set_flour_grams(formula: Formula, lock: Lock, index: int, grams: float) -> 
     if len(formula.flours) > 1:
         return settled(_with_flour(formula, index, 100 * grams / flour_g(formula)), lock)
     if lock.kind in ("dough", "tin"):
-        raise CraftError(f"flours.{index}", "formula-dough-weight-locked-so")
+        raise CraftError(f"flours.{index}", "formula-weight-locked")
     weight = formula.scaling_weight_g * grams / flour_g(formula)
     return replace(formula, scaling_weight_g=weight)
 
@@ -228,9 +228,9 @@ def _with_flour(formula: Formula, index: int, percent: float) -> Formula:
     share = formula.flours[index]
     others = 100 - share.percent
     if len(formula.flours) == 1:
-        raise CraftError(f"flours.{index}", "formula-only-flour-all")
+        raise CraftError(f"flours.{index}", "formula-only-flour")
     if not 0 <= percent <= 100:
-        raise CraftError(f"flours.{index}", "formula-would-of-flour", name=share.name, percent=percent)
+        raise CraftError(f"flours.{index}", "formula-flour-share", name=share.name, percent=percent)
 
     def made(place: int, other: FlourShare) -> FlourShare:
         if place == index:

@@ -78,9 +78,9 @@ _OF_A_BAG = {
 def check_flour(flour: MyFlour, field: str) -> None:
     """Raise CraftError, its field beginning with ``field``, for what no bag of flour is."""
     if not 0 < len(flour.name.strip()) <= 60:
-        raise CraftError(f"{field}.name", "formula-flour-name-empty-or-longer")
+        raise CraftError(f"{field}.name", "formula-flour-name-length")
     if flour.kind not in numbers("flours", "kind", "absorption_percent"):
-        raise Unreadable(f"{field}.kind", "formula-not-kind-of-flour-know", kind=flour.kind)
+        raise Unreadable(f"{field}.kind", "formula-flour-kind-unknown", kind=flour.kind)
     for name, limit in _OF_A_BAG.items():
         value = getattr(flour, name)
         if value is not None:

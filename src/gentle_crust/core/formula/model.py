@@ -213,11 +213,11 @@ def final_flour_percent(formula: Formula, key: str) -> float:
 def check(formula: Formula) -> None:
     """Raise CraftError for whatever cannot be a bread formula; oddities that can be baked are not refused."""
     if not formula.name.strip():
-        raise CraftError("name", "formula-formula-no-name")
+        raise CraftError("name", "formula-name-missing")
     if len(formula.name) > 80:
-        raise CraftError("name", "formula-name-longer-than-80-letters")
+        raise CraftError("name", "formula-name-length")
     if not formula.flours:
-        raise CraftError("flours", "formula-formula-no-flour")
+        raise CraftError("flours", "formula-no-flour")
     _check_flours(formula)
     within("hydration_percent", limits.HYDRATION_PERCENT, formula.hydration_percent)
     if formula.feel_to_percent is not None:
@@ -238,7 +238,7 @@ def check(formula: Formula) -> None:
     for index, preferment in enumerate(formula.preferments):
         _check_preferment(index, preferment)
     if not formula.preferments and formula.yeast_percent <= 0:
-        raise CraftError("preferments", "formula-nothing-makes-dough-rise")
+        raise CraftError("preferments", "formula-no-leaven")
     _check_what_is_left(formula)
 
 
@@ -246,19 +246,19 @@ def _check_flours(formula: Formula) -> None:
     known = numbers("flours", "kind", "absorption_percent")
     for index, share in enumerate(formula.flours):
         if share.kind not in known:
-            raise Unreadable(f"flours.{index}.kind", "formula-not-flour-know", kind=share.kind, names=", ".join(known))
+            raise Unreadable(f"flours.{index}.kind", "formula-flour-unknown", kind=share.kind, names=tuple(known))
         within(f"flours.{index}.percent", limits.EXTRA_PERCENT, share.percent, named(share.name))
         if share.key in [other.key for other in formula.flours[:index]]:
-            raise CraftError(f"flours.{index}.kind", "formula-stands-twice", name=share.name)
+            raise CraftError(f"flours.{index}.kind", "formula-flour-twice", name=share.name)
     total = sum(share.percent for share in formula.flours)
     if abs(total - 100) > 0.05:
-        raise CraftError("flours", "formula-flours-add-up-to-not-100", total=total)
+        raise CraftError("flours", "formula-flours-not-100", total=total)
 
 
 def _check_soaker(formula: Formula, index: int, soaker: Soaker) -> None:
     where = f"soakers.{index}"
     if not soaker.name.strip():
-        raise CraftError(f"{where}.name", "formula-soaker-no-name")
+        raise CraftError(f"{where}.name", "formula-soaker-unnamed")
     within(
         f"{where}.water_percent",
         limits.SOAKER_WATER_PERCENT,
@@ -269,7 +269,7 @@ def _check_soaker(formula: Formula, index: int, soaker: Soaker) -> None:
         within(f"{where}.extras.{place}.percent", limits.EXTRA_PERCENT, extra.percent, named(extra.name))
     for place, share in enumerate(soaker.flours):
         if formula.flour(share.key) is None:
-            raise CraftError(f"{where}.flours.{place}", "formula-takes-flour-formula-does", name=soaker.name)
+            raise CraftError(f"{where}.flours.{place}", "formula-soaker-flour-unknown", name=soaker.name)
         within(f"{where}.flours.{place}.percent", limits.SOAKED_FLOUR_PERCENT, share.percent, named(share.name))
 
 
@@ -295,7 +295,7 @@ def _check_preferment(index: int, one: Preferment) -> None:
         message("limit-salt-of-the", whose=one.name.lower()),
     )
     if not one.wild and one.yeast_percent <= 0:
-        raise CraftError(f"{where}.yeast_percent", "formula-no-yeast", lower=one.name.lower())
+        raise CraftError(f"{where}.yeast_percent", "formula-preferment-without-yeast", lower=one.name.lower())
 
 
 def _check_what_is_left(formula: Formula) -> None:
@@ -308,7 +308,7 @@ def _check_what_is_left(formula: Formula) -> None:
             wanted = (share.percent if share else one.flour_percent) - final_flour_percent(formula, one.flour_kind)
             raise CraftError(
                 f"preferments.{index}.flour_percent",
-                "formula-what-ferments-first-wants",
+                "formula-prefermented-flour-exceeded",
                 wanted=wanted,
                 what=what,
                 has=has,
@@ -318,23 +318,23 @@ def _check_what_is_left(formula: Formula) -> None:
             if final_flour_percent(formula, share.key) < -1e-6:
                 raise Infeasible(
                     f"soakers.{index}.flours",
-                    "formula-takes-more-than-formula-left",
+                    "formula-soaker-flour-exceeded",
                     name=soaker.name,
                     lower=share.name.lower(),
                 )
     left = final_water_percent(formula)
     if left < -1e-6:
         where = "preferments.0.hydration_percent" if formula.preferments else "soakers.0.water_percent"
-        raise Infeasible(where, "formula-preferments-soakers-hold-more")
+        raise Infeasible(where, "formula-water-exceeded")
     within(
         "held_back_percent",
         Limit("water-held-back", 0, round(left, 4), "percent_of_flour"),
         formula.held_back_percent,
     )
     if final_salt_percent(formula) < -1e-6:
-        raise Infeasible("salt_percent", "formula-old-dough-brings-more")
+        raise Infeasible("salt_percent", "formula-salt-exceeded")
     if sum(final_flour_percent(formula, share.key) for share in formula.flours) < 5:
-        raise CraftError("preferments", "formula-nearly-no-flour-left-for-final")
+        raise CraftError("preferments", "formula-final-flour-too-little")
 
 
 BY_FEEL_POINTS = 4.0

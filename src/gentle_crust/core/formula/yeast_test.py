@@ -24,7 +24,7 @@ class YeastVerdict:
 def verdict(foam: Foam, minutes: float) -> YeastVerdict:
     """What the foam tells after ``minutes`` (0-120). Thick: a finger high. Raises CraftError for an unknown foam."""
     if foam not in get_args(Foam):
-        raise Unreadable("foam", "formula-no-foam-know", foam=foam, names=", ".join(get_args(Foam)))
+        raise Unreadable("foam", "formula-foam-unknown", foam=foam, names=get_args(Foam))
     within("minutes", limits.YEAST_TEST_MIN, minutes)
     if foam == "thick":
         return YeastVerdict("lively", "Alive and lively: use it as the formula says.", 1.0)

@@ -155,7 +155,7 @@ def _as_fired(asked: Bake) -> Bake:
     if fired is None:
         return replace(asked, preheat=replace(asked.preheat, minutes=0)) if asked.oven.kind == "wood" else asked
     if asked.oven.kind != "wood":
-        raise CraftError("oven.fired", "oven-only-wood-fired-oven")
+        raise CraftError("oven.fired", "oven-fired-not-wood")
     within("oven.fired.floor_c", Limit("floor", 100, HOTTEST_FIRED_C, "C"), fired.floor_c)
     within("oven.fired.dome_c", Limit("dome", 100, HOTTEST_FIRED_C, "C"), fired.dome_c)
     within("oven.fired.soaked_min", limits.FIRED_SOAK_MIN, fired.soaked_min)
@@ -186,16 +186,16 @@ def _checked(asked: Bake) -> Bake:
         if value is not None:
             within(f"vessel.{name}", Limit("vessels-size", 0.1, most, "litres" if name == "inside_l" else "kg"), value)
     if not 1 <= len(asked.stages) <= 12:
-        raise CraftError("stages", "oven-bake-1-to-12-stages", count=len(asked.stages))
+        raise CraftError("stages", "oven-stages-count", count=len(asked.stages))
     for index, stage in enumerate(asked.stages):
         within(f"stages[{index}].minutes", limits.STAGE_MIN, stage.minutes)
         _setpoint(f"stages[{index}].setpoint_c", stage.setpoint_c)
     _setpoint("preheat.setpoint_c", asked.preheat.setpoint_c)
     within("stages", Limit("whole-bake", 1, _MOST_MIN, "min"), asked.minutes)
     if asked.oven.kind == "wood" and asked.preheat.setpoint_c <= 0:
-        raise CraftError("preheat.setpoint_c", "oven-wood-fired-oven-bakes")
+        raise CraftError("preheat.setpoint_c", "oven-wood-heat-missing")
     if len(asked.steam) > 6:
-        raise CraftError("steam", "oven-more-than-six-sources-of-steam")
+        raise CraftError("steam", "oven-too-much-steam")
     return replace(asked, steam=tuple(steam_of(each) for each in asked.steam))
 
 

@@ -57,7 +57,7 @@ def _to_225(heat_up: Sequence[tuple[float, float]]) -> float:
         within(f"heat_up[{index}].c", limits.HEAT_UP_READ_C, read)
     at, reads = np.array(rows).T
     if len(rows) < 2 or reads[-1] < 150 or (np.diff(reads) < -15).any():
-        raise CraftError("heat_up", "oven-no-heat-up")
+        raise CraftError("heat_up", "oven-heat-up-unreadable")
     if reads[-1] >= 225:
         return float(np.interp(225.0, reads, at))
     # The air nears its end like a bucket filling: carry the last slope on, slowing by the way still to go.

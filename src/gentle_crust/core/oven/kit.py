@@ -109,8 +109,8 @@ def row_of(table: str, field: str, what: str, kind: str, column: str = "kind") -
     for row in rows(table):
         if row[column] == kind:
             return row
-    known = ", ".join(row[column] for row in rows(table))
-    raise Unreadable(field, "oven-not-know", kind=kind, what=what, known=known)
+    known = tuple(row[column] for row in rows(table))
+    raise Unreadable(field, "oven-kind-unknown", kind=kind, what=what, names=known)
 
 
 @cache

@@ -146,7 +146,7 @@ def figures_of(stage: Stage) -> tuple[str, ...]:
 def cues_of(stage: Stage, dough: Dough | None = None, target: float = 60.0) -> tuple[Cue, ...]:
     """Everything that can be looked at in a stage; of one ``dough``, what it can show."""
     if stage not in STAGES:
-        raise Unreadable("stage", "readiness-not-stage-know", stage=stage, names=", ".join(STAGES))
+        raise Unreadable("stage", "readiness-stage-unknown", stage=stage, names=tuple(STAGES))
     found: dict[str, list[dict[str, str]]] = {}
     for row in rows("readiness_cues"):
         told = found.setdefault(row["cue"], []) if row["stage"] == stage and _shows(row, dough) else None
@@ -173,12 +173,12 @@ def check_cues(stage: Stage, cues: dict[str, str | float]) -> None:
     known = {each.cue: each for each in cues_of(stage)}
     for cue, value in cues.items():
         if cue not in known:
-            raise CraftError(f"cues.{cue}", "readiness-not-cue-of-stage", cue=cue, stage=stage, names=", ".join(known))
+            raise CraftError(f"cues.{cue}", "readiness-cue-unknown", cue=cue, stage=stage, names=tuple(known))
         found = known[cue]
         values = [each.value for each in found.values]
         if not values:
             if isinstance(value, str):
-                raise CraftError(f"cues.{cue}", "readiness-not-figure", value=value, unit=found.unit)
+                raise CraftError(f"cues.{cue}", "readiness-cue-not-a-figure", value=value, unit=found.unit)
             within(
                 f"cues.{cue}",
                 Limit("cue", found.low, found.high, UNITS.get(found.unit, found.unit)),
@@ -186,7 +186,7 @@ def check_cues(stage: Stage, cues: dict[str, str | float]) -> None:
                 message("limit-cue", cue=cue),
             )
         elif value not in values:
-            raise CraftError(f"cues.{cue}", "readiness-cannot", cue=cue, value=value, names=", ".join(values))
+            raise CraftError(f"cues.{cue}", "readiness-cue-value-unknown", cue=cue, value=value, names=tuple(values))
 
 
 def likelihood(

@@ -60,13 +60,13 @@ def check_band(band: ShareBand) -> None:
     for name in ("low", "likely", "high"):
         within(f"forecast_share_of_greatest.{name}", limits.SHARE_OF_GREATEST, getattr(band, name))
     if not band.low <= band.likely <= band.high:
-        raise CraftError("forecast_share_of_greatest", "readiness-low-likely-high-not-in-order")
+        raise CraftError("forecast_share_of_greatest", "readiness-band-not-in-order")
 
 
 def prior(stage: Stage, band: ShareBand | None, target: ShareTarget, past_peak: bool | None) -> Likelihood:
     """Probability of each state by the forecast alone."""
     if stage not in STAGES:
-        raise Unreadable("stage", "readiness-not-stage-know", stage=stage, names=", ".join(STAGES))
+        raise Unreadable("stage", "readiness-stage-unknown", stage=stage, names=tuple(STAGES))
     if past_peak:
         return PAST_PEAK
     if band is None or stage in ("gluten", "baked"):

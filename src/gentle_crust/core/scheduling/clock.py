@@ -18,7 +18,7 @@ def zone_of(name: str) -> ZoneInfo:
     try:
         return ZoneInfo(name)
     except (ZoneInfoNotFoundError, ValueError, OSError) as error:
-        raise Unreadable("zone", "scheduling-not-time-zone-know", name=name) from error
+        raise Unreadable("zone", "scheduling-zone-unknown", name=name) from error
 
 
 def instant(local: datetime, zone: ZoneInfo, field: str) -> datetime:

@@ -215,7 +215,7 @@ def _so_far(made: Recipe, clock: Clock, following: Following, due_mix: float) ->
     at, happened = following.times, following.happened
     planned = Times(*(clock.hours(when) for when in (at.mix, at.bulk_end, at.proof_start, at.load, at.chill)))
     if planned.bulk_end <= planned.mix:
-        raise CraftError("times", "scheduling-plan-no-bulk-to-follow")
+        raise CraftError("times", "scheduling-no-bulk")
     mix = due_mix
     divided, shaped = _divided(made, clock, happened), _done(clock, happened, "shape-1")
     begun = happened.settled("mix-1") or divided is not None or shaped is not None

@@ -107,12 +107,12 @@ def check_order(happened: Happened, now: datetime) -> None:
     last: tuple[str, datetime] | None = None
     for deed in happened.deeds:
         if deed.at > now + timedelta(minutes=1):
-            raise CraftError("at", "scheduling-time-still-to-come")
+            raise CraftError("at", "scheduling-done-in-future")
     for key in order:
         at = happened.done(key)
         if at is None:
             continue
         if last is not None and at < last[1]:
             before, after = (name.split("-")[0] for name in (last[0], key))
-            raise CraftError("at", "scheduling-puts-before", after=after, before=before)
+            raise CraftError("at", "scheduling-out-of-order", after=after, before=before)
         last = (key, at)

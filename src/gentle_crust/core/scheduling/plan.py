@@ -46,7 +46,7 @@ def make_plan(wish: Wish, kitchen: Kitchen, now: datetime, following: Following 
     """
     check_wish(wish, kitchen)
     if following is None and not timedelta(0) < wish.ready - now < LONGEST_AHEAD:
-        raise CraftError("ready", "scheduling-bread-wanted-in-past-or-more")
+        raise CraftError("ready", "scheduling-wanted-out-of-span")
     told: Told | None = None
     dues: Dues | None = None
     if following is None:

@@ -57,7 +57,7 @@ def changed(happened: Happened, change: Change) -> Happened:
     """What happened, with a change taken into account."""
     if change.code in ("warm", "cool", "chill_bowl"):
         if change.ambient_c is None:
-            raise CraftError("change.ambient_c", "scheduling-how-warm-stands-missing")
+            raise CraftError("change.ambient_c", "scheduling-stand-missing")
         stand = Stand(change.at, change.until, change.ambient_c)
         stood = replace(happened, stands=(*happened.stands, stand))
         if change.load_at is None:
@@ -65,13 +65,13 @@ def changed(happened: Happened, change: Change) -> Happened:
         return replace(stood, cold_from=change.until or change.at, load_at=change.load_at)
     if change.code in ("chill", "hold_cold"):
         if change.load_at is None:
-            raise CraftError("change.load_at", "scheduling-when-baked-missing")
+            raise CraftError("change.load_at", "scheduling-load-missing")
         return replace(happened, cold_from=change.at, load_at=change.load_at)
     if change.code == "load_at":
         return replace(happened, load_at=change.load_at)
     if change.code == "wait":
         if change.until is None or not change.key:
-            raise CraftError("change.until", "scheduling-what-waits-until-when")
+            raise CraftError("change.until", "scheduling-hold-missing")
         waits = (*happened.held, Held(change.key, change.at, change.until))
         return replace(happened, held=waits, load_at=change.load_at or happened.load_at)
     if change.code == "reshape":

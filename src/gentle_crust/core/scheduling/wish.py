@@ -119,6 +119,6 @@ def check_wish(wish: Wish, kitchen: Kitchen) -> None:
     if wish.folds is not None:
         within("folds", limits.FOLDS, wish.folds)
     if wish.school != "by_dough" and wish.school not in SCHOOLS:
-        raise Unreadable("school", "scheduling-no-school-know", school=wish.school, names=", ".join(SCHOOLS))
+        raise Unreadable("school", "scheduling-school-unknown", school=wish.school, names=tuple(SCHOOLS))
     if kitchen.nights.length_h > 14:
-        raise CraftError("sleep", "scheduling-sleep-of-more-than-14-hours")
+        raise CraftError("sleep", "scheduling-sleep-length")

@@ -84,7 +84,7 @@ def _heat_sum(parts: tuple[Part, ...]) -> float:
 def water_for(target_c: float, mix: Mix) -> float:
     """Temperature that the water must have so that the dough leaves the bowl at ``target_c``."""
     if mix.water_g <= 0:
-        raise CraftError("dough.water_g", "water-no-water-to-set-temperature")
+        raise CraftError("dough.water_g", "water-nothing-to-set-with")
     lacking = sum(part.g * part.heat_j_per_g_k * (target_c - part.c) for part in mix.all_parts)
     return target_c + (lacking - mix.given_j) / (mix.water_g * WATER)
 

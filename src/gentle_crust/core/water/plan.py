@@ -80,7 +80,7 @@ class Bowl:
         """As the balance counts it. Raises CraftError for an unknown material or an impossible bowl."""
         if self.material not in BOWL_J_PER_G_K:
             raise Unreadable(
-                "bowl.material", "water-no-bowl-know", material=self.material, names=", ".join(BOWL_J_PER_G_K)
+                "bowl.material", "water-bowl-unknown", material=self.material, names=", ".join(BOWL_J_PER_G_K)
             )
         within("bowl.g", limits.BOWL_G, self.g)
         within("bowl.c", limits.BOWL_C, self.c)
@@ -90,7 +90,7 @@ class Bowl:
 def friction_of(mixing: str) -> float:
     """What a way of mixing usually adds to the dough's temperature, K. CraftError for an unknown one."""
     if mixing not in FRICTION_K:
-        raise Unreadable("mixing", "water-not-way-of-mixing-know", mixing=mixing, names=", ".join(FRICTION_K))
+        raise Unreadable("mixing", "water-mixing-unknown", mixing=mixing, names=tuple(FRICTION_K))
     return FRICTION_K[mixing]
 
 
@@ -173,7 +173,7 @@ def plan_water(mix: Mix, target_dough_c: float, taps: Taps) -> WaterAnswer:
         warmest = dough_from(40.0, mix)
         raise CraftError(
             "target_dough_c",
-            "water-dough-at-c-would-need",
+            "water-too-hot",
             target_dough_c=target_dough_c,
             wanted=wanted,
             warmest=warmest,
@@ -216,7 +216,7 @@ def poured(mix: Mix, waters: tuple[Pour, ...]) -> tuple[Mix, float]:
     if total <= 0:
         raise CraftError("waters", "water-no-water-poured")
     if not 0.5 <= total / mix.water_g <= 2:
-        raise CraftError("waters", "water-waters-add-up-to-g", total=total, water_g=mix.water_g)
+        raise CraftError("waters", "water-sum-wrong", total=total, water_g=mix.water_g)
     return replace(mix, water_g=total), sum(water.g * water.counts_as_c for water in waters) / total
 
 

@@ -1,8 +1,8 @@
 # What is refused: devices.
 
-devices-no-fault-know = { $unknown } is no fault I know.
-    .remedy = Choose of { $list }.
-devices-nothing-done-to-dough = '{ $deed }' is nothing that is done to a dough.
-    .remedy = Choose one of { $deeds }.
+devices-fault-unknown = { $unknown } is no fault I know.
+    .remedy = Choose of { $names }.
+devices-deed-unknown = '{ $deed }' is nothing that is done to a dough.
+    .remedy = Choose one of { $names }.
 devices-no-dough-yet = There is no dough yet.
     .remedy = Mix it first.
