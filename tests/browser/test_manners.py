@@ -41,6 +41,9 @@ def test_each_room_has_its_title_and_one_heading_and_takes_the_focus(visit):
         page.keyboard.press("Tab")
         inside = page.evaluate("document.getElementById('content').contains(document.activeElement)")
         assert inside, f"{name}: the next Tab goes into the room"
+    for name in ("Formulas", "Plan", "Formulas"):
+        rooms.get_by_role("link", name=name).click()
+        expect(page).to_have_title(f"Tidewater country loaf · {name} · Gentle Crust")
 
 
 def test_the_first_page_takes_no_focus_away(visit):
@@ -116,6 +119,13 @@ def test_the_kitchens_day_follows_the_fields_and_says_itself(visit):
     asleep.blur()
     expect(drawing).to_have_attribute("aria-label", re.compile("asleep from 20:30 to 05:45"))
     expect(page.locator(".room-warmth")).not_to_have_attribute("d", before)
+    asleep.fill("25:10")
+    asleep.blur()
+    expect(page.get_by_role("status").filter(has_text="'25:10' is not a time of day")).to_be_visible()
+    asleep.fill("21:00")
+    asleep.blur()
+    expect(drawing).to_have_attribute("aria-label", re.compile("asleep from 21:00 to 05:45"))
+    expect(page.get_by_text("is not a time of day")).to_have_count(0)
 
 
 def test_counting_down_is_not_read_aloud_every_minute(browser, sessions):

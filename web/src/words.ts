@@ -15,7 +15,6 @@ export const words = {
     water: 'Water',
     kitchen: 'Kitchen',
   },
-  titles: { trust: 'Trust this kitchen' },
   conflict: {
     title: '{what} was changed meanwhile',
     lead: 'Somebody saved it after you opened it, here or on another device. Tap what shall stand.',

@@ -18,6 +18,8 @@ const TALL = 168
 const THICK = 30
 const COLD = 18
 const RIGHT = 8
+/** So wide a night holds the word beside its hours. */
+const ROOM_TO_SAY = 150
 
 const x = computed(() => scaleLinear([12, 36], [RIGHT, width.value - RIGHT]))
 const reach = computed(() => {
@@ -96,7 +98,8 @@ const said = computed(() => {
         <rect class="night" :x="part.x" y="0" :width="part.wide" :height="TALL - 24" />
       </g>
       <text v-if="asleep[0]" class="says" :x="asleep[0].x + 10" y="18">
-        {{ t.asleep }} {{ from }}–{{ to }}
+        <template v-if="asleep[0].wide > ROOM_TO_SAY">{{ t.asleep }}</template>
+        {{ from }}–{{ to }}
       </text>
       <path class="room-warmth" :d="body" fill="url(#kitchen-warmth)" />
       <g v-for="mark in marks" :key="mark.x">

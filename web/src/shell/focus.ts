@@ -79,8 +79,7 @@ const first = (path: string) => path.split('/')[1] ?? ''
 export function followRooms(router: Router) {
   router.afterEach((to, from) => {
     const name = first(to.path)
-    room.value =
-      words.rooms[name as keyof typeof words.rooms] ?? words.titles[name as keyof typeof words.titles] ?? ''
+    room.value = words.rooms[name as keyof typeof words.rooms] ?? (name === 'trust' ? words.trust.title : '')
     if (from.matched.length && name !== first(from.path)) void toHeading()
   })
 }

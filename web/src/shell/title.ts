@@ -10,8 +10,17 @@ export const due = ref('')
 
 useTitle(computed(() => due.value || [about.value, room.value, words.app].filter(Boolean).join(' · ')))
 
+/** Who names it: a room that comes does so before the one that goes is done. */
+let namer: symbol
+
 /** Name what a room shows, as long as it shows it. */
 export function useAbout(name: () => string | undefined) {
-  watchEffect(() => (about.value = name() ?? ''))
-  onScopeDispose(() => (about.value = ''))
+  const mine = (namer = Symbol('room'))
+  watchEffect(() => {
+    const found = name() ?? ''
+    if (namer === mine) about.value = found
+  })
+  onScopeDispose(() => {
+    if (namer === mine) about.value = ''
+  })
 }

@@ -81,13 +81,14 @@ function addVessel() {
       <KitchenDay
         v-if="day.answer.value"
         class="day"
-        :class="{ awaited: day.pending.value }"
+        :class="{ awaited: day.pending.value || day.refused.value }"
         :day="day.answer.value"
         :fridge-c="form.fridge_c"
         :from="form.sleep_from"
         :to="form.sleep_to"
       />
-      <ElSkeleton v-else class="day" :rows="3" animated />
+      <ElSkeleton v-else-if="!day.refused.value" class="day" :rows="3" animated />
+      <p v-if="day.refused.value" class="day inverted error" role="status">{{ day.refused.value.message }}</p>
       <section>
         <div>
           <label class="small quiet" for="kitchen-name">{{ t.name }}</label>
