@@ -1,5 +1,8 @@
 """What a hand does with the page's fields, for tests and pictures."""
 
+from pathlib import Path
+from typing import Any
+
 from playwright.sync_api import Locator, Page
 
 
@@ -8,3 +11,8 @@ def pick(where: Page | Locator, label: str, option: str) -> None:
     where.get_by_role("combobox", name=label, exact=True).click(force=True)
     page = where if isinstance(where, Page) else where.page
     page.get_by_role("option", name=option, exact=True).click()
+
+
+def choose_file(where: Page | Locator, label: str, file: Path | dict[str, Any]) -> None:
+    """Give a file to the button of that label, as if it had been chosen in the system's own dialog."""
+    where.locator(".file-field", has_text=label).locator("input[type=file]").set_input_files(file)

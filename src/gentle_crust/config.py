@@ -20,6 +20,7 @@ class Config(BaseSettings):
     passcode: SecretStr | None = Field(None, description="What others on the network have to give")
     now: str | None = Field(None, description="An instant at which the clock stands, 2026-11-28T06:30+00:00")
     rate: float = Field(0.0, ge=0, le=FASTEST, description="How fast the clock runs from there")
+    language: Literal["en", "qps"] = Field("en", description="The language; qps is English made longer and accented")
     log: Literal["plain", "json"] = Field("plain", description="How the log is written: for people, or a JSON a line")
     log_level: Literal["DEBUG", "INFO", "WARNING", "ERROR"] = Field(
         "WARNING", description="From where on it is written"

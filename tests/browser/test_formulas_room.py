@@ -5,7 +5,7 @@ import re
 
 import pytest
 from axe_playwright_python.sync_playwright import Axe
-from hands import pick
+from hands import choose_file, pick
 from playwright.sync_api import expect
 
 from tests.browser.conftest import DESK, PHONE
@@ -68,11 +68,11 @@ def test_a_formula_goes_out_as_a_file_and_comes_in_again(visit, tmp_path):
     file = tmp_path / "loaf.jsonld"
     caught.value.save_as(file)
     assert json.loads(file.read_text(encoding="utf-8"))["@type"] == "Recipe"
-    page.get_by_label("Bring in a file").set_input_files(file)
+    choose_file(page, "Bring in a file", file)
     expect(page.get_by_label("Name", exact=True)).to_have_value("Tidewater country loaf")
     broken = tmp_path / "broken.json"
     broken.write_text('{"name": ')
-    page.get_by_label("Bring in a file").set_input_files(broken)
+    choose_file(page, "Bring in a file", broken)
     expect(page.get_by_role("alert")).to_contain_text("damaged")
 
 

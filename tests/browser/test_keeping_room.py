@@ -5,6 +5,7 @@ import zipfile
 
 import pytest
 from axe_playwright_python.sync_playwright import Axe
+from hands import choose_file
 from PIL import Image
 from playwright.sync_api import expect
 from sqlalchemy import text
@@ -41,12 +42,12 @@ def test_a_backup_is_written_and_brought_back_by_hand(own, tmp_path):
     kitchen(own, name="Changed since")
     page.reload()
     expect(page.get_by_label("Name", exact=True).first).to_have_value("Changed since")
-    page.get_by_label("Bring a backup back", exact=True).last.set_input_files(target)
+    choose_file(page, "Bring a backup back", target)
     sure = page.get_by_role("alertdialog")
     expect(sure).to_contain_text("kept aside")
     sure.get_by_role("button", name="Leave it").click()
     expect(sure).to_have_count(0)
-    page.get_by_label("Bring a backup back", exact=True).last.set_input_files(target)
+    choose_file(page, "Bring a backup back", target)
     page.get_by_role("button", name="Replace it").click()
     expect(page.get_by_role("status").filter(has_text="in use now")).to_contain_text("set-aside")
     assert own.day.client.get("/api/kitchen").json["settings"]["name"] == "Lantern Street Oven"
@@ -55,7 +56,7 @@ def test_a_backup_is_written_and_brought_back_by_hand(own, tmp_path):
 def test_what_is_no_backup_is_refused_in_words(own, tmp_path):
     (tmp_path / "odd.zip").write_bytes(b"not a backup")
     page = own.open("/kitchen", viewport=PHONE)
-    page.get_by_label("Bring a backup back", exact=True).last.set_input_files(tmp_path / "odd.zip")
+    choose_file(page, "Bring a backup back", tmp_path / "odd.zip")
     page.get_by_role("button", name="Replace it").click()
     expect(page.get_by_role("alert")).to_contain_text("backup")
     assert own.day.client.get("/api/formulas").status_code == 200

@@ -40,7 +40,7 @@ def test_a_measured_dough_teaches_what_mixing_adds_here(visit):
     page.get_by_role("button", name="Begin from the jugs above").click()
     page.get_by_label("The dough measured").fill("28,5")
     page.get_by_role("button", name="Log it").click()
-    expect(page.get_by_role("status").filter(has_text="this rests on 1 measured mix")).to_be_visible()
+    expect(page.get_by_role("status").filter(has_text="this rests on one measured mix")).to_be_visible()
     page.get_by_label("The dough measured").fill("12")
     page.get_by_role("button", name="Log it").click()
     expect(page.get_by_role("alert")).to_contain_text("The warming by mixing")

@@ -15,6 +15,7 @@ from gentle_crust.core.culture.jar import Jar
 from gentle_crust.core.culture.life import Seed, live
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.scheduling.clock import Clock, Nights, Room, zone_of
+from gentle_crust.text.render import say
 
 NOW = datetime(2026, 11, 28, 6, 30, tzinfo=UTC)
 GLASS = Jar(300, 90, 200)
@@ -135,7 +136,7 @@ def test_a_hungry_culture_is_fed_before_it_is_built_from():
 def test_too_short_a_time_says_when_it_could_be_and_a_warm_place_hurries_it():
     life = live(WHITE, (fed(10),), HOME)
     answer = feed_for(WHITE, life, FeedWish(180, 30, 4.5), HOME)
-    assert not answer.ways and "too short" in answer.why_not and answer.soonest_h > 4.5
+    assert not answer.ways and "too short by" in str(say(answer.why_not)) and answer.soonest_h > 4.5
     warm = feed_for(WHITE, life, FeedWish(180, 30, 4.5, warm_c=28), HOME)
     assert warm.ways or warm.soonest_h < answer.soonest_h
 

@@ -17,6 +17,7 @@ from gentle_crust.core.scheduling.live import live
 from gentle_crust.core.scheduling.plan import make_plan
 from gentle_crust.core.scheduling.remedies import Change, changed, remedies, rescues
 from gentle_crust.core.scheduling.wish import Kitchen, Wish
+from gentle_crust.text.render import say
 
 NOW = datetime(2026, 11, 28, 6, 0, tzinfo=UTC)
 MIN = timedelta(minutes=1)
@@ -144,7 +145,7 @@ def test_a_slow_dough_by_its_reading_comes_later_and_a_fast_one_sooner(room):
     slow, fast = (room.at(mixed + 180 * MIN, room.begun(), [Reading(3.0, "rise_box", rise)]) for rise in (0.0, 0.36))
     assert due(slow, "divide-1").at > room.step("divide-1").at + 10 * MIN
     assert due(fast, "divide-1").at < room.step("divide-1").at - 10 * MIN
-    assert "slower" in slow.plan.told.sentence and "faster" in fast.plan.told.sentence
+    assert "slower" in str(say(slow.plan.told.sentence)) and "faster" in str(say(fast.plan.told.sentence))
 
 
 def test_what_was_seen_moves_the_belief_as_a_reading_does(room):

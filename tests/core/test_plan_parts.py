@@ -16,6 +16,7 @@ from gentle_crust.core.scheduling.mends import mends
 from gentle_crust.core.scheduling.plan import make_plan
 from gentle_crust.core.scheduling.say import duration
 from gentle_crust.core.scheduling.wish import Kitchen, Wish
+from gentle_crust.text.render import say
 
 ZONE = ZoneInfo("America/Halifax")
 NOW = datetime(2026, 11, 28, 6, 30, tzinfo=ZONE)
@@ -174,7 +175,7 @@ def test_folds_only_where_the_dough_wants_them(plans):
     assert not plans["straight", "room"].ribbon.folds
     assert not plans["rye", "room"].ribbon.folds
     assert len(plans["levain", "room"].ribbon.folds) == 4
-    assert "coil folds" in plans["wet flat", "room"].feel.handling
+    assert "coil folds" in str(say(plans["wet flat", "room"].feel.handling))
 
 
 def test_tiny_yeast_gets_the_dilution_way(plans):

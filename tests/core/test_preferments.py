@@ -8,6 +8,7 @@ from gentle_crust.core.culture.dosing import DoseWish, dose, ripeness
 from gentle_crust.core.culture.sour import SourWish, sour
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.fermentation.uncertainty import unknown
+from gentle_crust.core.messages import NOTHING
 from gentle_crust.core.scheduling.clock import Clock, Nights, Room, zone_of
 from gentle_crust.text.render import say
 
@@ -44,7 +45,7 @@ def test_yeast_that_no_scale_shows_comes_with_a_way_to_weigh_it():
     assert made.yeast_g < 0.5 and made.weighing and "100 g of the water" in say(made.weighing).remedy
     fresh = dose(DoseWish("poolish", 400, 13, 25, yeast_kind="fresh"), CLOCK)
     assert fresh.yeast_g == pytest.approx(made.yeast_g / 0.33, rel=0.03)
-    assert dose(DoseWish("poolish", 400, 13, 25, scale_g=0.01), CLOCK).weighing is None
+    assert dose(DoseWish("poolish", 400, 13, 25, scale_g=0.01), CLOCK).weighing == NOTHING
 
 
 @pytest.mark.parametrize(

@@ -65,7 +65,7 @@ def _proof(cues, *, likely=0.7, c=22.0, vessel="lidded_cast_iron", **more):
 @pytest.mark.parametrize("number", [19, 20, 22, 32, 39])
 def test_a_dough_against_its_forecast_is_taken_seriously_and_both_explanations_are_offered(number):
     found = judge(_question(_situations()[number - 1]))
-    assert found.conflict is not None and "either" in found.conflict.sentence
+    assert found.conflict is not None and "either" in str(say(found.conflict.sentence))
     assert found.verdict != found.conflict.forecast
 
 
@@ -97,7 +97,7 @@ def test_rye_does_not_ask_for_the_poke_and_counts_cracks():
 def test_the_vessel_moves_the_target():
     verdicts = [_proof({}, likely=0.82, vessel=vessel).verdict for vessel in ("lidded_enamel", "stone", "tin")]
     assert verdicts == ["late", "ready", "nearly"] or verdicts == ["ready", "ready", "nearly"]
-    assert "rim" in _proof({}, likely=0.82, vessel="tin").action.note
+    assert "rim" in str(say(_proof({}, likely=0.82, vessel="tin").action.note))
 
 
 def test_probabilities_add_up_and_a_cue_moves_them_its_own_way():
@@ -124,7 +124,7 @@ def test_figures_are_cues_too():
     raw = judge(Question("baked", Dough(80), cues={"core_c": 82.0}))
     done = judge(Question("baked", Dough(96), cues={"core_c": 96.0, "crust": "deep"}))
     assert raw.verdict == "early" and done.verdict in ("ready", "late")
-    assert "82" in raw.why[0].says
+    assert "its middle has 82 C" in [str(say(each.says)) for each in raw.why]
     low, high = (judge(Question("bulk", cues={"rise_percent": rise}, target=60)) for rise in (20.0, 62.0))
     assert (low.verdict, high.verdict) == ("early", "ready")
 
@@ -185,7 +185,7 @@ def test_every_row_of_the_table_speaks_for_some_state_more_than_for_others():
     for row in rows("readiness_cues"):
         shares = [float(row[state]) for state in STATES]
         assert max(shares) > 1.05 * min(shares) and all(0 <= share <= 1 for share in shares), row
-        assert row["says"] and row["provenance"] == "practice"
+        assert row["provenance"] == "practice"
     by_cue: dict[tuple[str, str, str], float] = {}
     for row in rows("readiness_cues"):
         for state in STATES:

@@ -9,6 +9,7 @@ from gentle_crust.core.errors import CraftError
 from gentle_crust.kitchen.formulas import FormulaBook
 from gentle_crust.kitchen.plans import PlanBook
 from gentle_crust.kitchen.work import Work
+from gentle_crust.text.render import say
 from tests.conftest import SATURDAY
 
 
@@ -23,7 +24,7 @@ def test_changes_are_kept_compared_and_restored(sessions):
     book.save("night-ferry-rye", wetter, "wetter")
     book.save("night-ferry-rye", wetter)
     newest, oldest = book.versions("night-ferry-rye")
-    assert [line.what for line in newest.changes if line.differs] == ["Water"]
+    assert [str(say(line.what)) for line in newest.changes if line.differs] == ["Water"]
     assert (newest.name, oldest.changes) == ("wetter", ())
     book.restore("night-ferry-rye", 1)
     assert book.get("night-ferry-rye").formula == first
@@ -55,7 +56,7 @@ def test_any_two_versions_are_compared_and_named(sessions):
     book.name_version("night-ferry-rye", 2, "the good one")
     assert [version.name for version in book.versions("night-ferry-rye")] == ["", "", "the good one", ""]
     (line,) = [line for line in book.compared("night-ferry-rye", 2, 4) if line.differs]
-    assert (line.what, line.before, line.after) == ("Water", "76 %", "78 %")
+    assert [str(say(text)) for text in (line.what, line.before, line.after)] == ["Water", "76 %", "78 %"]
 
 
 def test_a_formula_that_cannot_be_made_is_not_saved(sessions):

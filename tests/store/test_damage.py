@@ -15,6 +15,7 @@ from gentle_crust.kitchen.unreadable import UnreadableBook, as_text, keys_of
 from gentle_crust.kitchen.work import Work
 from gentle_crust.store.columns import NO_TIME, Damaged, Document, Instant
 from gentle_crust.store.database import FILE
+from gentle_crust.text.render import say
 from tests.api.conftest import PLAN, Day
 from tests.conftest import SATURDAY
 
@@ -177,7 +178,7 @@ def test_names_and_dates_are_told_as_far_as_they_can_be(full):
         body = file.execute("SELECT body FROM formula WHERE id = 'night-ferry-rye'").fetchone()[0]
     damage(full.sessions, "UPDATE formula SET body = :body WHERE id = 'night-ferry-rye'", body=body[:-7])
     (row,) = UnreadableBook(Work(full.sessions, lambda: SATURDAY)).all()
-    assert row.name == "Night ferry rye" and row.at is not None and row.what == "a formula"
+    assert row.name == "Night ferry rye" and row.at is not None and str(say(row.what)) == "a formula"
 
 
 def test_nothing_is_named_in_a_whole_kitchen(full):

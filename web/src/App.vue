@@ -7,15 +7,17 @@ import CountsTip from './shell/CountsTip.vue'
 import { useBench } from './shell/bench'
 import { useKitchen, useNow } from './shell/kitchen'
 import { REMINDERS, useReminders } from './shell/reminders'
-import { useUnits } from './shell/units'
-import { fill, words } from './words'
+import { readAs, useUnits } from './shell/units'
+import { words } from './words'
+import { hardware } from './shell/hardware'
 
 const SignIn = defineAsyncComponent(() => import('./rooms/door/SignIn.vue'))
 
 const route = useRoute()
 const now = useNow()
 const { clock, span } = useUnits()
-const { query: kitchen } = useKitchen()
+const { query: kitchen, settings } = useKitchen()
+watch(settings, readAs, { immediate: true, flush: 'sync' })
 const { doughs, follow } = useBench()
 watch(kitchen.data, (found) => found && follow(Date.parse(found.now), found.rate), { immediate: true })
 provide(REMINDERS, useReminders(doughs, now))
@@ -41,8 +43,7 @@ const next = computed(() => {
   if (!coming) return null
   const minutes = Math.round((Date.parse(coming.at) - now.value) / 60_000)
   const length = span(minutes)
-  const away =
-    minutes === 0 ? words.shell.now : minutes < 0 ? fill(words.shell.late, { span: length }) : length
+  const away = minutes === 0 ? words.shell.now : minutes < 0 ? words.shell.late({ span: length }) : length
   const to =
     coming.kind === 'culture'
       ? `/cultures/${coming.whose}?do=feed`
@@ -71,8 +72,10 @@ const next = computed(() => {
     <time class="clock time">{{ clock(now) }}</time>
   </header>
   <main id="content" tabindex="-1">
-    <SignIn v-if="signedOut && route.name !== 'trust'" />
-    <RouterView v-else />
+    <ElConfigProvider :locale="hardware">
+      <SignIn v-if="signedOut && route.name !== 'trust'" />
+      <RouterView v-else />
+    </ElConfigProvider>
   </main>
   <CountsTip />
 </template>

@@ -23,6 +23,7 @@ from gentle_crust.api.kitchen_room import kitchen
 from gentle_crust.api.oven_room import oven
 from gentle_crust.api.plan_room import plans
 from gentle_crust.api.water_room import water
+from gentle_crust.config import config
 from gentle_crust.contract import problem
 from gentle_crust.contract.tidy import nested
 from gentle_crust.kitchen.beside import catch_up
@@ -30,6 +31,7 @@ from gentle_crust.kitchen.now import Now
 from gentle_crust.kitchen.photos import PhotoShelf
 from gentle_crust.kitchen.work import Work
 from gentle_crust.store.database import folder_of
+from gentle_crust.text.page import ENGLISH, page_text
 
 LARGEST_REQUEST = 1_000_000
 DEEPEST = 40
@@ -52,6 +54,7 @@ def create_app(
         doc_ui=False,
         static_folder=None,
     )
+    app.config["LANGUAGE"] = config().language
     app.config["MAX_CONTENT_LENGTH"] = LARGEST_REQUEST
     app.extensions["gentle_crust_store"] = sessions
     app.extensions["gentle_crust_now"] = now
@@ -110,6 +113,10 @@ def _serve_pages(app: OpenAPI) -> None:
             if "." in name.rsplit("/", 1)[-1]:
                 return refusals.respond(404, "Not Found", [], "There is no such file.")
             name = "index.html"
+        language = app.config["LANGUAGE"]
+        if name == "index.html" and language != ENGLISH:
+            text = (PAGES / name).read_text("utf-8").replace('lang="en"', f'lang="{language}"', 1)
+            return Response(text, mimetype="text/html", headers={"Cache-Control": "no-cache"})
         sent, encoding = packed(PAGES, name)
         response = send_from_directory(PAGES, sent, mimetype=guess_type(name)[0])
         response.vary.add("Accept-Encoding")
@@ -119,5 +126,12 @@ def _serve_pages(app: OpenAPI) -> None:
         response.headers["Cache-Control"] = "public, max-age=31536000, immutable" if lasting else "no-cache"
         return response
 
+    def page_catalogue(language: str) -> Response:
+        """What the page can say in a language other than English, which it brings along."""
+        if language != app.config["LANGUAGE"]:
+            return refusals.respond(404, "Not Found", [], "There is no such file.")
+        return Response(page_text(language), mimetype="text/plain", headers={"Cache-Control": "no-cache"})
+
+    app.add_url_rule("/words/<language>.ftl", "page_catalogue", page_catalogue)
     app.add_url_rule("/", "page", page)
     app.add_url_rule("/<path:name>", "page", page)

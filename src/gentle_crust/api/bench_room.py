@@ -38,6 +38,7 @@ from gentle_crust.contract.pages import PageQuery
 from gentle_crust.contract.strict import KeyPath
 from gentle_crust.contract.tidy import sane
 from gentle_crust.core.errors import CraftError
+from gentle_crust.core.messages import NOTHING
 from gentle_crust.interchange.logger_csv import Figure, read_log
 from gentle_crust.kitchen import story as tale
 from gentle_crust.kitchen.bakes import BakesBook
@@ -86,7 +87,7 @@ def _dough(found: OnBench) -> DoughAnswer:
         over=found.live.over,
         standing=found.live.standing,
         ribbon=plan.ribbon,
-        told=plan.told.sentence if plan.told else "",
+        told=plan.told.sentence if plan.told else NOTHING,
         doubts=[each.sentence for each in plan.told.doubts] if plan.told else [],
         clashes=list(found.clashes),
         snoozed=found.story.snoozed,

@@ -1,11 +1,13 @@
 """What every room's blueprint needs."""
 
 import sys
+from dataclasses import replace
 
 from flask import Response, current_app, g, request
 from flask_openapi import APIBlueprint, Tag
 from pydantic import BaseModel
 
+from gentle_crust.contract.sentences import as_read
 from gentle_crust.core.errors import Unreadable
 from gentle_crust.core.messages import Message
 from gentle_crust.kitchen.now import Now
@@ -25,7 +27,7 @@ def room(name: str) -> APIBlueprint:
 
 def answer(model: BaseModel, etag: str | None = None) -> Response:
     """A model as a JSON response; ``etag`` names the state that it tells."""
-    found = Response(model.model_dump_json(), content_type="application/json")
+    found = Response(model.model_dump_json(context=as_read(reading)), content_type="application/json")
     if etag is not None:
         found.set_etag(etag)
     return found
@@ -63,7 +65,10 @@ def work() -> Work:
 
 def reading() -> Reading:
     """How the baker of this kitchen reads figures."""
-    return reading_of(work())
+    if "figures" not in g:
+        g.figures = replace(reading_of(work()), language=current_app.config["LANGUAGE"])
+    found: Reading = g.figures
+    return found
 
 
 def said(what: Message) -> Said:

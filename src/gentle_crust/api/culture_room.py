@@ -23,7 +23,6 @@ from gentle_crust.contract.cultures import (
     NextAnswer,
     PlainFeedAnswer,
     RipenessAnswer,
-    ShownDose,
     SourAnswer,
     SourBody,
 )
@@ -185,7 +184,7 @@ def calendar() -> Response:
 def calendar_response(key: str | None) -> Response:
     """Feeds ahead as a calendar, of one culture or of all."""
     entries = Ahead(work()).calendar(key)
-    made = calendar_file(entries, "Gentle Crust", now()())
+    made = calendar_file(entries, "Gentle Crust", now()(), reading())
     headers = {"Content-Disposition": 'inline; filename="feeds.ics"'}
     return Response(made, content_type="text/calendar; charset=utf-8", headers=headers)
 
@@ -210,7 +209,7 @@ def usual_preferments() -> Response:
 def dose_preferment(body: DoseBody) -> Response:
     """Yeast for a preferment's hours and temperatures."""
     clock, made, nights = builds.dose(work(), builds.DoseAsked(**body.model_dump()))
-    return answer(DoseAnswer(origin=clock.origin, dose=ShownDose.of(made, reading()), nights=list(nights)))
+    return answer(DoseAnswer(origin=clock.origin, dose=made, nights=list(nights)))
 
 
 @cultures.post("/preferments/ripeness", responses={200: RipenessAnswer})

@@ -25,6 +25,7 @@ from gentle_crust.contract.oven import (
     SignsAnswer,
 )
 from gentle_crust.core.cautions import caution
+from gentle_crust.core.messages import message
 from gentle_crust.core.oven.calibration import calibrate
 from gentle_crust.core.oven.doneness import SHADES, shade
 from gentle_crust.core.oven.kit import vessel_heat
@@ -41,9 +42,11 @@ def _book() -> OvenBook:
     return OvenBook(work())
 
 
-def _kinds(table: str, columns: tuple[str, ...]) -> list[OvenKindAnswer]:
+def _kinds(table: str, one: str, columns: tuple[str, ...]) -> list[OvenKindAnswer]:
     return [
-        OvenKindAnswer(kind=row["kind"], name=row["name"], usual={key: float(row[key]) for key in columns})
+        OvenKindAnswer(
+            kind=row["kind"], name=message(f"{one}-{row['kind']}"), usual={key: float(row[key]) for key in columns}
+        )
         for row in rows(table)
     ]
 
@@ -53,9 +56,11 @@ def kit() -> Response:
     """Kinds of ovens, vessels and steam."""
     return answer(
         OvenAnswer(
-            ovens=_kinds("ovens", ("heater_w", "fan")),
-            vessels=_kinds("vessels", ("base_kg", "lid_kg", "inside_l", "rated_c", "lidded", "empty_preheat")),
-            steam=[each for each in _kinds("steam", ("g", "at_min")) if each.kind != "none"],
+            ovens=_kinds("ovens", "oven", ("heater_w", "fan")),
+            vessels=_kinds(
+                "vessels", "vessel", ("base_kg", "lid_kg", "inside_l", "rated_c", "lidded", "empty_preheat")
+            ),
+            steam=[each for each in _kinds("steam", "steam", ("g", "at_min")) if each.kind != "none"],
             criteria=list(CRITERIA),
         )
     )
@@ -68,7 +73,6 @@ def ranked(body: OvenLoafBody) -> Response:
 
 
 def _way(way: Way) -> OvenWayAnswer:
-    names = {row["kind"]: row["name"] for row in rows("steam")}
     made = way.drawn
     return OvenWayAnswer(
         key=way.key,
@@ -76,7 +80,7 @@ def _way(way: Way) -> OvenWayAnswer:
         vessel=way.vessel.name,
         preheated=way.preheated,
         steam=list(way.steam),
-        steam_names=[names[kind] for kind in way.steam],
+        steam_names=[message(f"steam-{kind}") for kind in way.steam],
         unfit=way.unfit,
         score=way.score,
         points=list(way.points),
@@ -135,7 +139,7 @@ def _shown(found: Shown) -> OvenBakeAnswer:
         cutting=found.cutting,
         short_k=found.short_k,
         said=found.said,
-        chips=[ChipAnswer(shade=word, colour=colour) for _, word, colour in SHADES],
+        chips=[ChipAnswer(shade=message(f"shade-{word}"), colour=colour) for _, word, colour in SHADES],
         first=FIRST,
     )
 
@@ -163,4 +167,4 @@ def learn(body: CalibrateBody) -> Response:
         [(each.set_c, each.read_c) for each in body.dial],
         body.browned,
     )
-    return answer(LearntAnswer(**asdict(found)))
+    return answer(LearntAnswer(**vars(found)))

@@ -2,11 +2,11 @@
 
 import json
 import sys
-from dataclasses import asdict
 from datetime import UTC, datetime
 from pathlib import Path
 
 from gentle_crust.store.database import CannotOpen
+from gentle_crust.text.render import shown
 
 REFUSED, DAMAGED = 2, 1
 
@@ -48,5 +48,5 @@ def check(folder: Path) -> int:
     from gentle_crust.kitchen.check import is_well
 
     found = look(folder, datetime.now(UTC))
-    print(json.dumps({"ok": is_well(found), "findings": [asdict(each) for each in found]}, indent=1))
+    print(json.dumps({"ok": is_well(found), "findings": shown(found)}, indent=1))
     return 0 if is_well(found) else DAMAGED

@@ -3,7 +3,7 @@
 import json
 import sys
 from collections.abc import Callable
-from dataclasses import asdict, replace
+from dataclasses import replace
 from typing import Annotated, Any, Literal
 
 from pydantic import AllowInfNan, BaseModel, ConfigDict, Field, TypeAdapter, ValidationError, model_validator
@@ -29,6 +29,7 @@ from gentle_crust.core.water.plan import Bowl, Pour, dough_from_waters, friction
 from gentle_crust.core.water.taps import Taps
 from gentle_crust.interchange import bake_json
 from gentle_crust.interchange.bake_json import BakeInput
+from gentle_crust.text.render import shown
 
 Number = Annotated[float, AllowInfNan(False)]
 
@@ -125,7 +126,7 @@ class WaterInput(_Strict):
 def _forecast(text: str) -> dict[str, Any]:
     asked = ForecastInput.model_validate_json(text)
     path = tuple(Stretch(each.hours, each.ambient_c, each.container) for each in asked.path)
-    return asdict(forecast(asked.dough.dough(), asked.start_c, path, tuple(asked.rise_targets), asked.pieces))
+    return shown(forecast(asked.dough.dough(), asked.start_c, path, tuple(asked.rise_targets), asked.pieces))
 
 
 def _water(text: str) -> dict[str, Any]:
@@ -137,10 +138,10 @@ def _water(text: str) -> dict[str, Any]:
         mix = replace(mix, bowl=Bowl(asked.bowl.material, asked.bowl.g, asked.bowl.c).part())
     if asked.waters is not None:
         waters = tuple(Pour(**each.model_dump()) for each in asked.waters)
-        return asdict(dough_from_waters(mix, waters))
+        return shown(dough_from_waters(mix, waters))
     target = 25.0 if asked.target_dough_c is None else asked.target_dough_c
     tap = 15.0 if asked.tap_c is None else asked.tap_c
-    return asdict(plan_water(mix, target, Taps(tap, asked.hot_tap_c, asked.ice_c, asked.altitude_m)))
+    return shown(plan_water(mix, target, Taps(tap, asked.hot_tap_c, asked.ice_c, asked.altitude_m)))
 
 
 class HabitsInput(_Strict):
@@ -163,7 +164,7 @@ def _weigh(text: str) -> dict[str, Any]:
     from gentle_crust.interchange.recipe_text import read_recipe
 
     asked = WeighInput.model_validate_json(text)
-    return asdict(read_recipe(tuple(asked.lines), Habits(**asked.habits.model_dump())))
+    return shown(read_recipe(tuple(asked.lines), Habits(**asked.habits.model_dump())))
 
 
 class FormulaInput(_Strict):
@@ -185,9 +186,9 @@ def _formula(text: str) -> dict[str, Any]:
     total = totals(formula, weighed.flour_g)
     feels = by_feel(formula, weighed.flour_g)
     return {
-        "weighed": asdict(weighed),
-        "totals": [asdict(each) for each in total],
-        "by_feel": asdict(feels) if feels else None,
+        "weighed": shown(weighed),
+        "totals": [shown(each) for each in total],
+        "by_feel": shown(feels) if feels else None,
         "checks": [CheckAnswer.of(each).model_dump() for each in found],
     }
 
@@ -231,13 +232,13 @@ def _judge(text: str) -> dict[str, Any]:
             pace=Pace(asked.minutes_to_ready, asked.minutes_to_over),
         )
     )
-    return {**asdict(found), "ask_next": found.ask_next.cue if found.ask_next else None,
-            "how_to_look": found.ask_next.look if found.ask_next else None}  # fmt: skip
+    return {**shown(found), "ask_next": found.ask_next.cue if found.ask_next else None,
+            "how_to_look": shown(found.ask_next.look) if found.ask_next else None}  # fmt: skip
 
 
 def list_cues() -> int:
     """All stages with their cues and each cue's values."""
-    print(json.dumps({stage: [asdict(cue) for cue in cues_of(stage)] for stage in STAGES}, indent=2))
+    print(json.dumps({stage: [shown(cue) for cue in cues_of(stage)] for stage in STAGES}, indent=2))
     return 0
 
 

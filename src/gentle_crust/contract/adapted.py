@@ -5,6 +5,8 @@ from typing import Any, Generic, TypeVar
 
 from pydantic import TypeAdapter
 
+import gentle_crust.contract.sentences  # noqa: F401 - how messages are written
+
 T = TypeVar("T")
 
 

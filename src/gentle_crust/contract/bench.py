@@ -9,6 +9,7 @@ from pydantic import AwareDatetime, Field, StringConstraints
 from gentle_crust.contract.bakes import BakeLine, BakeRecord
 from gentle_crust.contract.strict import KeyPath, Number, Short, Shown, Strict
 from gentle_crust.core.fermentation.probe import ProbeSays
+from gentle_crust.core.messages import Message
 from gentle_crust.core.readiness.cues import Cue, Stage
 from gentle_crust.core.readiness.judge import Verdict
 from gentle_crust.core.scheduling.clashes import Clash
@@ -57,7 +58,7 @@ class SetAside:
 
     id: str
     name: str
-    sentence: str
+    sentence: Message
 
 
 @dataclass(frozen=True)
@@ -180,8 +181,8 @@ class DoughAnswer(Shown):
     over: bool
     standing: Standing
     ribbon: Ribbon
-    told: str
-    doubts: list[str]
+    told: Message
+    doubts: list[Message]
     clashes: list[Clash]
     snoozed: dict[str, datetime]
     history: list[ToldAnswer]

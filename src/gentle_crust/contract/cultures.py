@@ -12,7 +12,7 @@ from gentle_crust.core.cautions import Caution
 from gentle_crust.core.culture.beginning import Guide
 from gentle_crust.core.culture.culture import Culture
 from gentle_crust.core.culture.discard import Discard
-from gentle_crust.core.culture.dosing import Dose, DoseKind, DosePoint, Ripeness
+from gentle_crust.core.culture.dosing import Dose, DoseKind, Ripeness
 from gentle_crust.core.culture.events import Event, EventKind, Float, Growth, Liquid, Place, Smell, Surface
 from gentle_crust.core.culture.feeding import FeedWay, PlannedFeed
 from gentle_crust.core.culture.jar import Jar
@@ -25,9 +25,8 @@ from gentle_crust.core.culture.verdict import Health
 from gentle_crust.core.fermentation.uncertainty import Span, Vigour
 from gentle_crust.core.formula.model import YeastKind
 from gentle_crust.core.limits import Limit
+from gentle_crust.core.messages import Message
 from gentle_crust.core.scheduling.result import Night, TimeSpan
-from gentle_crust.text.reading import Reading
-from gentle_crust.text.render import say
 
 Note = Annotated[str, StringConstraints(max_length=500)]
 
@@ -83,7 +82,7 @@ class LifeView:
     vigour: Vigour
     vigour_span: Span
     """Low, likely and high of its speed; 1 is usual."""
-    vigour_words: str
+    vigour_words: Message
     readings: int
     strength: float
     wake_feeds: int
@@ -144,7 +143,7 @@ class WayShown:
     ripe: TimeSpan
     spent: TimeSpan
     way: FeedWay
-    jar_sentence: str
+    jar_sentence: Message
     asleep: bool
 
 
@@ -154,7 +153,7 @@ class FeedAnswerShown:
 
     wanted: datetime
     ways: tuple[WayShown, ...]
-    why_not: str
+    why_not: Message
     night_way: WayShown | None
     as_it_is: bool
     soonest: datetime | None
@@ -168,8 +167,8 @@ class CareShown:
 
     kind: str
     at: datetime
-    title: str
-    detail: str
+    title: Message
+    detail: Message
     cautions: tuple[Caution, ...]
 
 
@@ -197,7 +196,7 @@ class PutAwayCulture:
 class Due:
     """Something to do, and where in the program it is done. ``whose``: a plan or a culture, by its key."""
 
-    title: str
+    title: Message
     at: datetime
     kind: Literal["plan", "culture", "bench"]
     whose: str
@@ -376,34 +375,11 @@ class DoseUsuals(Shown):
     kinds: list[DoseUsual]
 
 
-class ShownDose(Shown):
-    """What to stir together, when it is ripe and when past it, how to weigh the yeast, and how to tell."""
-
-    flour_g: float
-    water_g: float
-    salt_g: float
-    yeast_g: float
-    yeast_percent: float
-    yeast_name: str
-    hydration_percent: float
-    ripe: Span
-    spent: Span
-    points: tuple[DosePoint, ...]
-    weighing: str
-    cues: str
-    cautions: tuple[Caution, ...]
-
-    @classmethod
-    def of(cls, dose: Dose, reading: Reading) -> "ShownDose":
-        """As whoever reads it wants its figures."""
-        return cls(**{**vars(dose), "weighing": str(say(dose.weighing, reading)) if dose.weighing else ""})
-
-
 class DoseAnswer(Shown):
     """The preferment: its hours count from ``origin``."""
 
     origin: datetime
-    dose: ShownDose
+    dose: Dose
     nights: list[Night]
 
 

@@ -95,10 +95,17 @@ def _plan_2(body: Body) -> None:
     ribbon.setdefault("greatest_rise", max(rises, default=0.0))
 
 
+def _plan_3(body: Body) -> None:
+    """What older plans said was stored as sentences: cautions by their codes now, the others as they were written."""
+    for step in body["steps"]:
+        for caution in step["cautions"]:
+            caution["text"] = {"code": f"caution-{caution['code']}", "data": {}}
+
+
 KITCHEN: Document[Settings] = Document("kitchen", Adapted(Settings))
 PANTRY: Document[Pantry] = Document("pantry", Adapted(Pantry))
 FORMULA: Document[Formula] = Document("formula", Adapted(Formula), (of_several_preferments,))
 ASKED: Document[Asked] = Document("question of the plan", Adapted(Asked))
-PLAN: Document[Plan] = Document("plan", Adapted(Plan), (_plan_2,))
+PLAN: Document[Plan] = Document("plan", Adapted(Plan), (_plan_2, _plan_3))
 CULTURE: Document[Culture] = Document("culture", Adapted(Culture))
 DOCUMENTS: tuple[Document[Any], ...] = (KITCHEN, PANTRY, FORMULA, ASKED, PLAN, CULTURE)

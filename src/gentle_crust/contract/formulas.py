@@ -21,6 +21,7 @@ from gentle_crust.core.formula.model import Formula, Preferment, Shape, Soaker, 
 from gentle_crust.core.formula.scaling import Total, Weighed
 from gentle_crust.core.formula.together import Amount, SharedLevain
 from gentle_crust.core.limits import Limit
+from gentle_crust.core.messages import Message
 from gentle_crust.core.scheduling.result import ByFeel
 from gentle_crust.text.reading import Reading
 from gentle_crust.text.render import PLAIN, say
@@ -52,7 +53,7 @@ class FormulaAnswer(Shown):
     leaven: Literal["levain", "yeast"]
     feel: Feel
     protein_percent: float
-    handling: str
+    handling: Message
     mixing: str
     by_feel: ByFeel | None
     put_away: bool
@@ -76,7 +77,7 @@ class FormulaLine(Shown):
     scaling_weight_g: float
     hydration_percent: float
     dough_c: float
-    feel: str
+    feel: Message
     mixing: str
     preferments: int
     version: int

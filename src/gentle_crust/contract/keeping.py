@@ -4,6 +4,7 @@ from dataclasses import dataclass
 from datetime import datetime
 
 from gentle_crust.contract.strict import Short, Shown, Strict
+from gentle_crust.core.messages import Message
 
 
 @dataclass(frozen=True)
@@ -11,7 +12,7 @@ class Finding:
     """One thing that was found."""
 
     code: str
-    text: str
+    text: Message
 
 
 @dataclass(frozen=True)
@@ -30,10 +31,10 @@ class UnreadableRow:
 
     place: str
     key: str
-    what: str
+    what: Message
     name: str
     at: datetime | None
-    sentence: str
+    sentence: Message
 
 
 class KeptAnswer(Shown):

@@ -8,6 +8,7 @@ from pydantic import Field
 from gentle_crust.contract.strict import Number, Short, Shown, Strict
 from gentle_crust.core import limits
 from gentle_crust.core.limits import Limit
+from gentle_crust.core.messages import Message
 from gentle_crust.core.oven.doneness import Lag, Sign
 from gentle_crust.core.oven.hazards import Hazard
 from gentle_crust.core.oven.kit import Preheated, Stage
@@ -95,7 +96,7 @@ class OvenKindAnswer(Shown):
     """A kind of oven, vessel or steam by its name, and what it commonly is."""
 
     kind: str
-    name: str
+    name: Message
     usual: dict[str, float]
 
 
@@ -116,8 +117,8 @@ class OvenWayAnswer(Shown):
     vessel: str
     preheated: str
     steam: list[str]
-    steam_names: list[str]
-    unfit: str
+    steam_names: list[Message]
+    unfit: Message
     score: float
     points: list[Point]
     minutes: int
@@ -157,13 +158,13 @@ class OvenEndAnswer(Shown):
     loss: float
     crust_mm: float
     spring: float
-    shade: str
+    shade: Message
 
 
 class ChipAnswer(Shown):
     """A colour to hold a crust against: its word and its index, 0-100."""
 
-    shade: str
+    shade: Message
     colour: float
 
 
@@ -189,13 +190,13 @@ class OvenBakeAnswer(Shown):
     hazards: list[Hazard]
     loads: list[Load]
     touches: list[Touch]
-    dials: list[str]
+    dials: list[Message]
     cool_min: int
-    cutting: str
+    cutting: Message
     short_k: float
-    said: str
+    said: Message
     chips: list[ChipAnswer]
-    first: str
+    first: Message
 
 
 class SchoolsAnswer(Shown):
@@ -235,7 +236,7 @@ class LearntAnswer(Shown):
     heat_up_min: float | None
     offset_k: float | None
     hot_side: str
-    said: list[str]
+    said: list[Message]
 
 
 class OvenLoafSignsBody(Strict):

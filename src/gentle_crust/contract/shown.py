@@ -7,6 +7,7 @@ from typing import Literal
 from gentle_crust.core.fermentation.readings import ReadingKind
 from gentle_crust.core.formula.compare import Difference
 from gentle_crust.core.formula.model import Formula
+from gentle_crust.core.messages import Message
 
 PlanState = Literal["planned", "on_bench", "baked"]
 Measure = Literal["percent", "line_ml", "heights_mm", "celsius", "ready"]
@@ -43,7 +44,7 @@ class TakenReading:
     kind: ReadingKind
     value: float
     sure: bool
-    doubt: str
+    doubt: Message
 
 
 @dataclass(frozen=True)

@@ -6,6 +6,7 @@ from pydantic import AllowInfNan, BaseModel, ConfigDict, GetJsonSchemaHandler, S
 from pydantic.json_schema import JsonSchemaValue
 from pydantic_core import CoreSchema
 
+import gentle_crust.contract.sentences  # noqa: F401 - how messages are written
 from gentle_crust.contract.tidy import clean
 from gentle_crust.core.limits import Limit
 

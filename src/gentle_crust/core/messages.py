@@ -21,13 +21,17 @@ class Message:
         """Its data by name."""
         return dict(self.data)
 
+    def __bool__(self) -> bool:
+        """Whether anything is said."""
+        return self.code != "nothing"
+
     def __str__(self) -> str:
         """For logs: the code and its data, no sentence."""
         return " ".join([self.code, *(f"{name}={value!r}" for name, value in self.data)])
 
 
-Value = str | float | int | datetime | tuple[str, ...] | Message
-"""A name or key, a figure in the unit that the message expects, an instant, several names, a part of a sentence."""
+Value = str | float | int | datetime | Message | tuple[str, ...] | tuple[Message, ...]
+"""A name or key, a figure in the unit that the message expects, an instant, a part of a sentence, or several."""
 
 
 def message(code: str, **data: Value) -> Message:
@@ -38,3 +42,18 @@ def message(code: str, **data: Value) -> Message:
 def named(name: str) -> Message:
     """A name of the baker's own, as a part of a sentence."""
     return message("named", name=name)
+
+
+def joined(*parts: Message) -> Message:
+    """Sentences that stand one after the other; what says nothing is left out."""
+    told = tuple(part for part in parts if part)
+    return NOTHING if not told else told[0] if len(told) == 1 else message("sentences", parts=told)
+
+
+def written(text: str) -> Message:
+    """A sentence that no catalogue has: one that was stored, or the steps of a plan, which are not said by code yet."""
+    return message("said-before", text=text) if text else NOTHING
+
+
+NOTHING = Message("nothing")
+"""Where there is nothing to say."""

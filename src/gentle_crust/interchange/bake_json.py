@@ -11,6 +11,7 @@ from gentle_crust.core.oven.bake import Bake, Baked, bake
 from gentle_crust.core.oven.hazards import hazards
 from gentle_crust.core.oven.kit import Fired, InVessel, OvenHeat, OvenKind, Preheat, Stage, Steam
 from gentle_crust.core.oven.loaf import Loaf
+from gentle_crust.text.render import say
 
 _CORES = (90, 93, 96)
 
@@ -139,9 +140,8 @@ def answer(text: str) -> dict[str, Any]:
     found = hazards(asked)
     for hazard in found:
         if hazard.weight == "refused":
-            reason, remedy = _two(hazard.text)
-            raise CraftError(hazard.field, "oven-hazard", reason=reason, remedy=remedy)
-    said = [{"code": hazard.code, "text": _plain(hazard.text)} for hazard in found]
+            raise CraftError(hazard.field, hazard.text.code, **hazard.text.values)
+    said = [{"code": hazard.code, "text": str(say(hazard.text))} for hazard in found]
     return {**course(asked, went), "warnings": said}
 
 
@@ -181,16 +181,3 @@ def course(asked: Bake, went: Baked) -> dict[str, Any]:
 
 def _rounded(minute: float | None) -> float | None:
     return None if minute is None else round(minute, 1)
-
-
-def _plain(text: str) -> str:
-    """A sentence of the core with its figures in C."""
-    import re
-
-    return re.sub(r"\{([-\d.]+)\|(\w+)\}", lambda m: f"{m[1]} {'g' if m[2] == 'g' else 'C'}", text)
-
-
-def _two(text: str) -> tuple[str, str]:
-    """The reason and the remedy of a hazard's text."""
-    reason, _, remedy = _plain(text).partition(". ")
-    return reason.rstrip(".") + ".", remedy or "Change the set-up."

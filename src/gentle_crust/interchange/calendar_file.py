@@ -1,9 +1,12 @@
 """Feeds as an iCalendar file, to be downloaded once or subscribed to."""
 
-import re
 from collections.abc import Iterable
 from datetime import datetime, timedelta
 from typing import Protocol
+
+from gentle_crust.core.messages import Message
+from gentle_crust.text.reading import Reading
+from gentle_crust.text.render import say
 
 LASTS = timedelta(minutes=10)
 
@@ -15,17 +18,20 @@ class Entry(Protocol):
     def id(self) -> str: ...
 
     @property
-    def title(self) -> str: ...
+    def title(self) -> Message: ...
 
     @property
-    def detail(self) -> str: ...
+    def detail(self) -> Message: ...
 
     @property
     def at(self) -> datetime: ...
 
 
-def calendar_file(entries: Iterable[Entry], name: str, stamp: datetime) -> bytes:
-    """``entries`` as iCalendar, each with a reminder at its time; the same entry keeps its UID from day to day."""
+def calendar_file(entries: Iterable[Entry], name: str, stamp: datetime, reading: Reading) -> bytes:
+    """``entries`` as iCalendar, each with a reminder at its time, said as ``reading`` has it.
+
+    The same entry keeps its UID from day to day.
+    """
     from icalendar import Alarm, Calendar, Event  # large, and not wanted at the start
 
     calendar = Calendar()
@@ -39,27 +45,12 @@ def calendar_file(entries: Iterable[Entry], name: str, stamp: datetime) -> bytes
         event.add("dtstamp", stamp)
         event.add("dtstart", entry.at)
         event.add("dtend", entry.at + LASTS)
-        event.add("summary", entry.title)
-        event.add("description", plain(entry.detail))
+        event.add("summary", str(say(entry.title, reading)))
+        event.add("description", str(say(entry.detail, reading)))
         alarm = Alarm()
         alarm.add("action", "DISPLAY")
-        alarm.add("description", entry.title)
+        alarm.add("description", str(say(entry.title, reading)))
         alarm.add("trigger", timedelta(0))
         event.add_component(alarm)
         calendar.add_component(event)
     return bytes(calendar.to_ical())
-
-
-def plain(sentence: str) -> str:
-    """A sentence of the core with its quantities in grams and Celsius, for readers that know no units."""
-    return re.sub(r"\{([^|{}]+)\|(\w+)\}", _quantity, sentence)
-
-
-def _quantity(found: re.Match[str]) -> str:
-    value, unit = found[1], found[2]
-    if unit == "g":
-        grams = float(value)
-        return f"{grams:.0f} g" if grams >= 10 else f"{grams:.1f} g"
-    if unit in ("c", "dc"):
-        return f"{float(value):g} °C"
-    return value

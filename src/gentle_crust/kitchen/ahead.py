@@ -5,6 +5,7 @@ from datetime import datetime, timedelta
 
 from gentle_crust.contract.cultures import Due
 from gentle_crust.core.culture.shared import Demand, SharedBuild, share_builds
+from gentle_crust.core.messages import Message, message, written
 from gentle_crust.core.scheduling.result import LevainBuild
 from gentle_crust.kitchen.bench import BenchBook
 from gentle_crust.kitchen.cultures import CultureBook
@@ -12,8 +13,6 @@ from gentle_crust.kitchen.plans import PlanBook, SavedPlan
 from gentle_crust.kitchen.work import Work
 from gentle_crust.store.baking import Plans
 
-STANDING = "Standing feed. Log it when it is done, and the next ones follow from it."
-THEN_COLD = " Once it has begun to rise, in an hour or two, into the fridge."
 NEAR = timedelta(hours=1)
 REMINDED = timedelta(hours=36)
 """A missed feed is reminded of for so long; after that it is told in its own room."""
@@ -24,8 +23,8 @@ class Entry:
     """Something for the calendar: a feed of a culture, on its schedule or for a plan."""
 
     id: str
-    title: str
-    detail: str
+    title: Message
+    detail: Message
     at: datetime
     culture_id: str
 
@@ -64,13 +63,13 @@ class Ahead:
         """The next thing to do: a plan's step that is near, else a feed that was missed, else the earliest of all."""
         with self.work.read() as session:
             planned = Plans(session).next_of_all(self.now())
-        steps = [] if planned is None else [Due(planned[1], planned[2], "plan", planned[0])]
+        steps = [] if planned is None else [Due(written(planned[1]), planned[2], "plan", planned[0])]
         steps += [
-            Due(dough.live.next.title, dough.live.next.at, "bench", dough.id)
+            Due(written(dough.live.next.title), dough.live.next.at, "bench", dough.id)
             for dough in self.bench.view().doughs
             if dough.live.next is not None
         ]
-        feeds = [Due(f"Feed {each.name}", each.at, "culture", each.id) for each in self.cultures.due()]
+        feeds = [Due(_feed(each.name), each.at, "culture", each.id) for each in self.cultures.due()]
         now = self.now()
         near = [step for step in steps if step.at - now <= NEAR]
         missed = [feed for feed in feeds if now - REMINDED <= feed.at < now]
@@ -82,8 +81,8 @@ class Ahead:
         found = [
             Entry(
                 f"feed-{each.id}-{at:%Y%m%dT%H%M}",
-                f"Feed {each.name}",
-                STANDING + (THEN_COLD if each.then == "fridge" else ""),
+                _feed(each.name),
+                message("kitchen-standing-feed-then-cold" if each.then == "fridge" else "kitchen-standing-feed"),
                 at,
                 each.id,
             )
@@ -94,10 +93,14 @@ class Ahead:
             culture = saved.answer.asked.culture_id or ""
             for number, step in enumerate(saved.answer.plan.steps):
                 if step.kind in ("feed", "levain") and step.at >= self.now() and culture:
-                    title = f"{step.title}: {saved.answer.formula.name}"
-                    found.append(Entry(f"plan-{saved.id}-{number}", title, step.detail, step.at, culture))
+                    title = message("kitchen-step-of", step=written(step.title), formula=saved.answer.formula.name)
+                    found.append(Entry(f"plan-{saved.id}-{number}", title, written(step.detail), step.at, culture))
         wanted = [each for each in found if culture_id in (None, each.culture_id)]
         return tuple(sorted(wanted, key=lambda entry: entry.at))
+
+
+def _feed(name: str) -> Message:
+    return message("kitchen-feed-it", name=name)
 
 
 def _demands(saved: SavedPlan) -> list[Demand]:

@@ -14,6 +14,7 @@ from gentle_crust.core import limits
 from gentle_crust.core.errors import CraftError, Infeasible, NotFound, within
 from gentle_crust.core.fermentation.probe import Sample, listen
 from gentle_crust.core.fermentation.readings import Reading
+from gentle_crust.core.messages import message
 from gentle_crust.core.readiness.cues import Cue, Stage, cues_of
 from gentle_crust.core.readiness.judge import Question, Verdict, judge
 from gentle_crust.core.scheduling.clashes import Absence, Clash, Taken, clashes, taken_by
@@ -31,13 +32,12 @@ from gentle_crust.kitchen import story as tale
 from gentle_crust.kitchen.follow import as_read, mixed_of, readings_of
 from gentle_crust.kitchen.once import Known
 from gentle_crust.kitchen.plans import PlanBook, SavedPlan
-from gentle_crust.kitchen.settings import KitchenSettings, reading_of
+from gentle_crust.kitchen.settings import KitchenSettings
 from gentle_crust.kitchen.story import Story, story_of
 from gentle_crust.kitchen.work import Work
 from gentle_crust.store.baking import Bakes
 from gentle_crust.store.repositories import Events
 from gentle_crust.store.samples import Samples
-from gentle_crust.text.render import say
 
 LOG = logging.getLogger(__name__)
 ABSENT, PRESENT = bodies.ABSENT, bodies.PRESENT
@@ -154,7 +154,7 @@ class BenchBook:
         aside: list[SetAside] = []
         for broken in unread:
             if stories[broken.id].on_bench(minute):
-                said = f"Its plan cannot be read. {broken.sentence} All that was pressed is kept."
+                said = message("kitchen-plan-unreadable", why=broken.why)
                 aside.append(SetAside(broken.id, broken.name, said))
         for plan in plans:
             if not stories[plan.id].on_bench(minute):
@@ -353,9 +353,9 @@ class BenchBook:
 def _set_aside(plan: SavedPlan, error: Exception, work: Work) -> SetAside:
     """What is said of a dough that cannot be carried on with; what was not foreseen is logged."""
     if isinstance(error, CraftError):
-        return SetAside(plan.id, _name_of(plan), str(say(error.what, reading_of(work))))
+        return SetAside(plan.id, _name_of(plan), error.what)
     LOG.exception("dough %s cannot be carried on", plan.id)
-    return SetAside(plan.id, _name_of(plan), "The program failed over this dough. All that was pressed is kept.")
+    return SetAside(plan.id, _name_of(plan), message("kitchen-dough-failed"))
 
 
 def _oven_as_read(kitchen: Kitchen, read_c: float, set_c: float) -> Kitchen:

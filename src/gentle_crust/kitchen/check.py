@@ -10,6 +10,7 @@ from pathlib import Path
 
 from gentle_crust.contract.events import PHOTO
 from gentle_crust.contract.keeping import Finding, UnreadableRow
+from gentle_crust.core.messages import message
 from gentle_crust.kitchen.unreadable import unreadable_rows
 from gentle_crust.store.backup import PHOTOS, last_backup, size_of
 from gentle_crust.store.copies import copies_in
@@ -36,13 +37,13 @@ def check(folder: Path, now: datetime) -> tuple[Finding, ...]:
     """Everything that is to be said of a folder's data. Writes nothing there, and may run while the program does."""
     path = folder / FILE
     if not path.is_file():
-        return (Finding("no_data", f"There is no data file in {folder}. Give the folder with --data."),)
+        return (Finding("no_data", message("check-no-data", folder=str(folder))),)
     found = list(_database(folder))
     if not any(each.code in ("database_damaged", "newer_program") for each in found):
         try:
             found += _inside(folder)
         except (CannotOpen, sqlite3.DatabaseError) as error:
-            found.append(Finding("database_damaged", f"The data file cannot be read through: {error}"))
+            found.append(Finding("database_damaged", message("check-not-to-be-read-through", error=str(error))))
     return (*found, *_advice(folder, now))
 
 
@@ -55,22 +56,20 @@ def _database(folder: Path) -> Iterator[Finding]:
     path = folder / FILE
     damage = damage_of(path, thorough=True)
     if damage:
-        text = f"The data file is damaged: {damage[0]}. Bring back the newest copy with: gentle-crust restore"
+        text = message("check-damaged", damage=damage[0])
         yield Finding("database_damaged", text)
         return
     try:
         schema = schema_of(path)
     except sqlite3.DatabaseError as error:
-        yield Finding("database_damaged", f"The data file cannot be read: {error}.")
+        yield Finding("database_damaged", message("check-not-to-be-read", error=str(error)))
         return
     if schema is None:
-        yield Finding("database_damaged", f"{path} is not a data file of this program, or it is empty.")
+        yield Finding("database_damaged", message("check-no-data-file", path=str(path)))
     elif schema not in known_schemas():
-        yield Finding("newer_program", "The data were written by a newer version of this program. Update the program.")
+        yield Finding("newer_program", message("check-newer-program"))
     elif schema != newest_schema():
-        yield Finding(
-            "older_program", "The data are of an older version; they are brought up to date at the next start."
-        )
+        yield Finding("older_program", message("check-older-program"))
 
 
 def _inside(folder: Path) -> Iterator[Finding]:
@@ -88,46 +87,41 @@ def _inside(folder: Path) -> Iterator[Finding]:
             keys = {str(row[0]) for row in connection.execute("SELECT id FROM event WHERE kind = ?", (PHOTO,))}
     yield from (_of_row(row) for row in rows[:MOST_NAMED])
     if len(rows) > MOST_NAMED:
-        yield Finding("row_unreadable", f"And {len(rows) - MOST_NAMED} rows more that cannot be read.")
+        yield Finding("row_unreadable", message("check-rows-more", count=len(rows) - MOST_NAMED))
     yield from _photos(folder, keys)
 
 
 def _of_row(row: UnreadableRow) -> Finding:
-    name = f" '{row.name}'" if row.name else ""
-    when = f" of {row.at:%d %B %Y}" if row.at else ""
-    text = (
-        f"{row.what.capitalize()}{name}{when} cannot be read (key {row.key}). {row.sentence} It is kept; see Kitchen."
-    )
+    what = message("check-named", what=row.what, name=row.name) if row.name else row.what
+    if row.at:
+        what = message("check-of", what=what, day=f"{row.at:%d %B %Y}")
+    text = message("check-row", what=what, key=row.key, why=row.sentence)
     return Finding("row_unreadable", text)
 
 
 def _photos(folder: Path, keys: set[str]) -> Iterator[Finding]:
     there = {path.name.removesuffix(".jpg") for path in (folder / PHOTOS).glob("*.jpg") if ".small" not in path.name}
     for key in sorted(keys - there)[:MOST_NAMED]:
-        yield Finding("photo_missing", f"The photo {key} of a bake is missing. A backup may have it.")
+        yield Finding("photo_missing", message("check-photo-missing", key=key))
     if orphans := there - keys:
-        text = f"{len(orphans)} photos belong to no bake. Those of more than a week are thrown away at the next start."
+        text = message("check-photos-of-no-bake", count=len(orphans))
         yield Finding("photo_orphaned", text)
     if halves := list((folder / PHOTOS).glob("*.half")):
-        yield Finding("half_written", f"{len(halves)} photos were written half; they go at the next start.")
+        yield Finding("half_written", message("check-photos-half", count=len(halves)))
 
 
 def _advice(folder: Path, now: datetime) -> Iterator[Finding]:
     free, size = free_bytes(folder), size_of(folder)
     if free < max(LEAST_FREE, 3 * size):
-        yield Finding(
-            "disk_space", f"Only {free / 1e6:,.0f} MB are free on this disk; the data take {size / 1e6:,.0f} MB."
-        )
+        yield Finding("disk_space", message("check-disk-space", free=round(free / 1e6), size=round(size / 1e6, 1)))
     last = last_backup(folder)
     if last is None:
-        yield Finding("backup_none", "No backup was ever written. Write one to another disk: gentle-crust backup FILE")
+        yield Finding("backup_none", message("check-no-backup"))
     elif now - last > OLD_BACKUP:
-        yield Finding("backup_old", f"The last backup is {(now - last).days} days old. Write another to another disk.")
+        yield Finding("backup_old", message("check-old-backup", days=(now - last).days))
     copies = copies_in(folder)
     if copies and now.date() - max(copies) > timedelta(days=7):
         days = (now.date() - max(copies)).days
-        yield Finding(
-            "copy_old", f"The newest daily copy is {days} days old: the program did not run since, or failed."
-        )
+        yield Finding("copy_old", message("check-old-copy", days=days))
     if stat.S_IMODE((folder / FILE).stat().st_mode) & 0o077:
-        yield Finding("open_to_others", f"Others on this machine may read {folder / FILE}: it ought to be yours alone.")
+        yield Finding("open_to_others", message("check-open-to-others", file=str(folder / FILE)))

@@ -20,8 +20,9 @@ from gentle_crust.core.culture.feeding import FeedAnswer, FeedWay
 from gentle_crust.core.culture.hunger import HUNGRY_H
 from gentle_crust.core.culture.jar import level_mm
 from gentle_crust.core.culture.life import Life
-from gentle_crust.core.fermentation.readings import in_words
+from gentle_crust.core.fermentation.readings import said_of
 from gentle_crust.core.fermentation.uncertainty import activities, span
+from gentle_crust.core.messages import NOTHING, message, named
 from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.scheduling.result import Night, dated
 
@@ -63,7 +64,7 @@ def life_view(culture: Culture, life: Life, clock: Clock, now_h: float = 0.0) ->
         phases=life.phases,
         vigour=life.vigour,
         vigour_span=span(activities(life.vigour)),
-        vigour_words=in_words(life.vigour).replace("Your dough", culture.name),
+        vigour_words=said_of(life.vigour, named(culture.name)),
         readings=life.readings,
         strength=life.seed.strength,
         wake_feeds=life.wake_feeds,
@@ -76,13 +77,10 @@ def life_view(culture: Culture, life: Life, clock: Clock, now_h: float = 0.0) ->
 
 
 def _way_shown(way: FeedWay, culture: Culture, clock: Clock) -> WayShown:
-    sentence = ""
+    sentence = NOTHING
     if way.over_ml > 0:
         high = level_mm(culture.jar, way.feeds[-1].build.g, way.peak_rise)
-        sentence = (
-            f"Your jar is too small: it would rise to {high:.0f} mm and be over by about {way.over_ml:.0f} ml."
-            " Build it in a bigger one, or in two."
-        )
+        sentence = message("culture-jar-too-small", high=round(high), over=round(way.over_ml))
     asleep = any(clock.asleep_min(feed.at_h, feed.at_h + 1 / 12) >= 0.5 for feed in way.feeds)
     feeds = tuple(FeedShown(clock.at(feed.at_h), feed) for feed in way.feeds)
     return WayShown(feeds, dated(way.ripe, clock), dated(way.spent, clock), way, sentence, asleep)

@@ -13,18 +13,17 @@ from gentle_crust.core.fermentation.readings import (
     rise_from_heights,
     rise_from_line,
 )
+from gentle_crust.core.messages import NOTHING
 from gentle_crust.core.scheduling.clock import zone_of
 from gentle_crust.core.scheduling.follow import Following
 from gentle_crust.core.scheduling.plan import make_plan
 from gentle_crust.core.scheduling.result import Plan
 from gentle_crust.kitchen.local_time import instant_of
 from gentle_crust.kitchen.plans import PlanBook, SavedPlan
-from gentle_crust.kitchen.settings import reading_of
 from gentle_crust.kitchen.story import ALL, Story, story_of
 from gentle_crust.kitchen.work import Work
 from gentle_crust.store.models import EventRow
 from gentle_crust.store.repositories import Events
-from gentle_crust.text.render import say
 
 
 @dataclass(frozen=True)
@@ -116,10 +115,10 @@ class FollowBook:
             wish, kitchen = self.plans.question(saved.answer)
             plan = make_plan(wish, kitchen, saved.saved_at, following)
         except CraftError as error:
-            why = str(say(error.what, reading_of(self.work)))
+            why = error.what
             return Followed(saved, tuple(replace(each, doubt=why) for each in taken), None, story.started)
         doubted = {doubt.index: doubt.sentence for doubt in plan.told.doubts} if plan.told else {}
-        taken = tuple(replace(each, doubt=doubted.get(index, "")) for index, each in enumerate(taken))
+        taken = tuple(replace(each, doubt=doubted.get(index, NOTHING)) for index, each in enumerate(taken))
         return Followed(saved, taken, plan, story.started)
 
     def story(self, key: str) -> Story:

@@ -16,12 +16,15 @@ from gentle_crust.core import limits
 from gentle_crust.core.errors import CraftError, NotFound, Unreadable, within
 from gentle_crust.core.formula.compare import Difference, compare
 from gentle_crust.core.formula.model import Formula, check
+from gentle_crust.core.messages import message
 from gentle_crust.kitchen import states
 from gentle_crust.kitchen.beside import write_formula
 from gentle_crust.kitchen.pantry import PantryBook
+from gentle_crust.kitchen.settings import reading_of
 from gentle_crust.kitchen.work import Work
 from gentle_crust.store.models import FormulaRow, VersionRow
 from gentle_crust.store.repositories import Formulas
+from gentle_crust.text.render import say
 
 LOG = logging.getLogger(__name__)
 
@@ -195,7 +198,11 @@ class FormulaBook:
     def restore(self, key: str, number: int) -> KeptFormula:
         """Bring an earlier version back: it is saved again as the newest, and nothing is lost."""
         version = self.version(key, number)
-        return self.save(key, version.formula, f"as it was in version {number}")
+        return self.save(
+            key,
+            version.formula,
+            say(message("kitchen-version-restored", number=number), reading_of(self.work)).sentence,
+        )
 
     def put_away(self, key: str, away: bool = True) -> KeptFormula:
         """Put a formula away, or bring it back; plans made with it keep their own copy either way."""

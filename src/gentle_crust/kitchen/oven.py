@@ -7,9 +7,9 @@ from gentle_crust.contract.oven import AskedBake, AskedLoaf
 from gentle_crust.core import limits
 from gentle_crust.core.errors import CraftError, within
 from gentle_crust.core.limits import Limit
-from gentle_crust.core.messages import message
+from gentle_crust.core.messages import Message, message
 from gentle_crust.core.oven.bake import Bake, Baked, bake
-from gentle_crust.core.oven.dials import in_words
+from gentle_crust.core.oven.dials import other_words
 from gentle_crust.core.oven.doneness import Lag, Sign, cutting, lag, remedies, said, shade
 from gentle_crust.core.oven.equipment import Vessel, shape_row
 from gentle_crust.core.oven.hazards import Hazard, hazards
@@ -42,15 +42,15 @@ class Shown:
     soak_min: int
     soak_short_k: float
     out_min: float
-    said: str
+    said: Message
     """When it is done, what comes last, and what to do if that lags."""
-    shade: str
+    shade: Message
     hazards: tuple[Hazard, ...]
     loads: tuple[Load, ...]
     touches: tuple[Touch, ...]
-    dials: tuple[str, ...]
+    dials: tuple[Message, ...]
     cool_min: int
-    cutting: str
+    cutting: Message
     short_k: float
 
 
@@ -145,7 +145,7 @@ class OvenBook:
                 asked.loaf.cold,
             ),
             touches=touches(question, done, vessel, kit.oven, kit.tools, found.rye),
-            dials=tuple(in_words(stage) for stage in question.stages),
+            dials=tuple(other_words(stage) for stage in question.stages),
             cool_min=RYE_COOL_MIN if found.rye else int(form["cool_min"]),
             cutting=cutting(found.rye),
             short_k=made.short_k,

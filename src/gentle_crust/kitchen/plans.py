@@ -20,6 +20,7 @@ from gentle_crust.core.errors import Conflict, CraftError, Infeasible, NotFound,
 from gentle_crust.core.fermentation.marks import Mark, in_bowl, in_jar, on_box
 from gentle_crust.core.formula.edit import with_levain_share, with_yeast, with_yeast_beside
 from gentle_crust.core.formula.model import Formula
+from gentle_crust.core.messages import Message
 from gentle_crust.core.oven.equipment import Vessel, fits
 from gentle_crust.core.scheduling.clock import Room, zone_of
 from gentle_crust.core.scheduling.mends import Mend, mends
@@ -38,7 +39,6 @@ from gentle_crust.kitchen.work import Work
 from gentle_crust.store.baking import Bakes, PlanLineRow, Plans
 from gentle_crust.store.models import BakeRow, PlanRow
 from gentle_crust.store.repositories import Events
-from gentle_crust.text.render import say
 
 
 @dataclass(frozen=True)
@@ -72,7 +72,7 @@ class BrokenPlan:
     id: str
     name: str
     saved_at: datetime
-    sentence: str
+    why: Message
 
 
 LOG = logging.getLogger(__name__)
@@ -229,7 +229,7 @@ class PlanBook:
                     asked, formula, plan = _kept(Known(mark, lambda key=key: plans.get(key)))
                 except Unreadable as error:
                     LOG.exception("plan %s cannot be read", key)
-                    broken.append(BrokenPlan(key, plans.names([key])[key][0], at, say(error.what).sentence))
+                    broken.append(BrokenPlan(key, plans.names([key])[key][0], at, error.what))
                     continue
                 found.append(SavedPlan(key, at, Answer(asked, formula, False, asked.version or 1, plan), mark))
         return tuple(found), tuple(broken)

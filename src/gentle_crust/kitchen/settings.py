@@ -91,7 +91,7 @@ def _check_means(settings: Settings) -> None:
     if settings.paper_c is not None:
         within("paper_c", limits.PAPER_C, settings.paper_c)
     for index, kind in enumerate(settings.steam):
-        row_of("steam", f"steam.{index}", "a way to steam", kind)
+        row_of("steam", f"steam.{index}", kind)
 
 
 def nights(sleep_from: str, sleep_to: str) -> Nights:

@@ -32,6 +32,7 @@ from gentle_crust.contract.shown import TakenReading
 from gentle_crust.contract.tidy import clean
 from gentle_crust.core.errors import Unreadable
 from gentle_crust.core.fermentation.readings import Looked
+from gentle_crust.core.messages import NOTHING
 from gentle_crust.core.scheduling.happened import Core, Deed, Happened, Held
 from gentle_crust.core.scheduling.remedies import Change, changed
 from gentle_crust.store.columns import FOR_EVER, NO_TIME
@@ -108,7 +109,7 @@ class Story:
         """What was read."""
         return tuple(
             TakenReading(
-                each.id, each.at, each.body["kind"], float(each.body["value"]), bool(each.body.get("sure")), ""
+                each.id, each.at, each.body["kind"], float(each.body["value"]), bool(each.body.get("sure")), NOTHING
             )
             for each in self.of(READ)
             if each.body["kind"] not in IN_THE_OVEN

@@ -14,19 +14,14 @@ from gentle_crust.contract import documents, events
 from gentle_crust.contract.keeping import UnreadableRow
 from gentle_crust.contract.tidy import clean, sane
 from gentle_crust.core.errors import CraftError, NotFound, Unreadable
+from gentle_crust.core.messages import NOTHING, Message, message
 from gentle_crust.kitchen import story as tale
 from gentle_crust.kitchen.beside import write_bake
 from gentle_crust.kitchen.work import Work
 from gentle_crust.store.models import SetAsideRow
-from gentle_crust.text.render import say
 
 Columns = dict[str, Any]
 _NAME = re.compile(r'"name":\s*"((?:[^"\\]|\\.){1,80})"')
-_NOUNS = {
-    "kitchen": "the kitchen", "pantry": "the pantry", "formula": "a formula", "formula_version": "a formula's version",
-    "plan": "a plan", "culture": "a culture", "culture_photo": "a culture's picture", "event": "an entry",
-    "instrument": "an instrument", "sample": "an instrument's figure", "state": "an earlier state",
-}  # fmt: skip
 KEPT_BY_OTHERS = ("formula", "plan", "culture")
 """Places whose rows others point to: put away, they stay in the file and are shown no more."""
 
@@ -99,17 +94,17 @@ def _key(place: str, columns: Columns) -> str:
     return "/".join(str(columns[name]) for name in keys_of(place))
 
 
-def _trouble(place: str, columns: Columns) -> str:
-    """What is wrong with a row, in words; empty if it can be read."""
+def _trouble(place: str, columns: Columns) -> Message:
+    """What is wrong with a row; nothing if it can be read."""
     try:
         _CHECKS[place](columns)
         for name in _REQUIRED_TIMES.get(place, ()):
             _instant(columns[name])
     except CraftError as error:
-        return say(error.what).sentence
+        return error.what
     except (KeyError, TypeError, ValueError, RecursionError):
-        return "It cannot be read."
-    return ""
+        return message("kitchen-unreadable")
+    return NOTHING
 
 
 def unreadable_rows(session: Session) -> Iterator[tuple[UnreadableRow, Columns]]:
@@ -120,7 +115,12 @@ def unreadable_rows(session: Session) -> Iterator[tuple[UnreadableRow, Columns]]
             sentence = _trouble(place, columns)
             key = _key(place, columns)
             if sentence and (place, key) not in aside:
-                yield UnreadableRow(place, key, _NOUNS[place], _name(columns), _date(columns), sentence), columns
+                yield (
+                    UnreadableRow(
+                        place, key, message(f"kept-{place.replace('_', '-')}"), _name(columns), _date(columns), sentence
+                    ),
+                    columns,
+                )
 
 
 def _rows(session: Session, place: str) -> Iterator[Columns]:

@@ -1,5 +1,6 @@
 """How a baker reads figures: units, the kitchen's clock, the steps of the scale."""
 
+import re
 from collections.abc import Callable
 from dataclasses import dataclass
 from datetime import datetime
@@ -7,18 +8,20 @@ from typing import Any
 from zoneinfo import ZoneInfo
 
 G_IN_OZ = 28.349523125
+_MARKED = re.compile(r"\{([^|{}]+)\|(\w+)\}")
 SPACE = "\u00a0"
 
 
 @dataclass(frozen=True)
 class Reading:
-    """Units and zone of whoever reads. ``plain``: letters that any terminal has, 24 C in place of 24°C."""
+    """Units, zone and language of whoever reads. ``plain``: letters that any terminal has, 24 C in place of 24°C."""
 
     fahrenheit: bool = False
     ounces: bool = False
     zone: str = "UTC"
     scale_g: float = 1.0
     plain: bool = False
+    language: str = "en"
 
     @property
     def functions(self) -> dict[str, Callable[..., Any]]:
@@ -29,11 +32,13 @@ class Reading:
             "MASS": self.mass,
             "CLOCK": self.clock,
             "DAY": self.day,
+            "DAYCLOCK": self.day_clock,
             "TIME": time,
             "DATE": date,
             "SPAN": span,
             "IN": self.within,
             "UNIT": self.unit,
+            "FIGURES": self.figures,
         }
 
     def warmth(self, c: Any, digits: Any = 1) -> str:
@@ -66,6 +71,10 @@ class Reading:
         """The wall clock at an instant."""
         return f"{self._here(at):%H:%M}"
 
+    def day_clock(self, at: Any) -> str:
+        """The weekday and the wall clock at an instant."""
+        return f"{self._here(at):%a %H:%M}"
+
     def day(self, at: Any) -> str:
         """The weekday and date at an instant."""
         return date(self._here(at).isoformat())
@@ -84,6 +93,16 @@ class Reading:
         if str(unit) == "C":
             return f"{' ' if self.plain else '°'}{'F' if self.fahrenheit else 'C'}"
         return f"{' ' if self.plain else SPACE}{'oz' if self.ounces else 'g'}"
+
+    def figures(self, text: Any) -> str:
+        """A sentence that was kept with its figures marked, {27.5|c}: in the baker's units."""
+        shows: dict[str, Callable[[str], str]] = {
+            "c": self.warmth,
+            "dc": self.difference,
+            "g": self.mass,
+            "clock": self.day_clock,
+        }
+        return _MARKED.sub(lambda found: shows.get(found[2], str)(found[1]), str(text))
 
     def _here(self, at: Any) -> datetime:
         return datetime.fromisoformat(str(at)).astimezone(ZoneInfo(self.zone))

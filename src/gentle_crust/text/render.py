@@ -1,19 +1,20 @@
 """One renderer for page, command line, card, calendar and files: a message, a language, and how the baker reads."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, fields, is_dataclass
 from datetime import datetime
 from functools import lru_cache
 from importlib.resources import files
 from typing import TYPE_CHECKING, Any
 
 from gentle_crust.core.messages import Message, Value
+from gentle_crust.text.pseudo import PSEUDO
+from gentle_crust.text.pseudo import catalogue as pseudo_of
 from gentle_crust.text.reading import Reading
 
 if TYPE_CHECKING:
     from fluent.runtime import FluentBundle
     from fluent.syntax.ast import Resource
 
-ENGLISH = "en"
 PLAIN = Reading(plain=True)
 """How figures stand where nothing is known of the reader: the command line, a log."""
 
@@ -29,15 +30,28 @@ class Said:
         return f"{self.sentence} {self.remedy}".strip()
 
 
-def say(what: Message, reading: Reading = PLAIN, language: str = ENGLISH) -> Said:
+def say(what: Message, reading: Reading = PLAIN) -> Said:
     """The sentences of a message. KeyError for a code that the catalogue does not have."""
-    bundle = _bundle(language, reading)
+    bundle = _bundle(reading)
     found = bundle.get_message(what.code)
     if found.value is None:
         raise KeyError(what.code)
-    data = {name: _shown(value, reading, language) for name, value in what.data}
+    data = {name: _shown(value, reading) for name, value in what.data}
     remedy = found.attributes.get("remedy")
     return Said(_formatted(bundle, found.value, data), _formatted(bundle, remedy, data) if remedy else "")
+
+
+def shown(value: Any, reading: Reading = PLAIN) -> Any:
+    """A record as JSON takes it, what it says as sentences."""
+    if isinstance(value, Message):
+        return str(say(value, reading))
+    if is_dataclass(value) and not isinstance(value, type):
+        return {field.name: shown(getattr(value, field.name), reading) for field in fields(value)}
+    if isinstance(value, dict):
+        return {key: shown(each, reading) for key, each in value.items()}
+    if isinstance(value, (list, tuple)):
+        return [shown(each, reading) for each in value]
+    return value
 
 
 def _formatted(bundle: "FluentBundle", pattern: Any, data: dict[str, Any]) -> str:
@@ -47,7 +61,7 @@ def _formatted(bundle: "FluentBundle", pattern: Any, data: dict[str, Any]) -> st
     return str(text)
 
 
-def _shown(value: Value, reading: Reading, language: str) -> Any:
+def _shown(value: Value, reading: Reading) -> Any:
     """A value as the catalogues take it: figures without thousands' commas, names one after the other, parts said."""
     from fluent.runtime.types import fluent_number
 
@@ -56,20 +70,22 @@ def _shown(value: Value, reading: Reading, language: str) -> Any:
     if isinstance(value, (int, float)):
         return fluent_number(float(f"{value:.6g}"), useGrouping=False)
     if isinstance(value, Message):
-        return say(value, reading, language).sentence
+        return say(value, reading).sentence
     if isinstance(value, datetime):
         return value.isoformat()
+    if isinstance(value, tuple) and value and isinstance(value[0], Message):
+        return " ".join(say(part, reading).sentence for part in value if isinstance(part, Message))
     if isinstance(value, tuple):
-        return ", ".join(value)
+        return ", ".join(str(name) for name in value)
     return value
 
 
 @lru_cache(maxsize=16)
-def _bundle(language: str, reading: Reading) -> "FluentBundle":
+def _bundle(reading: Reading) -> "FluentBundle":
     from fluent.runtime import FluentBundle
 
-    bundle = FluentBundle([language], functions=reading.functions, use_isolating=False)
-    for resource in _resources(language):
+    bundle = FluentBundle([reading.language], functions=reading.functions, use_isolating=False)
+    for resource in _resources(reading.language):
         bundle.add_resource(resource)
     return bundle
 
@@ -78,5 +94,20 @@ def _bundle(language: str, reading: Reading) -> "FluentBundle":
 def _resources(language: str) -> tuple["Resource", ...]:
     from fluent.runtime import FluentResource
 
+    return tuple(FluentResource(text) for text in catalogues(language))
+
+
+def known_codes(language: str = "en") -> frozenset[str]:
+    """The codes of all messages that a language has."""
+    from fluent.syntax import ast
+
+    bodies = (resource.body for resource in _resources(language))
+    return frozenset(entry.id.name for body in bodies for entry in body if isinstance(entry, ast.Message))
+
+
+def catalogues(language: str) -> list[str]:
+    """What core, kitchen and the edges say, as the texts of catalogues."""
+    if language == PSEUDO:
+        return [pseudo_of(text) for text in catalogues("en")]
     folder = files("gentle_crust") / "text" / language
-    return tuple(FluentResource(each.read_text("utf-8")) for each in folder.iterdir() if each.name.endswith(".ftl"))
+    return [each.read_text("utf-8") for each in folder.iterdir() if each.name.endswith(".ftl")]

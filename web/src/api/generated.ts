@@ -1603,7 +1603,10 @@ export interface components {
             do: string;
             /**
              * Note
-             * @default
+             * @default {
+             *       "code": "nothing",
+             *       "data": []
+             *     }
              */
             note: string;
             /** Within Min */
@@ -2684,7 +2687,7 @@ export interface components {
         };
         /**
          * Difference
-         * @description One line of the comparison; ``before`` or ``after`` is empty where the line is missing.
+         * @description One line of the comparison; ``before`` or ``after`` says nothing where the line is missing.
          */
         Difference: {
             /** After */
@@ -2728,11 +2731,41 @@ export interface components {
             loss_min: number | null;
         };
         /**
+         * Dose
+         * @description What to stir together, when it is ripe and when past it, how to weigh the yeast, and how to tell.
+         */
+        Dose: {
+            /** Cautions */
+            cautions: components["schemas"]["Caution"][];
+            /** Cues */
+            cues: string;
+            /** Flour G */
+            flour_g: number;
+            /** Hydration Percent */
+            hydration_percent: number;
+            /** Points */
+            points: components["schemas"]["DosePoint"][];
+            ripe: components["schemas"]["Span"];
+            /** Salt G */
+            salt_g: number;
+            spent: components["schemas"]["Span"];
+            /** Water G */
+            water_g: number;
+            /** Weighing */
+            weighing: string;
+            /** Yeast G */
+            yeast_g: number;
+            /** Yeast Name */
+            yeast_name: string;
+            /** Yeast Percent */
+            yeast_percent: number;
+        };
+        /**
          * DoseAnswer
          * @description The preferment: its hours count from ``origin``.
          */
         DoseAnswer: {
-            dose: components["schemas"]["ShownDose"];
+            dose: components["schemas"]["Dose"];
             /** Nights */
             nights: components["schemas"]["Night"][];
             /**
@@ -3961,7 +3994,7 @@ export interface components {
         };
         /**
          * Lag
-         * @description What comes last, by how many minutes, and what to do if it lags: a sentence.
+         * @description What comes last, by how many minutes, and what to do if it lags.
          */
         Lag: {
             /** By Min */
@@ -5985,14 +6018,17 @@ export interface components {
         };
         /**
          * School
-         * @description A variant: its question, what bakers of this school do, how it went against the usual, and a sentence on that.
+         * @description A variant: its question, what bakers of this school do, how it went against the usual, and what that changes.
          *
          *     ``default`` marks the one that was drawn up; ``minutes`` is in the oven until done, ``heating_min`` before it.
          */
         School: {
             /**
              * Advice
-             * @default
+             * @default {
+             *       "code": "nothing",
+             *       "data": []
+             *     }
              */
             advice: string;
             /** Changes */
@@ -6274,36 +6310,6 @@ export interface components {
             into: components["schemas"]["Amount"][];
             /** Needed G */
             needed_g: number;
-        };
-        /**
-         * ShownDose
-         * @description What to stir together, when it is ripe and when past it, how to weigh the yeast, and how to tell.
-         */
-        ShownDose: {
-            /** Cautions */
-            cautions: components["schemas"]["Caution"][];
-            /** Cues */
-            cues: string;
-            /** Flour G */
-            flour_g: number;
-            /** Hydration Percent */
-            hydration_percent: number;
-            /** Points */
-            points: components["schemas"]["DosePoint"][];
-            ripe: components["schemas"]["Span"];
-            /** Salt G */
-            salt_g: number;
-            spent: components["schemas"]["Span"];
-            /** Water G */
-            water_g: number;
-            /** Weighing */
-            weighing: string;
-            /** Yeast G */
-            yeast_g: number;
-            /** Yeast Name */
-            yeast_name: string;
-            /** Yeast Percent */
-            yeast_percent: number;
         };
         /**
          * Sign
@@ -7146,7 +7152,10 @@ export interface components {
             factor_method_water_c: number;
             /**
              * Factor Why
-             * @default
+             * @default {
+             *       "code": "nothing",
+             *       "data": []
+             *     }
              */
             factor_why: string;
             /**

@@ -2,7 +2,7 @@
 import { computed, ref, useId } from 'vue'
 import type { Schemas } from '../api/client'
 import { useUnits } from '../shell/units'
-import { fill, words } from '../words'
+import { words } from '../words'
 import { crustColour } from './temperature'
 import { useWidth } from './useSize'
 
@@ -161,7 +161,7 @@ function key(event: KeyboardEvent, index: number, what: 'minutes' | 'setpoint_c'
   set(index, what, props.stages[index]![what] + by)
 }
 const summary = computed(() =>
-  fill(t.drawn, {
+  t.drawn({
     minutes: Math.round(minutes.value),
     core: last.value ? warmth(last.value.core) : '',
     shade: props.bake.end.shade,
@@ -272,7 +272,7 @@ const summary = computed(() =>
           </text>
         </g>
         <text :x="x(minutes)" :y="bottom + STRIP + 22" class="axis middle strong">
-          {{ fill(t.outAt, { min: Math.round(minutes) }) }}
+          {{ t.outAt({ min: Math.round(minutes) }) }}
         </text>
         <text v-if="before > 0" :x="LEFT" :y="bottom + STRIP + 22" class="axis">
           −{{ Math.round(before) }}
@@ -286,7 +286,7 @@ const summary = computed(() =>
             tabindex="0"
             class="handle heat"
             :transform="`translate(${x((from + to) / 2)} ${y(stage.setpoint_c)})`"
-            :aria-label="fill(t.heatOf, { stage: named(stage, index) })"
+            :aria-label="t.heatOf({ stage: named(stage, index) })"
             :aria-valuenow="Math.round(toDegrees(stage.setpoint_c))"
             :aria-valuetext="warmth(stage.setpoint_c)"
             aria-orientation="vertical"
@@ -301,7 +301,7 @@ const summary = computed(() =>
             tabindex="0"
             class="handle ends"
             :transform="`translate(${x(to)} ${y(stage.setpoint_c || 100) + 31})`"
-            :aria-label="fill(t.endOf, { stage: named(stage, index) })"
+            :aria-label="t.endOf({ stage: named(stage, index) })"
             :aria-valuenow="Math.round(stage.minutes)"
             :aria-valuetext="`${Math.round(stage.minutes)} min`"
             aria-orientation="horizontal"

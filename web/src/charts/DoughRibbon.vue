@@ -2,7 +2,7 @@
 import { computed, ref, useId } from 'vue'
 import type { Plan, Schemas } from '../api/client'
 import { useUnits } from '../shell/units'
-import { fill, words } from '../words'
+import { words } from '../words'
 import RibbonDefs from './RibbonDefs.vue'
 import { bakeShapes, ribbonShapes } from './ribbonShapes'
 import { onDough } from './temperature'
@@ -73,7 +73,7 @@ const summary = computed(() =>
   props.plan.ribbon.parts
     .map(
       (part) =>
-        `${fill(words.plan.says.part, { title: part.title, from: clock(part.points[0]!.at), to: clock(part.points.at(-1)!.at) })}, ${degree(part.points.at(-1)!.dough_c)}, +${Math.round(100 * part.points.at(-1)!.rise)} %`,
+        `${words.plan.says.part({ title: part.title, from: clock(part.points[0]!.at), to: clock(part.points.at(-1)!.at) })}, ${degree(part.points.at(-1)!.dough_c)}, +${Math.round(100 * part.points.at(-1)!.rise)} %`,
     )
     .join('. '),
 )

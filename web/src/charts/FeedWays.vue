@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import type { Schemas } from '../api/client'
 import { useUnits } from '../shell/units'
-import { fill, words } from '../words'
+import { words } from '../words'
 import ClockAxis from './ClockAxis.vue'
 import { clockScale } from './clockScale'
 import { useWidth } from './useSize'
@@ -59,7 +59,7 @@ const parts = (way: Schemas['WayShown']) => {
 }
 const plain = (value: number) => String(Math.round(value * 10) / 10)
 const when = (way: Schemas['WayShown']) =>
-  way.feeds.length > 1 ? fill(t.feedsFrom, { count: way.feeds.length }) : ''
+  way.feeds.length > 1 ? t.feedsFrom({ count: way.feeds.length }) : ''
 </script>
 
 <template>

@@ -4,7 +4,7 @@ import { area, curveMonotoneX } from 'd3-shape'
 import { computed, ref } from 'vue'
 import type { Schemas } from '../api/client'
 import { useUnits } from '../shell/units'
-import { fill, words } from '../words'
+import { words } from '../words'
 import { doughColour, onDough } from './temperature'
 import { useWidth } from './useSize'
 
@@ -76,7 +76,7 @@ const ticks = computed(() => {
 })
 const said = computed(() => {
   const [low, high] = reach.value
-  return fill(t.daySaid, {
+  return t.daySaid({
     high: warmth(high),
     low: warmth(low),
     from: props.from,

@@ -26,7 +26,7 @@ const jugs = computed(() => {
   const most = Math.max(...all.map((jug) => jug.g))
   return all
     .filter((jug) => jug.g >= 0.5)
-    .map((jug) => ({ ...jug, word: words.plan[jug.key], level: 8 + 52 * (jug.g / most) }))
+    .map((jug) => ({ ...jug, word: words.plan.jugs[jug.key], level: 8 + 52 * (jug.g / most) }))
 })
 </script>
 

@@ -2,7 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import type { Changed } from '../api/client'
 import { useUnits } from '../shell/units'
-import { fill, words } from '../words'
+import { words } from '../words'
 
 /** Two changes of one thing: mine and theirs, field by field, chosen with a tap. */
 const props = defineProps<{ changed: Changed | null; what: string }>()
@@ -50,7 +50,7 @@ function settle() {
 <template>
   <ElDialog
     :model-value="changed !== null"
-    :title="fill(t.title, { what })"
+    :title="t.title({ what })"
     width="min(640px, 94vw)"
     align-center
     @close="emit('close')"
@@ -60,7 +60,7 @@ function settle() {
       <legend>{{ field.words }}</legend>
       <ElRadioGroup v-model="chosen[field.path]" :aria-label="field.words">
         <ElRadio v-for="side in sides(field)" :key="side" :value="side" border>
-          <span class="small quiet">{{ t[side] }}</span>
+          <span class="small quiet">{{ t.sides[side] }}</span>
           <span class="value">{{ named(field[side], field.unit) }}</span>
         </ElRadio>
       </ElRadioGroup>

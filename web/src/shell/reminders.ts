@@ -1,5 +1,5 @@
 import { computed, onScopeDispose, ref, watch, type InjectionKey, type Ref } from 'vue'
-import { fill, words } from '../words'
+import { words } from '../words'
 import { due as dueTitle } from './title'
 import { notify } from './worker'
 import type { BenchDough, LiveStep } from './bench'
@@ -107,9 +107,7 @@ export function useReminders(doughs: Ref<BenchDough[]>, now: Ref<number>) {
     due,
     (list) => {
       const first = list[0]
-      dueTitle.value = first
-        ? fill(words.bench.titleDue, { step: first.step.title, dough: first.dough.name })
-        : ''
+      dueTitle.value = first ? words.bench.titleDue({ step: first.step.title, dough: first.dough.name }) : ''
       icon.href = first ? DUE_MARK : QUIET_MARK
       remind()
     },

@@ -2,7 +2,7 @@
 
 from dataclasses import dataclass
 
-from gentle_crust.core.tables import toml
+from gentle_crust.core.messages import Message, message
 
 
 @dataclass(frozen=True)
@@ -10,12 +10,12 @@ class Caution:
     """A stable code and a short, calm sentence."""
 
     code: str
-    text: str
+    text: Message
 
 
 def caution(code: str) -> Caution:
-    """The caution of that code (KeyError if there is none: a mistake in the program)."""
-    return Caution(code, str(toml("cautions")[code]))
+    """The caution of that code."""
+    return Caution(code, message(f"caution-{code}"))
 
 
 STEAMED: dict[str, tuple[str, ...]] = {

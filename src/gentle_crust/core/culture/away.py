@@ -13,6 +13,7 @@ from gentle_crust.core.culture.hunger import recovered
 from gentle_crust.core.culture.life import Life, Seed, live
 from gentle_crust.core.errors import CraftError, within
 from gentle_crust.core.limits import Limit
+from gentle_crust.core.messages import NOTHING, Message, joined, message
 from gentle_crust.core.scheduling.clock import Clock
 
 KEPT_G = 60.0
@@ -27,12 +28,12 @@ PACK_H = 0.5
 
 @dataclass(frozen=True)
 class CareStep:
-    """One thing to do: hours from the clock's origin, and words."""
+    """One thing to do: hours from the clock's origin, and what is said of it."""
 
     kind: str
     at_h: float
-    title: str
-    detail: str
+    title: Message
+    detail: Message
     cautions: tuple[Caution, ...] = ()
 
 
@@ -71,22 +72,22 @@ def _before(
 ) -> tuple[CareStep, ...]:
     chill = leave_h - PACK_H
     if days <= SHORT_DAYS:
-        text = "Two days cold do a culture no harm: into the fridge as it is, lid loose."
-        return (CareStep("chill", max(chill, now_h), "Into the fridge", text, (caution("jar"),)),)
+        text = message("care-two-days-cold")
+        return (CareStep("chill", max(chill, now_h), message("care-into-the-fridge"), text, (caution("jar"),)),)
     second = max(_awake(clock, chill - REST_H), now_h)
     seed = life.forecast.seed_at(now_h)
     first = _awake(clock, second - _ripe_h(culture, seed, second - 6, clock, life.vigour.likely))
     steps = []
     half = KEPT_G / 2
     if first >= now_h:
-        steps.append(CareStep("feed", first, "Feed it", _feed_words(culture, half), (caution("jar"),)))
-    words = _feed_words(culture, KEPT_G)
-    steps.append(CareStep("feed", second, "Feed it once more" if steps else "Feed it", words))
-    cold = "Once it has begun to rise. Lid loose; the warmest shelf for a week, the coldest for a month."
-    steps.append(CareStep("chill", second + REST_H, "Into the fridge", cold))
+        steps.append(CareStep("feed", first, message("care-feed"), _amounts(culture, half), (caution("jar"),)))
+    words = _amounts(culture, KEPT_G)
+    steps.append(CareStep("feed", second, message("care-feed-again" if steps else "care-feed"), words))
+    cold = message("care-cold")
+    steps.append(CareStep("chill", second + REST_H, message("care-into-the-fridge"), cold))
     if days > BACKUP_DAYS:
-        dry = "For so long, dry a part of it too: spread it thin on paper, crumble it when it is brittle."
-        steps.insert(0, CareStep("backup", steps[0].at_h, "Make a dried backup", dry))
+        dry = message("care-dry")
+        steps.insert(0, CareStep("backup", steps[0].at_h, message("care-dried-backup"), dry))
     return tuple(steps)
 
 
@@ -99,9 +100,9 @@ def _awake(clock: Clock, at_h: float) -> float:
     return at_h
 
 
-def _feed_words(culture: Culture, total_g: float) -> str:
+def _amounts(culture: Culture, total_g: float) -> Message:
     made = build(total_g, 0, 1.0, culture.hydration_percent / 100)
-    return f"{{{made.seed_g:.0f}|g}} culture, {{{made.flour_g:.0f}|g}} flour, {{{made.water_g:.0f}|g}} water."
+    return message("care-feed-amounts", seed=round(made.seed_g), flour=round(made.flour_g), water=round(made.water_g))
 
 
 def _ripe_h(culture: Culture, seed: Seed, start_h: float, clock: Clock, vigour: float) -> float:
@@ -129,11 +130,10 @@ def _after(culture: Culture, then: Life, feeds: int, clock: Clock, back_h: float
     for number in range(1, feeds + 1):
         at = _up(clock, at)
         hours = _ripe_h(culture, seed, at, clock, then.vigour.likely)
-        count = f" {number} of {feeds}" if feeds > 1 else ""
-        detail = f"{_feed_words(culture, KEPT_G)} It should double in about {hours:.0f} h."
-        if number == 1 and then.hunger_h > 0:
-            detail = f"Pour off or stir in what stands on top. {detail}"
-        steps.append(CareStep("wake", at, f"Wake it: feed{count}", detail, (caution("mould"),) if number == 1 else ()))
+        title = message("care-wake-of", number=number, feeds=feeds) if feeds > 1 else message("care-wake")
+        pour = message("care-pour-off") if number == 1 and then.hunger_h > 0 else NOTHING
+        detail = joined(pour, _amounts(culture, KEPT_G), message("care-doubles-in", hours=round(hours)))
+        steps.append(CareStep("wake", at, title, detail, (caution("mould"),) if number == 1 else ()))
         at += hours
         seed = Seed(1.0, 1.0, recovered(seed.strength))
     return tuple(steps), at

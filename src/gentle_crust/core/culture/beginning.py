@@ -8,6 +8,7 @@ from gentle_crust.core.culture.culture import Culture
 from gentle_crust.core.culture.doublings import Risen, established, in_a_row, risen
 from gentle_crust.core.culture.life import Course
 from gentle_crust.core.culture.verdict import spoilt
+from gentle_crust.core.messages import NOTHING, Message, joined, message
 from gentle_crust.core.scheduling.clock import Clock
 
 Stage = Literal["waiting", "early_burst", "quiet", "waking", "nearly", "ready", "spoilt"]
@@ -24,8 +25,8 @@ class Day:
     """One line of the guide: the day's number, what is usual on it, and what was read, if anything was."""
 
     number: int
-    usual: str
-    read: str
+    usual: Message
+    read: Message
 
 
 @dataclass(frozen=True)
@@ -34,25 +35,16 @@ class Guide:
 
     day: int
     stage: Stage
-    means: str
-    do: str
+    means: Message
+    do: Message
     next_h: float
     doublings: int
     days: tuple[Day, ...]
     cautions: tuple[Caution, ...]
 
 
-USUAL = (
-    "Whole grain flour and water, equal parts, kept warm. Nothing to see.",
-    "A few bubbles at most. Stir, cover, wait.",
-    "Often a fast, ill-smelling rise: bacteria that sourness will kill, not yeast yet. Feed it daily from now on.",
-    "It goes quiet. Most give up here; go on feeding.",
-    "Quiet, a sharper smell. Go on.",
-    "First small, even bubbles; it rises a little and smells sour, not foul.",
-    "It rises by half. Feed twice a day from now on, each time at its height.",
-    "It may double. Twice in a row, within ten hours of a feed, and it is a culture.",
-)
-AFTER = "Feed twice a day; a cold kitchen takes two weeks."
+USUAL = 8
+"""Days of which the guide says what is usual."""
 
 
 def guide(culture: Culture, courses: tuple[Course, ...], clock: Clock, now_h: float = 0.0) -> Guide | None:
@@ -95,33 +87,25 @@ def _stage(courses: tuple[Course, ...], read: tuple[Risen, ...], age_h: float) -
     return "quiet"
 
 
-def _means(stage: Stage, day: int, cold: bool) -> str:
-    usual = f"Usual is {USUAL_DAYS[0]} to {USUAL_DAYS[1]} days, whatever the first bubbles promise."
-    slow = " Your kitchen is cool, so count on the longer end." if cold else ""
-    if stage == "spoilt":
-        return "Coloured or fuzzy growth is mould or worse."
-    if stage == "waiting":
-        return f"Nothing is to be seen yet, and nothing need be. {usual}{slow}"
-    if stage == "early_burst":
-        return f"It rises, but this is not yeast: other bacteria come first, and die as it sours. {usual}"
-    if stage == "quiet":
-        late = " It is late: warmer, and a spoon of rye, are what helps." if day > USUAL_DAYS[1] else ""
-        return f"The quiet days are part of it: it is turning sour, and yeast comes after. {usual}{slow}{late}"
-    if stage == "waking":
-        return "It rises by itself now: yeast is there. It is no levain until it doubles twice in a row."
-    return "It doubled once. Once more in a row, and you have a culture."
+def _means(stage: Stage, day: int, cold: bool) -> Message:
+    found = [message(f"guide-{stage}")]
+    if stage in ("waiting", "early_burst", "quiet"):
+        found.append(message("guide-usual", low=USUAL_DAYS[0], high=USUAL_DAYS[1]))
+    if cold and stage in ("waiting", "quiet"):
+        found.append(message("guide-cool-kitchen"))
+    if stage == "quiet" and day > USUAL_DAYS[1]:
+        found.append(message("guide-late"))
+    return joined(*found)
 
 
-def _do(stage: Stage, cold: bool) -> str:
-    warm = " Keep it at {26|c} to {28|c}: in the oven with only the lamp on, or beside warm water." if cold else ""
+def _do(stage: Stage, cold: bool) -> Message:
     if stage == "spoilt":
-        return "Throw all of it away, clean the jar with hot water, and begin again."
+        return message("guide-do-spoilt")
+    warm = message("guide-do-warm") if cold else NOTHING
     if stage == "waiting":
-        return f"Stir once or twice a day, lid loose. From the third day on feed it daily.{warm}"
-    feed = f"Keep {{{FLOUR_G:.0f}|g}}, feed {{{FLOUR_G:.0f}|g}} flour and {{{FLOUR_G:.0f}|g}} water"
-    if stage in ("early_burst", "quiet"):
-        return f"{feed} once a day, part of it whole rye. Do not skip a day because it sleeps.{warm}"
-    return f"{feed} twice a day, each time at its height, and mark the level: the mark tells when it doubles.{warm}"
+        return joined(message("guide-do-waiting"), warm)
+    often = "guide-do-once" if stage in ("early_burst", "quiet") else "guide-do-twice"
+    return joined(message(often, flour=FLOUR_G), warm)
 
 
 def _next(stage: Stage, courses: tuple[Course, ...], now_h: float) -> float:
@@ -134,9 +118,12 @@ def _next(stage: Stage, courses: tuple[Course, ...], now_h: float) -> float:
 
 def _days(courses: tuple[Course, ...], read: tuple[Risen, ...], begun: float, today: int) -> tuple[Day, ...]:
     found = []
-    for number in range(1, max(today, len(USUAL)) + 1):
+    for number in range(1, max(today, USUAL) + 1):
         of_day = [each for each in read if int((each.fed_h - begun) // 24) + 1 == number and each.rise is not None]
         best = max(of_day, key=lambda each: each.rise or 0, default=None)
-        said = "" if best is None else f"+{100 * (best.rise or 0):.0f} % in {best.hours or 0:.0f} h"
-        found.append(Day(number, USUAL[number - 1] if number <= len(USUAL) else AFTER, said))
+        said = NOTHING
+        if best is not None:
+            percent, hours = round(100 * (best.rise or 0)), round(best.hours or 0)
+            said = message("guide-read", percent=percent, hours=hours)
+        found.append(Day(number, message(f"guide-day-{number}" if number <= USUAL else "guide-day-later"), said))
     return tuple(found)

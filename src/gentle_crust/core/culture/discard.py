@@ -5,6 +5,7 @@ from dataclasses import dataclass
 from gentle_crust.core.culture.culture import Culture
 from gentle_crust.core.culture.events import Event, grams_at_end
 from gentle_crust.core.culture.schedule import Schedule
+from gentle_crust.core.messages import Message, message
 
 WEEK_H = 168.0
 SMALL_SEED_G = 10.0
@@ -16,7 +17,7 @@ class Thrift:
     """One way of feeding: a sentence, and grams of culture thrown away and of flour eaten in a week."""
 
     code: str
-    sentence: str
+    sentence: Message
     discard_g: float
     flour_g: float
 
@@ -52,13 +53,13 @@ def discard(culture: Culture, events: tuple[Event, ...], now_h: float = 0.0) -> 
     if not feeds or culture.schedule is None:
         return Discard(week, month, None, ())
     last = feeds[-1]
-    now = _as_fed("as_now", "As you feed it now", culture.schedule, last)
+    now = _as_fed("as_now", message("thrift-as-now"), culture.schedule, last)
     candidates = [_smaller(culture.schedule, last), _weekly(culture.schedule, last)]
     less = tuple(each for each in candidates if each is not None and each.discard_g < 0.9 * now.discard_g)
     return Discard(week, month, now, less)
 
 
-def _as_fed(code: str, sentence: str, schedule: Schedule, fed: Event) -> Thrift:
+def _as_fed(code: str, sentence: Message, schedule: Schedule, fed: Event) -> Thrift:
     feeds = 7 / schedule.every_days
     return Thrift(code, sentence, feeds * (fed.fed_g - fed.seed_g), feeds * fed.flour_g)
 
@@ -69,10 +70,7 @@ def _smaller(schedule: Schedule, fed: Event) -> Thrift | None:
         return None
     part = SMALL_SEED_G / fed.seed_g
     flour, water = part * fed.flour_g, part * fed.water_g
-    sentence = (
-        f"Keep only {{{SMALL_SEED_G:.0f}|g}} each time and feed {{{flour:.0f}|g}} flour, {{{water:.0f}|g}} water:"
-        " it ripens just so, and a levain is built up from it when one is wanted."
-    )
+    sentence = message("thrift-smaller", seed=round(SMALL_SEED_G), flour=round(flour), water=round(water))
     feeds = 7 / schedule.every_days
     return Thrift("smaller", sentence, feeds * (flour + water), feeds * flour)
 
@@ -81,5 +79,5 @@ def _weekly(schedule: Schedule, fed: Event) -> Thrift | None:
     """One feed a week and the fridge in between."""
     if schedule.every_days >= 7:
         return None
-    sentence = "Feed it once a week, leave it an hour or two in the room, and keep it in the fridge."
+    sentence = message("thrift-weekly")
     return Thrift("weekly", sentence, fed.fed_g - fed.seed_g, fed.flour_g)

@@ -19,7 +19,7 @@ from gentle_crust.core.formula.checks import TRUSTED_STEPS, too_small
 from gentle_crust.core.formula.model import YEAST_AS_INSTANT, YEAST_NAMES, FlourShare, YeastKind
 from gentle_crust.core.formula.scaling import Ingredient
 from gentle_crust.core.limits import Limit
-from gentle_crust.core.messages import Message
+from gentle_crust.core.messages import NOTHING, Message, message
 from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.tables import rows
 
@@ -80,9 +80,9 @@ class Dose:
     ripe: Span
     spent: Span
     points: tuple[DosePoint, ...]
-    weighing: Message | None
-    """How to weigh what the scale cannot; None if it can."""
-    cues: str
+    weighing: Message
+    """How to weigh what the scale cannot."""
+    cues: Message
     cautions: tuple[Caution, ...]
 
 
@@ -92,14 +92,6 @@ class _Standing:
 
     stays: tuple[tuple[float, Place], ...]
     grams: float
-
-
-CUES = {
-    "poolish": "Ripe when its dome has just flattened and begins to dimple; collapsed is too late.",
-    "biga": "Ripe when it has about tripled, its dome is just giving way and it smells of fruit and wine.",
-    "sponge": "Ripe when it has risen well and begins to sink in the middle.",
-    "old_dough": "Ripe when it has doubled and smells of yeast and apples; then cold, for at most three days.",
-}
 
 
 def check(wish: DoseWish) -> None:
@@ -182,8 +174,8 @@ def _dosed(wish: DoseWish, hydration: float, salt: float, percent: float, clock:
         span(wish.start_h + preferment_ripe_hours(trace)),
         span(wish.start_h + spent_hours(trace)),
         points,
-        None if check_ is None else check_.what,
-        CUES[wish.kind],
+        NOTHING if check_ is None else check_.what,
+        message(f"ripe-when-{wish.kind}"),
         (caution("jar"), caution("raw_dough")),
     )
 
@@ -196,15 +188,10 @@ class Ripeness:
     ripe: float
     past: float
     verdict: Literal["early", "ripe", "past"]
-    why: tuple[str, ...]
-    do: str
+    why: tuple[Message, ...]
+    do: Message
 
 
-DO = {
-    "early": "Wait, and look again in half an hour; somewhere warmer hurries it.",
-    "ripe": "Mix the dough now. If that cannot be, put it in the fridge: it waits there for a few hours.",
-    "past": "Use it all the same, soon: the dough will be slacker and sourer, so shorten bulk a little.",
-}
 STATES = ("early", "ripe", "past")
 LEAST_PRIOR = 0.1
 """A forecast may be quite wrong: no state is ever given up before it was looked at (practice)."""
@@ -221,9 +208,9 @@ def ripeness(ripe: Span, spent: Span, now_h: float, cues: dict[str, str]) -> Rip
     for row in rows("preferment_cues"):
         if cues.get(row["cue"]) == row["value"]:
             weights = [weight * float(row[state]) ** 0.7 for weight, state in zip(weights, STATES, strict=True)]
-            said.append(row["says"])
+            said.append(message(f"cue-poolish-{row['cue']}-{row['value']}"))
     total = sum(weights)
     early, just, past = (weight / total for weight in weights)
     verdict = max(zip((early, just, past), STATES, strict=True))[1]
-    hour = "by the clock it is still early" if before > 0.5 else "by the clock its time has come"
-    return Ripeness(early, just, past, verdict, (*said, hour), DO[verdict])  # type: ignore[arg-type]
+    hour = message("clock-early" if before > 0.5 else "clock-come")
+    return Ripeness(early, just, past, verdict, (*said, hour), message(f"ripeness-{verdict}"))  # type: ignore[arg-type]

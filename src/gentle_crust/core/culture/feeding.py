@@ -23,8 +23,8 @@ from gentle_crust.core.fermentation.engine import Leg, Trace, begin, run
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.uncertainty import Span, activities, span
 from gentle_crust.core.limits import Limit
+from gentle_crust.core.messages import NOTHING, Message, joined, message
 from gentle_crust.core.scheduling.clock import Clock
-from gentle_crust.core.scheduling.say import duration
 
 RATIOS = (1.0, 1.5, 2.0, 3.0, 4.0, 5.0, 6.0, 8.0, 10.0, 12.0)
 """Parts of flour to one of culture that are tried."""
@@ -93,7 +93,7 @@ class FeedAnswer:
     """Ways, the best first; without any, ``why_not`` says so, and ``night_way`` is one that would wake the baker."""
 
     ways: tuple[FeedWay, ...]
-    why_not: str
+    why_not: Message
     night_way: FeedWay | None = None
     as_it_is: bool = False
     """The culture as it stands will be ripe then, and there is enough of it."""
@@ -163,7 +163,7 @@ def feed_for(culture: Culture, life: Life, wish: FeedWish, clock: Clock, now_h: 
     search = _Search(culture, life, wish, clock, now_h)
     ways = search.ways(awake=True)
     if ways or as_it_is:
-        return FeedAnswer(tuple(ways), "", None, as_it_is)
+        return FeedAnswer(tuple(ways), NOTHING, None, as_it_is)
     night = search.ways(awake=False)
     return FeedAnswer((), _why_not(search), night[0] if night else None, False, search.soonest())
 
@@ -380,19 +380,18 @@ class _Search:
         )
 
 
-def _why_not(search: _Search) -> str:
+def _why_not(search: _Search) -> Message:
     """What stands in the way, with by how much where that can be said."""
     wish, life = search.wish, search.life
-    help_ = "Bake later, keep it warmer, or raise the dough with a little yeast."
+    instead = message("why-not-help")
     if build(wish.needed_g, wish.kept_g, RATIOS[-1], search.jar.hydration).seed_g > life.grams:
-        return f"{{{life.grams:.0f}|g}} of culture is too little to build so much from in the time. {help_}"
-    hungry = not search.wakes(search.now_h, 1)
+        return joined(message("why-not-too-little", grams=round(life.grams)), instead)
     soonest = search.soonest()
-    if soonest is None or soonest > wish.at_h:
-        late = "" if soonest is None else f" by {duration(60 * (soonest - wish.at_h))}"
-        if hungry:
-            feeds = max(life.wake_feeds, 1)
-            times = "a feed" if feeds == 1 else f"{feeds} feeds"
-            return f"The time is too short{late}: it is hungry, and wants {times} before it is built from. {help_}"
-        return f"The time is too short{late}: even equal parts are not ripe by then. {help_}"
-    return f"Every feed that is ripe then falls in your sleep. {help_}"
+    if soonest is not None and soonest <= wish.at_h:
+        return joined(message("why-not-asleep"), instead)
+    late = message("why-not-too-short")
+    if soonest is not None:
+        late = message("why-not-too-short-by", minutes=round(60 * (soonest - wish.at_h)))
+    if search.wakes(search.now_h, 1):
+        return joined(message("why-not-ripe", late=late), instead)
+    return joined(message("why-not-hungry", late=late, feeds=max(life.wake_feeds, 1)), instead)

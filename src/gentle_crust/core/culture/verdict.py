@@ -9,6 +9,7 @@ from gentle_crust.core.cautions import Caution, caution
 from gentle_crust.core.culture.events import Event, Place
 from gentle_crust.core.culture.life import Life, Phases
 from gentle_crust.core.fermentation.uncertainty import Vigour
+from gentle_crust.core.messages import Message, message
 from gentle_crust.core.tables import rows
 
 HealthCode = Literal["thriving", "sluggish", "past_peak", "hungry", "contaminated", "beginning"]
@@ -25,7 +26,7 @@ PHASES = ("rising", "ripe", "past", "hungry")
 class Reason:
     """One thing that speaks for the verdict (positive weight, in bits) or against it, in words."""
 
-    says: str
+    says: Message
     weight: float
 
 
@@ -36,7 +37,7 @@ class Health:
     code: HealthCode
     phases: Phases
     why: tuple[Reason, ...]
-    do: str
+    do: Message
     cautions: tuple[Caution, ...] = ()
 
 
@@ -77,8 +78,8 @@ def health(life: Life, looks: tuple[Event, ...], now_h: float = 0.0, lives: Plac
     cues = fresh_cues(looks, now_h)
     phases = weigh_cues(life.phases, cues)
     if spoilt(looks):
-        foul = Reason("pink, orange or fuzzy growth, or a smell of rot, is no sourdough's", 9.0)
-        do = "Discard all of it. Start again from a backup."
+        foul = Reason(message("health-spoilt-why"), 9.0)
+        do = message("health-spoilt")
         return Health("contaminated", phases, (foul,), do, (caution("mould"),))
     likeliest = max(PHASES, key=lambda phase: getattr(phases, phase))
     slow = sluggish(life.vigour, life.forecast.strength)
@@ -95,7 +96,9 @@ def _cue_reasons(cues: dict[str, str], phase: str) -> tuple[Reason, ...]:
     for row in rows("culture_cues"):
         if cues.get(row["cue"]) == row["value"]:
             others = sum(float(row[other]) for other in PHASES if other != phase) / 3
-            found.append(Reason(row["says"], TEMPER * log(float(row[phase]) / others, 2)))
+            found.append(
+                Reason(message(f"cue-jar-{row['cue']}-{row['value']}"), TEMPER * log(float(row[phase]) / others, 2))
+            )
     return tuple(sorted(found, key=lambda reason: -abs(reason.weight)))
 
 
@@ -103,30 +106,29 @@ def _by_the_clock(life: Life, phase: str) -> Reason:
     weight = log(max(getattr(life.phases, phase), 0.01) / 0.25, 2)
     if life.hunger_h > 0.5:
         hours = max(round(life.hunger_h), 1)
-        long = "an hour" if hours == 1 else f"{hours} hours" if hours < 48 else f"{hours / 24:.1f} days"
-        return Reason(f"it has been ripe for about {long}, counted at {{24|c}}", weight)
-    return Reason("by time and temperature it is still on its way", weight)
+        if hours < 48:
+            return Reason(message("health-ripe-for-hours", hours=hours), weight)
+        return Reason(message("health-ripe-for-days", days=round(hours / 24, 1)), weight)
+    return Reason(message("health-on-its-way"), weight)
 
 
 def _of_vigour(life: Life, slow: bool) -> tuple[Reason, ...]:
     if life.forecast.strength < 0.9:
-        return (Reason("it went hungry before its last feed, which slows it", 1.0),)
+        return (Reason(message("health-was-hungry"), 1.0),)
     if slow:
-        return (Reason("its heights on the glass are slower than usual", 2.0),)
+        return (Reason(message("health-slow"), 2.0),)
     return ()
 
 
-def _do(code: HealthCode, phase: str, life: Life, lives: Place) -> str:
+def _do(code: HealthCode, phase: str, life: Life, lives: Place) -> Message:
     if code == "hungry":
-        feeds = max(life.wake_feeds, 1)
-        times = "once" if feeds == 1 else f"{feeds} times, back to back,"
-        return f"Feed it {times} with equal parts, in the warm; it is awake when it doubles in its usual time."
+        return message("health-hungry", feeds=max(life.wake_feeds, 1))
     if code == "past_peak":
-        return "Still good as a seed. Feed it or chill it; it only turns sourer."
+        return message("health-past-peak")
     if code == "sluggish":
-        return "Keep it at {26|c} and feed it at its peak, twice; a little rye enlivens it."
+        return message("health-sluggish")
     if phase == "ripe":
-        return "Use it now, feed it, or put it in the fridge."
+        return message("health-ripe")
     if lives == "fridge" and life.place == "counter":
-        return "Leave it until it has begun to rise, an hour or two; then into the fridge."
-    return "Leave it be."
+        return message("health-not-yet-cold")
+    return message("health-leave")

@@ -15,6 +15,7 @@ from gentle_crust.core.fermentation.dough import Makeup
 from gentle_crust.core.fermentation.engine import Leg, begin, run
 from gentle_crust.core.fermentation.uncertainty import ONE, Vigour, activities, span
 from gentle_crust.core.limits import Limit
+from gentle_crust.core.messages import NOTHING, Message, message
 
 LONGEST_H = 96.0
 STEP_H = 0.25
@@ -41,12 +42,12 @@ class Turned:
     value: float | None
     low: float
     high: float
-    sentence: str
-    leans_on: str
+    sentence: Message
+    leans_on: Message
 
 
-WARMTH = "that the room stays as warm as said: one degree moves it by about a tenth."
-CULTURE = "that the leaven is as lively as usual: nothing was read of this dough yet."
+WARMTH = message("leans-warmth")
+CULTURE = message("leans-culture")
 
 
 def _path(bulk: Bulk, hours: float, later_c: float | None = None, from_h: float = 0.0) -> np.ndarray:
@@ -69,12 +70,18 @@ def ready_h(bulk: Bulk, rise: float, vigour: Vigour | None = None) -> Turned:
     leg = Leg(LONGEST_H, _path(bulk, LONGEST_H), bulk.container, bulk.dough_g, greatest_rise(bulk.makeup, "bulk"))
     found = span(run(bulk.makeup, begin(bulk.makeup, bulk.dough_c, len(factors)), leg, factors).hours_to(rise))
     if found.likely is None:
-        return Turned(None, 0, LONGEST_H, "It does not come to that rise within four days.", WARMTH)
-    return Turned(found.likely, found.low or 0, found.high or LONGEST_H, "", CULTURE)
+        return Turned(None, 0, LONGEST_H, message("inverse-never"), WARMTH)
+    return Turned(found.likely, found.low or 0, found.high or LONGEST_H, NOTHING, CULTURE)
 
 
 def _solve(
-    low: float, high: float, hours: float, rise: float, rise_for: Callable[[float], float], leans_on: str, what: str
+    low: float,
+    high: float,
+    hours: float,
+    rise: float,
+    rise_for: Callable[[float], float],
+    leans_on: Message,
+    what: Message,
 ) -> Turned:
     """Root of ``rise_for`` - ``rise`` between two values; a rise that peaks earlier counts as reached."""
     from scipy.optimize import brentq  # it takes half a second to load
@@ -84,12 +91,12 @@ def _solve(
     at_low, at_high = rise_for(low) - rise, rise_for(high) - rise
     if at_low * at_high > 0:
         much = at_low > 0
-        word = "least" if (much == (at_low < at_high)) else "most"
-        sentence = f"Even the {word} {what} does not do it in {hours:.1f} h: "
-        sentence += "it would be past it." if much else "it would not be there yet."
+        extreme = "least" if (much == (at_low < at_high)) else "most"
+        code = "inverse-past" if much else "inverse-not-there"
+        sentence = message(code, of=message(f"inverse-{extreme}", what=what), hours=round(hours, 1))
         return Turned(None, low, high, sentence, leans_on)
     value = float(brentq(lambda x: rise_for(x) - rise, low, high, xtol=1e-3 * (high - low)))
-    return Turned(value, low, high, "", leans_on)
+    return Turned(value, low, high, NOTHING, leans_on)
 
 
 def levain_for(bulk: Bulk, rise: float, hours: float) -> Turned:
@@ -98,7 +105,7 @@ def levain_for(bulk: Bulk, rise: float, hours: float) -> Turned:
     def rise_for(percent: float) -> float:
         return rise_after(replace(bulk, makeup=replace(bulk.makeup, levain_yeast=percent / 100)), hours)
 
-    return _solve(0.5, 40, hours, rise, rise_for, CULTURE, "levain (0.5 to 40 % of the flour)")
+    return _solve(0.5, 40, hours, rise, rise_for, CULTURE, message("inverse-levain"))
 
 
 def yeast_for(bulk: Bulk, rise: float, hours: float) -> Turned:
@@ -107,20 +114,26 @@ def yeast_for(bulk: Bulk, rise: float, hours: float) -> Turned:
     def rise_for(percent: float) -> float:
         return rise_after(replace(bulk, makeup=replace(bulk.makeup, yeast_percent=percent)), hours)
 
-    return _solve(0.005, 3, hours, rise, rise_for, WARMTH, "yeast (0.005 to 3 %)")
+    return _solve(0.005, 3, hours, rise, rise_for, WARMTH, message("inverse-yeast"))
 
 
 def dough_c_for(bulk: Bulk, rise: float, hours: float) -> Turned:
     """Temperature that the dough must leave the bowl with."""
     return _solve(
-        16, 32, hours, rise, lambda c: rise_after(replace(bulk, dough_c=c), hours), WARMTH, "warmth (16 to 32 C)"
+        16,
+        32,
+        hours,
+        rise,
+        lambda c: rise_after(replace(bulk, dough_c=c), hours),
+        WARMTH,
+        message("inverse-warmth", low=16, high=32),
     )
 
 
 def proofer_c_for(bulk: Bulk, rise: float, hours: float) -> Turned:
     """Temperature of a proofer that the dough stands in from the bowl on; not above where the leaven does best."""
     top = 27.0 if bulk.makeup.levain_yeast > 0 else 35.0
-    what = f"warmth (8 to {top:.0f} C)"
+    what = message("inverse-warmth", low=8, high=top)
     return _solve(8, top, hours, rise, lambda c: rise_after(replace(bulk, room_c=c), hours), CULTURE, what)
 
 
@@ -130,8 +143,8 @@ def room_h_before_fridge(bulk: Bulk, rise: float, hours: float, fridge_c: float)
     def rise_for(room_h: float) -> float:
         return rise_after(bulk, hours, fridge_c, room_h)
 
-    leans = "that the fridge cools as said: a warm or full one goes on for an hour or two."
-    return _solve(0, hours, hours, rise, rise_for, leans, "time in the room")
+    leans = message("leans-fridge")
+    return _solve(0, hours, hours, rise, rise_for, leans, message("inverse-room"))
 
 
 def take_out_h(bulk: Bulk, rise: float, hours: float, fridge_c: float, room_h: float) -> Turned:
@@ -146,4 +159,4 @@ def take_out_h(bulk: Bulk, rise: float, hours: float, fridge_c: float, room_h: f
         leg = Leg(hours, path, bulk.container, bulk.dough_g, holds)
         return float(run(bulk.makeup, begin(bulk.makeup, bulk.dough_c), leg, ONE).rise[:, 0].max())
 
-    return _solve(room_h, hours, hours, rise, rise_for, WARMTH, "time in the fridge")
+    return _solve(room_h, hours, hours, rise, rise_for, WARMTH, message("inverse-fridge"))

@@ -5,6 +5,7 @@ from math import pi
 
 from gentle_crust.core import limits
 from gentle_crust.core.errors import within
+from gentle_crust.core.messages import Message, message
 from gentle_crust.core.tables import constant
 
 SAMPLE_G = 40.0
@@ -20,7 +21,7 @@ class Mark:
     start: float
     target: float
     fits: bool
-    sentence: str
+    sentence: Message
 
 
 def _volume_ml(dough_g: float) -> float:
@@ -33,8 +34,11 @@ def on_box(dough_g: float, rise: float, box_l: float) -> Mark:
     start = _volume_ml(dough_g)
     target = start * (1 + rise)
     fits = target <= 950 * box_l
-    sentence = f"+{100 * rise:.0f} % in your {box_l:g}-litre box is the {target / 1000:.1f} litre line"
-    sentence += f"; it starts at {start / 1000:.1f}." if fits else ": it would run over, so use a bigger box or two."
+    line = message("mark-box", percent=round(100 * rise), box_l=box_l, litres=round(target / 1000, 1))
+    if fits:
+        sentence = message("mark-box-starts", line=line, start=round(start / 1000, 1))
+    else:
+        sentence = message("mark-box-over", line=line)
     return Mark("box", "ml", start, target, fits, sentence)
 
 
@@ -45,10 +49,7 @@ def in_bowl(dough_g: float, rise: float, bowl_l: float) -> Mark | None:
     target = start * (1 + rise)
     if target <= 950 * bowl_l:
         return None
-    sentence = (
-        f"Your {bowl_l:g}-litre bowl is too small for this plan: at +{100 * rise:.0f} % the dough takes"
-        f" {target / 1000:.1f} litres. Use a bigger one, or two."
-    )
+    sentence = message("mark-bowl-too-small", bowl_l=bowl_l, percent=round(100 * rise), litres=round(target / 1000, 1))
     return Mark("bowl", "ml", start, target, False, sentence)
 
 
@@ -58,8 +59,12 @@ def in_jar(rise: float, diameter_mm: float, sample_g: float = SAMPLE_G) -> Mark:
     within("sample_g", limits.SAMPLE_G, sample_g)
     start = 1000 * _volume_ml(sample_g) / (pi * diameter_mm**2 / 4)
     target = start * (1 + rise)
-    sentence = (
-        f"{{{sample_g:g}|g}} in a {diameter_mm:g} mm jar stands {start:.0f} mm high at first, {target:.0f} mm at "
-        f"+{100 * rise:.0f} %. Keep it beside the dough."
+    sentence = message(
+        "mark-jar",
+        sample=sample_g,
+        wide=diameter_mm,
+        start=round(start),
+        target=round(target),
+        percent=round(100 * rise),
     )
     return Mark("jar", "mm", start, target, True, sentence)

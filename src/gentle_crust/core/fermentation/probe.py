@@ -4,6 +4,8 @@ from dataclasses import dataclass
 from statistics import median
 from typing import Literal
 
+from gentle_crust.core.messages import NOTHING, Message, message
+
 FASTEST_K_PER_H = 20.0
 """No dough of a loaf's size changes faster than this, a move to another place included (practice)."""
 LOST_H = 0.25
@@ -33,7 +35,7 @@ class ProbeSays:
     celsius: float | None
     at_h: float | None
     doubt: DoubtCode | None
-    sentence: str
+    sentence: Message
     trusted: tuple[Sample, ...]
 
 
@@ -52,28 +54,25 @@ def listen(samples: tuple[Sample, ...], foretold_c: float, foretold_was_c: float
     about, and does not count.
     """
     if not samples:
-        return ProbeSays(None, None, None, "", ())
+        return ProbeSays(None, None, None, NOTHING, ())
     smooth = smoothed(samples)
     last = smooth[-1]
     trusted = _quarterly(smooth)
     if now_h - last.at_h > LOST_H:
         minutes = round(60 * (now_h - last.at_h))
-        return ProbeSays(last.celsius, last.at_h, "lost", f"No word from the probe for {minutes} min.", trusted)
+        return ProbeSays(last.celsius, last.at_h, "lost", message("probe-lost", minutes=minutes), trusted)
     recent = [each.celsius for each in smooth if last.at_h - each.at_h <= STEADY_H]
     long_enough = last.at_h - smooth[0].at_h >= STEADY_H * 0.8
     steady = max(recent) - min(recent) <= STEADY_K
     off = last.celsius - foretold_c
     if long_enough and steady and abs(off) > OFF_K:
-        where = "warmer" if off > 0 else "colder"
-        sentence = (
-            f"The probe says {{{last.celsius:.1f}|c}} and does not move; the dough should be about"
-            f" {{{foretold_c:.1f}|c}}. Is the probe in it, or is the dough somewhere {where}?"
-        )
+        code = "probe-somewhere-warmer" if off > 0 else "probe-somewhere-colder"
+        sentence = message(code, says=round(last.celsius, 1), foretold=round(foretold_c, 1))
         return ProbeSays(last.celsius, last.at_h, "open", sentence, ())
     if _jumped(smooth, foretold_c - foretold_was_c):
-        sentence = "The probe jumped faster than a dough can. Was it pulled out, or the dough moved?"
+        sentence = message("probe-jumped")
         return ProbeSays(last.celsius, last.at_h, "jump", sentence, trusted[:-1])
-    return ProbeSays(last.celsius, last.at_h, None, "", trusted)
+    return ProbeSays(last.celsius, last.at_h, None, NOTHING, trusted)
 
 
 def _jumped(smooth: tuple[Sample, ...], foretold_k: float) -> bool:

@@ -11,6 +11,7 @@ from gentle_crust.core.errors import CraftError, Unreadable, within
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.uncertainty import Vigour, unknown
 from gentle_crust.core.limits import Limit
+from gentle_crust.core.messages import NOTHING, Message, message
 from gentle_crust.core.tables import constant
 
 RiseKind = Literal["rise_eye", "rise_box", "rise_jar"]
@@ -55,7 +56,7 @@ class Doubt:
     """A reading, by its place, that is hard to believe, and why; it does not count until the baker stands by it."""
 
     index: int
-    sentence: str
+    sentence: Message
 
 
 def error_of(kind: ReadingKind) -> float:
@@ -104,11 +105,9 @@ def doubts(readings: tuple[Reading, ...]) -> tuple[Doubt, ...]:
         if warm:
             most = 2 + HARD_TO_BELIEVE_K_PER_H * (reading.at_h - last.at_h)
             if abs(reading.value - last.value) > most:
-                found.append(Doubt(index, "A dough does not change its temperature so fast: was the probe in it?"))
+                found.append(Doubt(index, message("doubt-temperature")))
         elif reading.value < last.value - HARD_TO_BELIEVE_RISE:
-            found.append(
-                Doubt(index, "It stood higher before: was it folded or divided, or is one of the two misread?")
-            )
+            found.append(Doubt(index, message("doubt-rise")))
     return tuple(sorted(found, key=lambda doubt: doubt.index))
 
 
@@ -197,14 +196,17 @@ def update(
     return Vigour(float(np.exp(middle)), max(float(high - low) / 2, SUREST_SIGMA))
 
 
-def in_words(vigour: Vigour) -> str:
-    """How this dough compares with the usual one, in a sentence; empty while that cannot be told."""
+YOURS = message("vigour-your-dough")
+
+
+def said_of(vigour: Vigour, of: Message = YOURS) -> Message:
+    """How a dough (or a culture, as it is called in ``of``) compares with the usual one; nothing while that is open."""
     if vigour.likely < DEAD_BELOW:
-        return "This dough does not rise: its leaven is not alive. Work in yeast or a lively levain, or begin anew."
+        return message("vigour-dead")
     if vigour.likely < DOUBTED_BELOW:
-        return "It hardly rises: is its leaven alive? Look for bubbles at the side; if there are none, it is not."
+        return message("vigour-doubted")
     faster = vigour.likely - 1
     if abs(np.log(vigour.likely)) < 0.5 * vigour.sigma or abs(faster) < 0.05:
-        return "Your dough keeps to the usual time." if vigour.sigma < 0.15 else ""
+        return message("vigour-usual", of=of) if vigour.sigma < 0.15 else NOTHING
     about = max(5 * round(20 * abs(faster)), 5)
-    return f"Your dough is about {about} % {'faster' if faster > 0 else 'slower'} than usual."
+    return message("vigour-faster" if faster > 0 else "vigour-slower", of=of, percent=about)

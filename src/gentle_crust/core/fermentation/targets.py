@@ -9,23 +9,20 @@ from gentle_crust.core.errors import CraftError
 from gentle_crust.core.fermentation.rates import Floats
 
 School = Literal["by_dough", "early_cold", "classic", "doubled", "wet_far"]
-SCHOOLS: dict[str, tuple[tuple[float, float], str]] = {
-    "early_cold": (
-        (0.25, 0.40),
-        "Stop early and lean on a long, cold proof: firm dough, easy to shape, sharper taste.",
-    ),
-    "classic": ((0.50, 0.75), "Half to three quarters: open crumb, enough strength left to shape."),
-    "doubled": ((0.95, 1.05), "Doubled, as yeasted dough is judged: fine even crumb, little left for the proof."),
-    "wet_far": ((1.10, 1.60), "More than doubled, for big wet doughs with a poolish: they are tipped out, not shaped."),
+SCHOOLS: dict[str, tuple[float, float]] = {
+    "early_cold": (0.25, 0.40),
+    "classic": (0.50, 0.75),
+    "doubled": (0.95, 1.05),
+    "wet_far": (1.10, 1.60),
 }
-"""Rises between which each school stops bulk, and its reason (practice)."""
+"""Rises between which each school stops bulk (practice)."""
 BULK_RISE_BOUNDS = {"levain": (0.25, 1.0), "yeast": (0.3, 1.5)}
 """The same if the dough decides: so that the whole way to the oven comes out right (practice)."""
 
 
 def bulk_bounds(leaven: str, school: str) -> tuple[float, float]:
     """Least and greatest rise at which bulk may be stopped."""
-    return SCHOOLS[school][0] if school in SCHOOLS else BULK_RISE_BOUNDS[leaven]
+    return SCHOOLS[school] if school in SCHOOLS else BULK_RISE_BOUNDS[leaven]
 
 
 PROOF_TARGETS = {

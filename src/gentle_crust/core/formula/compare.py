@@ -2,61 +2,72 @@
 
 from dataclasses import dataclass
 
-from gentle_crust.core.formula.model import YEAST_NAMES, Formula, Preferment, Soaker
+from gentle_crust.core.formula.model import Formula, Preferment, Soaker
+from gentle_crust.core.messages import NOTHING, Message, joined, message, named
 
 
 @dataclass(frozen=True)
 class Difference:
-    """One line of the comparison; ``before`` or ``after`` is empty where the line is missing."""
+    """One line of the comparison; ``before`` or ``after`` says nothing where the line is missing."""
 
-    what: str
-    before: str
-    after: str
+    what: Message
+    before: Message
+    after: Message
     differs: bool
 
 
-def _lines(formula: Formula) -> dict[str, str]:
-    lines = {share.name: f"{share.percent:.4g} %" for share in formula.flours}
-    lines["Water"] = f"{formula.hydration_percent:.4g} %"
+def _percent(value: float) -> Message:
+    return message("line-percent", percent=value)
+
+
+def _lines(formula: Formula) -> dict[Message, Message]:
+    lines = {named(share.name): _percent(share.percent) for share in formula.flours}
+    lines[message("line-water")] = _percent(formula.hydration_percent)
     if formula.feel_to_percent is not None:
-        lines["Water, by feel up to"] = f"{formula.feel_to_percent:.4g} %"
+        lines[message("line-by-feel")] = _percent(formula.feel_to_percent)
     if formula.held_back_percent:
-        lines["Water held back"] = f"{formula.held_back_percent:.4g} %"
-    lines["Salt"] = f"{formula.salt_percent:.4g} %{', late' if formula.salt_late else ''}"
+        lines[message("line-held-back")] = _percent(formula.held_back_percent)
+    salt = _percent(formula.salt_percent)
+    lines[message("line-salt")] = message("line-late", line=salt) if formula.salt_late else salt
     if formula.yeast_percent:
-        lines[YEAST_NAMES[formula.yeast_kind]] = f"{formula.yeast_percent:.4g} %"
+        lines[message(f"yeast-{formula.yeast_kind}")] = _percent(formula.yeast_percent)
     for extra in formula.extras:
-        lines[extra.name] = f"{extra.percent:.4g} %{', late' if extra.late else ''}"
+        some = _percent(extra.percent)
+        lines[named(extra.name)] = message("line-late", line=some) if extra.late else some
     for one in formula.preferments:
         lines[_free(one.name, lines)] = _preferment(one)
     for soaker in formula.soakers:
         lines[_free(soaker.name, lines)] = _soaker(soaker)
-    lines["Pieces"] = f"{formula.pieces} of {formula.scaling_weight_g:.4g} g"
-    lines["From the bowl"] = f"{formula.dough_c:g} C"
-    lines["Flour and water rest"] = f"{formula.autolyse_min} min"
-    lines["Shape"] = formula.shape.replace("_", " ")
-    lines["Name"] = formula.name
-    lines["Note"] = formula.note
+    lines[message("line-pieces")] = message("line-pieces-of", count=formula.pieces, each=formula.scaling_weight_g)
+    lines[message("line-from-the-bowl")] = message("line-warm", warm=formula.dough_c)
+    lines[message("line-rest")] = message("line-minutes", minutes=formula.autolyse_min)
+    lines[message("line-shape")] = message(f"shape-{formula.shape}")
+    lines[message("line-name")] = named(formula.name)
+    lines[message("line-note")] = named(formula.note) if formula.note else NOTHING
     return lines
 
 
-def _free(name: str, lines: dict[str, str]) -> str:
+def _free(name: str, lines: dict[Message, Message]) -> Message:
     """A second levain, or a soaker named like an extra, gets a number."""
-    return next(found for found in (name, *(f"{name} {n}" for n in range(2, 99))) if found not in lines)
+    found = [name, *(f"{name} {n}" for n in range(2, 99))]
+    return next(named(each) for each in found if named(each) not in lines)
 
 
-def _preferment(one: Preferment) -> str:
-    text = f"{one.flour_percent:.4g} % of the flour at {one.hydration_percent:.4g} % water"
-    text += f", {one.yeast_percent:.4g} % yeast" if one.yeast_percent else ""
-    return text + (f", {one.salt_percent:.4g} % salt" if one.salt_percent else "")
+def _preferment(one: Preferment) -> Message:
+    parts = [message("line-preferment", flour=one.flour_percent, water=one.hydration_percent)]
+    parts += [message("line-and-yeast", percent=one.yeast_percent)] if one.yeast_percent else []
+    parts += [message("line-and-salt", percent=one.salt_percent)] if one.salt_percent else []
+    return joined(*parts)
 
 
-def _soaker(soaker: Soaker) -> str:
-    inside = [f"{share.name} {share.percent:.4g} %" for share in soaker.flours]
-    inside += [f"{extra.name} {extra.percent:.4g} %" for extra in soaker.extras]
-    water = "boiling water" if soaker.kind == "scald" else "water"
-    bound = "" if soaker.bound else ", not bound"
-    return ", ".join([*inside, f"{water} {soaker.water_percent:.4g} %{bound}"])
+def _soaker(soaker: Soaker) -> Message:
+    inside = [(share.name, share.percent) for share in soaker.flours]
+    inside += [(extra.name, extra.percent) for extra in soaker.extras]
+    parts = [message("line-soaked", name=name, percent=percent) for name, percent in inside]
+    code = "line-boiling-water" if soaker.kind == "scald" else "line-soaking-water"
+    parts.append(message(code, percent=soaker.water_percent))
+    parts += [] if soaker.bound else [message("line-not-bound")]
+    return joined(*parts)
 
 
 def compare(before: Formula, after: Formula) -> tuple[Difference, ...]:
@@ -64,5 +75,6 @@ def compare(before: Formula, after: Formula) -> tuple[Difference, ...]:
     old, new = _lines(before), _lines(after)
     names = [*new, *(name for name in old if name not in new)]
     return tuple(
-        Difference(name, old.get(name, ""), new.get(name, ""), old.get(name) != new.get(name)) for name in names
+        Difference(name, old.get(name, NOTHING), new.get(name, NOTHING), old.get(name) != new.get(name))
+        for name in names
     )

@@ -3,13 +3,14 @@
 from dataclasses import dataclass
 
 from gentle_crust.core.formula.model import Formula
+from gentle_crust.core.messages import Message, message
 
 _FEELS = (
     (-8.0, "stiff"),
     (-2.0, "firm"),
     (6.0, "supple"),
     (14.0, "slack"),
-    (22.0, "very slack"),
+    (22.0, "very-slack"),
     (float("inf"), "batter-like"),
 )
 
@@ -18,7 +19,7 @@ _FEELS = (
 class Feel:
     """``word`` for the feel, the blend's ``capacity_percent``, and how gluten is developed."""
 
-    word: str
+    word: Message
     capacity_percent: float
     knead: bool
     folds: int
@@ -38,7 +39,7 @@ def feel(formula: Formula) -> Feel:
     """
     capacity = formula.blend("absorption_percent")
     over = formula.free_hydration_percent - capacity
-    word = next(name for limit, name in _FEELS if over < limit)
+    word = message(f"feel-{next(name for limit, name in _FEELS if over < limit)}")
     if formula.rye_rich:
         return Feel(word, capacity, knead=False, folds=0, fold_every_min=0, boxed=False)
     if over < 0:

@@ -6,12 +6,9 @@ from dataclasses import dataclass
 
 from gentle_crust.core.formula.model import Formula
 from gentle_crust.core.formula.scaling import Weighed, sum_by_name
+from gentle_crust.core.messages import Message, message
 from gentle_crust.core.tables import rows
 
-LOCAL_RULES = (
-    "Local food rules decide what a label must name, in what order and how: this list is a start, not a label. "
-    "Traces from the bakery are not in it."
-)
 GLUTEN_KINDS = {
     "strong_white": "gluten (wheat)",
     "very_strong_white": "gluten (wheat)",
@@ -43,7 +40,7 @@ class Label:
     ingredients: tuple[Ingredient, ...]
     allergens: tuple[str, ...]
     text: str
-    rules: str
+    rules: Message
 
 
 @dataclass(frozen=True)
@@ -74,7 +71,7 @@ def label(formula: Formula, weighed: Weighed) -> Label:
     if any(one.wild for one in formula.preferments):
         words.append("sourdough culture")
     text = ", ".join(words)
-    return Label(found, allergens, f"{text[0].upper()}{text[1:]}.", LOCAL_RULES)
+    return Label(found, allergens, f"{text[0].upper()}{text[1:]}.", message("label-local-rules"))
 
 
 def cost(weighed: Weighed, pieces: int, price_per_kg: Mapping[str, float]) -> Cost | None:

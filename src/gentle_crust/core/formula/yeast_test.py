@@ -5,6 +5,7 @@ from typing import Literal, get_args
 
 from gentle_crust.core import limits
 from gentle_crust.core.errors import Unreadable, within
+from gentle_crust.core.messages import Message, message
 
 Foam = Literal["none", "few_bubbles", "thin", "thick"]
 WATER_G, WATER_C, SUGAR_G, YEAST_G = 100.0, 38.0, 4.0, 3.0
@@ -17,7 +18,7 @@ class YeastVerdict:
     """``state`` is lively, weak, dead or wait; ``dose`` what to multiply the formula's yeast by, 0 if it is no use."""
 
     state: Literal["lively", "weak", "dead", "wait"]
-    sentence: str
+    sentence: Message
     dose: float
 
 
@@ -27,15 +28,15 @@ def verdict(foam: Foam, minutes: float) -> YeastVerdict:
         raise Unreadable("foam", "formula-foam-unknown", foam=foam, names=get_args(Foam))
     within("minutes", limits.YEAST_TEST_MIN, minutes)
     if foam == "thick":
-        return YeastVerdict("lively", "Alive and lively: use it as the formula says.", 1.0)
+        return YeastVerdict("lively", message("yeast-lively"), 1.0)
     if minutes < SURE_AFTER_MIN:
         left = SURE_AFTER_MIN - minutes
-        return YeastVerdict("wait", f"Too early to tell: look again in {left:.0f} min.", 1.0)
+        return YeastVerdict("wait", message("yeast-too-early", minutes=round(left)), 1.0)
     if foam == "none" and minutes >= LONGEST_MIN:
-        return YeastVerdict("dead", "Dead: throw it away, and take fresh yeast.", 0.0)
+        return YeastVerdict("dead", message("yeast-dead"), 0.0)
     if foam == "none":
         left = LONGEST_MIN - minutes
-        return YeastVerdict("wait", f"Nothing yet: give it the last {left:.0f} min before you give it up.", 1.0)
+        return YeastVerdict("wait", message("yeast-nothing-yet", minutes=round(left)), 1.0)
     if foam == "few_bubbles":
-        return YeastVerdict("weak", "Hardly alive: better new yeast; if you must, twice as much and more time.", 2.0)
-    return YeastVerdict("weak", "Weak but alive: half as much again, and watch the dough, not the clock.", 1.5)
+        return YeastVerdict("weak", message("yeast-hardly-alive"), 2.0)
+    return YeastVerdict("weak", message("yeast-weak"), 1.5)

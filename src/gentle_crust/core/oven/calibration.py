@@ -7,7 +7,7 @@ import numpy as np
 
 from gentle_crust.core import limits
 from gentle_crust.core.errors import CraftError, within
-from gentle_crust.core.messages import message
+from gentle_crust.core.messages import Message, message
 from gentle_crust.core.oven.equipment import Side
 from gentle_crust.core.oven.staged import power_of
 
@@ -20,7 +20,7 @@ class Learnt:
     heat_up_min: float | None
     offset_k: float | None
     hot_side: Side
-    said: tuple[str, ...]
+    said: tuple[Message, ...]
 
 
 def calibrate(
@@ -31,22 +31,22 @@ def calibrate(
     browned: Side = "",
 ) -> Learnt:
     """Learn from an empty heat-up (minutes, thermometer C), dial against thermometer (C, C), and the browner side."""
-    said = []
+    said: list[Message] = []
     minutes = watts = offset = None
     if heat_up:
         minutes = _to_225(heat_up)
         watts = power_of(kind, volume_l, minutes)
-        said.append(f"Empty to {{225|c}} in {minutes:.0f} min: as a heater of {watts:.0f} W.")
+        said.append(message("learnt-heat-up", minutes=round(minutes), watts=round(watts)))
     if dial:
         for index, (asked, read) in enumerate(dial):
             within(f"dial[{index}].read_c", limits.DIAL_READ_C, read)
             within(f"dial[{index}].set_c", limits.DIAL_SET_C, asked)
         offset = round(float(np.median([read - asked for asked, read in dial])), 0)
         within("dial", limits.OFFSET_K, offset, message("limit-offset-of-the-dial"))
-        way = "hotter" if offset > 0 else "cooler"
-        said.append("It keeps to its dial." if offset == 0 else f"{{{abs(offset):.0f}|dc}} {way} than its dial says.")
+        code = "learnt-dial-true" if not offset else "learnt-dial-hotter" if offset > 0 else "learnt-dial-cooler"
+        said.append(message(code, k=abs(offset)) if offset else message(code))
     if browned:
-        said.append(f"Hotter at the {browned}: turn the loaf half-way.")
+        said.append(message(f"learnt-hotter-{browned}"))
     return Learnt(watts, minutes, offset, browned, tuple(said))
 
 

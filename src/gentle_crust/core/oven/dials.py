@@ -1,5 +1,6 @@
 """What a dial says: fan and still, gas marks."""
 
+from gentle_crust.core.messages import Message, message
 from gentle_crust.core.oven.equipment import FAN_LOWER_C
 from gentle_crust.core.oven.kit import Stage
 
@@ -24,11 +25,11 @@ def other_dial(setpoint_c: float, fan: bool) -> float:
     return setpoint_c + FAN_LOWER_C if fan else setpoint_c - FAN_LOWER_C
 
 
-def in_words(stage: Stage) -> str:
-    """The same heat on another dial, in a sentence."""
+def other_words(stage: Stage) -> Message:
+    """The same heat on another dial."""
     if stage.setpoint_c <= 0:
-        return "oven off"
-    other = other_dial(stage.setpoint_c, stage.fan)
+        return message("dial-off")
+    other = round(other_dial(stage.setpoint_c, stage.fan))
+    said = message("dial-without-a-fan" if stage.fan else "dial-with-a-fan", other=other)
     mark = gas_mark(stage.setpoint_c + (FAN_LOWER_C if stage.fan else 0))
-    said = f"{{{other:.0f}|c}} {'without' if stage.fan else 'with'} a fan"
-    return said + (f", gas mark {mark}" if mark else "")
+    return message("dial-with-a-mark", said=said, mark=mark) if mark else said

@@ -3,6 +3,7 @@
 from dataclasses import dataclass
 from typing import Literal
 
+from gentle_crust.core.messages import NOTHING, Message, message, named
 from gentle_crust.core.oven.kit import OvenKind, row_of
 from gentle_crust.core.oven.loaf import Loaf, rings
 
@@ -56,30 +57,35 @@ class Vessel:
 
 def vessel_row(kind: str) -> dict[str, str]:
     """The table's row for a vessel kind; CraftError if unknown."""
-    return row_of("vessels", "vessel", "a vessel", kind)
+    return row_of("vessels", "vessel", kind)
 
 
 def shape_row(shape: str) -> dict[str, str]:
     """The table's row for a shape; CraftError if unknown."""
-    return row_of("shapes", "shape", "a shape", shape, "shape")
+    return row_of("shapes", "shape", shape, "shape")
 
 
-def fits(vessel: Vessel, shape: str, piece_g: float) -> str:
-    """Why this loaf does not fit this vessel, in a sentence; empty if it does."""
+def in_a_sentence(vessel: Vessel) -> Message:
+    """What the baker calls it, within a sentence."""
+    return named(vessel.name.lower())
+
+
+def fits(vessel: Vessel, shape: str, piece_g: float) -> Message:
+    """Why this loaf does not fit this vessel, nothing if it does."""
     row = vessel_row(vessel.kind)
     holds = float(row["contains_g"])
     if vessel.inside_l and row["lidded"] == "1":
         # A lidded vessel holds a loaf of up to four fifths of its inside.
         holds = 1000 * vessel.inside_l * 0.8 / float(shape_row(shape)["ml_per_g"])
     if piece_g > holds:
-        return f"A piece of {{{piece_g:.0f}|g}} is more than the {vessel.name.lower()} holds ({{{holds:.0f}|g}})."
+        return message("misfit-too-much", piece=round(piece_g), name=in_a_sentence(vessel), holds=round(holds))
     if row["lidded"] == "1" and shape in ("baguette", "roll", "flat_round", "slipper"):
-        return f"A {shape_row(shape)['name']} has no room under the lid of the {vessel.name.lower()}."
+        return message("misfit-no-room", shape=message(f"shape-{shape}"), name=in_a_sentence(vessel))
     if shape == "pan_loaf" and vessel.kind != "tin":
-        return "A tin loaf needs a tin to hold it up."
+        return message("misfit-needs-a-tin")
     if vessel.kind == "tin" and shape != "pan_loaf":
-        return f"A {shape_row(shape)['name']} is not baked in a tin."
-    return ""
+        return message("misfit-not-in-a-tin", shape=message(f"shape-{shape}"))
+    return NOTHING
 
 
 def per_load(vessel: Vessel, oven: Oven, loaf: Loaf, pieces: int) -> int:

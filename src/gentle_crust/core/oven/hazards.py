@@ -4,8 +4,9 @@ from dataclasses import dataclass
 from typing import Literal
 
 from gentle_crust.core.cautions import caution
+from gentle_crust.core.messages import Message, message
 from gentle_crust.core.oven.bake import Bake
-from gentle_crust.core.oven.equipment import Oven, Vessel, fits, vessel_row
+from gentle_crust.core.oven.equipment import Oven, Vessel, fits, in_a_sentence, vessel_row
 from gentle_crust.core.oven.kit import vessel_heat
 
 _COLD_SHOCK = ("stone", "oven_floor", "lidded_clay", "lidded_enamel")
@@ -21,7 +22,7 @@ class Hazard:
     code: str
     weight: Weight
     moment: Moment
-    text: str
+    text: Message
     field: str = ""
 
 
@@ -43,26 +44,23 @@ def _limits(asked: Bake, vessel: Vessel | None, oven: Oven | None, paper_c: floa
     hottest, heat = hottest_c(asked), vessel_heat(asked.vessel.kind)
     found = []
     if oven is not None and hottest > oven.top_c:
-        text = f"The oven reaches {{{oven.top_c:.0f}|c}}, this bake asks for {{{hottest:.0f}|c}}. Lower the set point."
+        text = message("hazard-too-hot", top=round(oven.top_c), asked=round(hottest))
         found.append(Hazard("too_hot", "refused", "preheat", text, "stages"))
-    name = (vessel.name if vessel else heat.name).lower()
+    name = in_a_sentence(vessel) if vessel else message(f"the-vessel-{heat.kind}")
     rated = (vessel.rated_c if vessel else None) or float(vessel_row(asked.vessel.kind)["rated_c"])
     if hottest > rated:
-        given = "its maker's limit is" if vessel and vessel.rated_c else "its kind commonly bears"
-        text = f"The {name} at {{{hottest:.0f}|c}}: {given} {{{rated:.0f}|c}}. Lower the set point or take another."
+        given = message("hazard-makers-limit" if vessel and vessel.rated_c else "hazard-kinds-limit")
+        text = message("hazard-rating", name=name, hottest=round(hottest), given=given, rated=round(rated))
         found.append(Hazard("rating", "refused" if vessel and vessel.rated_c else "caution", "preheat", text, "vessel"))
     if vessel and vessel.knob_c and hottest > vessel.knob_c:
-        text = (
-            f"The lid's knob bears {{{vessel.knob_c:.0f}|c}}, this bake has {{{hottest:.0f}|c}}."
-            " Fit a metal one, or lower the set point."
-        )
+        text = message("hazard-knob", bears=round(vessel.knob_c), hottest=round(hottest))
         found.append(Hazard("knob", "refused", "preheat", text, "vessel"))
     allowed = vessel.heats_empty if vessel and vessel.heats_empty is not None else None
     if asked.vessel.preheated == "whole" and heat.material in ("enamel", "clay") and not allowed:
-        text = f"Heating the {name} empty can craze or crack it. Start it cold, unless its maker allows it."
+        text = message("hazard-empty-preheat", name=name)
         found.append(Hazard("empty_preheat", "caution" if allowed is None else "refused", "preheat", text, "vessel"))
     if paper_c is not None and hottest > paper_c:
-        text = f"No paper in this bake: it bears {{{paper_c:.0f}|c}}, this is {{{hottest:.0f}|c}}. Use meal or bran."
+        text = message("hazard-paper", bears=round(paper_c), hottest=round(hottest))
         found.append(Hazard("paper", "caution", "load", text, "paper_c"))
     if vessel is not None:
         misfit = fits(vessel, asked.loaf.shape, asked.loaf.dough_g)
@@ -79,22 +77,24 @@ def _steaming(asked: Bake) -> list[Hazard]:
         field = f"steam[{index}].kind"
         if kind == "ice_in_pot":
             if asked.vessel.kind in _COLD_SHOCK and asked.vessel.preheated == "whole":
-                text = f"Ice on hot {vessel_heat(asked.vessel.kind).material} can crack it. Leave the ice out."
+                text = message(
+                    "hazard-ice-cracks", material=message(f"material-{vessel_heat(asked.vessel.kind).material}")
+                )
                 found.append(Hazard("ice", "refused", "load", text, field))
             else:
-                text = "Ice makes a mess and no visible difference; it cools the base. Not recommended."
+                text = message("hazard-ice-useless")
                 found.append(Hazard("ice", "caution", "load", text, field))
         if kind == "built_in" and asked.oven.kind != "built_in_steam":
-            text = "This oven has no steam of its own; it was reckoned as if it had."
+            text = message("hazard-no-own-steam")
             found.append(Hazard("built_in", "caution", "load", text, field))
         if kind == "soaked_towels":
             found.append(Hazard("towels", "caution", "load", caution("towels").text, field))
             if any(stage.fan for stage in asked.stages):
-                text = "Towels and a fan: nothing loose may be drawn to the element. Weigh them down, or fan off."
+                text = message("hazard-towels-and-fan")
                 found.append(Hazard("towels_fan", "caution", "load", text, field))
             wet = (asked.steam[index].g or 400) / 10
             if asked.vent_min > wet - 15:
-                text = f"The towels are dry after about {wet - 15:.0f} min: never dry. More water, or out sooner."
+                text = message("hazard-towels-dry", minutes=round(wet - 15))
                 found.append(Hazard("towels_dry", "refused" if wet < 20 else "caution", "vent", text, field))
         if kind == "mist_walls":
             found.append(Hazard("spray", "caution", "load", caution("spray").text, field))
@@ -103,10 +103,10 @@ def _steaming(asked: Bake) -> list[Hazard]:
         if kind in _WET:
             found.append(Hazard("steam_water", "caution", "load", caution("steam_water").text, field))
             if asked.oven.kind == "gas":
-                text = "A pan on a gas oven's floor blocks its vents: put it on a rack, and leave the floor free."
+                text = message("hazard-gas-floor")
                 found.append(Hazard("gas_floor", "caution", "preheat", text, field))
     if lidded and any(kind not in ("none", "ice_in_pot") for kind in kinds):
-        text = "Under a lid the loaf makes all the steam it needs: extra steam makes no visible difference."
+        text = message("hazard-steam-under-lid")
         found.append(Hazard("under_lid", "caution", "load", text, "steam"))
     return found
 

@@ -6,6 +6,7 @@ from typing import Any, Literal
 
 from gentle_crust.core import limits
 from gentle_crust.core.errors import Unreadable, within
+from gentle_crust.core.messages import message
 from gentle_crust.core.tables import rows
 
 OvenKind = Literal["electric", "electric_fan", "gas", "built_in_steam", "wood"]
@@ -85,7 +86,6 @@ class VesselHeat:
     """A vessel's heat, a row of the table. A lid of 0 kg is no lid."""
 
     kind: str
-    name: str
     base_kg: float
     base_j_kg_k: float
     base_m2: float
@@ -104,34 +104,34 @@ class VesselHeat:
     material: str
 
 
-def row_of(table: str, field: str, what: str, kind: str, column: str = "kind") -> dict[str, str]:
+def row_of(table: str, field: str, kind: str, column: str = "kind") -> dict[str, str]:
     """The row of ``table`` for ``kind``; a CraftError that names ``field`` and the kinds there are, if unknown."""
     for row in rows(table):
         if row[column] == kind:
             return row
     known = tuple(row[column] for row in rows(table))
-    raise Unreadable(field, "oven-kind-unknown", kind=kind, what=what, names=known)
+    raise Unreadable(field, "oven-kind-unknown", kind=kind, what=message(f"what-{table}"), names=known)
 
 
 @cache
 def vessel_heat(kind: str) -> VesselHeat:
     """The heat of a vessel kind; CraftError if unknown."""
-    row = row_of("vessels", "vessel.kind", "a vessel", kind)
+    row = row_of("vessels", "vessel.kind", kind)
     values: dict[str, Any] = {name: float(row[name]) for name in _OF_BASE + _OF_LID}
     values |= {"flat": row["flat"] == "1", "material": row["material"], "holds": max(int(row["holds_pieces"]), 1)}
-    return VesselHeat(kind=kind, name=row["name"], **values)
+    return VesselHeat(kind=kind, **values)
 
 
 @cache
 def oven_row(kind: str) -> dict[str, float]:
     """The numbers of an oven kind; CraftError if unknown."""
-    row = row_of("ovens", "oven.kind", "an oven", kind)
-    return {key: float(value) for key, value in row.items() if key not in ("kind", "name", "provenance")}
+    row = row_of("ovens", "oven.kind", kind)
+    return {key: float(value) for key, value in row.items() if key not in ("kind", "provenance")}
 
 
 def steam_of(steam: Steam) -> Steam:
     """The source with its usual grams and moment filled in; CraftError if unknown or out of range."""
-    row = row_of("steam", "steam.kind", "a way to steam", steam.kind)
+    row = row_of("steam", "steam.kind", steam.kind)
     grams = float(row["g"]) if steam.g is None else within("steam.g", limits.STEAM_G, steam.g)
     at = float(row["at_min"]) if steam.at_min is None else steam.at_min
     return Steam(steam.kind, grams, within("steam.at_min", limits.STEAM_AT_MIN, at))

@@ -6,6 +6,7 @@ from math import ceil
 import numpy as np
 
 from gentle_crust.core.fermentation.rates import bakers_yeast_gassing, levain_gas_per_h
+from gentle_crust.core.messages import NOTHING, Message, message
 from gentle_crust.core.oven.profile import RECOVERY_MIN
 
 
@@ -17,8 +18,8 @@ class Load:
     pieces: int
     in_min: int
     out_min: int
-    waits: str
-    """What waiting does to its proof, in a sentence; empty for the first."""
+    waits: Message
+    """What waiting does to its proof; nothing for the first."""
 
 
 def loads(
@@ -31,15 +32,12 @@ def loads(
     for number in range(ceil(pieces / per_load)):
         at = number * (minutes + RECOVERY_MIN)
         of_these = min(per_load, pieces - number * per_load)
-        found.append(Load(number + 1, of_these, at, at + minutes, _waits(at, share, cold) if number else ""))
+        found.append(Load(number + 1, of_these, at, at + minutes, _waits(at, share, cold) if number else NOTHING))
     return tuple(found)
 
 
-def _waits(minutes: int, share: float, cold: bool) -> str:
+def _waits(minutes: int, share: float, cold: bool) -> Message:
     in_cold = max(round(minutes * share), 1)
     if cold:
-        return f"Stays in the fridge {minutes} min longer: as much proof as {in_cold} min in the room."
-    return (
-        f"Waits {minutes} min: in the fridge as much proof as {in_cold} min in the room. Chill it as the first goes in;"
-        f" left in the room it would go {minutes} min further."
-    )
+        return message("load-stays-cold", minutes=minutes, in_cold=in_cold)
+    return message("load-waits", minutes=minutes, in_cold=in_cold)

@@ -53,7 +53,6 @@ class Shape:
     """
 
     key: str
-    name: str
     ml_per_g: float
     height_to_width: float
     height_to_length: float
@@ -85,7 +84,7 @@ class Rings:
 
 def shape(key: str) -> Shape:
     """The shape named ``key``; CraftError if unknown."""
-    row = row_of("shapes", "loaf.shape", "a shape", key, "shape")
+    row = row_of("shapes", "loaf.shape", key, "shape")
     numbers = (
         "ml_per_g",
         "height_to_width",
@@ -95,7 +94,7 @@ def shape(key: str) -> Shape:
         "dry_factor",
         "moist_factor",
     )
-    return Shape(key, row["name"], *(float(row[name]) for name in numbers))
+    return Shape(key, *(float(row[name]) for name in numbers))
 
 
 def checked(loaf: Loaf) -> Loaf:

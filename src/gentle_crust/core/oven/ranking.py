@@ -7,7 +7,8 @@ from math import ceil
 from operator import itemgetter
 from typing import Literal
 
-from gentle_crust.core.oven.doneness import SIGNS, shade
+from gentle_crust.core.messages import NOTHING, Message, message
+from gentle_crust.core.oven.doneness import shade, sign_of
 from gentle_crust.core.oven.equipment import Oven, Vessel, fits, vessel_row
 from gentle_crust.core.oven.hazards import Hazard, hazards
 from gentle_crust.core.oven.kit import Preheated, row_of
@@ -41,7 +42,7 @@ class Point:
 
     criterion: str
     score: float
-    why: str
+    why: Message
 
 
 @dataclass(frozen=True)
@@ -52,7 +53,7 @@ class Way:
     vessel: Vessel
     preheated: Preheated
     steam: tuple[str, ...]
-    unfit: str
+    unfit: Message = NOTHING
     score: float = 0.0
     points: tuple[Point, ...] = ()
     drawn: Draft | None = None
@@ -88,7 +89,7 @@ def rank(
         want = Want(CRUST_OF.get(wish, "usual"), rye, steam, True, preheated)
         made = draft(loaf, pieces, vessel, oven, want, altitude_m)
         found = hazards(made.bake, vessel, oven, paper_c if _on_paper(vessel) else None)
-        refused = next((hazard.text for hazard in found if hazard.weight == "refused"), "")
+        refused = next((hazard.text for hazard in found if hazard.weight == "refused"), NOTHING)
         loads = ceil(pieces / made.per_load)
         every = loads * round(made.bake.minutes) + (loads - 1) * RECOVERY_MIN
         return Way(key, vessel, preheated, steam, refused, 0.0, (), made, every, loads, found)
@@ -153,9 +154,9 @@ def _scored(way: Way, wish: Wish, quickest: int, oven: Oven) -> Way:
                 _crust(made, CRUST_OF.get(wish, "usual")),
                 _evenness(made, way.vessel, oven),
                 _throughput(way, quickest),
-                _of_tables(way, "effort", "little to do"),
-                _of_tables(way, "mess", "nothing to clean"),
-                _of_tables(way, "hazard", "nothing that scalds or cracks"),
+                _of_tables(way, "effort", message("point-little-to-do")),
+                _of_tables(way, "mess", message("point-nothing-to-clean")),
+                _of_tables(way, "hazard", message("point-nothing-hurts")),
             ),
             strict=True,
         )
@@ -165,37 +166,42 @@ def _scored(way: Way, wish: Wish, quickest: int, oven: Oven) -> Way:
     return replace(way, score=round(score, 1), points=points)
 
 
-def _spring(made: Draft) -> tuple[float, str]:
+def _spring(made: Draft) -> tuple[float, Message]:
     index, sets = made.baked.end("spring"), made.baked.skin_set_min
-    soft = "its skin stays soft throughout" if sets is None else f"its skin stays soft for {sets:.0f} min"
+    soft = message("point-soft-throughout") if sets is None else message("point-soft-for", minutes=round(sets))
     return (index - _FLATTEST) / (_TALLEST - _FLATTEST) * 5, soft
 
 
-def _crust(made: Draft, crust: Crust) -> tuple[float, str]:
+def _crust(made: Draft, crust: Crust) -> tuple[float, Message]:
     colour, thick = made.baked.end("colour"), made.baked.end("crust_mm")
     far = abs(colour - made.done.colour) / 8 + abs(thick - _THICK_MM[crust]) / 1.2
     if made.done.minute is None:
-        return 0.5, f"never done: {SIGNS[made.done.last]} does not get there"
-    return 5 - far, f"{shade(colour)}, some {thick:.0f} mm thick"
+        return 0.5, message("point-never-done", sign=sign_of(made.done.last))
+    return 5 - far, message("point-crust", shade=shade(colour), mm=round(thick))
 
 
-def _evenness(made: Draft, vessel: Vessel, oven: Oven) -> tuple[float, str]:
+def _evenness(made: Draft, vessel: Vessel, oven: Oven) -> tuple[float, Message]:
     top, base = made.baked.end("colour"), made.baked.end("base_colour")
     turned = 0.8 if vessel.kind in ("tray", "perforated_tray") and oven.kind != "electric_fan" else 0.0
-    word = "base paler than the top" if base < top - 15 else "base darker than the top" if base > top + 15 else "even"
-    return 5 - abs(top - base) / 14 - turned, word + ("; wants turning" if turned else "")
+    word = (
+        message("point-base-paler")
+        if base < top - 15
+        else message("point-base-darker")
+        if base > top + 15
+        else message("point-even")
+    )
+    return 5 - abs(top - base) / 14 - turned, message("point-wants-turning", evenness=word) if turned else word
 
 
-def _throughput(way: Way, quickest: int) -> tuple[float, str]:
-    many = "one load" if way.loads == 1 else f"{way.loads} loads"
-    return 5 * quickest / max(way.all_min, 1), f"{many}, {way.all_min} min in all"
+def _throughput(way: Way, quickest: int) -> tuple[float, Message]:
+    return 5 * quickest / max(way.all_min, 1), message("point-loads", count=way.loads, minutes=way.all_min)
 
 
-def _of_tables(way: Way, column: str, none: str) -> tuple[float, str]:
+def _of_tables(way: Way, column: str, none: Message) -> tuple[float, Message]:
     vessel = vessel_row(way.vessel.kind)
-    rows = [(float(vessel[column]), vessel["handling"])]
+    rows = [(float(vessel[column]), message(f"handling-{way.vessel.kind}"))]
     for kind in way.steam:
-        row = row_of("steam", "steam.kind", "a way to steam", kind)
-        rows.append((float(row[column]), row["why"]))
+        row = row_of("steam", "steam.kind", kind)
+        rows.append((float(row[column]), message(f"steam-why-{kind}") if kind != "none" else NOTHING))
     top = max(rows, key=itemgetter(0))
     return 5 - sum(points for points, _ in rows), top[1] if top[0] > 0 else none

@@ -3,8 +3,9 @@
 from collections.abc import Callable
 from dataclasses import dataclass, replace
 
+from gentle_crust.core.messages import NOTHING, Message, joined, message
 from gentle_crust.core.oven.bake import Bake, Baked, bake
-from gentle_crust.core.oven.doneness import shade
+from gentle_crust.core.oven.doneness import shade, shade_code
 from gentle_crust.core.oven.equipment import FAN_LOWER_C, Oven, Vessel, vessel_row
 from gentle_crust.core.oven.kit import Preheat, Stage, Steam
 from gentle_crust.core.oven.loaf import Loaf
@@ -15,22 +16,22 @@ _LONGER_MIN = 60.0
 
 @dataclass(frozen=True)
 class School:
-    """A variant: its question, what bakers of this school do, how it went against the usual, and a sentence on that.
+    """A variant: its question, what bakers of this school do, how it went against the usual, and what that changes.
 
     ``default`` marks the one that was drawn up; ``minutes`` is in the oven until done, ``heating_min`` before it.
     """
 
     key: str
-    question: str
-    what: str
+    question: Message
+    what: Message
     default: bool
     minutes: float | None
     heating_min: float
     spring: float
     colour: float
     loss: float
-    changes: str
-    advice: str = ""
+    changes: Message
+    advice: Message = NOTHING
 
 
 def schools(
@@ -59,14 +60,14 @@ def schools(
                 went.end("spring"),
                 went.at("colour", at),
                 went.at("loss", at),
-                "" if change is None else _said(made, asked, went, done, at),
+                NOTHING if change is None else _said(made, asked, went, done, at),
                 advice,
             )
         )
     return tuple(found)
 
 
-_Variant = tuple[str, str, str, Callable[[Bake], Bake] | None, str]
+_Variant = tuple[str, Message, Message, Callable[[Bake], Bake] | None, Message]
 
 
 def _vessel(asked: Bake, **change: object) -> Bake:
@@ -76,7 +77,7 @@ def _vessel(asked: Bake, **change: object) -> Bake:
 def _lidded(made: Draft) -> list[_Variant]:
     heat = made.bake.stages[0].setpoint_c
     long = made.bake.stages[0].minutes
-    ask = "Preheat the pot?"
+    ask = message("school-preheat")
     found: list[_Variant] = []
     hot = Preheat(heat, 40, made.bake.preheat.fan)
     cold = Preheat(heat, 0, made.bake.preheat.fan)
@@ -89,12 +90,16 @@ def _lidded(made: Draft) -> list[_Variant]:
         return change
 
     now = made.bake.vessel.preheated
-    found.append(("hot", ask, "The whole pot", None if now == "whole" else starting(hot, "whole", -18), ""))
     found.append(
-        ("lid", ask, "The lid only", starting(hot, "lid", 6), "The dough proofs in the pot and goes in with it.")
+        ("hot", ask, message("school-preheat-whole"), None if now == "whole" else starting(hot, "whole", -18), NOTHING)
     )
-    found.append(("cold", ask, "Nothing: a cold start", None if now == "none" else starting(cold, "none", 15), ""))
-    shorter = "When to uncover?"
+    found.append(
+        ("lid", ask, message("school-preheat-lid"), starting(hot, "lid", 6), message("school-preheat-lid-why"))
+    )
+    found.append(
+        ("cold", ask, message("school-preheat-none"), None if now == "none" else starting(cold, "none", 15), NOTHING)
+    )
+    shorter = message("school-uncover")
 
     def uncover(by: float) -> Callable[[Bake], Bake]:
         def change(asked: Bake) -> Bake:
@@ -103,40 +108,42 @@ def _lidded(made: Draft) -> list[_Variant]:
 
         return change
 
-    found.append(("early", shorter, f"Sooner, after {max(long - 8, 5):.0f} min", uncover(-8), ""))
-    found.append(("late", shorter, f"Later, after {long + 10:.0f} min", uncover(10), ""))
-    ice = "Ice in the pot?"
+    found.append(
+        ("early", shorter, message("school-uncover-sooner", minutes=round(max(long - 8, 5))), uncover(-8), NOTHING)
+    )
+    found.append(("late", shorter, message("school-uncover-later", minutes=round(long + 10)), uncover(10), NOTHING))
+    ice = message("school-ice")
 
     def iced(asked: Bake) -> Bake:
         return replace(asked, steam=(Steam("ice_in_pot"),))
 
     if now == "whole" and made.bake.vessel.kind in ("lidded_cast_iron", "metal_dome"):
-        found.append(("ice", ice, "A handful of ice", iced, "Not recommended: no visible difference, and a mess."))
+        found.append(("ice", ice, message("school-ice-handful"), iced, message("school-ice-useless")))
     return found
 
 
 def _open(made: Draft) -> list[_Variant]:
     found: list[_Variant] = []
-    ask = "Oven off at the start?"
+    ask = message("school-off")
 
     def off(asked: Bake) -> Bake:
         first = Stage(15, 0, True, False)
         return replace(asked, stages=(first, *asked.stages[1:])) if len(asked.stages) > 1 else asked
 
     if len(made.bake.stages) > 1:
-        found.append(("on", ask, "The oven on throughout", None, ""))
-        found.append(("off", ask, "Off for the first 15 min", off, "Not recommended: hardly any difference."))
-        spray = "Spray the walls?"
+        found.append(("on", ask, message("school-off-on"), None, NOTHING))
+        found.append(("off", ask, message("school-off-first"), off, message("school-off-useless")))
+        spray = message("school-spray")
 
         def walls(asked: Bake) -> Bake:
             return replace(asked, steam=(*asked.steam, Steam("mist_walls")))
 
-        found.append(("spray", spray, "Six sprays as well", walls, "Never on glass or lamps: mist the loaf outside."))
+        found.append(("spray", spray, message("school-spray-six"), walls, message("school-spray-never")))
     return found
 
 
 def _heat(made: Draft, oven: Oven) -> list[_Variant]:
-    ask = "How hot?"
+    ask = message("school-heat")
     even = 230.0 - (FAN_LOWER_C if oven.kind == "electric_fan" else 0.0)
     hot = min(260.0 - (FAN_LOWER_C if oven.kind == "electric_fan" else 0.0), oven.top_c)
 
@@ -152,29 +159,34 @@ def _heat(made: Draft, oven: Oven) -> list[_Variant]:
     first = made.bake.stages[0].setpoint_c
     found: list[_Variant] = []
     if abs(even - first) > 3 or made.bake.stages[-1].setpoint_c != first:
-        found.append(("even", ask, f"{{{even:.0f}|c}} throughout", at(even, even), ""))
+        found.append(("even", ask, message("school-heat-even", even=round(even)), at(even, even), NOTHING))
     if hot - first > 3:
-        found.append(("hotter", ask, f"{{{hot:.0f}|c}}, then {{{even:.0f}|c}}", at(hot, even), ""))
+        found.append(
+            ("hotter", ask, message("school-heat-falling", hot=round(hot), even=round(even)), at(hot, even), NOTHING)
+        )
     return found
 
 
-def _said(made: Draft, asked: Bake, went: Baked, done: Done, at: float) -> str:
-    """What a variant changes and costs, in words."""
-    words = []
+def _said(made: Draft, asked: Bake, went: Baked, done: Done, at: float) -> Message:
+    """What a variant changes and costs."""
+    found = []
     usual = made.done.minute
     if done.minute is None:
-        words.append("is not done within an hour more")
+        found.append(message("change-not-done"))
     elif usual is not None and abs(done.minute - usual) >= 1.5:
-        words.append(f"done {abs(done.minute - usual):.0f} min {'later' if done.minute > usual else 'sooner'}")
+        later = done.minute - usual
+        found.append(message("change-later" if later > 0 else "change-sooner", minutes=round(abs(later))))
     heating = asked.preheat.minutes - made.bake.preheat.minutes
     if abs(heating) >= 5:
-        words.append(f"{abs(heating):.0f} min {'more' if heating > 0 else 'less'} heating")
+        code = "change-more-heating" if heating > 0 else "change-less-heating"
+        found.append(message(code, minutes=round(abs(heating))))
     spring = went.end("spring") / max(made.baked.end("spring"), 1)
+    percent = round(spring * 100 - 100)
     if abs(spring - 1) < 0.05:
-        words.append("springs the same within what can be seen")
+        found.append(message("change-springs-alike"))
     else:
-        words.append(f"springs {'more' if spring > 1 else 'less'} ({spring * 100 - 100:+.0f} %)")
+        found.append(message("change-springs-more" if spring > 1 else "change-springs-less", percent=abs(percent)))
     colour = went.at("colour", at)
-    if shade(colour) != shade(made.baked.end("colour")):
-        words.append(f"{shade(colour)} when done")
-    return "; ".join(words).capitalize() + "."
+    if shade_code(colour) != shade_code(made.baked.end("colour")):
+        found.append(message("change-shade", shade=shade(colour)))
+    return joined(*found)

@@ -4,13 +4,13 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import Literal
 
+from gentle_crust.core.messages import Message, message
 from gentle_crust.core.oven.kit import Steam, steam_of
 
 What = Literal["stones", "pan", "towels", "water", "ice", "spray", "steam"]
 POURED_AFTER_MIN = 0.5
 """Water is poured, walls are sprayed, once the loaf is in and before the door is shut for good."""
 MISTED_BEFORE_MIN = 1.0
-POURING = "from the side, then the door shut at once."
 
 
 @dataclass(frozen=True)
@@ -24,8 +24,8 @@ class Steaming:
     what: What
     minute: float
     g: float | None
-    title: str
-    text: str
+    title: Message
+    text: Message
 
 
 def steaming(sources: Sequence[Steam], preheat_min: float, vent_min: float, out_min: float) -> tuple[Steaming, ...]:
@@ -46,42 +46,43 @@ def _of(source: Steam, preheat_min: float, out: float) -> list[Steaming]:
     grams, lit = source.g or 0.0, -preheat_min
     at = source.at_min or 0.0
     soon = max(at, lit)
-    amount = f"{{{grams:.0f}|g}}"
     after = max(at, 0) + POURED_AFTER_MIN
     if source.kind == "hot_stones_and_water":
-        pour = f"{amount} of boiling water onto the stones, {POURING}"
+        pour = message("steam-stones-pour", g=round(grams))
         return [
-            Steaming("in", "stones", lit, None, "Stones in", "Dry stones in their pan onto the floor rack, to heat."),
-            Steaming("in", "water", after, grams, "Pour", pour),
-            Steaming("out", "stones", out, None, "Stones out", "Pan and stones out, level; what is wet is scalding."),
+            Steaming("in", "stones", lit, None, message("steam-stones-in-title"), message("steam-stones-in")),
+            Steaming("in", "water", after, grams, message("steam-pour-title"), pour),
+            Steaming("out", "stones", out, None, message("steam-stones-out-title"), message("steam-stones-out")),
         ]
     if source.kind == "hot_pan":
-        pour = f"{amount} of boiling water into the hot pan, {POURING}"
+        pour = message("steam-pan-pour", g=round(grams))
         return [
-            Steaming("in", "pan", lit, None, "Pan in", "An empty iron pan onto the floor rack, to heat."),
-            Steaming("in", "water", after, grams, "Pour", pour),
-            Steaming("out", "pan", out, None, "Pan out", "The pan out, held level; what is left in it is scalding."),
+            Steaming("in", "pan", lit, None, message("steam-pan-in-title"), message("steam-pan-in")),
+            Steaming("in", "water", after, grams, message("steam-pour-title"), pour),
+            Steaming("out", "pan", out, None, message("steam-pan-out-title"), message("steam-pan-out")),
         ]
     if source.kind == "soaked_towels":
         return [
             Steaming(
-                "in", "towels", soon, grams, "Towels in",
-                f"Soaked cotton towels in a metal tray with {amount} of hot water, onto the floor rack.",
+                "in", "towels", soon, grams, message("steam-towels-in-title"),
+                message("steam-towels-in", g=round(grams)),
             ),
-            Steaming("out", "towels", out, None, "Towels out", "Towels and their tray out, held level."),
+            Steaming("out", "towels", out, None, message("steam-towels-out-title"), message("steam-towels-out")),
         ]  # fmt: skip
     if source.kind == "water_pan":
         return [
-            Steaming("in", "water", soon, grams, "Pan of water in", f"A pan with {amount} of hot water, lowest rack."),
-            Steaming("out", "pan", out, None, "Pan of water out", "The pan out, held level: the water is scalding."),
+            Steaming(
+                "in", "water", soon, grams, message("steam-water-in-title"), message("steam-water-in", g=round(grams))
+            ),
+            Steaming("out", "pan", out, None, message("steam-water-out-title"), message("steam-water-out")),
         ]
     if source.kind == "mist_loaf":
         minute = min(at, -MISTED_BEFORE_MIN)
-        return [Steaming("in", "spray", minute, grams, "Mist", "Mist the loaf, outside the oven.")]
+        return [Steaming("in", "spray", minute, grams, message("steam-mist-title"), message("steam-mist"))]
     if source.kind == "mist_walls":
-        text = "Not recommended: six sprays at the walls, never at lamp or glass."
-        return [Steaming("in", "spray", after, grams, "Spray", text)]
+        text = message("steam-spray")
+        return [Steaming("in", "spray", after, grams, message("steam-spray-title"), text)]
     if source.kind == "ice_in_pot":
-        text = f"Not recommended: {amount} of ice beside the loaf."
-        return [Steaming("in", "ice", after, grams, "Ice", text)]
-    return [Steaming("in", "steam", max(at, 0), None, "Steam on", "Steam on.")]
+        text = message("steam-ice", g=round(grams))
+        return [Steaming("in", "ice", after, grams, message("steam-ice-title"), text)]
+    return [Steaming("in", "steam", max(at, 0), None, message("steam-on-title"), message("steam-on"))]

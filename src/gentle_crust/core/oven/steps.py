@@ -4,8 +4,9 @@ from dataclasses import dataclass, replace
 from typing import Literal
 
 from gentle_crust.core.cautions import Caution, at_step
+from gentle_crust.core.messages import NOTHING, Message, joined, message
 from gentle_crust.core.oven.bake import Bake
-from gentle_crust.core.oven.equipment import Oven, Vessel, shape_row
+from gentle_crust.core.oven.equipment import Oven, Vessel, in_a_sentence, shape_row
 from gentle_crust.core.oven.kit import vessel_heat
 from gentle_crust.core.oven.staged import Done
 from gentle_crust.core.oven.steaming import steaming
@@ -20,8 +21,8 @@ class Touch:
 
     kind: str
     minute: float
-    title: str
-    text: str
+    title: Message
+    text: Message
     cautions: tuple[Caution, ...] = ()
     what: str = ""
     """What goes in or comes out, at a step of steaming."""
@@ -35,38 +36,39 @@ def touches(
     found = []
     heating, first, last = question.preheat, question.stages[0], question.stages[-1]
     if heating.minutes > 0:
-        name = vessel.name.lower()
-        inside = {"whole": f", {name} inside", "lid": f", the lid of the {name} inside, its base left out"}.get(
-            question.vessel.preheated, ""
-        )
-        text = f"Oven to {{{heating.setpoint_c:.0f}|c}}{inside}. Nothing may be proofing in it."
-        found.append(Touch("preheat", -heating.minutes, "Preheat", text))
+        inside = {"whole": "touch-preheat-whole", "lid": "touch-preheat-lid"}.get(question.vessel.preheated)
+        hot = round(heating.setpoint_c)
+        text = message("touch-preheat", hot=hot)
+        if inside:
+            text = message(inside, hot=hot, vessel=in_a_sentence(vessel))
+        found.append(Touch("preheat", -heating.minutes, message("touch-preheat-title"), text))
     for each in steaming(question.steam, heating.minutes, question.vent_min, question.minutes):
         found.append(Touch(f"steam_{each.way}", each.minute, each.title, each.text, what=each.what))
-    cover = "lid on" if lidded and first.covered else "steam in" if first.covered else "door shut"
+    cover = "lid-on" if lidded and first.covered else "steam-in" if first.covered else "door-shut"
     cut = scored(question.loaf.shape, rye)
-    by = _by_hand(question, tools, cut)
-    title = "Score and load" if cut else "Load"
-    found.append(Touch("load", 0, title, f"{by}{cover.capitalize()}, {first.minutes:.0f} min."))
+    title = message("touch-score-and-load" if cut else "touch-load-title")
+    shut = message(f"touch-load-{cover}", minutes=round(first.minutes))
+    found.append(Touch("load", 0, title, joined(*_by_hand(question, tools, cut), shut)))
     at = 0.0
     for before, after in zip(question.stages, question.stages[1:], strict=False):
         at += before.minutes
-        change = f"{{{after.setpoint_c:.0f}|c}}" if after.setpoint_c else "Oven off"
+        change = message("touch-set", hot=round(after.setpoint_c)) if after.setpoint_c else message("touch-oven-off")
+        more = round(after.minutes)
         if before.covered and not after.covered:
-            title = "Lid off" if lidded else "Steam out"
-            found.append(Touch("vent", at, title, f"{change}, {after.minutes:.0f} min more."))
+            title = message("touch-lid-off" if lidded else "touch-steam-out")
+            found.append(Touch("vent", at, title, message("touch-then", change=change, minutes=more)))
         else:
-            found.append(Touch("step", at, change if after.setpoint_c else "Oven off", f"{after.minutes:.0f} min."))
+            found.append(Touch("step", at, change, message("touch-for", minutes=more)))
     open_from = question.minutes - last.minutes
     if question.oven.kind != "electric_fan" and (
         oven.hot_side or vessel.kind in ("tray", "perforated_tray", "oven_floor")
     ):
-        text = f"Hotter at the {oven.hot_side}: turn it round." if oven.hot_side else "Back to front, top to bottom."
-        found.append(Touch("turn", open_from + last.minutes / 2, "Turn", text))
+        text = message(f"turn-hotter-{oven.hot_side}" if oven.hot_side else "turn-round")
+        found.append(Touch("turn", open_from + last.minutes / 2, message("turn-title"), text))
     check = max(question.minutes - 6, open_from + 1)
-    found.append(Touch("check", check, "First look", "Then every 2 min: colour, core, knock."))
-    out = f"Core {{{done.core_c:.0f}|c}}, a hollow knock, the colour you want."
-    found.append(Touch("out", question.minutes, "Out", out))
+    found.append(Touch("check", check, message("touch-check-title"), message("touch-check")))
+    out = message("touch-out", core=round(done.core_c))
+    found.append(Touch("out", question.minutes, message("touch-out-title"), out))
     kept = tuple(sorted(found, key=lambda touch: (touch.minute, ORDER.get(touch.kind, 1))))
     return _with_cautions(kept, question, lidded, cut)
 
@@ -80,24 +82,20 @@ def scored(shape: str, rye: bool) -> bool:
     return shape_row(shape)["scored"] == "1" and not rye
 
 
-def _by_hand(question: Bake, tools: tuple[Tool, ...], cut: bool) -> str:
+def _by_hand(question: Bake, tools: tuple[Tool, ...], cut: bool) -> tuple[Message, ...]:
     """How to score and load with the tools that there are."""
     kind, shape = question.vessel.kind, question.loaf.shape
-    score = _score(tools) if cut else ""
+    score = _score(tools) if cut else NOTHING
     if kind in ("stone", "steel", "oven_floor"):
-        way = "board" if shape == "baguette" and "board" in tools else "peel" if "peel" in tools else ""
-        return f"{score}Slide it off {'a ' + way if way else 'an upturned tray'}, dusted with meal. "
+        way = "board" if shape == "baguette" and "board" in tools else "peel" if "peel" in tools else "tray"
+        return score, message(f"slide-off-{way}")
     if kind.startswith("lidded") and question.vessel.preheated == "whole":
-        return (
-            f"{score}{'Lower it in with the sling. ' if 'sling' in tools else 'Tip it in from the side, hands clear. '}"
-        )
-    return score
+        return score, message("lower-in" if "sling" in tools else "tip-in")
+    return (score,)
 
 
-def _score(tools: tuple[Tool, ...]) -> str:
-    if "lame" in tools:
-        return "Score with the lame. "
-    return "Snip with scissors. " if "scissors" in tools else "Score with a thin sharp knife. "
+def _score(tools: tuple[Tool, ...]) -> Message:
+    return message("score-lame" if "lame" in tools else "score-scissors" if "scissors" in tools else "score-knife")
 
 
 def _with_cautions(touches: tuple[Touch, ...], question: Bake, lidded: bool, cut: bool) -> tuple[Touch, ...]:

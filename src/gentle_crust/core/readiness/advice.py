@@ -4,6 +4,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
+from gentle_crust.core.messages import NOTHING, Message, joined, message
 from gentle_crust.core.oven.doneness import chip, remedies
 from gentle_crust.core.oven.equipment import vessel_row
 from gentle_crust.core.oven.staged import Done
@@ -24,9 +25,9 @@ class Action:
     """What to do (a ``code`` for programs, ``do`` for people) within so many minutes, and what vessel or cold add."""
 
     code: str
-    do: str
+    do: Message
     within_min: int
-    note: str = ""
+    note: Message = NOTHING
 
 
 USUAL_MIN: dict[tuple[Stage, State], float] = {
@@ -40,47 +41,29 @@ USUAL_MIN: dict[tuple[Stage, State], float] = {
 }  # fmt: skip
 """Minutes until it is ready, or for how long it stays so, of a dough at 24 C that nobody has forecast (practice)."""
 SHORTEST, LONGEST = 3, 240
-DO: dict[tuple[Stage, State], tuple[str, str]] = {
-    ("gluten", "early"): ("wait", "Go on kneading, or fold again after a rest."),
-    ("gluten", "nearly"): ("wait", "Nearly: a few more turns, or one more set of folds."),
-    ("gluten", "ready"): ("go", "Enough. Let it ferment."),
-    ("gluten", "late"): ("go", "Stop now and let it rest; handle it gently from here on."),
-    ("gluten", "over"): ("rescue", "Stop: it tears. Rest it 30 min under cover, then bake it in a tin."),
-    ("culture", "early"): ("wait", "Leave it, and look again."),
-    ("culture", "nearly"): ("wait", "Nearly ripe: look again soon."),
-    ("culture", "ready"): ("go", "Use it now."),
-    ("culture", "late"): ("go", "Past its peak, still a good seed: use it soon, or feed it."),
-    ("culture", "over"): ("rescue", "Feed it with equal parts and wait for its next peak."),
-    ("preferment", "early"): ("wait", "Wait; somewhere warmer hurries it."),
-    ("preferment", "nearly"): ("wait", "Nearly ripe: look again soon."),
-    ("preferment", "ready"): ("go", "Mix the dough now."),
-    ("preferment", "late"): ("go", "Mix at once; the dough will be slacker, so shorten bulk a little."),
-    ("preferment", "over"): ("rescue", "Use at most half of it and add a pinch of yeast, or begin it anew."),
-    ("bulk", "early"): ("wait", "Leave it, and look again."),
-    ("bulk", "nearly"): ("wait", "Nearly: look again soon."),
-    ("bulk", "ready"): ("go", "Divide and shape."),
-    ("bulk", "late"): ("go", "Shape at once, gently, and chill it or keep the proof short."),
-    ("bulk", "over"): ("rescue", "Fold it gently, shape it into a tin and proof it short, or bake it as a flatbread."),
-    ("final_proof", "early"): ("wait", "Leave it, and look again; a warmer place hurries it."),
-    ("final_proof", "nearly"): ("wait", "Nearly: look again soon, and have the oven hot."),
-    ("final_proof", "ready"): ("bake", "Bake now. If the oven is not ready, chill it."),
-    ("final_proof", "late"): ("bake", "Bake at once, scored lightly; if the oven is cold, chill it at once."),
-    ("final_proof", "over"): ("rescue", "Fold it gently, shape again and proof it short, or bake it as a flatbread."),
-    ("baked", "early"): ("wait", "Back in, and look again."),
-    ("baked", "nearly"): ("wait", "A few minutes more."),
-    ("baked", "ready"): ("go", "Out, onto a rack."),
-    ("baked", "late"): ("go", "Out now, onto a rack."),
-    ("baked", "over"): ("go", "Out at once; cut the darkest off the base if it is bitter."),
-}
+ACTIONS: dict[tuple[Stage, State], str] = {
+    ("gluten", "early"): "wait", ("gluten", "nearly"): "wait", ("gluten", "ready"): "go",
+    ("gluten", "late"): "go", ("gluten", "over"): "rescue",
+    ("culture", "early"): "wait", ("culture", "nearly"): "wait", ("culture", "ready"): "go",
+    ("culture", "late"): "go", ("culture", "over"): "rescue",
+    ("preferment", "early"): "wait", ("preferment", "nearly"): "wait", ("preferment", "ready"): "go",
+    ("preferment", "late"): "go", ("preferment", "over"): "rescue",
+    ("bulk", "early"): "wait", ("bulk", "nearly"): "wait", ("bulk", "ready"): "go",
+    ("bulk", "late"): "go", ("bulk", "over"): "rescue",
+    ("final_proof", "early"): "wait", ("final_proof", "nearly"): "wait", ("final_proof", "ready"): "bake",
+    ("final_proof", "late"): "bake", ("final_proof", "over"): "rescue",
+    ("baked", "early"): "wait", ("baked", "nearly"): "wait", ("baked", "ready"): "go",
+    ("baked", "late"): "go", ("baked", "over"): "go",
+}  # fmt: skip
 
 
 def action_for(stage: Stage, state: State, dough: Dough, vessel: str | None, pace: Pace | None) -> Action:
     """The action for a verdict."""
-    code, do = DO[(stage, state)]
+    code, do = ACTIONS[(stage, state)], message(f"advice-{stage}-{state}")
     if stage == "final_proof" and state in ("ready", "late") and dough.cold:
-        do = "Bake it straight from the fridge; while it is cold it can wait an hour or two."
+        do = message("advice-final_proof-from-the-fridge")
     if stage == "baked" and state == "nearly":
-        do = "A few minutes more, covered with foil if it is dark already."
+        do = message("advice-baked-covered")
     return Action(code, do, _within_min(stage, state, dough, pace), _note(stage, state, dough, vessel))
 
 
@@ -112,27 +95,27 @@ def pace_of(dough_c: float, leaven: Leaven) -> float:
     return sum(paces) / len(paces)
 
 
-def _note(stage: Stage, state: State, dough: Dough, vessel: str | None) -> str:
+def _note(stage: Stage, state: State, dough: Dough, vessel: str | None) -> Message:
     """What the vessel and the cold change about it."""
     if stage != "final_proof":
-        return ""
+        return NOTHING
     if dough.rye:
-        return "Rye goes by its cracks: fine ones and pinholes are right, the poke says nothing."
+        return message("note-rye")
     group = vessel_row(vessel)["proof_group"] if vessel else ""
     if dough.cold:
-        return "Cold dough answers the poke sluggishly at every stage: firm edges decide."
+        return message("note-cold")
     if group == "tin" and state in ("early", "nearly", "ready"):
-        return "In the tin let it go on to just above the rim: the walls hold it up."
+        return message("note-tin")
     if group == "tray" and state in ("early", "nearly", "ready"):
-        return "On a tray it springs less: let it go further than for a stone."
+        return message("note-tray")
     if group in ("stone", "hot_pot") and state in ("ready", "late"):
-        return "The hot vessel lifts it further, so it goes in a little early rather than late."
+        return message("note-hot-vessel")
     if group == "cold_start" and state in ("nearly", "ready", "late"):
-        return "From a cold oven it goes on proofing for a quarter of an hour: put it in early."
-    return ""
+        return message("note-cold-oven")
+    return NOTHING
 
 
-_COLOURS = {"pale": chip("pale"), "golden": chip("golden"), "deep": chip("deep"), "dark": chip("very dark")}
+_COLOURS = {"pale": chip("pale"), "golden": chip("golden"), "deep": chip("deep"), "dark": chip("very-dark")}
 _LEAN_COLOUR, _LEAN_LOSS = 50.0, 0.10
 
 
@@ -151,23 +134,23 @@ def of_loaf(action: Action, cues: dict[str, str | float], core_c: float, pace: P
     minutes = signs[0].minutes
     if core is not None and float(core) < core_c - 1 and pace is not None and pace.ready_min:
         minutes = max(round(pace.ready_min), 1)
-    return Action("wait", " ".join(sign.text for sign in signs), minutes, action.note)
+    return Action("wait", joined(*(sign.text for sign in signs)), minutes, action.note)
 
 
-def conflict_words(stage: Stage, ahead: bool, dough: Dough) -> str:
+def conflict_of(stage: Stage, ahead: bool, dough: Dough) -> Message:
     """Both explanations when the dough is ahead of its forecast, or behind it, and how to tell them apart."""
     if stage == "baked":
-        return "The signs do not agree: a probe in the middle decides."
+        return message("conflict-baked")
     if ahead:
-        ours = "it is warmer or livelier than was thought"
-        other = "a large bubble or a wet skin gave in under the finger" if stage == "final_proof" else "it was misread"
-        return f"The dough is ahead of its forecast: either {ours}, or {other}. Measure its temperature, try elsewhere."
-    ours = "it is colder or its leaven weaker than was thought"
+        ours = message("conflict-ahead-warmer")
+        other = message("conflict-ahead-a-bubble") if stage == "final_proof" else message("conflict-ahead-misread")
+        return message("conflict-ahead", ours=ours, other=other)
+    ours = message("conflict-behind-colder")
     other = (
-        "a dry skin hides it"
+        message("conflict-behind-a-dry-skin")
         if stage == "final_proof" and not dough.cold
-        else "it is so cold that it does not answer"
+        else message("conflict-behind-cold")
         if dough.cold
-        else "it was just folded"
+        else message("conflict-behind-folded")
     )
-    return f"The dough is behind its forecast: either {ours}, or {other}. Measure its temperature, look again."
+    return message("conflict-behind", ours=ours, other=other)

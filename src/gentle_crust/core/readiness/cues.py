@@ -6,7 +6,7 @@ from typing import Literal, get_args
 
 from gentle_crust.core.errors import CraftError, Unreadable, within
 from gentle_crust.core.limits import Limit
-from gentle_crust.core.messages import message
+from gentle_crust.core.messages import Message, message
 from gentle_crust.core.tables import rows
 
 Stage = Literal["gluten", "culture", "preferment", "bulk", "final_proof", "baked"]
@@ -52,7 +52,7 @@ class CueValue:
     """One thing that may be seen: its value, and what is said of it."""
 
     value: str
-    says: str
+    says: Message
 
 
 @dataclass(frozen=True)
@@ -60,7 +60,7 @@ class Cue:
     """Something to look at: how to look, and what may be seen. A measured cue has a unit and no values."""
 
     cue: str
-    look: str
+    look: Message
     values: tuple[CueValue, ...]
     unit: str = ""
     low: float = 0.0
@@ -75,27 +75,29 @@ MISREAD = 0.003
 class Measured:
     """A figure as a cue: the bounds between the five states, how far a reading is off, and its limits."""
 
-    look: str
+    look: Message
     unit: str
     low: float
     high: float
     bounds: tuple[float, float, float, float]
     error: float
     says: str
+    """The code of what is said of it."""
+    digits: int = 1
 
 
 MEASURED: dict[tuple[Stage, str], Measured] = {
     ("culture", "height_ratio"): Measured(
-        "read its height on the glass, against the start", "times", 0.5, 6.0, (1.5, 1.85, 9, 9), 0.12,
-        "it stands at {value:.1f} times its start",
+        message("look-height-in-the-jar"), "times", 0.5, 6.0, (1.5, 1.85, 9, 9), 0.12,
+        "says-height-in-the-jar",
     ),
     ("preferment", "height_ratio"): Measured(
-        "read its height on the glass, against the start", "times", 0.5, 6.0, (1.6, 2.1, 9, 9), 0.15,
-        "it stands at {value:.1f} times its start",
+        message("look-height-in-the-jar"), "times", 0.5, 6.0, (1.6, 2.1, 9, 9), 0.15,
+        "says-height-in-the-jar",
     ),
     ("baked", "loss_percent"): Measured(
-        "weigh a loaf out of the oven, against its dough", "%", 0.0, 45.0, (7.0, 9.5, 15.0, 20.0), 1.0,
-        "it has lost {value:.0f} % of its weight",
+        message("look-weigh-the-loaf"), "%", 0.0, 45.0, (7.0, 9.5, 15.0, 20.0), 1.0,
+        "says-weight-lost", 0,
     ),
 }  # fmt: skip
 """Bounds between early, nearly, ready, late and over (practice). A height tells nothing of late and over."""
@@ -122,10 +124,10 @@ def core_bounds(done_c: float) -> tuple[float, float, float, float]:
 def measured(stage: Stage, cue: str, target: float) -> Measured | None:
     """A cue that is a figure; ``target`` is the rise wanted (percent) in bulk and the core wanted (C) in the oven."""
     if stage == "bulk" and cue == "rise_percent":
-        look, says = "read its rise in a straight vessel", "it has risen by {value:.0f} %"
-        return Measured(look, "%", -10, 400, rise_bounds(target), 8, says)
+        look, says = message("look-rise-in-a-vessel"), "says-rise-in-a-vessel"
+        return Measured(look, "%", -10, 400, rise_bounds(target), 8, says, 0)
     if stage == "baked" and cue == "core_c":
-        look, says = "put a probe into the middle", "its middle has {{{value:.1f}|c}}"
+        look, says = message("look-probe-in-the-middle"), "says-core"
         return Measured(look, "C", 20, 105, core_bounds(target), 0.8, says)
     return MEASURED.get((stage, cue))
 
@@ -153,7 +155,7 @@ def cues_of(stage: Stage, dough: Dough | None = None, target: float = 60.0) -> t
         if told is not None and row["value"] not in {each["value"] for each in told}:
             told.append(row)
     seen = tuple(
-        Cue(cue, told[0]["look"], tuple(CueValue(each["value"], each["says"]) for each in told))
+        Cue(cue, message(f"look-{stage}-{cue}"), tuple(CueValue(each["value"], says(each)) for each in told))
         for cue, told in found.items()
     )
     read = []
@@ -162,6 +164,13 @@ def cues_of(stage: Stage, dough: Dough | None = None, target: float = 60.0) -> t
         if figure is not None:
             read.append(Cue(cue, figure.look, (), figure.unit, figure.low, figure.high))
     return (*seen, *read)
+
+
+def says(row: dict[str, str]) -> Message:
+    """What is said of a row of the table of cues."""
+    stage, cue, value = row["stage"], row["cue"], row["value"]
+    cold = row["when"] == "cold" and (stage, cue, value) == ("final_proof", "edge", "firm")
+    return message(f"cue-{stage}-{cue}-{value}-cold" if cold else f"cue-{stage}-{cue}-{value}")
 
 
 def _shows(row: dict[str, str], dough: Dough | None) -> bool:
@@ -191,13 +200,13 @@ def check_cues(stage: Stage, cues: dict[str, str | float]) -> None:
 
 def likelihood(
     stage: Stage, cue: str, value: str | float, dough: Dough, target: float
-) -> tuple[Likelihood, str] | None:
+) -> tuple[Likelihood, Message] | None:
     """How likely each state is to show this, and what is said of it; None if it tells nothing of this dough."""
     figure = measured(stage, cue, target)
     if figure is not None:
-        return of_figure(figure, float(value)), figure.says.format(value=float(value))
+        return of_figure(figure, float(value)), message(figure.says, value=round(float(value), figure.digits))
     for row in rows("readiness_cues"):
         if (row["stage"], row["cue"], row["value"]) == (stage, cue, value) and applies(row, dough):
             early, nearly, ready, late, over = (max(float(row[state]), 0.003) for state in STATES)
-            return (early, nearly, ready, late, over), row["says"]
+            return (early, nearly, ready, late, over), says(row)
     return None

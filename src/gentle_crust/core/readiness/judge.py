@@ -10,7 +10,8 @@ from gentle_crust.core import limits
 from gentle_crust.core.errors import within
 from gentle_crust.core.fermentation.targets import ShareTarget
 from gentle_crust.core.limits import Limit
-from gentle_crust.core.readiness.advice import Action, Pace, action_for, conflict_words, of_loaf
+from gentle_crust.core.messages import Message, message
+from gentle_crust.core.readiness.advice import Action, Pace, action_for, conflict_of, of_loaf
 from gentle_crust.core.readiness.cues import (
     STATES,
     Dough,
@@ -90,7 +91,7 @@ class Counted:
     """What one cue says, and its weight for the verdict in bits (negative: against it)."""
 
     cue: str
-    says: str
+    says: Message
     weight: float
 
 
@@ -99,7 +100,7 @@ class Ask:
     """What would settle it best: the cue, how to look, and the bits that it is expected to bring."""
 
     cue: str
-    look: str
+    look: Message
     bits: float
 
 
@@ -109,7 +110,7 @@ class Conflict:
 
     forecast: State
     dough: State
-    sentence: str
+    sentence: Message
 
 
 @dataclass(frozen=True)
@@ -134,7 +135,7 @@ def _weight_of(question: Question, cue: str) -> float:
     return COLD_POKE if cold_poke else TEMPER
 
 
-def _told(question: Question) -> list[tuple[str, str, Likelihood]]:
+def _told(question: Question) -> list[tuple[str, Message, Likelihood]]:
     """Each given cue that says something of this dough: its name, its words, its tempered likelihood."""
     found = []
     for cue, value in question.cues.items():
@@ -183,7 +184,7 @@ def judge(question: Question) -> Verdict:
     verdict = states.likeliest
     why = [Counted(cue, says, _bits(seen, after, verdict)) for cue, says, seen in told]
     if question.share is not None or question.past_peak:
-        why.append(Counted("forecast", _forecast_words(question, States(*before)), _bits(before, ANY, verdict)))
+        why.append(Counted("forecast", _forecast_says(question, States(*before)), _bits(before, ANY, verdict)))
     return Verdict(
         engine=ENGINE,
         stage=question.stage,
@@ -225,17 +226,10 @@ def _bits(seen: Likelihood, weights: Likelihood, verdict: State) -> float:
     return log2(max(seen[place], 1e-6) / max(against, 1e-6))
 
 
-def _forecast_words(question: Question, before: States) -> str:
+def _forecast_says(question: Question, before: States) -> Message:
     if question.past_peak:
-        return "it stood higher before: it is past its peak"
-    words = {
-        "early": "by the forecast it is early",
-        "nearly": "by the forecast it is nearly there",
-        "ready": "by the forecast it is ready",
-        "late": "by the forecast it is late",
-        "over": "by the forecast it has gone over",
-    }
-    return words[before.likeliest]
+        return message("forecast-past-its-peak")
+    return message(f"forecast-{before.likeliest}")
 
 
 def _entropy(shares: Likelihood) -> float:
@@ -280,4 +274,4 @@ def _conflict(question: Question, before: States, seen: Likelihood) -> Conflict 
     ahead, behind = sum(alone[place + APART :]), sum(alone[: max(place - APART + 1, 0)])
     if max(ahead, behind) < DOUGH_SURE:
         return None
-    return Conflict(by_clock, by_hand, conflict_words(question.stage, ahead > behind, question.dough))
+    return Conflict(by_clock, by_hand, conflict_of(question.stage, ahead > behind, question.dough))

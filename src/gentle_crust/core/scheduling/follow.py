@@ -16,11 +16,12 @@ from gentle_crust.core.fermentation.readings import (
     check,
     doubts,
     grid,
-    in_words,
+    said_of,
     update,
 )
 from gentle_crust.core.fermentation.targets import bulk_bounds, proof_target, share_of_greatest
 from gentle_crust.core.fermentation.uncertainty import ONE, Vigour, activities
+from gentle_crust.core.messages import NOTHING
 from gentle_crust.core.oven.equipment import vessel_row
 from gentle_crust.core.scheduling.carry import carry
 from gentle_crust.core.scheduling.clock import Clock
@@ -279,7 +280,7 @@ def _believed(made: Recipe, clock: Clock, times: Times, following: Following) ->
     in_bulk = _in_bulk(made, clock, following, times)
     looked = tuple(each for each in following.looked if each.at_h < times.proof_start - times.mix)
     if not looked and not any(each.kind != "dough_c" for each in following.readings) and not following.looked:
-        return made, clock, Told(prior, "", odd)
+        return made, clock, Told(prior, NOTHING, odd)
     last = max([each.at_h for each in in_bulk] + [each.at_h for each in looked], default=0.5)
     bulk = run_bulk(made, clock, times.mix, max(bulk_h, last, 0.5) + 0.5, grid(prior))
 
@@ -293,7 +294,7 @@ def _believed(made: Recipe, clock: Clock, times: Times, following: Following) ->
     if in_proof or seen:
         vigour = _after_proof(made, clock, times, vigour, in_proof, seen)
     told = told or bool(in_proof) or bool(seen)
-    return made, clock, Told(vigour, in_words(vigour) if told else "", odd)
+    return made, clock, Told(vigour, said_of(vigour) if told else NOTHING, odd)
 
 
 def bulk_warmth(made: Recipe, clock: Clock, following: Following, when: tuple[datetime, ...]) -> tuple[float, ...]:

@@ -5,7 +5,6 @@ from math import ceil, floor
 from gentle_crust.core.cautions import at_step, caution
 from gentle_crust.core.fermentation.uncertainty import Span
 from gentle_crust.core.formula.scaling import Ingredient
-from gentle_crust.core.oven.doneness import cutting
 from gentle_crust.core.oven.profile import RECOVERY_MIN, RYE_COOL_MIN, BakeProfile
 from gentle_crust.core.oven.steps import scored
 from gentle_crust.core.scheduling.by_shape import divide_title, loading_words, shape_title, shaping_words
@@ -14,7 +13,7 @@ from gentle_crust.core.scheduling.course import Recipe
 from gentle_crust.core.scheduling.leaven import HANDS_MIN, Ripening
 from gentle_crust.core.scheduling.mixing_water import build_water_c
 from gentle_crust.core.scheduling.result import FoldPlan, Step, dated
-from gentle_crust.core.scheduling.say import c, duration, g, lower, together
+from gentle_crust.core.scheduling.say import CUT_EARLY, c, duration, g, lower, steamed, together
 from gentle_crust.core.scheduling.weigh_list import by_feel
 from gentle_crust.core.scheduling.whole import Course
 from gentle_crust.core.scheduling.wish import Kitchen
@@ -232,7 +231,8 @@ def _baking_steps(ladder: _Ladder) -> None:
         span = course.load_span if number == 0 and made.wish.proof == "room" else None
         for each in bake.steaming(number + 1):
             at = start + each.minute / 60
-            ladder.add(f"steam_{each.way}", at, 1, f"{each.title}{of}", each.text, what=each.what)
+            title, text = steamed(each)
+            ladder.add(f"steam_{each.way}", at, 1, f"{title}{of}", text, what=each.what)
         load_title = "Score and load" if ladder.scored else "Load"
         ladder.add("load", start, 5, f"{load_title}{of}", _load_words(made), span)
         vent = "Turn it round" if len(bake.stages) == 1 else "Lid off" if bake.lidded else "Let the steam out"
@@ -248,7 +248,7 @@ def _baking_steps(ladder: _Ladder) -> None:
         done,
         0,
         "Cool enough to cut",
-        f"{duration(bake.cool_min)} on the rack. {cutting(bake.cool_min >= RYE_COOL_MIN)}",
+        f"{duration(bake.cool_min)} on the rack. {CUT_EARLY[bake.cool_min >= RYE_COOL_MIN]}",
     )
 
 

@@ -2,6 +2,7 @@
 
 from datetime import datetime
 
+from gentle_crust.core.messages import message
 from gentle_crust.core.oven.equipment import TOO_COOL_K, fits
 from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.scheduling.mixing_water import HOTTEST_POUR_C
@@ -49,11 +50,9 @@ def find(
         found.append(Problem("vessel", misfit, 0))
     if made.bake.short_k > TOO_COOL_K:
         wanted = made.bake.preheat_c + made.bake.short_k
-        short = f"{{{made.bake.short_k:.0f}|dc}} too little"
-        sentence = (
-            f"The oven is too cool: this bake wants {c(wanted)}, the oven reaches {c(kitchen.oven.top_c)}, {short}."
-        )
-        found.append(Problem("oven", sentence, 0))
+        short, reaches = round(made.bake.short_k), kitchen.oven.top_c
+        too_cool = message("problem-oven-too-cool", wanted=round(wanted), reaches=round(reaches), short=short)
+        found.append(Problem("oven", too_cool, 0))
     found += _proof(course)
     return tuple(found)
 

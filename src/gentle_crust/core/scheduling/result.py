@@ -10,6 +10,7 @@ from datetime import datetime
 from gentle_crust.core.cautions import Caution
 from gentle_crust.core.fermentation.readings import Doubt
 from gentle_crust.core.fermentation.uncertainty import Span, Vigour
+from gentle_crust.core.messages import Message
 from gentle_crust.core.oven.profile import BakeProfile
 from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.scheduling.wish import Starter
@@ -135,7 +136,7 @@ class Problem:
     """Something about the wish that cannot be met, by how many minutes (0 if it is not about time)."""
 
     code: str
-    sentence: str
+    sentence: str | Message
     minutes: float
 
 
@@ -157,9 +158,9 @@ class Proof:
 class Feeling:
     """The dough under the hand."""
 
-    word: str
+    word: Message
     capacity_percent: float
-    handling: str
+    handling: Message
 
 
 @dataclass(frozen=True)
@@ -172,8 +173,8 @@ class ByFeel:
     """Water from the low end to the high one."""
     dough_low_g: float
     dough_high_g: float
-    word_low: str
-    word_high: str
+    word_low: Message
+    word_high: Message
 
 
 @dataclass(frozen=True)
@@ -225,7 +226,7 @@ class Told:
     """What readings told: how lively the dough is, in a sentence too, and which of them are hard to believe."""
 
     vigour: Vigour
-    sentence: str
+    sentence: Message
     doubts: tuple[Doubt, ...]
 
 

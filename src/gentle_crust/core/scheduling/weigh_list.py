@@ -6,6 +6,7 @@ from datetime import datetime
 from gentle_crust.core.formula.feel import feel
 from gentle_crust.core.formula.model import Formula, flour_name
 from gentle_crust.core.formula.scaling import Ingredient, Stage, on_scale, totals
+from gentle_crust.core.messages import Message, message
 from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.scheduling.course import Recipe
 from gentle_crust.core.scheduling.leaven import Ripening
@@ -105,19 +106,17 @@ def feeling(course: Course) -> Feeling:
     return Feeling(made.feel.word, made.feel.capacity_percent, words)
 
 
-def handling_words(formula: Formula, folds: int | None = None) -> str:
-    """How a formula's gluten is developed, in a sentence; by so many ``folds``, if a plan has settled that."""
+def handling_words(formula: Formula, folds: int | None = None) -> Message:
+    """How a formula's gluten is developed; by so many ``folds``, if a plan has settled that."""
     dough = feel(formula)
     if folds is not None and dough.folds:
         dough = replace(dough, folds=folds)
     if formula.rye_rich:
-        return "Stir to a paste; no kneading, no folds."
+        return message("handling-paste")
     if dough.knead:
-        return "Knead by hand 10 to 15 min, until a membrane stretches."
+        return message("handling-knead")
     if not dough.folds:
-        return "No folds in this plan: mix it longer."
+        return message("handling-no-folds")
     if dough.boxed and dough.folds > 2:
-        return f"{dough.folds} folds: bowl folds first, then coil folds in an oiled box."
-    if dough.folds == 1:
-        return "One stretch-and-fold, half an hour after mixing; ten minutes either way do no harm."
-    return f"{dough.folds} stretch-and-folds; ten minutes either way do no harm."
+        return message("handling-box", folds=dough.folds)
+    return message("handling-folds", folds=dough.folds)

@@ -4,6 +4,7 @@ from dataclasses import dataclass, replace
 from typing import Literal
 
 from gentle_crust.core.errors import CraftError
+from gentle_crust.core.messages import NOTHING, Message, message
 
 Mixing = Literal["spoon", "folds", "hand_kneading", "slap_and_fold", "planetary_mixer", "spiral_mixer", "processor"]
 
@@ -111,15 +112,16 @@ def factor_rule(target_c: float, mix: Mix) -> float:
     return count * (target_c - mix.friction_k) - mix.flour_c - mix.room_c - (mix.levain_c or 0.0)
 
 
-def why_they_differ(balance_c: float, factor_c: float, mix: Mix) -> str:
+def why_they_differ(balance_c: float, factor_c: float, mix: Mix) -> Message:
     """One sentence on why the factor rule's water differs from the balance's; empty within 1 K."""
     apart = factor_c - balance_c
     if abs(apart) < 1:
-        return ""
-    by = f"The factor rule says {{{factor_c:.1f}|c}}, {{{abs(apart):.0f}|dc}} {'warmer' if apart > 0 else 'colder'}:"
+        return NOTHING
+    code = "factor-rule-warmer" if apart > 0 else "factor-rule-colder"
+    by = message(code, says=round(factor_c, 1), apart=round(abs(apart)))
     levain = 0.0 if mix.levain_c is None else max((part.g for part in mix.parts[-1:]), default=0.0)
     if mix.levain_c is not None and levain < 0.6 * mix.flour_g:
-        return f"{by} it gives what fermented first the weight of all the flour, but it is only {{{levain:.0f}|g}}."
+        return message("factor-rule-preferment", by=by, levain=round(levain))
     if mix.bowl is not None:
-        return f"{by} it forgets the bowl, which takes its share of the heat."
-    return f"{by} it counts flour, room and water alike, but water holds over twice the heat of flour, the room none."
+        return message("factor-rule-bowl", by=by)
+    return message("factor-rule-parts", by=by)

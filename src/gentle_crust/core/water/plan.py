@@ -8,7 +8,7 @@ from gentle_crust.core.fermentation.dough import Dough, makeup
 from gentle_crust.core.formula.model import Formula
 from gentle_crust.core.formula.scaling import Weighed
 from gentle_crust.core.limits import Limit
-from gentle_crust.core.messages import message
+from gentle_crust.core.messages import NOTHING, Message, message
 from gentle_crust.core.water.balance import (
     BOWL_J_PER_G_K,
     FLOUR,
@@ -48,7 +48,7 @@ class WaterAnswer:
     factor_method_water_c: float
     warnings: tuple[WaterWarning, ...]
     hot_tap_g: float = 0.0
-    factor_why: str = ""
+    factor_why: Message = NOTHING
     """A sentence on why the factor rule says something else; empty if it hardly does."""
     drawn_c: float = 0.0
     """What the water drawn really has."""
@@ -225,12 +225,9 @@ def dough_from_waters(mix: Mix, waters: tuple[Pour, ...]) -> Poured:
     really, mean = poured(mix, waters)
     dough, odd = dough_from(mean, really), []
     if abs(really.water_g - mix.water_g) > max(0.02 * mix.water_g, 1):
-        less = "less" if really.water_g < mix.water_g else "more"
-        text = (
-            f"The waters add up to {{{really.water_g:.0f}|g}}, {less} than the {{{mix.water_g:.0f}|g}} of the formula: "
-            "the dough is reckoned with what was poured."
-        )
+        code = "water-too-little-poured" if really.water_g < mix.water_g else "water-too-much-poured"
+        text = message(code, poured=round(really.water_g), asked=round(mix.water_g))
         odd.append(WaterWarning("waters_differ", text))
     if dough < FREEZES_C:
-        odd.append(WaterWarning("ice_stays", "So much ice does not melt in this dough: take less."))
+        odd.append(WaterWarning("ice_stays", message("water-ice-stays")))
     return Poured(dough, mean, tuple(odd))

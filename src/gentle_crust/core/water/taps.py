@@ -2,6 +2,8 @@
 
 from dataclasses import dataclass
 
+from gentle_crust.core.messages import Message, message
+
 ICE_MELTS_AS_K = 80.0
 """Melting a gram of ice takes what cooling a gram of water by this much takes (literature)."""
 YEAST_DIES_C = 43.0
@@ -15,7 +17,7 @@ class WaterWarning:
     """A caution that belongs to the water: a stable code and a sentence."""
 
     code: str
-    text: str
+    text: Message
 
 
 @dataclass(frozen=True)
@@ -77,33 +79,25 @@ def warnings(wanted_c: float, drawn: Draw, leaven: str) -> tuple[WaterWarning, .
     """What to be careful with; ``leaven`` is levain, dry_yeast or none."""
     found: list[WaterWarning] = []
     if wanted_c > REFUSED_C:
-        found.append(WaterWarning("water_too_hot", "Above 50 C (122 F) is too hot for any dough: take a cooler dough."))
+        found.append(WaterWarning("water_too_hot", message("water-hotter-than-any-dough")))
     elif leaven == "dry_yeast" and drawn.water_c > YEAST_DIES_C:
-        found.append(
-            WaterWarning(
-                "yeast_dies", "Water above 43 C (109 F) kills dry yeast: mix water and flour first, yeast afterwards."
-            )
-        )
+        found.append(WaterWarning("yeast_dies", message("water-kills-yeast")))
     elif leaven == "levain" and drawn.water_c > LEVAIN_SUFFERS_C:
         found.append(
             WaterWarning(
                 "levain_suffers",
-                "Water above 35 C (95 F) harms a levain: mix water and flour first, levain afterwards.",
+                message("water-harms-levain"),
             )
         )
     if leaven == "dry_yeast" and drawn.water_c < SLEEPY_YEAST_C:
         found.append(
             WaterWarning(
                 "yeast_sleepy",
-                "Dry yeast wakes badly in water below 15 C (59 F): rub it into the flour, not the water.",
+                message("water-sleepy-yeast"),
             )
         )
     if drawn.kettle_g > 0:
-        found.append(
-            WaterWarning(
-                "kettle_scalds", "Kettle water scalds: pour it into the cold water, and stir before it meets the flour."
-            )
-        )
+        found.append(WaterWarning("kettle_scalds", message("water-kettle-scalds")))
     if drawn.water_c - wanted_c > 0.5:
-        found.append(WaterWarning("chill_flour", "Half ice is not cold enough: put the flour in the fridge as well."))
+        found.append(WaterWarning("chill_flour", message("water-chill-flour")))
     return tuple(found)

@@ -22,3 +22,4 @@ scheduling-school-unknown = '{ $school }' is no school I know.
     .remedy = Choose one of by_dough, { $names }.
 scheduling-sleep-length = Sleep of more than 14 hours leaves no time to bake.
     .remedy = Give the hours of one night.
+problem-oven-too-cool = The oven is too cool: this bake wants { WARMTH($wanted) }, the oven reaches { WARMTH($reaches) }, { DIFFERENCE($short) } too little.

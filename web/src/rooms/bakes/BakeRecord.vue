@@ -7,7 +7,7 @@ import ChoiceRow from '../../forms/ChoiceRow.vue'
 import { useBench } from '../../shell/bench'
 import { useAbout } from '../../shell/title'
 import { useUnits } from '../../shell/units'
-import { fill, words } from '../../words'
+import { words } from '../../words'
 import UndoLine from '../bench/UndoLine.vue'
 
 /** One bake's record: what was done when, read, judged, changed, written and photographed; and what comes to mind later. */
@@ -39,8 +39,8 @@ function besidePlan(step: Step): string {
   if (step.skipped) return t.leftOut
   if (!step.planned || step.late_min === null) return ''
   if (step.late_min === 0) return t.asPlanned
-  const late = fill(step.late_min > 0 ? t.later : t.sooner, { span: span(step.late_min) })
-  return `${late}, ${fill(t.planned, { at: clock(step.planned) })}`
+  const late = (step.late_min > 0 ? t.later : t.sooner)({ span: span(step.late_min) })
+  return `${late}, ${t.planned({ at: clock(step.planned) })}`
 }
 const figure = (kind: string, value: number) =>
   kind.endsWith('_c') ? warmth(value) : kind === 'ready' ? '' : `+${Math.round(100 * value)} %`
@@ -87,8 +87,8 @@ const more = (outcome: Schemas['RecordOutcome']) =>
         <h1>{{ bake.line.name }}</h1>
         <p class="lead">
           {{ day(bake.line.out ?? bake.line.started)
-          }}<template v-if="bake.line.out">, {{ fill(t.out, { when: clock(bake.line.out) }) }}</template> ·
-          {{ bake.line.pieces === 1 ? t.linePiece : fill(t.line, { pieces: bake.line.pieces }) }},
+          }}<template v-if="bake.line.out">, {{ t.out({ when: clock(bake.line.out) }) }}</template> ·
+          {{ t.line({ pieces: bake.line.pieces }) }},
           {{ mass(bake.each_g) }}
           <template v-if="bake.line.state !== 'baked'"> · {{ t.states[bake.line.state] }}</template>
         </p>
@@ -116,7 +116,7 @@ const more = (outcome: Schemas['RecordOutcome']) =>
           <section>
             <h2>{{ t.outcome }}</h2>
             <p v-for="outcome in bake.outcomes" :key="outcome.id">
-              {{ fill(t.proofSaid, { how: words.bench.outcomes[outcome.how] ?? outcome.how }) }}
+              {{ t.proofSaid({ how: words.bench.outcomes[outcome.how] ?? outcome.how }) }}
               <template v-if="more(outcome)"> · {{ more(outcome) }}</template>
               <span class="small quiet"> {{ day(outcome.at) }}</span>
             </p>
@@ -183,7 +183,7 @@ const more = (outcome: Schemas['RecordOutcome']) =>
           </section>
           <section v-if="bake.unreadable.length" class="odd">
             <h2>{{ t.unreadable }}</h2>
-            <p>{{ fill(t.unreadableMore, { count: bake.unreadable.length }) }}</p>
+            <p>{{ t.unreadableMore({ count: bake.unreadable.length }) }}</p>
           </section>
         </div>
       </div>

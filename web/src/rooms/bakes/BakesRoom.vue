@@ -5,7 +5,7 @@ import { api, ask, type Schemas } from '../../api/client'
 import { refDebounced } from '@vueuse/core'
 import { usePages } from '../../shell/pages'
 import { useUnits } from '../../shell/units'
-import { fill, words } from '../../words'
+import { words } from '../../words'
 
 /** Every bake that was begun, the latest first. */
 const t = words.bakes
@@ -22,14 +22,14 @@ type Line = Schemas['BakeLine']
 
 const whenOf = (line: Line) => {
   const at = line.out ?? line.started
-  return fill(line.out ? t.out : t.began, { when: clock(at) })
+  return (line.out ? t.out : t.began)({ when: clock(at) })
 }
 function besides(line: Line): string {
-  const found = [line.pieces === 1 ? t.linePiece : fill(t.line, { pieces: line.pieces })]
+  const found = [t.line({ pieces: line.pieces })]
   if (line.state !== 'baked') found.push(t.states[line.state]!)
-  if (line.how) found.push(fill(t.proof, { how: words.bench.outcomes[line.how] ?? line.how }))
-  if (line.notes) found.push(line.notes === 1 ? t.note : fill(t.notes, { count: line.notes }))
-  if (line.photos) found.push(line.photos === 1 ? t.photo : fill(t.photos, { count: line.photos }))
+  if (line.how) found.push(t.proof({ how: words.bench.outcomes[line.how] ?? line.how }))
+  if (line.notes) found.push(t.notes({ count: line.notes }))
+  if (line.photos) found.push(t.photos({ count: line.photos }))
   return found.join(' · ')
 }
 </script>

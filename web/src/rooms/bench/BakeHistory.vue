@@ -4,7 +4,7 @@ import ClockField from '../../forms/ClockField.vue'
 import RemoveButton from '../../forms/RemoveButton.vue'
 import type { BenchDough } from '../../shell/bench'
 import { useUnits } from '../../shell/units'
-import { fill, words } from '../../words'
+import { told, words } from '../../words'
 
 /** What happened to a dough, the latest first: each can be taken back, and its time put right. */
 const props = defineProps<{ dough: BenchDough }>()
@@ -21,22 +21,22 @@ const stepName = (key: unknown) =>
   props.dough.steps.find((step) => step.key === key)?.title ??
   (String(key).startsWith('extra_fold') ? t.extraFold : String(key))
 function says({ kind, body }: Told): string {
-  const words_ = t.kinds[kind] ?? kind
+  const called = (data: Record<string, string> = {}) => told(t.kinds[kind] ?? kind, data)
   if (kind === 'bake_step') return body.skipped ? `${stepName(body.key)}: ${t.skipped}` : stepName(body.key)
   if (kind === 'bake_judged') {
     const { verdict, stage } = body.verdict as { verdict: string; stage: string }
     const named = stage === 'baked' ? words.judge.baked[verdict] : words.judge.verdicts[verdict]
-    return fill(words_, { verdict: String(named).toLowerCase() })
+    return called({ verdict: String(named).toLowerCase() })
   }
   if (kind === 'reading') {
     const value = Number(body.value)
     if (body.kind === 'core_c') return `${words.oven.coreNow} ${warmth(value)}`
     if (body.kind === 'oven_c') return `${words.oven.title} ${warmth(value)}`
-    return fill(words_, { value: body.kind === 'dough_c' ? warmth(value) : `+${Math.round(100 * value)} %` })
+    return called({ value: body.kind === 'dough_c' ? warmth(value) : `+${Math.round(100 * value)} %` })
   }
-  if (kind === 'bake_note') return `${words_}: ${String(body.text)}`
-  if (kind === 'bake_changed') return `${words_}: ${say(String(body.sentence ?? ''))}`
-  return fill(words_, {
+  if (kind === 'bake_note') return `${called()}: ${String(body.text)}`
+  if (kind === 'bake_changed') return `${called()}: ${say(String(body.sentence ?? ''))}`
+  return called({
     how: t.outcomes[String(body.how)] ?? '',
     device: String(body.device || t.probe.none),
     step: stepName(body.key),

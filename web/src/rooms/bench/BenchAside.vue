@@ -1,10 +1,13 @@
 <script setup lang="ts">
-import { computed, inject } from 'vue'
+import { computed, defineAsyncComponent, inject } from 'vue'
 import { useBench, type BenchDough } from '../../shell/bench'
 import { REMINDERS } from '../../shell/reminders'
 import { useUnits } from '../../shell/units'
-import { fill, words } from '../../words'
+import { words } from '../../words'
 import DeviceNote from './DeviceNote.vue'
+import PickField from '../../forms/PickField.vue'
+
+const FileField = defineAsyncComponent(() => import('../../forms/FileField.vue'))
 
 /** Beside what happened: what the dough told, its thermometer, absences, another dough, and this device. */
 defineProps<{ dough: BenchDough; now: number; awake: string }>()
@@ -16,16 +19,12 @@ const reminders = inject(REMINDERS)!
 const devices = computed(() => Object.keys(bench.value?.heard ?? {}))
 const absences = computed(() => bench.value?.absences ?? [])
 /** A logger's file: its figures are taken, and count from the first one on as those of this dough's thermometer. */
-async function logged(event: Event) {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  if (!file) return
+async function logged(file: File) {
   const device = file.name.replace(/\.[^.]*$/, '').slice(0, 40) || 'logger'
   const answer = await fetch(`/api/samples/log?device=${encodeURIComponent(device)}`, {
     method: 'POST',
     body: file,
   })
-  input.value = ''
   const found = (await answer.json()) as { first?: string; detail?: string }
   if (!answer.ok) return void (refused.value = found.detail ?? words.failed)
   emit('probe', device, found.first)
@@ -40,22 +39,19 @@ async function logged(event: Event) {
       {{ say(dough.probe.says.sentence) }}
     </p>
     <p v-if="dough.probe?.says.celsius != null && !dough.probe.says.doubt" class="told">
-      {{ fill(t.probe.says, { degree: degree(dough.probe.says.celsius) }) }}
+      {{ t.probe.says({ degree: degree(dough.probe.says.celsius) }) }}
     </p>
-    <label v-if="devices.length" class="probe">
-      <span>{{ t.probe.choose }}</span>
-      <select
-        class="field"
-        :value="dough.probe?.device ?? ''"
-        @change="emit('probe', ($event.target as HTMLSelectElement).value)"
-      >
-        <option value="">{{ t.probe.none }}</option>
-        <option v-for="device in devices" :key="device" :value="device">{{ device }}</option>
-      </select>
-    </label>
+    <PickField
+      v-if="devices.length"
+      :model-value="dough.probe?.device ?? ''"
+      class="probe"
+      :label="t.probe.choose"
+      :options="[{ value: '', label: t.probe.none }, ...devices.map((value) => ({ value, label: value }))]"
+      @update:model-value="(device: string) => emit('probe', device)"
+    />
     <p v-for="away in absences" :key="away.id">
       {{
-        fill(t.awayNote, {
+        t.awayNote({
           from: when(away.start, now),
           to: when(away.end, now),
         })
@@ -64,10 +60,7 @@ async function logged(event: Event) {
         {{ t.takeBack }}
       </ElButton>
     </p>
-    <label class="plain file">
-      {{ t.probe.file }}
-      <input class="out-of-sight" type="file" accept=".csv,.txt,text/csv" @change="logged" />
-    </label>
+    <FileField :label="t.probe.file" accept=".csv,.txt,text/csv" @chosen="logged" />
     <p class="row">
       <ElButton class="plain" @click="emit('another')">{{ t.another }}</ElButton>
       <ElButton class="plain" @click="emit('away')">{{ t.away }}</ElButton>

@@ -10,7 +10,7 @@ import { useNow } from '../../shell/kitchen'
 import { newKey } from '../../shell/keys'
 import { shortcuts } from '../../shell/shortcuts'
 import { useUnits } from '../../shell/units'
-import { fill, words } from '../../words'
+import { words } from '../../words'
 import { shrunk } from '../cultures/picture'
 import BakeHistory from './BakeHistory.vue'
 import BenchAside from './BenchAside.vue'
@@ -68,24 +68,22 @@ async function tap(kind: Parameters<typeof press>[1], body: Record<string, unkno
   if (kind === 'bake_step') settle()
   await press(id, kind, body, says)
 }
-const stepSays = (text: string, one: LiveStep, more: Record<string, string> = {}) =>
-  fill(text, { step: one.title, ...more })
-const done = (shown: LiveStep) => tap('bake_step', { key: shown.key }, stepSays(t.says.done, shown))
+const done = (shown: LiveStep) => tap('bake_step', { key: shown.key }, t.says.done({ step: shown.title }))
 const skip = (shown: LiveStep) =>
-  tap('bake_step', { key: shown.key, skipped: true }, stepSays(t.says.skipped, shown))
+  tap('bake_step', { key: shown.key, skipped: true }, t.says.skipped({ step: shown.title }))
 const thing = ref<InstanceType<typeof NextThing> | null>(null)
 function notYet(minutes: number) {
   if (!step.value) return
   const at = clock(now.value + minutes * 60_000)
-  void tap('bake_not_yet', { key: step.value.key, minutes }, stepSays(t.says.notYet, step.value, { at }))
+  void tap('bake_not_yet', { key: step.value.key, minutes }, t.says.notYet({ step: step.value.title, at }))
 }
 function snooze() {
   if (!step.value) return
   const at = clock(now.value + 5 * 60_000)
-  void tap('bake_snoozed', { key: step.value.key, minutes: 5 }, fill(t.says.snoozed, { at }))
+  void tap('bake_snoozed', { key: step.value.key, minutes: 5 }, t.says.snoozed({ at }))
 }
 const extraFold = () =>
-  tap('bake_step', { key: `extra_fold-${newKey().slice(0, 8)}` }, fill(t.says.done, { step: t.extraFold }))
+  tap('bake_step', { key: `extra_fold-${newKey().slice(0, 8)}` }, t.says.done({ step: t.extraFold }))
 /** Whether a verdict of not yet holds the next step back: what is judged must be what is about to be done. */
 const holds = computed(
   () =>
@@ -105,7 +103,7 @@ async function judged(found: { cues: Record<string, string | number>; wait: numb
       id,
       'bake_not_yet',
       { key: held.key, minutes: Math.max(found.wait, 1), note: held.kind === 'out' ? found.note : '' },
-      stepSays(t.says.notYet, held, { at }),
+      t.says.notYet({ step: held.title, at }),
     )
   }
 }
@@ -189,15 +187,15 @@ watch(
   <div class="bench">
     <h1 class="out-of-sight">{{ t.title }}</h1>
     <p v-if="offline" class="inverted notice" role="status">
-      {{ old && bench ? fill(t.offlineOld, { when: clock(bench.now) }) : t.offline
-      }}<template v-if="waits">: {{ fill(t.offlineCount, { count: waits }) }}</template
+      {{ old && bench ? t.offlineOld({ when: clock(bench.now) }) : t.offline
+      }}<template v-if="waits">: {{ t.offlineCount({ count: waits }) }}</template
       >.
     </p>
-    <p v-else-if="waits > 1" class="quiet" role="status">{{ fill(t.sending, { count: waits }) }}</p>
+    <p v-else-if="waits > 1" class="quiet" role="status">{{ t.sending({ count: waits }) }}</p>
     <p v-if="bench?.clock_back" class="inverted notice" role="status">{{ t.clockBack }}</p>
     <p v-if="refused" class="inverted notice" role="alert">{{ refused }}</p>
     <p v-for="odd in bench?.aside ?? []" :key="odd.id" class="inverted notice" role="alert">
-      {{ fill(t.asideDough, { name: odd.name, why: say(odd.sentence) }) }}
+      {{ t.asideDough({ name: odd.name, why: say(odd.sentence) }) }}
       <RouterLink :to="`/bakes/${odd.id}`">{{ words.bakes.seeRecord }}</RouterLink>
       <ElButton class="link" @click="press(odd.id, 'bake_stopped', {}, t.says.stopped)">
         {{ t.asideOff }}
@@ -256,7 +254,7 @@ watch(
           <ElButton class="action big" @click="finish">{{ t.finish }}</ElButton>
         </div>
         <p v-if="score.data.value?.score.judged" class="quiet">
-          {{ fill(t.score, score.data.value.score as never) }}
+          {{ t.score(score.data.value.score as never) }}
         </p>
       </section>
 

@@ -6,7 +6,7 @@ import LookDrawing from '../../charts/LookDrawing.vue'
 import type { BenchDough } from '../../shell/bench'
 import { useNewest } from '../../shell/newest'
 import { useUnits } from '../../shell/units'
-import { fill, words } from '../../words'
+import { words } from '../../words'
 import SheetFrame from './SheetFrame.vue'
 import VerdictNote from './VerdictNote.vue'
 
@@ -130,7 +130,7 @@ const ready = computed(() => Object.keys(cues.value).length > 0)
               </ElButton>
             </template>
             <ElButton v-if="waits" class="action" @click="keep(true)">
-              {{ fill(t.waitUntil, { at: lookAgain }) }}
+              {{ t.waitUntil({ at: lookAgain }) }}
             </ElButton>
             <ElButton v-else class="action" :disabled="!ready" @click="keep(false)">
               {{ t.keep }}

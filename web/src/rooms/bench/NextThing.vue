@@ -3,7 +3,7 @@ import { computed, onScopeDispose, ref, watch } from 'vue'
 import type { BenchDough, LiveStep } from '../../shell/bench'
 import { shortcuts } from '../../shell/shortcuts'
 import { useUnits } from '../../shell/units'
-import { fill, words } from '../../words'
+import { words } from '../../words'
 
 /** The next thing to do with one dough: its name as large as the screen allows, and what can be pressed about it. */
 const props = defineProps<{ dough: BenchDough; step: LiveStep; now: number }>()
@@ -25,7 +25,7 @@ const waiting = ref(false)
 const minutes = computed(() => Math.round((Date.parse(props.step.at) - props.now) / 60_000))
 const away = computed(() => {
   if (minutes.value === 0) return t.due
-  return fill(minutes.value < 0 ? t.late : t.inSpan, { span: span(minutes.value) })
+  return (minutes.value < 0 ? t.late : t.inSpan)({ span: span(minutes.value) })
 })
 const silent = computed(() => {
   const until = props.dough.snoozed[props.step.key]
@@ -124,7 +124,7 @@ function wait(value: string) {
     </ul>
     <div v-if="asking" class="presses" role="group" :aria-label="t.done" @keydown="once">
       <span class="asks" role="status">{{
-        fill(asking === 'done' ? t.early : t.earlySkip, {
+        (asking === 'done' ? t.early : t.earlySkip)({
           step: step.title,
           span: span(Math.max(minutes, 0)),
         })
@@ -185,7 +185,7 @@ function wait(value: string) {
       <button type="button" class="press" @click="file?.click()">{{ t.photo }}</button>
       <button v-if="canFold" type="button" class="press" @click="emit('extraFold')">{{ t.extraFold }}</button>
       <template v-if="step.state === 'due'">
-        <span v-if="silent" class="silent">{{ fill(t.snoozed, { at: clock(silent) }) }}</span>
+        <span v-if="silent" class="silent">{{ t.snoozed({ at: clock(silent) }) }}</span>
         <button v-else type="button" class="press quiet" @click="emit('snooze')">{{ t.snooze }}</button>
       </template>
       <input

@@ -9,7 +9,7 @@ import { programNow, useBench } from '../../shell/bench'
 import { useFormulas } from '../../shell/formulas'
 import { newKey } from '../../shell/keys'
 import { useUnits } from '../../shell/units'
-import { fill, words } from '../../words'
+import { told, words } from '../../words'
 
 /** What can come to the bench: a saved plan, or a dough that was just mixed. */
 const emit = defineEmits<{ begun: [string] }>()
@@ -37,7 +37,7 @@ const problem = ref('')
 const busy = ref(false)
 
 async function start(key: string) {
-  await press(key, 'bake_started', {}, t.kinds.bake_started!)
+  await press(key, 'bake_started', {}, told(t.kinds.bake_started))
   emit('begun', key)
 }
 async function mixed() {
@@ -75,7 +75,7 @@ const options = (from: Record<string, string>) =>
           <span>
             <strong>{{ line.formula_name }}</strong>
             <span class="quiet">{{
-              fill(words.plan.says.saved, { count: line.pieces, when: dayClock(line.ready) })
+              words.plan.says.saved({ count: line.pieces, when: dayClock(line.ready) })
             }}</span>
           </span>
           <ElButton class="action" @click="start(line.id)">{{ t.start }}</ElButton>

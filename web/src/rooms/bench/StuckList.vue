@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Waiting } from '../../shell/outbox'
 import { useUnits } from '../../shell/units'
-import { fill, words } from '../../words'
+import { words } from '../../words'
 
 /** What the program refused: each with its reason, kept on this device until somebody says what becomes of it. */
 defineProps<{ stuck: Waiting[] }>()
@@ -16,7 +16,7 @@ const when = (one: Waiting) => clock(one.photo?.at ?? one.press?.at ?? '')
 
 <template>
   <section class="inverted notice" role="alert">
-    <p>{{ fill(stuck.length === 1 ? t.stuckOne : t.stuck, { count: stuck.length }) }}</p>
+    <p>{{ t.stuck({ count: stuck.length }) }}</p>
     <ul>
       <li v-for="one in stuck" :key="one.id">
         <span>

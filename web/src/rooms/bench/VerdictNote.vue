@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
 import { useUnits } from '../../shell/units'
-import { fill, words } from '../../words'
+import { words } from '../../words'
 
 /** A verdict: its band of probabilities, the sentence, what counted, what to ask next, and what to do by when. */
 const props = defineProps<{ verdict: Schemas['Verdict']; now: number }>()
@@ -21,7 +21,7 @@ const segments = computed(() =>
 const by = computed(() => {
   const at = clock(props.now + props.verdict.action.within_min * 60_000)
   const { code } = props.verdict.action
-  return fill(code === 'wait' ? t.again : code === 'rescue' ? t.actBy : t.by, { at })
+  return (code === 'wait' ? t.again : code === 'rescue' ? t.actBy : t.by)({ at })
 })
 const most = computed(() => Math.max(...props.verdict.why.map((each) => Math.abs(each.weight)), 0.5))
 const told = computed(() => props.verdict.why.filter((each) => Math.abs(each.weight) > 0.05).slice(0, 5))
@@ -62,7 +62,7 @@ const summary = computed(() =>
         <span class="out-of-sight">{{ each.weight < 0 ? t.against : t.forThis }}</span>
       </li>
     </ul>
-    <p class="quiet">{{ verdict.ask_next ? fill(t.next, { look: verdict.ask_next.look }) : t.sure }}</p>
+    <p class="quiet">{{ verdict.ask_next ? t.next({ look: verdict.ask_next.look }) : t.sure }}</p>
   </section>
 </template>
 

@@ -7,7 +7,7 @@ import PickField from '../../forms/PickField.vue'
 import { dayAfter, nameOfDay } from '../../shell/days'
 import { useNewest } from '../../shell/newest'
 import { useUnits } from '../../shell/units'
-import { fill, words } from '../../words'
+import { words } from '../../words'
 import DeskFrame from './DeskFrame.vue'
 
 /** An absence: what to do before, how hungry it is on return, and how it is woken. */
@@ -34,7 +34,7 @@ const hungry = computed(() => {
   if (!found.value) return ''
   const { hunger, feeds, days } = found.value
   const state = hunger >= 1 ? t.awayHungry : hunger > 0.4 ? t.awayPast : t.awayWell
-  return fill(t.awaySays, { days: Math.round(days), state, count: feeds })
+  return t.awaySays({ days: Math.round(days), state, count: feeds })
 })
 </script>
 

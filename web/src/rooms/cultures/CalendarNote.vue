@@ -4,6 +4,7 @@ import { useClipboard } from '@vueuse/core'
 import { computed } from 'vue'
 import { api, ask } from '../../api/client'
 import { words } from '../../words'
+import FoldedPart from '../../forms/FoldedPart.vue'
 
 /** The feeds in the baker's own calendar: an address that only this kitchen and its calendars know. */
 const t = words.cultures
@@ -22,8 +23,7 @@ async function renew() {
 </script>
 
 <template>
-  <details class="calendar small">
-    <summary>{{ t.calendarAll }}</summary>
+  <FoldedPart :title="t.calendarAll" class="calendar small">
     <p>{{ t.calendarHow }}</p>
     <ElInput :model-value="address" readonly :aria-label="t.calendarAddress">
       <template v-if="isSupported" #append>
@@ -45,15 +45,10 @@ async function renew() {
       </ElPopconfirm>
       <ElButton tag="a" href="/api/calendar.ics">{{ t.calendarOnce }}</ElButton>
     </p>
-  </details>
+  </FoldedPart>
 </template>
 
 <style scoped>
-summary {
-  min-height: 44px;
-  padding: 10px 0;
-  cursor: pointer;
-}
 .acts {
   display: flex;
   flex-wrap: wrap;

@@ -6,7 +6,7 @@ import { api, ask, type Schemas } from '../../api/client'
 import { useWidth } from '../../charts/useSize'
 import PickField from '../../forms/PickField.vue'
 import { useUnits } from '../../shell/units'
-import { fill, words } from '../../words'
+import { words } from '../../words'
 import DeskFrame from './DeskFrame.vue'
 import { said, type CultureView } from './useCulture'
 
@@ -71,11 +71,11 @@ const says = computed(() =>
   pair.value.map(({ name, life, feed }) => ({
     name,
     vigour: `${Math.round(100 * life.vigour.likely * life.strength)} %`,
-    sure: fill(t.sureBy, { percent: Math.round(128 * life.vigour.sigma), count: life.readings }),
+    sure: t.sureBy({ percent: Math.round(128 * life.vigour.sigma), count: life.readings }),
     ripe:
       feed.ripe.likely == null
         ? t.notRipe
-        : fill(t.ripeAfter, {
+        : t.ripeAfter({
             low: (feed.ripe.low ?? 0).toFixed(1),
             likely: feed.ripe.likely.toFixed(1),
             high: (feed.ripe.high ?? last.value).toFixed(1),

@@ -1,10 +1,13 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { api } from '../../api/client'
 import { useUnits } from '../../shell/units'
-import { fill, words } from '../../words'
+import { words } from '../../words'
 import { shrunk } from './picture'
 import type { CultureView } from './useCulture'
+import FoldedPart from '../../forms/FoldedPart.vue'
+
+const FileField = defineAsyncComponent(() => import('../../forms/FileField.vue'))
 
 const props = defineProps<{ culture: CultureView; now: number }>()
 const emit = defineEmits<{ take: [Promise<{ data?: { culture: CultureView }; error?: unknown }>] }>()
@@ -27,11 +30,7 @@ watch(
 const photoAt = computed(
   () => `/api/cultures/${props.culture.id}/photo?v=${props.now - (props.now % 60_000)}-${turn.value}`,
 )
-async function picture(event: Event) {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  input.value = ''
-  if (!file) return
+async function picture(file: File) {
   const body = await shrunk(file)
   const sent = fetch(`/api/cultures/${props.culture.id}/photo`, { method: 'PUT', body }).then(
     async (answer) => {
@@ -73,13 +72,13 @@ const formerPicture = () =>
         <strong class="clock figure">{{ Math.round(100 * life.vigour.likely) }} %</strong> {{ t.ofUsual }}
       </p>
       <p class="small quiet">
-        {{ fill(life.readings ? t.vigourFrom : t.vigourUnread, { span: sure, count: life.readings }) }}
+        {{ (life.readings ? t.vigourFrom : t.vigourUnread)({ span: sure, count: life.readings }) }}
       </p>
       <p v-if="life.wake_feeds" class="small">
-        {{ fill(t.guideDoublings, { count: culture.doublings }) }}
+        {{ t.guideDoublings({ count: culture.doublings }) }}
       </p>
       <p v-if="life.wake_feeds" class="small">
-        {{ life.wake_feeds === 1 ? t.wakesOne : fill(t.wakes, { count: life.wake_feeds }) }}
+        {{ t.wakes({ count: life.wake_feeds }) }}
       </p>
     </section>
     <section v-if="culture.next_feeds.length">
@@ -98,25 +97,24 @@ const formerPicture = () =>
     <section v-if="culture.discard.month_g > 0 || culture.discard.now">
       <h2>{{ t.discardTitle }}</h2>
       <p class="small">
-        {{
-          fill(t.discardWords, { week: mass(culture.discard.week_g), month: mass(culture.discard.month_g) })
-        }}
+        {{ t.discardWords({ week: mass(culture.discard.week_g), month: mass(culture.discard.month_g) }) }}
       </p>
-      <details v-if="culture.discard.less.length" class="small">
-        <summary>{{ t.discardLess }}</summary>
+      <FoldedPart v-if="culture.discard.less.length" :title="t.discardLess" class="small">
         <p v-for="way in culture.discard.less" :key="way.code">
-          {{ say(way.sentence) }} <strong>{{ fill(t.aWeek, { mass: mass(way.discard_g) }) }}</strong>
+          {{ say(way.sentence) }} <strong>{{ t.aWeek({ mass: mass(way.discard_g) }) }}</strong>
         </p>
-      </details>
+      </FoldedPart>
     </section>
     <section>
-      <img v-if="culture.has_photo" :src="photoAt" :alt="fill(t.photoOf, { name: culture.culture.name })" />
+      <img v-if="culture.has_photo" :src="photoAt" :alt="t.photoOf({ name: culture.culture.name })" />
       <p v-if="culture.culture.note" class="small quiet">{{ culture.culture.note }}</p>
       <p class="picture small">
-        <label class="link file">
-          {{ culture.has_photo ? t.photoOther : t.photoAdd }}
-          <input type="file" accept="image/*" @change="picture" />
-        </label>
+        <FileField
+          class="as-link"
+          :label="culture.has_photo ? t.photoOther : t.photoAdd"
+          accept="image/*"
+          @chosen="picture"
+        />
         <ElButton v-if="culture.has_former_photo" @click="formerPicture">{{ t.photoBack }}</ElButton>
         <ElButton v-if="culture.has_photo" class="link" @click="noPicture">
           {{ t.photoNone }}
@@ -158,7 +156,7 @@ summary {
   text-decoration: underline;
   cursor: pointer;
 }
-details p {
+section p {
   margin-bottom: 8px;
 }
 img {
@@ -171,21 +169,6 @@ img {
 .picture {
   display: flex;
   gap: 12px;
-}
-.file {
-  position: relative;
-  display: inline-flex;
-  align-items: center;
-}
-.file input {
-  position: absolute;
-  inset: 0;
-  width: 100%;
-  opacity: 0;
-  cursor: pointer;
-}
-.file:focus-within {
-  outline: 3px solid var(--ink);
 }
 .mind {
   padding-left: 10px;

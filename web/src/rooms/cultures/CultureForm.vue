@@ -10,6 +10,8 @@ import { useFlours } from '../../shell/flours'
 import { newKey } from '../../shell/keys'
 import { words } from '../../words'
 import { said } from './useCulture'
+import TextField from '../../forms/TextField.vue'
+import type { FormInstance } from 'element-plus'
 
 /** A culture: what it is fed with, its jar, where it lives and when it is fed. A new one may be begun from nothing. */
 const props = defineProps<{ id: string | null; culture?: Schemas['Culture'] }>()
@@ -49,7 +51,9 @@ const everyDays = () => {
   if (form.every === 'daily') return 1
   return form.every === 'weekly' ? Math.max(7 * Math.round(form.days / 7), 7) : form.days
 }
+const sheet = ref<FormInstance | null>(null)
 async function save() {
+  if (!(await sheet.value?.validate().catch(() => false))) return
   const [hours = 0, minutes = 0] = form.time.split(':').map(Number)
   const body: Schemas['CultureBody'] = {
     name: form.name,
@@ -92,15 +96,19 @@ const begin = () =>
 </script>
 
 <template>
-  <form class="form" novalidate @submit.prevent="save">
+  <ElForm ref="sheet" class="form" :model="form" @submit.prevent="save">
     <h2 tabindex="-1">{{ id ? t.edit : t.add }}</h2>
     <ChoiceRow v-if="!id" v-model="form.how" :legend="t.howFrom" :options="options(t.hows)" />
     <p v-if="!id && form.how === 'begin'" class="mind">{{ t.beginWords }}</p>
     <div class="row">
-      <label class="name">
-        <span class="small quiet">{{ t.name }}</span>
-        <ElInput v-model="form.name" maxlength="40" autocomplete="off" />
-      </label>
+      <TextField
+        v-model="form.name"
+        class="name"
+        prop="name"
+        :label="t.name"
+        :most="40"
+        :required="words.forms.nameIt"
+      />
       <PickField v-model="form.flour_kind" :label="t.fedWith" :options="kinds" />
       <NumberField v-model="form.hydration_percent" :label="t.itsWater" unit="%" />
     </div>
@@ -124,16 +132,13 @@ const begin = () =>
       <NumberField v-if="form.every === 'days'" v-model="form.days" :label="t.everyDays" :digits="0" />
       <ClockField v-model="form.time" class="at" :label="t.at" />
     </div>
-    <label class="name wide">
-      <span class="small quiet">{{ t.note }}</span>
-      <ElInput v-model="form.note" maxlength="500" />
-    </label>
+    <TextField v-model="form.note" class="name wide" :label="t.note" :most="500" />
     <p v-if="problem" class="inverted error" role="alert">{{ problem }}</p>
     <div class="row">
       <ElButton native-type="submit" class="action">{{ t.save }}</ElButton>
       <ElButton class="link" @click="emit('cancel')">{{ t.cancel }}</ElButton>
     </div>
-  </form>
+  </ElForm>
 </template>
 
 <style scoped>

@@ -11,7 +11,7 @@ import { useNow } from '../../shell/kitchen'
 import { daysBetween } from '../../shell/days'
 import { useAbout } from '../../shell/title'
 import { useUnits } from '../../shell/units'
-import { fill, words } from '../../words'
+import { words } from '../../words'
 import AwayDesk from './AwayDesk.vue'
 import CompareDesk from './CompareDesk.vue'
 import CultureAside from './CultureAside.vue'
@@ -77,7 +77,7 @@ const cold = computed(() => {
   const last = culture.value?.events.find((each) => each.event.kind === 'moved')
   if (life.value?.place !== 'fridge' || !last) return ''
   const days = daysBetween(dayKey(last.at), dayKey(now.value))
-  return days > 1 ? fill(t.forDaysCold, { days }) : ''
+  return days > 1 ? t.forDaysCold({ days }) : ''
 })
 const other = computed(() => (life.value?.place === 'fridge' ? 'counter' : 'fridge'))
 const logged = computed(() => (last.value ? (t.logged[last.value.kind] ?? t.loggedIt) : ''))
@@ -173,7 +173,7 @@ async function saved() {
           </RouterLink>
           <RouterLink class="link" :to="`/cultures/${id}?do=edit`">{{ t.edit }}</RouterLink>
           <ElButton class="link" @click="putAway">
-            {{ fill(t.putAway, { name: culture.culture.name }) }}
+            {{ t.putAway({ name: culture.culture.name }) }}
           </ElButton>
         </nav>
       </template>

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { computed, ref } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import { RouterLink, useRoute, useRouter } from 'vue-router'
 import { api, ask } from '../../api/client'
 import CultureJar from '../../charts/CultureJar.vue'
 import { useNow } from '../../shell/kitchen'
 import { newKey } from '../../shell/keys'
 import { useUnits } from '../../shell/units'
-import { fill, words } from '../../words'
+import { words } from '../../words'
 import CultureForm from './CultureForm.vue'
 import CalendarNote from './CalendarNote.vue'
 import CulturePage from './CulturePage.vue'
@@ -15,6 +15,8 @@ import PrefermentDesk from './PrefermentDesk.vue'
 import SourDesk from './SourDesk.vue'
 import { said } from './useCulture'
 import { stateOf } from './stateOf'
+
+const FileField = defineAsyncComponent(() => import('../../forms/FileField.vue'))
 
 const t = words.cultures
 const route = useRoute()
@@ -48,11 +50,7 @@ async function bringBack(key: string) {
 }
 
 /** A culture's file becomes a culture of its own. */
-async function bringIn(event: Event) {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  input.value = ''
-  if (!file) return
+async function bringIn(file: File) {
   const key = newKey()
   try {
     const text = await file.text()
@@ -104,7 +102,7 @@ async function saved(key: string) {
           <strong class="clock">{{ when(build.at, now) }}</strong>: {{ mass(build.seed_g) }} {{ t.seed }},
           {{ mass(build.flour_g) }} {{ t.flour }}, {{ mass(build.water_g) }} {{ t.water }}
           <span class="small quiet">
-            {{ build.into.length > 1 ? fill(t.oneFor, { count: build.into.length }) : t.buildFor }}
+            {{ build.into.length > 1 ? t.oneFor({ count: build.into.length }) : t.buildFor }}
             {{ build.into.map((each) => each.name).join(', ') }}
           </span>
         </p>
@@ -113,10 +111,12 @@ async function saved(key: string) {
         <RouterLink class="link" to="/cultures?do=new">{{ t.add }}</RouterLink>
         <RouterLink class="link" to="/cultures?do=preferment">{{ t.prefermentTitle }}</RouterLink>
         <RouterLink class="link" to="/cultures?do=sour">{{ t.sourTitle }}</RouterLink>
-        <label class="link file">
-          {{ t.bringInFile }}
-          <input type="file" accept=".json,.csv,application/json,text/csv" @change="bringIn" />
-        </label>
+        <FileField
+          class="as-link"
+          :label="t.bringInFile"
+          accept=".json,.csv,application/json,text/csv"
+          @chosen="bringIn"
+        />
         <CalendarNote />
       </nav>
       <section v-if="gone.length" class="gone">
@@ -206,19 +206,6 @@ h2 {
   display: inline-flex;
   align-items: center;
   padding: 0;
-}
-.file {
-  position: relative;
-}
-.file input {
-  position: absolute;
-  inset: 0;
-  width: 100%;
-  opacity: 0;
-  cursor: pointer;
-}
-.file:focus-within {
-  outline: 3px solid var(--ink);
 }
 .error {
   margin-right: 20px;

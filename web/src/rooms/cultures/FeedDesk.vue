@@ -12,10 +12,11 @@ import WarmthSlider from '../../forms/WarmthSlider.vue'
 import { dayAfter } from '../../shell/days'
 import { useNewest } from '../../shell/newest'
 import { useUnits } from '../../shell/units'
-import { fill, words } from '../../words'
+import { words } from '../../words'
 import DeskFrame from './DeskFrame.vue'
 import { dayChoices } from './dayChoices'
 import { type CultureView, type EventBody } from './useCulture'
+import FoldedPart from '../../forms/FoldedPart.vue'
 
 /** Feed a culture: log what went in, or ask for so much ripe levain at a time and feed as that wants it. */
 const props = defineProps<{ culture: CultureView; now: number; problem: string }>()
@@ -97,20 +98,19 @@ async function takeWay() {
 }
 const over = computed(() =>
   way.value?.ripe.likely && way.value.spent.likely
-    ? fill(t.ripeSpan, { from: dayClock(way.value.ripe.likely), to: clock(way.value.spent.likely) })
+    ? t.ripeSpan({ from: dayClock(way.value.ripe.likely), to: clock(way.value.spent.likely) })
     : '',
 )
 </script>
 
 <template>
-  <DeskFrame :title="fill(t.feedTitle, { name: culture.culture.name })" @close="emit('close')">
+  <DeskFrame :title="t.feedTitle({ name: culture.culture.name })" @close="emit('close')">
     <form id="put-in" class="line put" novalidate @submit.prevent="feed">
       <MassField v-model="put.seed_g" :label="t.labels.seed" />
       <MassField v-model="put.flour_g" :label="t.labels.flour" />
       <MassField v-model="put.water_g" :label="t.labels.water" />
       <ElButton native-type="submit" class="action">{{ t.logFeed }}</ElButton>
-      <details>
-        <summary class="small">{{ t.moreOfFeed }}</summary>
+      <FoldedPart :title="t.moreOfFeed">
         <div class="line">
           <ClockField v-model="at" class="at" :label="t.at" />
           <MaybeField
@@ -121,7 +121,7 @@ const over = computed(() =>
           />
           <MaybeField v-model="mark" :label="t.markAt" unit="mm" />
         </div>
-      </details>
+      </FoldedPart>
     </form>
     <template v-if="culture.life && !culture.guide">
       <h3>{{ t.wishTitle }}</h3>
@@ -167,7 +167,7 @@ const over = computed(() =>
             <p v-if="way.jar_sentence" class="mind">{{ way.jar_sentence }}</p>
           </div>
           <div class="notes small">
-            <p>{{ fill(t.spare, { mass: mass(way.way.discard_g), flour: mass(way.way.flour_g) }) }}</p>
+            <p>{{ t.spare({ mass: mass(way.way.discard_g), flour: mass(way.way.flour_g) }) }}</p>
             <p v-for="caution in found.cautions" :key="caution.code" class="quiet">{{ say(caution.text) }}</p>
             <button type="button" :class="dueNow ? 'action' : 'plain'" @click="takeWay">
               {{ t.takeWay }}
@@ -180,9 +180,6 @@ const over = computed(() =>
 </template>
 
 <style scoped>
-details {
-  width: 100%;
-}
 .warm {
   width: 220px;
 }

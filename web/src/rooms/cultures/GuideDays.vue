@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Schemas } from '../../api/client'
 import { useUnits } from '../../shell/units'
-import { fill, words } from '../../words'
+import { words } from '../../words'
 
 /** A culture begun from flour and water: where it stands, what that means, and the days before and after. */
 defineProps<{ guide: Schemas['Guide']; next: string | null }>()
@@ -14,7 +14,7 @@ const { say, dayClock } = useUnits()
     <p>{{ say(guide.means) }}</p>
     <p v-if="next" class="next">
       {{ t.guideNext }} <strong class="clock">{{ dayClock(next) }}</strong>.
-      {{ fill(t.guideDoublings, { count: guide.doublings }) }}
+      {{ t.guideDoublings({ count: guide.doublings }) }}
     </p>
     <ol>
       <li v-for="day in guide.days" :key="day.number" :class="{ today: day.number === guide.day }">

@@ -3,8 +3,9 @@ import { computed, ref } from 'vue'
 import type { Schemas } from '../../api/client'
 import RemoveButton from '../../forms/RemoveButton.vue'
 import { useUnits } from '../../shell/units'
-import { fill, words } from '../../words'
+import { words } from '../../words'
 import type { CultureView } from './useCulture'
+import FoldedPart from '../../forms/FoldedPart.vue'
 
 /** What happened to a culture, the newest first; anything can be taken back, and brought in again for thirty days. */
 const props = defineProps<{ culture: CultureView }>()
@@ -58,20 +59,23 @@ function says({ event }: Schemas['Logged']): string {
       </ul>
     </div>
     <ElButton v-if="!all && culture.events.length > FEW" class="link" @click="all = true">
-      {{ fill(t.showMore, { count: culture.events.length - FEW }) }}
+      {{ t.showMore({ count: culture.events.length - FEW }) }}
     </ElButton>
     <p v-if="all && culture.events_in_all > culture.events.length" class="small quiet">
-      {{ fill(t.olderInFile, { count: culture.events_in_all - culture.events.length }) }}
+      {{ t.olderInFile({ count: culture.events_in_all - culture.events.length }) }}
     </p>
-    <details v-if="culture.withdrawn.length" class="small">
-      <summary>{{ fill(t.withdrawn, { count: culture.withdrawn.length }) }}</summary>
+    <FoldedPart
+      v-if="culture.withdrawn.length"
+      :title="t.withdrawn({ count: culture.withdrawn.length })"
+      class="small"
+    >
       <p v-for="each in culture.withdrawn" :key="each.logged.event.id">
         {{ dayClock(each.logged.at) }} {{ says(each.logged) }}, {{ t.until }} {{ dayClock(each.until) }}
         <ElButton class="link" @click="emit('again', each.logged.event.id)">
           {{ words.undo }}
         </ElButton>
       </p>
-    </details>
+    </FoldedPart>
   </section>
 </template>
 

@@ -9,6 +9,7 @@ import { words } from '../../words'
 import CueRow from './CueRow.vue'
 import DeskFrame from './DeskFrame.vue'
 import type { CultureView, EventBody } from './useCulture'
+import FoldedPart from '../../forms/FoldedPart.vue'
 
 /** What is seen, smelt and measured of a culture; any of it may be left out. */
 const props = defineProps<{ culture: CultureView; now: number }>()
@@ -83,15 +84,14 @@ function log() {
         </label>
         <ElButton native-type="submit" class="action">{{ t.logLook }}</ElButton>
       </div>
-      <details>
-        <summary class="small">{{ t.weighTitle }}</summary>
+      <FoldedPart :title="t.weighTitle">
         <div class="line">
           <MaybeField v-model="gross" :label="t.gross" unit="g" />
           <ElButton class="plain" :disabled="gross === null" @click="weigh">
             {{ t.logWeight }}
           </ElButton>
         </div>
-      </details>
+      </FoldedPart>
     </form>
   </DeskFrame>
 </template>

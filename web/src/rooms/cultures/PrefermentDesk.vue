@@ -14,7 +14,7 @@ import { useFlours } from '../../shell/flours'
 import { dayAfter } from '../../shell/days'
 import { useNewest } from '../../shell/newest'
 import { useUnits } from '../../shell/units'
-import { fill, words } from '../../words'
+import { words } from '../../words'
 import CueRow from './CueRow.vue'
 import { dayChoices } from './dayChoices'
 
@@ -86,7 +86,7 @@ const instant = (hours: number | null | undefined) =>
 const span = computed(() => {
   const ripe = dose.value?.ripe
   if (!ripe) return ''
-  return fill(t.doseSpan, { low: instant(ripe.low), likely: instant(ripe.likely), high: instant(ripe.high) })
+  return t.doseSpan({ low: instant(ripe.low), likely: instant(ripe.likely), high: instant(ripe.high) })
 })
 const rows: { cue: 'surface' | 'bubbles' | 'smell'; values: Record<string, string>; drawn: boolean }[] = [
   { cue: 'surface', values: t.preferment.surface, drawn: true },

@@ -10,7 +10,7 @@ import { useFlours } from '../../shell/flours'
 import { dayAfter } from '../../shell/days'
 import { useNewest } from '../../shell/newest'
 import { useUnits } from '../../shell/units'
-import { fill, words } from '../../words'
+import { words } from '../../words'
 import { dayChoices } from './dayChoices'
 
 /** A rye sour led in stages, each with its own warmth and stiffness, back from the hour at which it is wanted. */
@@ -57,7 +57,7 @@ const readyH = computed(() => {
 const seedName = (index: number, stages: Schemas['SourStage'][]) =>
   index === 0
     ? (able.value.find((line) => line.id === culture.value)?.culture.name ?? t.seed)
-    : fill(t.allOf, { stage: stages[index - 1]!.name.toLowerCase() })
+    : t.allOf({ stage: stages[index - 1]!.name.toLowerCase() })
 </script>
 
 <template>
@@ -95,7 +95,7 @@ const seedName = (index: number, stages: Schemas['SourStage'][]) =>
     <p v-if="problem" class="inverted error" role="alert">{{ problem }}</p>
     <div v-if="found" class="answered" :class="{ awaited: pending }">
       <p v-if="!found.sour.in_time" class="inverted error" role="status">
-        {{ fill(t.sourLate, { at: dayClock(instant(found.sour.begins_h)) }) }}
+        {{ t.sourLate({ at: dayClock(instant(found.sour.begins_h)) }) }}
       </p>
       <ol :class="{ stale: problem }">
         <li v-for="(stage, index) in found.sour.stages" :key="stage.name">

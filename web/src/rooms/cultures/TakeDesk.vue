@@ -2,7 +2,7 @@
 import { ref } from 'vue'
 import MassField from '../../forms/MassField.vue'
 import { useUnits } from '../../shell/units'
-import { fill, words } from '../../words'
+import { words } from '../../words'
 import DeskFrame from './DeskFrame.vue'
 import type { CultureView, EventBody } from './useCulture'
 
@@ -21,7 +21,7 @@ const flakes = ref(10)
     <form class="line" novalidate @submit.prevent="emit('log', { kind: 'taken', g: taken })">
       <MassField v-model="taken" :label="t.takenG" />
       <ElButton native-type="submit" class="action">{{ t.logTaken }}</ElButton>
-      <span class="quiet">{{ fill(t.holds, { mass: mass(culture.life?.grams ?? 0) }) }}</span>
+      <span class="quiet">{{ t.holds({ mass: mass(culture.life?.grams ?? 0) }) }}</span>
     </form>
     <h3>{{ t.backupTitle }}</h3>
     <ol class="steps">
@@ -50,9 +50,7 @@ const flakes = ref(10)
     >
       <MassField v-model="flakes" :label="t.flakesG" />
       <ElButton native-type="submit" class="plain">{{ t.logWoken }}</ElButton>
-      <span class="quiet">{{
-        fill(t.wokenWith, { flour: mass(flakes * 2), water: mass(flakes * 2.5) })
-      }}</span>
+      <span class="quiet">{{ t.wokenWith({ flour: mass(flakes * 2), water: mass(flakes * 2.5) }) }}</span>
     </form>
   </DeskFrame>
 </template>

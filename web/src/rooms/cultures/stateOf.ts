@@ -1,6 +1,6 @@
 import type { Schemas } from '../../api/client'
 import type { useUnits } from '../../shell/units'
-import { fill, words } from '../../words'
+import { words } from '../../words'
 
 type Told = Pick<Schemas['CultureView'], 'life' | 'health' | 'guide'>
 
@@ -9,12 +9,12 @@ export function stateOf(told: Told, { when }: ReturnType<typeof useUnits>, now: 
   const t = words.cultures.states
   const at = (time: string) => when(time, now)
   if (told.health?.code === 'contaminated') return t.contaminated
-  if (told.guide) return fill(t.guide, { day: told.guide.day, stage: t.stages[told.guide.stage] ?? '' })
+  if (told.guide) return t.guide({ day: told.guide.day, stage: t.stages[told.guide.stage] ?? '' })
   const { life, health } = told
   if (!life || !health) return t.unknown
   if (health.code === 'hungry') return t.hungry
   const { rising, ripe } = health.phases
   if (health.code === 'past_peak') return t.past
-  if (ripe >= rising) return life.spent.likely ? fill(t.ripeUntil, { at: at(life.spent.likely) }) : t.ripe
-  return life.ripe.likely ? fill(t.ripeFrom, { at: at(life.ripe.likely) }) : t.rising
+  if (ripe >= rising) return life.spent.likely ? t.ripeUntil({ at: at(life.spent.likely) }) : t.ripe
+  return life.ripe.likely ? t.ripeFrom({ at: at(life.ripe.likely) }) : t.rising
 }

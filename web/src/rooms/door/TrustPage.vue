@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { api, ask } from '../../api/client'
 import { survives } from '../../shell/worker'
-import { fill, words } from '../../words'
+import { words } from '../../words'
 
 /** How a phone comes to trust this kitchen, what that means, and how it is undone. */
 const t = words.trust
@@ -48,20 +48,15 @@ const until = computed(() =>
           </ol>
         </div>
         <div>
-          <img
-            :src="found.qr"
-            :alt="fill(t.qr, { address: `${found.address}trust` })"
-            width="205"
-            height="205"
-          />
+          <img :src="found.qr" :alt="t.qr({ address: `${found.address}trust` })" width="205" height="205" />
           <p class="elsewhere">
             {{ t.open }}<br /><strong class="address">{{ found.address }}trust</strong>
           </p>
           <h2>{{ t.means }}</h2>
           <ul>
-            <li>{{ fill(t.limited, { names: (found.names ?? []).join(', ') }) }}</li>
+            <li>{{ t.limited({ names: (found.names ?? []).join(', ') }) }}</li>
             <li>{{ t.key }}</li>
-            <li>{{ fill(t.until, { day: until }) }}</li>
+            <li>{{ t.until({ day: until }) }}</li>
             <li>{{ t.moved }}</li>
           </ul>
           <h2>{{ t.undo }}</h2>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { limits } from '../../api/limits'
 import type { Schemas } from '../../api/client'
 import ChoiceRow from '../../forms/ChoiceRow.vue'
@@ -16,6 +16,8 @@ import ShareBar from './ShareBar.vue'
 import SoakerBlock from './SoakerBlock.vue'
 import WeighTables from './WeighTables.vue'
 import { useWork, type Body, type YeastKind } from './useWork'
+import TextField from '../../forms/TextField.vue'
+import type { FormInstance } from 'element-plus'
 
 const props = defineProps<{ start: Body; book: Schemas['IngredientsAnswer'] }>()
 const emit = defineEmits<{ save: [Body]; close: []; draft: [Body] }>()
@@ -25,7 +27,9 @@ const { form, lock, seen, refused, set, takeYeast, current, grams } = useWork(
   props.book.tin_g_per_ml,
 )
 /** What stands in the fields is saved, once it is worked out. */
+const sheet = ref<FormInstance | null>(null)
 async function save() {
+  if (!(await sheet.value?.validate().catch(() => false))) return
   const body = await current()
   if (body) emit('save', body)
 }
@@ -99,12 +103,16 @@ const feelTo = computed({
 </script>
 
 <template>
-  <form class="editor" novalidate @submit.prevent="save">
+  <ElForm ref="sheet" class="editor" :model="form" @submit.prevent="save">
     <div class="top">
-      <label class="name">
-        <span class="small quiet">{{ t.name }}</span>
-        <ElInput v-model="form.name" maxlength="80" />
-      </label>
+      <TextField
+        v-model="form.name"
+        class="name"
+        prop="name"
+        :label="t.name"
+        :most="80"
+        :required="words.forms.nameIt"
+      />
       <div class="acts">
         <ElButton native-type="submit" class="action" :disabled="refused !== null">{{ t.save }}</ElButton>
         <ElButton class="link" @click="emit('close')">{{ t.cancel }}</ElButton>
@@ -233,15 +241,12 @@ const feelTo = computed({
         <WarmthSlider v-model="form.dough_c" class="warm" :label="t.doughC" v-bind="limits.DOUGH_C" />
       </div>
       <ChoiceRow v-model="form.shape" :legend="t.shape" :options="shapes" />
-      <label class="name">
-        <span class="small quiet">{{ t.note }}</span>
-        <ElInput v-model="form.note" maxlength="300" />
-      </label>
+      <TextField v-model="form.note" class="name" :label="t.note" :most="300" />
     </div>
     <div class="watch">
       <WeighTables v-if="seen" :answer="seen" :class="{ stale: refused }" />
     </div>
-  </form>
+  </ElForm>
 </template>
 
 <style scoped>

@@ -6,13 +6,15 @@ import { useFormula, useFormulas } from '../../shell/formulas'
 import { useIngredients } from '../../shell/flours'
 import { newKey } from '../../shell/keys'
 import { useAbout } from '../../shell/title'
-import { fill, words } from '../../words'
+import { words } from '../../words'
 import FormulaEditor from './FormulaEditor.vue'
 import FormulaView from './FormulaView.vue'
 import PantryPage from './PantryPage.vue'
 import PasteRecipe from './PasteRecipe.vue'
 import { useDraft } from './useDraft'
 import TogetherPage from './TogetherPage.vue'
+
+const FileField = defineAsyncComponent(() => import('../../forms/FileField.vue'))
 
 const ConflictDialog = defineAsyncComponent(() => import('../../forms/ConflictDialog.vue'))
 
@@ -114,11 +116,7 @@ const hours = (value: number) =>
 const unread = ref('')
 
 /** A file becomes a formula in the editor; it is kept only when saved. */
-async function bringIn(event: Event) {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  input.value = ''
-  if (!file) return
+async function bringIn(file: File) {
   const answer = await fetch('/api/formulas/read-file', {
     method: 'POST',
     headers: { 'Content-Type': 'application/octet-stream' },
@@ -173,7 +171,7 @@ async function bringBack() {
         <ElButton class="link" @click="bringBack">{{ words.undo }}</ElButton>
       </p>
       <p v-if="draft && !editing" class="small unsaved" role="status">
-        {{ fill(t.unsaved, { name: draft.body.name }) }}
+        {{ t.unsaved({ name: draft.body.name }) }}
         <ElButton class="link" @click="edit(draft.id, draft.body, draft.version)">
           {{ t.goOn }}
         </ElButton>
@@ -188,7 +186,7 @@ async function bringBack() {
           >
             <strong>{{ each.name }}</strong>
             <span class="small quiet" data-counts="hydration">{{
-              fill(t.inList, { water: each.hydration_percent, feel: each.feel })
+              t.inList({ water: each.hydration_percent, feel: each.feel })
             }}</span>
           </button>
         </li>
@@ -201,10 +199,7 @@ async function bringBack() {
         <ElButton class="plain" :aria-pressed="page === 'paste'" @click="turnTo('paste')">
           {{ t.paste }}
         </ElButton>
-        <label class="plain file">
-          {{ t.bringIn }}
-          <input type="file" accept=".json,.jsonld,.txt" @change="bringIn" />
-        </label>
+        <FileField :label="t.bringIn" accept=".json,.jsonld,.txt" @chosen="bringIn" />
         <p v-if="unread" class="inverted error small" role="alert">{{ unread }}</p>
         <ElButton class="link" :aria-pressed="page === 'together'" @click="turnTo('together')">
           {{ words.together.title }}
@@ -311,21 +306,6 @@ li button[aria-pressed='true'] {
 }
 .work {
   min-width: 0;
-}
-.file {
-  position: relative;
-  display: grid;
-  place-items: center;
-}
-.file:focus-within {
-  outline: 3px solid var(--ink);
-  outline-offset: 2px;
-}
-.file input {
-  position: absolute;
-  inset: 0;
-  opacity: 0;
-  cursor: pointer;
 }
 .swapped {
   margin-bottom: 16px;

@@ -23,7 +23,7 @@ const percent = defineModel<number>({ required: true })
     />
     <MassField
       :model-value="grams"
-      :label="`${name}, ${words.formulas.grams.toLowerCase()}`"
+      :label="words.formulas.gramsOf({ name })"
       hide-label
       @update:model-value="(value: number) => emit('grams', value)"
     />

@@ -10,6 +10,8 @@ import { newKey } from '../../shell/keys'
 import { words } from '../../words'
 import MaybeField from '../../forms/MaybeField.vue'
 
+const DateField = defineAsyncComponent(() => import('../../forms/DateField.vue'))
+
 const ConflictDialog = defineAsyncComponent(() => import('../../forms/ConflictDialog.vue'))
 
 type Pantry = Schemas['PantryBody']
@@ -88,10 +90,7 @@ function addLot(mine: Mine) {
           <label class="short"
             ><span class="small quiet">{{ t.bag }}</span> <ElInput v-model="lot.bag" maxlength="40"
           /></label>
-          <label class="date"
-            ><span class="small quiet">{{ t.date }}</span>
-            <input v-model="lot.date" class="field" type="date"
-          /></label>
+          <DateField v-model="lot.date" class="date" :label="t.date" />
           <MaybeField v-model="lot.price_per_kg" :label="t.price" />
           <label class="wide"
             ><span class="small quiet">{{ t.note }}</span> <ElInput v-model="lot.note" maxlength="200"

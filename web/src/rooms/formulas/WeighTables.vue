@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { FormulaAnswer } from '../../api/client'
 import { useUnits } from '../../shell/units'
-import { fill, words } from '../../words'
+import { words } from '../../words'
 
 defineProps<{ answer: FormulaAnswer }>()
 const t = words.formulas
@@ -19,7 +19,7 @@ const caption = (stage: FormulaAnswer['weighed']['stages'][number]) =>
       </li>
     </ul>
     <p class="feel">
-      {{ fill(t.aDough, { word: answer.feel.word }) }} {{ answer.handling }}
+      {{ t.aDough({ word: answer.feel.word }) }} {{ answer.handling }}
       <template v-if="answer.by_feel">
         {{ t.feelEnds }} {{ answer.by_feel.low_percent }}–{{ answer.by_feel.high_percent }} %:
         {{ answer.by_feel.word_low }} {{ t.to }} {{ answer.by_feel.word_high }}, {{ t.upTo }}

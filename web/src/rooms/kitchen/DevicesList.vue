@@ -4,7 +4,7 @@ import { RouterLink } from 'vue-router'
 import { api, ask, signedOut, type Schemas } from '../../api/client'
 import { forgetAll } from '../../shell/outbox'
 import { useUnits } from '../../shell/units'
-import { fill, words } from '../../words'
+import { words } from '../../words'
 
 /** Devices that are let in from the network, and showing one out. */
 const t = words.door
@@ -25,7 +25,7 @@ async function showOut(one: Device) {
     await ask(api.DELETE('/api/devices/{key}', { params: { path: { key: one.id } } })),
   )
 }
-const when = (one: Device) => fill(t.seen, { day: day(one.seen), clock: clock(one.seen) })
+const when = (one: Device) => t.seen({ day: day(one.seen), clock: clock(one.seen) })
 </script>
 
 <template>
@@ -40,7 +40,7 @@ const when = (one: Device) => fill(t.seen, { day: day(one.seen), clock: clock(on
           <span class="small quiet">{{ one.mine ? t.mine : when(one) }}</span>
         </span>
         <ElPopconfirm
-          :title="fill(one.mine ? t.surelyMine : t.surely, { name: one.name })"
+          :title="one.mine ? t.surelyMine : t.surely({ name: one.name })"
           :confirm-button-text="one.mine ? t.signOut : t.showOut"
           :cancel-button-text="t.keep"
           width="260"

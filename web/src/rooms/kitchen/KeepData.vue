@@ -1,10 +1,13 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { computed, ref } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import { api, ask, Refused, type Schemas } from '../../api/client'
 import { asRefused } from '../../shell/newest'
 import { useUnits } from '../../shell/units'
-import { fill, words } from '../../words'
+import { words } from '../../words'
+import { sendFile } from '../../shell/sending'
+
+const FileField = defineAsyncComponent(() => import('../../forms/FileField.vue'))
 
 /** Backups out and in, the daily copies, a look over everything, and what cannot be read. */
 const t = words.keeping
@@ -18,16 +21,11 @@ const rows = computed(() => odd.data.value?.rows ?? [])
 const problem = ref('')
 const said = ref('')
 const busy = ref(false)
+const sent = ref<number | null>(null)
 const when = (at: string) => `${day(at)}, ${clock(at)}`
 const dayNamed = (key: string) => day(`${key}T12:00:00Z`)
 
 const chosen = ref<File | null>(null)
-const picker = ref<HTMLInputElement | null>(null)
-function pick(event: Event) {
-  const input = event.target as HTMLInputElement
-  chosen.value = input.files?.[0] ?? null
-  input.value = ''
-}
 type Restored = Schemas['RestoredAnswer']
 async function replaced(call: () => Promise<Restored>) {
   busy.value = true
@@ -35,23 +33,23 @@ async function replaced(call: () => Promise<Restored>) {
   try {
     const found = await call()
     said.value = [
-      fill(t.back, { at: when(found.made_at) }),
-      found.aside ? fill(t.aside, { folder: found.aside }) : '',
+      t.back({ at: when(found.made_at) }),
+      found.aside ? t.aside({ folder: found.aside }) : '',
     ].join(' ')
     await client.invalidateQueries()
   } catch (error) {
     problem.value = asRefused(error).message
   } finally {
     busy.value = false
-    chosen.value = null
+    chosen.value = sent.value = null
   }
 }
 /** A backup may be larger than anything else that is sent: it goes as it lies on the disk. */
 async function send(file: File): Promise<Restored> {
-  const headers = { 'Content-Type': 'application/zip' }
-  const answer = await fetch('/api/backup/restore', { method: 'POST', headers, body: file })
-  const found = (await answer.json()) as Restored & { detail?: string }
-  if (!answer.ok) throw new Refused(found.detail ?? '', [])
+  const { ok, body } = await sendFile('/api/backup/restore', file, (share) => (sent.value = share))
+  sent.value = null
+  const found = body as Restored & { detail?: string }
+  if (!ok) throw new Refused(found.detail ?? '', [])
   return found
 }
 const restore = () => chosen.value && replaced(() => send(chosen.value!))
@@ -114,22 +112,20 @@ const nameOf = (row: Row) => {
       </dl>
       <div class="acts">
         <ElButton tag="a" href="/api/backup" download @click="written">{{ t.write }}</ElButton>
-        <ElButton :loading="busy" @click="picker?.click()">{{ t.bring }}</ElButton>
+        <FileField :label="t.bring" accept=".zip,.sqlite3" :busy="busy" @chosen="(file) => (chosen = file)" />
         <ElButton :loading="busy" @click="look">{{ t.look }}</ElButton>
-        <input
-          ref="picker"
-          type="file"
-          accept=".zip,.sqlite3"
-          class="out-of-sight"
-          :aria-label="t.bring"
-          @change="pick"
-        />
       </div>
       <div v-if="chosen" class="sure" role="alertdialog" :aria-label="t.bring">
         <p>
           <strong>{{ chosen.name }}</strong>
         </p>
         <p>{{ t.sure }}</p>
+        <ElProgress
+          v-if="sent !== null"
+          :percentage="Math.round(100 * sent)"
+          :stroke-width="8"
+          :aria-label="t.sending"
+        />
         <ElButton class="action" :loading="busy" @click="restore">{{ t.go }}</ElButton>
         <ElButton @click="chosen = null">{{ t.no }}</ElButton>
       </div>
@@ -182,7 +178,7 @@ const nameOf = (row: Row) => {
           </li>
         </ul>
         <p v-if="away" role="status">
-          {{ fill(t.wasPut, { name: nameOf(away) }) }}
+          {{ t.wasPut({ name: nameOf(away) }) }}
           <ElButton @click="move(away, true)">{{ t.undo }}</ElButton>
         </p>
       </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import { api, ask } from '../../api/client'
 import { limits } from '../../api/limits'
 import KitchenDay from '../../charts/KitchenDay.vue'
@@ -16,6 +16,8 @@ import { useNewest } from '../../shell/newest'
 import { light } from '../../shell/theme'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
+import TextField from '../../forms/TextField.vue'
+import type { FormInstance } from 'element-plus'
 
 const ConflictDialog = defineAsyncComponent(() => import('../../forms/ConflictDialog.vue'))
 
@@ -60,11 +62,16 @@ const scale = computed({
 })
 const kindOptions = computed(() => Object.entries(kinds.value).map(([value, label]) => ({ value, label })))
 
+const sheet = ref<FormInstance | null>(null)
+async function saveWhole() {
+  if (await sheet.value?.validate().catch(() => false)) await save()
+}
+
 function addVessel() {
   form.value?.vessels.push({
     id: `v${Date.now().toString(36)}`,
     kind: 'lidded_cast_iron',
-    name: 'Iron pot',
+    name: t.newVessel,
     count: 1,
   })
 }
@@ -77,7 +84,7 @@ function addVessel() {
       <p class="quiet">{{ t.lead }}</p>
     </header>
     <p v-if="!form" class="quiet">{{ words.loading }}</p>
-    <form v-else novalidate @submit.prevent="save()">
+    <ElForm v-else ref="sheet" :model="form" @submit.prevent="saveWhole">
       <KitchenDay
         v-if="day.answer.value"
         class="day"
@@ -90,10 +97,13 @@ function addVessel() {
       <ElSkeleton v-else-if="!day.refused.value" class="day" :rows="3" animated />
       <p v-if="day.refused.value" class="day inverted error" role="status">{{ day.refused.value.message }}</p>
       <section>
-        <div>
-          <label class="small quiet" for="kitchen-name">{{ t.name }}</label>
-          <ElInput id="kitchen-name" v-model="form.name" maxlength="60" />
-        </div>
+        <TextField
+          v-model="form.name"
+          prop="name"
+          :label="t.name"
+          :most="60"
+          :required="words.forms.nameIt"
+        />
         <div>
           <span class="small quiet">{{ t.zone }}</span>
           <ElSelect v-model="form.zone" filterable :aria-label="t.zone">
@@ -137,10 +147,7 @@ function addVessel() {
           <MaybeField v-model="form.jar_mm" :label="t.jar" unit="mm" />
           <MaybeField v-model="form.mixer_dough_g" :label="t.mixer" unit="g" />
           <MaybeField v-model="form.tin_ml" :label="t.tin" unit="ml" />
-          <div class="currency">
-            <label class="small quiet" for="kitchen-currency">{{ t.currency }}</label>
-            <ElInput id="kitchen-currency" v-model="form.currency" maxlength="8" />
-          </div>
+          <TextField v-model="form.currency" class="currency" :label="t.currency" :most="8" />
         </fieldset>
       </section>
       <section>
@@ -190,7 +197,7 @@ function addVessel() {
         <span v-if="saved" role="status">{{ t.saved }}</span>
         <ElButton v-if="canUndo" @click="undo">{{ words.undone.undo }}</ElButton>
       </footer>
-    </form>
+    </ElForm>
     <ConflictDialog
       v-if="clash"
       :changed="clash"

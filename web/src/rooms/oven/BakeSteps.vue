@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useUnits } from '../../shell/units'
-import { fill, words } from '../../words'
+import { words } from '../../words'
 import type { Baked } from './useOven'
 
 /** What to do when, with each caution at its stage; then the loads, and when to cut. */
@@ -39,7 +39,7 @@ const own = computed(() => {
       <li>
         <span class="at clock">+{{ bake.cool_min >= 120 ? '' : bake.cool_min }}</span>
         <div>
-          <strong>{{ fill(t.cut, { time: hours(bake.cool_min) }) }}</strong>
+          <strong>{{ t.cut({ time: hours(bake.cool_min) }) }}</strong>
           <p class="small">{{ bake.cutting }}</p>
         </div>
       </li>
@@ -52,11 +52,11 @@ const own = computed(() => {
       {{ t.know }}
     </ElButton>
     <section v-if="bake.loads.length > 1" class="loads">
-      <h2>{{ fill(t.loads, { count: bake.loads.length }) }}</h2>
+      <h2>{{ t.loads({ count: bake.loads.length }) }}</h2>
       <ol>
         <li v-for="load in bake.loads" :key="load.number" class="small">
           <strong>{{
-            fill(t.load, { number: load.number, pieces: load.pieces, from: load.in_min, to: load.out_min })
+            t.load({ number: load.number, pieces: load.pieces, from: load.in_min, to: load.out_min })
           }}</strong>
           <p v-if="load.waits" class="quiet">{{ load.waits }}</p>
         </li>

@@ -10,7 +10,7 @@ import RemoveButton from '../../forms/RemoveButton.vue'
 import TickField from '../../forms/TickField.vue'
 import { useKitchenForm } from '../../shell/kitchen'
 import { useUnits } from '../../shell/units'
-import { fill, words } from '../../words'
+import { words } from '../../words'
 import CalibrateOven from './CalibrateOven.vue'
 
 const ConflictDialog = defineAsyncComponent(() => import('../../forms/ConflictDialog.vue'))
@@ -225,7 +225,7 @@ async function save() {
     </section>
     <p v-for="error in errors" :key="error" class="inverted error" role="alert">{{ say(error) }}</p>
     <div class="end">
-      <ElButton native-type="submit" class="action">{{ fill(t.saveKit, {}) }}</ElButton>
+      <ElButton native-type="submit" class="action">{{ t.saveKit }}</ElButton>
       <ElButton class="link" @click="emit('close')">{{ t.leave }}</ElButton>
     </div>
   </form>

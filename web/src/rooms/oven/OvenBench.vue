@@ -8,7 +8,7 @@ import FormulaPicker from '../../forms/FormulaPicker.vue'
 import PickField from '../../forms/PickField.vue'
 import { useFormulas } from '../../shell/formulas'
 import { useUnits } from '../../shell/units'
-import { fill, words } from '../../words'
+import { words } from '../../words'
 import BakeSteps from './BakeSteps.vue'
 import BesideBakes from './BesideBakes.vue'
 import SchoolList from './SchoolList.vue'
@@ -110,7 +110,7 @@ const print = () => window.print()
     <div class="middle">
       <template v-if="baked">
         <header>
-          <p class="big clock">{{ fill(t.big, { min: Math.round(baked.curve.at(-1)!.min) }) }}</p>
+          <p class="big clock">{{ t.big({ min: Math.round(baked.curve.at(-1)!.min) }) }}</p>
           <div>
             <p>
               <strong>{{ baked.vessel }}</strong>, {{ formula?.name }}, {{ mass(grams) }}
@@ -124,9 +124,9 @@ const print = () => window.print()
         </p>
         <BakeLandscape :bake="baked" :stages="drawnStages" @change="oven.alter" />
         <p v-if="baked.soak_short_k >= 12" class="short">
-          {{ fill(t.shortSoak, { k: Math.round(baked.soak_short_k), need: baked.soak_min }) }}
+          {{ t.shortSoak({ k: Math.round(baked.soak_short_k), need: baked.soak_min }) }}
         </p>
-        <p v-if="baked.short_k > 0" class="short">{{ fill(t.weak, { k: Math.round(baked.short_k) }) }}</p>
+        <p v-if="baked.short_k > 0" class="short">{{ t.weak({ k: Math.round(baked.short_k) }) }}</p>
         <StageRows
           class="no-print"
           :bake="baked"
@@ -138,7 +138,7 @@ const print = () => window.print()
         />
         <p class="small quiet facts">
           {{
-            fill(t.endFacts, {
+            t.endFacts({
               core: warmth(baked.end.core_c),
               shade: baked.end.shade,
               mm: baked.end.crust_mm.toFixed(1),

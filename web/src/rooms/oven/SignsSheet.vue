@@ -5,7 +5,7 @@ import { crustColour } from '../../charts/temperature'
 import MaybeField from '../../forms/MaybeField.vue'
 import { useNewest } from '../../shell/newest'
 import { useUnits } from '../../shell/units'
-import { fill, words } from '../../words'
+import { words } from '../../words'
 
 type Body = Omit<Schemas['OvenLoafSignsBody'], 'bake'>
 /** A loaf looked at: core, colour by chips, base, weight; and what to do with it. */
@@ -72,13 +72,11 @@ const refused = computed(() => problem.value?.message ?? '')
     <div v-else-if="found" class="verdict" role="status">
       <strong v-if="!found.signs.length">{{ t.done }}</strong>
       <p v-for="sign in found.signs" :key="sign.code">
-        <strong>{{ fill(t.more, { min: sign.minutes }) }}</strong>{{ ' ' }}{{ say(sign.text) }}
+        <strong>{{ t.more({ min: sign.minutes }) }}</strong>{{ ' ' }}{{ say(sign.text) }}
       </p>
       <p class="small quiet">
-        {{ fill(t.wanted, { core: warmth(found.done.core_c), loss: Math.round(found.done.loss * 100) }) }}
-        <template v-if="found.loss != null">{{
-          fill(t.lost, { loss: (found.loss * 100).toFixed(1) })
-        }}</template>
+        {{ t.wanted({ core: warmth(found.done.core_c), loss: Math.round(found.done.loss * 100) }) }}
+        <template v-if="found.loss != null">{{ t.lost({ loss: (found.loss * 100).toFixed(1) }) }}</template>
       </p>
     </div>
   </section>

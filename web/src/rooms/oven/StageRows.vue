@@ -2,7 +2,7 @@
 import AmountField from '../../forms/AmountField.vue'
 import { limits } from '../../api/limits'
 import { useUnits } from '../../shell/units'
-import { fill, words } from '../../words'
+import { words } from '../../words'
 import type { Baked, Stage } from './useOven'
 
 /** The stages in figures: what dragging does, for fingers and keyboards. */
@@ -49,7 +49,7 @@ const title = (stage: Stage, index: number) =>
         :step="5"
         @update:model-value="(value: number) => emit('heat', value)"
       />
-      <p v-if="bake.soak_min" class="small quiet">{{ fill(t.soak, { min: bake.soak_min }) }}</p>
+      <p v-if="bake.soak_min" class="small quiet">{{ t.soak({ min: bake.soak_min }) }}</p>
     </fieldset>
     <fieldset v-for="(stage, index) in stages" :key="index">
       <legend class="small">{{ title(stage, index) }}</legend>
@@ -84,7 +84,7 @@ const title = (stage: Stage, index: number) =>
       <ElButton class="plain" :disabled="stages.length > 5" @click="split">{{ t.split }}</ElButton>
       <ElButton v-if="altered" class="link" @click="emit('usual')">{{ t.back }}</ElButton>
       <p v-if="altered && bake.done_min != null" class="small quiet">
-        {{ fill(t.wouldBeDone, { min: Math.round(bake.done_min), core: warmth(bake.done.core_c) }) }}
+        {{ t.wouldBeDone({ min: Math.round(bake.done_min), core: warmth(bake.done.core_c) }) }}
       </p>
     </div>
   </div>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useUnits } from '../../shell/units'
-import { fill, words } from '../../words'
+import { words } from '../../words'
 import type { Chosen, Way } from './useOven'
 
 /** Ways to bake, the best first: what they are, how well they serve the wish, why; the unfit with why not. */
@@ -43,7 +43,7 @@ const isChosen = (way: Way) => props.chosen !== null && props.keyOf(way) === pro
             <strong>{{ way.vessel }}</strong>
             <span class="score">{{ Math.round(way.score) }}</span>
           </span>
-          <span class="small quiet">{{ how(way) }} · {{ fill(t.inAll, { min: way.all_min }) }}</span>
+          <span class="small quiet">{{ how(way) }} · {{ t.inAll({ min: way.all_min }) }}</span>
           <span class="bar" aria-hidden="true"><span :style="{ width: `${way.score}%` }" /></span>
           <span v-if="isChosen(way)" class="small why">{{ why(way).join('; ') }}.</span>
         </button>
@@ -59,7 +59,7 @@ const isChosen = (way: Way) => props.chosen !== null && props.keyOf(way) === pro
       </li>
     </ol>
     <ElButton v-if="fit.length > FEW" class="link small" @click="all = !all">
-      {{ all ? t.fewer : fill(t.allWays, { count: fit.length }) }}
+      {{ all ? t.fewer : t.allWays({ count: fit.length }) }}
     </ElButton>
     <ul v-if="unfit.length" class="unfit small quiet">
       <li v-for="way in unfit" :key="way.key">

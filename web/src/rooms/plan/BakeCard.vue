@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Plan, Schemas } from '../../api/client'
 import { useUnits } from '../../shell/units'
-import { fill, words } from '../../words'
+import { words } from '../../words'
 
 /** One sheet for the bake day: read at arm's length, printed in black. */
 defineProps<{
@@ -20,7 +20,7 @@ const { clock, day, dayKey, dayClock, mass, massNumber, warmth, say } = useUnits
     <header>
       <h2>{{ formula.name }}</h2>
       <p>
-        {{ fill(t.head, { pieces, each: mass(each), out: dayClock(plan.out) }) }}
+        {{ t.head({ pieces, each: mass(each), out: dayClock(plan.out) }) }}
       </p>
     </header>
     <div class="columns">
@@ -55,7 +55,7 @@ const { clock, day, dayKey, dayClock, mass, massNumber, warmth, say } = useUnits
             </div>
           </dl>
         </section>
-        <p>{{ fill(t.water, { warm: warmth(plan.water.drawn_c) }) }}</p>
+        <p>{{ t.water({ warm: warmth(plan.water.drawn_c) }) }}</p>
         <p v-for="mark in marks" :key="mark.vessel">{{ say(mark.sentence) }}</p>
         <p v-if="plan.fold_plan?.kind">{{ plan.fold_plan.sentence }}</p>
       </div>

@@ -11,7 +11,7 @@ import ShareSlider from '../../forms/ShareSlider.vue'
 import WarmthSlider from '../../forms/WarmthSlider.vue'
 import { dayAfter, nameOfDay } from '../../shell/days'
 import { useUnits } from '../../shell/units'
-import { fill, words } from '../../words'
+import { words } from '../../words'
 import SentenceLine from './SentenceLine.vue'
 
 const props = defineProps<{
@@ -158,10 +158,9 @@ const vesselName = computed(
     <SentenceLine
       :label="t.lines.pieces"
       :value="
-        fill(asked.later_pieces ? t.says.kept : t.says.pieces, {
+        (asked.later_pieces ? t.says.kept : t.says.pieces)({
           later: asked.later_pieces ?? 0,
           count: asked.pieces ?? 0,
-          word: asked.pieces === 1 ? t.says.piece : t.says.several,
           mass: mass(asked.scaling_weight_g ?? 0),
         })
       "
@@ -214,7 +213,7 @@ const vesselName = computed(
     <SentenceLine
       :label="t.lines.kitchen"
       :value="
-        fill(asked.stand_c == null ? t.says.kitchen : t.says.stands, {
+        (asked.stand_c == null ? t.says.kitchen : t.says.stands)({
           warm: degree(asked.stand_c ?? 0),
           day: degree(asked.room_day_c ?? 0),
           night: degree(asked.room_night_c ?? 0),
@@ -228,7 +227,7 @@ const vesselName = computed(
       <WarmthSlider v-model="roomDay" :label="t.fields.roomDay" v-bind="limits.ROOM_DAY_C" />
       <WarmthSlider v-model="roomNight" :label="t.fields.roomNight" v-bind="limits.ROOM_NIGHT_C" />
       <p v-if="asked.stand_c != null" class="small">
-        {{ fill(t.standsAt, { warm: degree(asked.stand_c) }) }}
+        {{ t.standsAt({ warm: degree(asked.stand_c) }) }}
         <ElButton class="link" @click="emit('change', { stand_c: undefined })">
           {{ t.standsHere }}
         </ElButton>
@@ -238,7 +237,7 @@ const vesselName = computed(
     <SentenceLine
       :label="t.lines.dough"
       :value="
-        fill(isLevain ? t.says.leavened : t.says.dough, {
+        (isLevain ? t.says.leavened : t.says.dough)({
           warm: degree(asked.dough_c ?? 0),
           culture: starter ? starter.name : `${t.cultureWord} ${t.culture[asked.culture ?? 'lively']}`,
         })
@@ -262,13 +261,13 @@ const vesselName = computed(
       <ChoiceRow v-if="isLevain" v-model="culture" :legend="t.fields.culture" :options="cultures" />
       <p v-if="isLevain && starter" class="small quiet">{{ t.ownCulture }}</p>
       <p v-if="asked.yeast_percent != null" class="small">
-        {{ fill(t.otherYeast, { percent: asked.yeast_percent }) }}
+        {{ t.otherYeast({ percent: asked.yeast_percent }) }}
         <ElButton class="link" @click="emit('change', { yeast_percent: undefined })">
           {{ t.usualYeast }}
         </ElButton>
       </p>
       <p v-if="asked.yeast_supplement_percent" class="small">
-        {{ fill(t.withPinch, { percent: asked.yeast_supplement_percent }) }}
+        {{ t.withPinch({ percent: asked.yeast_supplement_percent }) }}
         <ElButton class="link" @click="emit('change', { yeast_supplement_percent: 0 })">
           {{ t.noPinch }}
         </ElButton>
@@ -322,7 +321,7 @@ const vesselName = computed(
     </SentenceLine>
     <SentenceLine
       :label="t.lines.sleep"
-      :value="fill(t.says.sleep, { from: asked.sleep_from ?? '', to: asked.sleep_to ?? '' })"
+      :value="t.says.sleep({ from: asked.sleep_from ?? '', to: asked.sleep_to ?? '' })"
       :open="open === 'sleep'"
       :error="errors.sleep ?? errors.sleep_from ?? errors.sleep_to"
       @toggle="toggle('sleep')"

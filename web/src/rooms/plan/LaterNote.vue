@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Plan } from '../../api/client'
 import { useUnits } from '../../shell/units'
-import { fill, words } from '../../words'
+import { words } from '../../words'
 
 /** The part of a split batch that is baked on another day. */
 defineProps<{ later: NonNullable<Plan['later']> }>()
@@ -11,7 +11,7 @@ const { clock, day, dayClock } = useUnits()
 
 <template>
   <section class="later">
-    <h3>{{ fill(t.title, { pieces: later.pieces, day: day(later.load) }) }}</h3>
+    <h3>{{ t.title({ pieces: later.pieces, day: day(later.load) }) }}</h3>
     <p>{{ later.sentence }}</p>
     <ol>
       <li>
@@ -19,7 +19,7 @@ const { clock, day, dayClock } = useUnits()
       </li>
       <li v-if="later.warm_min">
         <span class="clock">{{ clock(later.out_of_fridge) }}</span>
-        {{ fill(t.warm, { min: later.warm_min }) }}
+        {{ t.warm({ min: later.warm_min }) }}
       </li>
       <li>
         <span class="clock">{{ clock(later.preheat) }}</span> {{ t.preheat }}

@@ -9,7 +9,7 @@ import { useBench } from '../../shell/bench'
 import { useKitchen, useNow } from '../../shell/kitchen'
 import { useAbout } from '../../shell/title'
 import { useUnits } from '../../shell/units'
-import { fill, words } from '../../words'
+import { told, words } from '../../words'
 import BakeCard from './BakeCard.vue'
 import DecideColumn from './DecideColumn.vue'
 import LaterNote from './LaterNote.vue'
@@ -98,7 +98,7 @@ const { press } = useBench()
 async function startBake() {
   const key = id.value
   if (!key) return
-  await press(key, 'bake_started', {}, words.bench.kinds.bake_started!)
+  await press(key, 'bake_started', {}, told(words.bench.kinds.bake_started))
   await router.push(`/bench/${key}`)
 }
 const saveWord = computed(() => {
@@ -232,7 +232,7 @@ function mend(found: Mend) {
             <p class="small quiet at-oven">
               {{ t.proofAt }}
               {{
-                fill(t.says.atOven, {
+                t.says.atOven({
                   low: share(shown.proof.share_low),
                   high: share(shown.proof.share_high),
                   likely: share(shown.proof.share),

@@ -5,7 +5,7 @@ import { RouterLink } from 'vue-router'
 import { api, ask, type PlanLine } from '../../api/client'
 import { usePages } from '../../shell/pages'
 import { useUnits } from '../../shell/units'
-import { fill, words } from '../../words'
+import { words } from '../../words'
 
 defineProps<{ current: string | null }>()
 const emit = defineEmits<{ gone: [string] }>()
@@ -44,7 +44,7 @@ async function bringBack() {
         <RouterLink :to="`/plan/${line.id}`">
           <strong>{{ line.formula_name }}</strong>
           <span class="small quiet"
-            >{{ fill(words.plan.says.saved, { count: line.pieces, when: dayClock(line.ready) })
+            >{{ words.plan.says.saved({ count: line.pieces, when: dayClock(line.ready) })
             }}<template v-if="line.state !== 'planned'">
               · {{ words.bakes.states[line.state] }}</template
             ></span

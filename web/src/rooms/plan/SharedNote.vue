@@ -2,13 +2,13 @@
 import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
 import { useUnits } from '../../shell/units'
-import { fill, words } from '../../words'
+import { words } from '../../words'
 
 /** A levain that other saved plans want at about the same time: one build for all of them. */
 const props = defineProps<{ shared: Schemas['SharedBuild']; plan: string }>()
 const { clock, mass } = useUnits()
 const says = computed(() =>
-  fill(words.plan.shared, {
+  words.plan.shared({
     others: props.shared.into
       .filter((each) => each.plan_id !== props.plan)
       .map((each) => each.name)

@@ -5,7 +5,7 @@ import type { Schemas } from '../../api/client'
 import { doughColour } from '../../charts/temperature'
 import { useWidth } from '../../charts/useSize'
 import { useUnits } from '../../shell/units'
-import { fill, words } from '../../words'
+import { words } from '../../words'
 
 type Way = Schemas['WayAnswer']
 const props = defineProps<{ ways: Way[]; chosen: string | null }>()
@@ -155,7 +155,7 @@ const trouble = (way: Way) => way.why_not || (way.problems[0] ? t.problems[way.p
           </svg>
           <span v-if="way.costs" class="costs small">
             <span v-if="trouble(way)" class="trouble">{{ trouble(way) }}</span>
-            <span>{{ fill(t.ready, { when: way.ready ? dayClock(way.ready) : '' }) }}</span>
+            <span>{{ t.ready({ when: way.ready ? dayClock(way.ready) : '' }) }}</span>
             <span>
               {{ hours(way.costs.hours) }}, {{ way.costs.hands_on }} {{ t.hands }}, {{ way.costs.taste }},
               {{ sure(way.costs.spread_min) }}

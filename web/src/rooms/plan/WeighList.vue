@@ -2,18 +2,18 @@
 import { computed } from 'vue'
 import type { Plan } from '../../api/client'
 import { useUnits } from '../../shell/units'
-import { fill, words } from '../../words'
+import { words } from '../../words'
 
 const props = defineProps<{ plan: Plan }>()
 const { mass, massNumber, massUnit, dayClock, say } = useUnits()
 const t = words.plan
 const overall = computed(() => {
   const { overall_hydration_percent: water, overall_salt_percent: salt } = props.plan.totals
-  return fill(t.says.totals, { water: `${water.toFixed(1)} %`, salt: `${salt.toFixed(1)} %` })
+  return t.says.totals({ water: `${water.toFixed(1)} %`, salt: `${salt.toFixed(1)} %` })
 })
 const mixed = computed(() => {
   const { mixed_hydration_percent: water, mixed_salt_percent: salt } = props.plan.totals
-  return fill(t.says.mixed, { water: `${water.toFixed(0)} %`, salt: `${salt.toFixed(1)} %` })
+  return t.says.mixed({ water: `${water.toFixed(0)} %`, salt: `${salt.toFixed(1)} %` })
 })
 </script>
 
@@ -54,7 +54,7 @@ const mixed = computed(() => {
         plan.totals.prefermented_percent ? t.says.counted : ''
       }}.
       <span v-if="plan.totals.prefermented_percent" data-counts="mixed">{{ mixed }}</span>
-      {{ fill(t.says.feel, { word: plan.feel.word, handling: plan.feel.handling }) }}
+      {{ t.says.feel({ word: plan.feel.word, handling: plan.feel.handling }) }}
     </p>
   </section>
 </template>

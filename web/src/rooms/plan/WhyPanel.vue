@@ -5,7 +5,7 @@ import NumberField from '../../forms/NumberField.vue'
 import PickField from '../../forms/PickField.vue'
 import { useNewest } from '../../shell/newest'
 import { useUnits } from '../../shell/units'
-import { fill, words } from '../../words'
+import { words } from '../../words'
 
 /** What drives the forecast, the weightiest first, and the forecast's questions turned round. */
 const props = defineProps<{
@@ -28,7 +28,7 @@ const bars = computed(() => {
 })
 const change = (factor: number) => {
   const percent = Math.round(100 * Math.abs(factor - 1))
-  return fill(factor > 1 ? t.longer : t.shorter, { percent })
+  return (factor > 1 ? t.longer : t.shorter)({ percent })
 }
 const hours = (value: number) =>
   `${Math.floor(value + 1 / 120)} h ${String(Math.round((value * 60) % 60) % 60).padStart(2, '0')}`
@@ -79,7 +79,7 @@ const said = computed(() => {
   <section class="why">
     <div v-if="why" class="drivers">
       <p>
-        {{ fill(t.lead, { plain: hours(why.plain_h), likely: hours(why.likely_h) }) }}
+        {{ t.lead({ plain: hours(why.plain_h), likely: hours(why.likely_h) }) }}
       </p>
       <dl>
         <div v-for="bar in bars" :key="bar.name">

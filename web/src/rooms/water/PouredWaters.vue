@@ -17,7 +17,7 @@ import type { WaterBody } from './useWater'
 const props = defineProps<{ asked: WaterBody; newest: () => Promise<Schemas['WaterPanelAnswer'] | null> }>()
 const t = words.water
 const client = useQueryClient()
-const { warmth, toDegrees, fromDegrees, fahrenheit, difference, say } = useUnits()
+const { warmth, toDegrees, fromDegrees, fahrenheit, say } = useUnits()
 const waters = ref<{ g: number; c: number; ice: boolean }[]>([])
 const measured = ref<number | null>(null)
 const learnt = shallowRef<Schemas['Friction'] | null>(null)
@@ -97,7 +97,7 @@ const degrees = computed(() => (fahrenheit.value ? '°F' : '°C'))
           />
           <TickField
             v-model="each.ice"
-            :label="words.plan.ice"
+            :label="words.plan.jugs.ice"
             @update:model-value="(ice) => warmer(each, ice)"
           />
           <RemoveButton
@@ -125,8 +125,7 @@ const degrees = computed(() => (fahrenheit.value ? '°F' : '°C'))
         <ElButton native-type="submit" class="plain" :disabled="measured == null">{{ t.log }}</ElButton>
       </form>
       <p v-if="learnt" role="status">
-        {{ t.learnt }} {{ difference(learnt.k, 1) }} {{ t.restsOn }} {{ learnt.mixes }}
-        {{ learnt.mixes === 1 ? t.mixOne : t.mixMany }}, {{ t.usually }} {{ difference(learnt.usual_k, 1) }}.
+        {{ t.learnt({ k: learnt.k, count: learnt.mixes, usual: learnt.usual_k }) }}
       </p>
     </template>
   </section>

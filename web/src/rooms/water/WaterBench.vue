@@ -11,7 +11,7 @@ import TickField from '../../forms/TickField.vue'
 import WarmthSlider from '../../forms/WarmthSlider.vue'
 import { useFormulas, type FormulaLine } from '../../shell/formulas'
 import { useUnits } from '../../shell/units'
-import { fill, words } from '../../words'
+import { words } from '../../words'
 import PouredWaters from './PouredWaters.vue'
 import YeastTest from './YeastTest.vue'
 import { useWater, type WaterBody } from './useWater'
@@ -58,8 +58,7 @@ const altitude = computed({ get: () => asked.altitude_m ?? 0, set: (value) => (a
 const friction = computed(() => {
   const found = answer.value?.friction
   if (!found) return ''
-  const rests =
-    found.mixes === 0 ? t.usual : found.mixes === 1 ? t.oneMix : fill(t.mixes, { count: found.mixes })
+  const rests = found.mixes === 0 ? t.usual : t.mixes({ count: found.mixes })
   return `${t.mixings[found.mixing as keyof typeof t.mixings]} ${t.adds} ${difference(found.k, 1)}: ${rests}`
 })
 const off = computed(() => {

@@ -1,0 +1,10 @@
+conflict-title = { $what } was changed meanwhile
+conflict-lead = Somebody saved it after you opened it, here or on another device. Tap what shall stand.
+conflict-sides-mine = Mine
+conflict-sides-theirs = Theirs
+conflict-sides-both = Both
+conflict-nothing = nothing
+conflict-yes = yes
+conflict-no = no
+conflict-later = Not yet
+conflict-save = Save this

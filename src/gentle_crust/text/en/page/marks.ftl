@@ -1,0 +1,1 @@
+marks-title = Where to look

@@ -1,0 +1,172 @@
+oven-title = Oven
+oven-loaf = Loaf
+oven-pieces = Pieces
+oven-grams = Grams each
+oven-from = Comes from
+oven-fridge = The fridge
+oven-room = The room
+oven-wish = Wanted
+oven-wishes-usual = A good all-round loaf
+oven-wishes-thin = Thin and crackling crust
+oven-wishes-thick = Thick and dark crust
+oven-wishes-soft = Soft crust
+oven-wishes-tall = As tall as can be
+oven-wishes-many = Many at once
+oven-wishes-tidy = Little work and mess
+oven-ways = Ways to bake it
+oven-hot = heated first
+oven-cold = cold
+oven-inAll = { $min } min in all
+oven-allWays = { $count ->
+        [one] The one way
+       *[other] All { $count } ways
+    }
+oven-fewer = Only the best
+oven-beside = Put beside
+oven-notBeside = Take away
+oven-besideTitle = Side by side
+oven-nothingFits = Nothing in this kitchen holds this loaf. Make it smaller, or add a vessel under Ovens and vessels.
+oven-big = { $min } min
+
+## oven-signs: by code
+
+oven-signs-core = the core
+oven-signs-colour = the colour
+oven-signs-loss = drying
+
+##
+
+oven-heating = Heating
+oven-minutes = min
+oven-soak = Soaked through after { $min } min
+oven-lidOn = Lid on
+oven-lidOff = Lid off
+oven-steaming = Steam
+oven-vented = Vented
+oven-open = Open
+oven-off = Oven off
+oven-fan = Fan
+oven-split = One stage more
+oven-back = As it was drawn up
+oven-wouldBeDone = Done after { $min } min, core { $core }.
+oven-loaded = load
+oven-outAt = out { $min }
+
+## oven-lines: by code
+
+oven-lines-chamber = oven
+oven-lines-vessel = vessel
+oven-lines-crust = crust
+oven-lines-core = core
+
+##
+
+oven-heatOf = Set point, { $stage }
+oven-endOf = End of { $stage }
+oven-drawn = The bake: { $minutes } minutes, core { $core }, { $shade }
+oven-shortSoak = The vessel is { $k } K below the set point at loading. It is soaked through after { $need } min.
+oven-weak = The oven stays { $k } K below what this vessel likes: longer at its best heat.
+oven-endFacts = Out of the oven: core { $core }, { $shade }, crust about { $mm } mm, { $loss } % lost. Spring index { $spring }; colour, crust and spring are indices: they rank, they do not measure.
+oven-steps = Minute by minute
+oven-cut = Cut after { $time }
+oven-know = I know these cautions
+oven-loads = { $count } loads
+oven-load = Load { $number }, { $pieces } pc: in { $from }, out { $to } min
+oven-disagree = Where bakers disagree
+oven-asDrawn = As drawn up.
+oven-isItDone = Is it done?
+oven-coreNow = Core
+oven-outWeight = A loaf weighs
+oven-topColour = Top
+oven-baseColour = Base
+oven-done = Done, as far as was looked. Onto a rack.
+oven-more = { $min } min more.
+oven-wanted = Wanted: core { $core }, { $loss } % lost.
+oven-lost = This one lost { $loss } %.
+oven-facts-heating = Heating
+oven-facts-minutes = In the oven
+oven-facts-spring = Spring index
+oven-facts-colour = Colour
+oven-facts-base = Base
+oven-facts-crust = Crust
+oven-facts-loss = Lost
+oven-facts-core = Core
+oven-facts-last = Last to come
+
+## oven-steamNames: by code
+
+oven-steamNames-built_in = built-in steam
+oven-steamNames-hot_stones_and_water = hot stones
+oven-steamNames-hot_pan = hot pan
+oven-steamNames-soaked_towels = towels
+oven-steamNames-water_pan = water pan
+oven-steamNames-mist_loaf = mist on the loaf
+oven-steamNames-mist_walls = sprayed walls
+oven-steamNames-ice_in_pot = ice
+
+##
+
+oven-print = Print the card
+oven-kit = Ovens and vessels
+oven-kitLead = What this kitchen bakes with. An empty figure is the usual one of its kind.
+oven-kind = Kind
+oven-called = Called
+oven-ovenCalled = Oven called
+oven-another_oven = Another oven
+oven-addOven = Add an oven
+oven-useThis = Bake in this one
+oven-tools = To load and score with
+
+## oven-toolNames: by code
+
+oven-toolNames-lame = Lame
+oven-toolNames-scissors = Scissors
+oven-toolNames-peel = Peel
+oven-toolNames-board = Flipping board
+oven-toolNames-couche = Couche
+oven-toolNames-sling = Sling for the pot
+
+##
+
+oven-litres = Holds, litres
+oven-heatUp = Empty to 225 °C in
+oven-heater = Heater, if known
+oven-offset = Hotter than its dial, K
+oven-hotSide = Browns first at
+
+## oven-sides: by code
+
+oven-sides-none = nowhere
+oven-sides-left = the left
+oven-sides-right = the right
+oven-sides-back = the back
+oven-sides-front = the front
+
+##
+
+oven-shelves = Shelves
+oven-details = Weight, limits, heating empty
+oven-weight = Weight
+oven-lidWeight = Lid
+oven-inside = Inside
+oven-knob = Knob bears
+oven-rated = Maker’s limit
+oven-heatsEmpty = Heated empty
+oven-asUsual = as its kind
+oven-allowed = maker allows it
+oven-forbidden = maker forbids it
+oven-steamMeans = Ways to steam that there are
+oven-paper = Baking paper bears
+oven-paperLead = Commonly 215 to 230 °C; see its box. Empty: no paper is used.
+oven-saveKit = Save ovens and vessels
+oven-leave = Leave it
+oven-learn = Learn the oven with a thermometer
+oven-learnHeat = Empty and cold, dial at 240 °C: read a thermometer in the middle every four minutes.
+oven-learnDial = Let it settle for half an hour, then read the thermometer against the dial.
+oven-learnSides = A tray of plain white slices at 200 °C until the first browns. Where was that?
+oven-atMinute = After
+oven-reads = Reads
+oven-dialAt = Dial at
+oven-another = Another reading
+oven-learnNow = Reckon from these
+oven-nothingLearnt = Nothing was measured yet.

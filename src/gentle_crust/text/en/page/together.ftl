@@ -1,0 +1,13 @@
+together-title = Several on one day
+together-lead = One sum to fetch and weigh, and each levain built once.
+together-kept = Keep as culture
+together-ratio = Flour to one of culture
+together-nothing = Tick the formulas of the day.
+together-pieces = pieces,
+together-ofDough = of dough
+together-levain = Levain
+together-water = water
+together-waterName = Water
+together-seed = Culture
+together-into = into
+together-all = All together

@@ -1,0 +1,1 @@
+undone-undo = Undo the last change

@@ -1,0 +1,1 @@
+whatIf-title = What if

@@ -1,0 +1,12 @@
+yeastTest-title = Is the dry yeast alive?
+yeastTest-stir = Stir
+yeastTest-yeast = of yeast and
+yeastTest-sugar = of sugar into
+yeastTest-water = of water at
+yeastTest-then = , and look after 10 to 15 minutes.
+yeastTest-begin = Stirred in: start the clock
+yeastTest-again = Test again
+yeastTest-foams-none = Nothing
+yeastTest-foams-few_bubbles = A few bubbles
+yeastTest-foams-thin = Thin foam
+yeastTest-foams-thick = Foam a finger high

@@ -1,0 +1,5 @@
+# What sentences are put together from.
+
+nothing = {""}
+sentences = { $parts }
+said-before = { FIGURES($text) }

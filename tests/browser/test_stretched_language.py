@@ -1,0 +1,92 @@
+"""The stretched language in every room: no word of the page stands outside the catalogues, and nothing is cut."""
+
+import re
+
+import pytest
+from live import serving
+
+from gentle_crust.text.pseudo import CLOSES, OPENS
+from tests.browser.conftest import DESK, PHONE
+
+pytestmark = pytest.mark.browser
+ROOMS = ("/bench", "/bakes", "/plan", "/formulas", "/cultures", "/oven", "/water", "/kitchen", "/trust")
+SAID = """() => {
+  const found = [], walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT)
+  while (walker.nextNode()) {
+    const inside = walker.currentNode.parentElement
+    if (!inside.closest('script, style, code')) found.push(walker.currentNode.data)
+  }
+  for (const name of ['aria-label', 'placeholder', 'title', 'alt'])
+    for (const one of document.querySelectorAll(`[${name}]`)) found.push(one.getAttribute(name))
+  return found.map((text) => text.trim()).filter(Boolean)
+}"""
+CUT = """() => [...document.querySelectorAll('main *, header *, nav *')].filter((one) => {
+  const style = getComputedStyle(one)
+  const scrolls = ['auto', 'scroll'].includes(style.overflowX) || ['auto', 'scroll'].includes(style.overflowY)
+  if (!one.innerText || !one.offsetParent || one.clientWidth < 2 || scrolls) return false
+  return style.overflowX !== 'visible' && one.scrollWidth > one.clientWidth + 1
+}).map((one) => `${one.tagName}.${one.className}: ${one.innerText.slice(0, 60)}`)"""
+DAYS = r"\b(Mon|Tues?|Wed(nes)?|Thu(rs)?|Fri|Sat(ur)?|Sun)(day)?\b"
+MONTHS = r"\b(January|February|March|April|May|June|July|August|September|October|November|December)\b"
+ZONES = r"\b[A-Z]\w+(/[\w+-]+)+"
+
+
+@pytest.fixture(scope="module")
+def address():
+    with serving(prefix=("env", "GENTLE_CRUST_LANGUAGE=qps")) as address:
+        yield address
+
+
+def strings(value):
+    """Every text in a JSON answer, keys too; of one that holds figures of its own, the texts between them."""
+    if isinstance(value, str):
+        yield from re.split(r"\{[^|{}]+\|\w+\}", value)
+    elif isinstance(value, dict):
+        for key, each in value.items():
+            yield from (key, *strings(each))
+    elif isinstance(value, list):
+        for each in value:
+            yield from strings(each)
+
+
+def left_over(text: str, known: list[str]) -> str:
+    """What of a text stands in no catalogue and came with no answer."""
+    while (inner := re.sub(f"{OPENS}[^{OPENS}{CLOSES}]*{CLOSES}", " ", text)) != text:
+        text = inner
+    for each in known:
+        text = text.replace(each, " ")
+    return re.sub(f"{DAYS}|{MONTHS}|{ZONES}|\\bmin\\b", " ", text)
+
+
+@pytest.mark.parametrize("viewport", [DESK, PHONE], ids=["desk", "phone"])
+@pytest.mark.parametrize("room", ROOMS)
+def test_no_room_has_words_of_its_own_and_none_is_cut(browser, address, room, viewport):
+    context = browser.new_context(viewport=viewport, service_workers="block")
+    page, told = context.new_page(), set()
+    answers = []
+    page.on("response", lambda response: "/api/" in response.url and answers.append(response))
+    page.goto(address + room)
+    page.wait_for_load_state("networkidle")
+    for answer in answers:
+        if "json" in answer.headers.get("content-type", ""):
+            told |= {text for text in strings(answer.json()) if len(text.strip()) > 1}
+    known = sorted(told, key=len, reverse=True)
+    said = page.evaluate(SAID)
+    assert sum(OPENS in text for text in said) > 10, "the stretched language is shown"
+    own = {text: left_over(text, known) for text in said}
+    assert {text: rest for text, rest in own.items() if re.search(r"[A-Za-z]{3,}", rest)} == {}
+    assert page.evaluate(CUT) == []
+    assert page.evaluate("document.documentElement.scrollWidth") <= viewport["width"]
+    context.close()
+
+
+def test_core_and_kitchen_speak_it_too(browser, address):
+    context = browser.new_context()
+    get = context.request.get
+    doughs = get(f"{address}/api/cultures").json()
+    gull = get(f"{address}/api/cultures/{doughs['cultures'][0]['id']}").json()
+    kit = get(f"{address}/api/oven").json()
+    refused = context.request.post(f"{address}/api/kitchen/day", data={"room_day_c": 400}).json()
+    for text in (gull["health"]["do"], kit["first"], kit["vessels"][0]["name"], refused["errors"][0]["sentence"]):
+        assert OPENS in text, text
+    context.close()

@@ -1,0 +1,1210 @@
+/* Made from the catalogues by python -m gentle_crust.text.page; do not edit. */
+export type Value = string | number
+
+export interface Words {
+  bakes: {
+    find: string
+    noneOfName: string
+    title: string
+    earlier: string
+    lead: string
+    none: string
+    noneMore: string
+    seeRecord: string
+    back: string
+    states: Record<string, string>
+    line: (data: { pieces: Value }) => string
+    out: (data: { when: Value }) => string
+    began: (data: { when: Value }) => string
+    notes: (data: { count: Value }) => string
+    photos: (data: { count: Value }) => string
+    proof: (data: { how: Value }) => string
+    proofSaid: (data: { how: Value }) => string
+    steps: string
+    planned: (data: { at: Value }) => string
+    leftOut: string
+    asPlanned: string
+    later: (data: { span: Value }) => string
+    sooner: (data: { span: Value }) => string
+    read: string
+    verdicts: string
+    changes: string
+    words: string
+    pictures: string
+    outcome: string
+    unreadable: string
+    unreadableMore: (data: { count: Value }) => string
+    nothing: string
+    addNoteHint: string
+    keep: string
+    proofWas: string
+    kinds: Record<string, string>
+    stageNames: Record<string, string>
+  }
+  bench: {
+    title: string
+    titleDue: (data: { dough: Value; step: Value }) => string
+    empty: string
+    emptyMore: string
+    startPlan: string
+    toBench: string
+    start: string
+    saved: string
+    mixedTitle: string
+    mixedWhat: string
+    mixedPieces: string
+    mixedAgo: string
+    mixedAgoes: Record<string, string>
+    mixedProof: string
+    mixedProofs: Record<string, string>
+    mixedGo: string
+    another: string
+    close: string
+    due: string
+    late: (data: { span: Value }) => string
+    inSpan: (data: { span: Value }) => string
+    done: string
+    notYet: string
+    skip: string
+    look: string
+    read: string
+    note: string
+    photo: string
+    extraFold: string
+    snooze: string
+    snoozed: (data: { at: Value }) => string
+    stop: string
+    more: string
+    asksWait: string
+    waits: Record<string, string>
+    says: {
+      done: (data: { step: Value }) => string
+      skipped: (data: { step: Value }) => string
+      notYet: (data: { at: Value; step: Value }) => string
+      snoozed: (data: { at: Value }) => string
+      read: string
+      note: string
+      judged: string
+      outcome: string
+      finished: string
+      stopped: string
+      probe: string
+      away: string
+      corrected: string
+    }
+    takeBack: string
+    early: (data: { span: Value; step: Value }) => string
+    earlySkip: (data: { span: Value; step: Value }) => string
+    earlyYes: string
+    earlySkipYes: string
+    earlyNo: string
+    asideDough: (data: { name: Value; why: Value }) => string
+    asideOff: string
+    stuck: (data: { count: Value }) => string
+    stuckPhoto: string
+    stuckKinds: Record<string, string>
+    stuckOther: string
+    stuckAgain: string
+    stuckDrop: string
+    shortcuts: string
+    ready: string
+    past: string
+    when: string
+    correct: string
+    clash: string
+    finding: string
+    noWay: string
+    offline: string
+    offlineOld: (data: { when: Value }) => string
+    sending: (data: { count: Value }) => string
+    offlineCount: (data: { count: Value }) => string
+    clockBack: string
+    away: string
+    awayFrom: string
+    awayTo: string
+    awayGo: string
+    awayNote: (data: { from: Value; to: Value }) => string
+    survives: {
+      unknown: string
+      yes: string
+      untrusted: string
+      cannot: string
+    }
+    howToTrust: string
+    keepsNothing: string
+    sleeps: string
+    device: string
+    phone: string
+    noPhone: string
+    soundOn: string
+    soundOff: string
+    turnOn: string
+    turnOff: string
+    noticeGranted: string
+    noticeAsk: string
+    noticeAllow: string
+    noticeWithheld: string
+    awake: string
+    noAwake: string
+    outcomeTitle: string
+    outcomes: Record<string, string>
+    finish: string
+    score: (data: { judged: Value; right: Value }) => string
+    ribbon: string
+    probe: {
+      choose: string
+      none: string
+      file: string
+      says: (data: { degree: Value }) => string
+    }
+    notes: string
+    keep: string
+    kinds: Record<string, ((data: Record<string, Value>) => string) | string>
+    skipped: string
+    stages: Record<string, string>
+  }
+  card: {
+    title: string
+    print: string
+    head: (data: { each: Value; out: Value; pieces: Value }) => string
+    water: (data: { warm: Value }) => string
+  }
+  conflict: {
+    title: (data: { what: Value }) => string
+    lead: string
+    sides: {
+      mine: string
+      theirs: string
+      both: string
+    }
+    nothing: string
+    yes: string
+    no: string
+    later: string
+    save: string
+  }
+  counts: Record<string, string>
+  cultures: {
+    photoBack: string
+    title: string
+    none: string
+    emptyTitle: string
+    emptyWords: string
+    notHere: string
+    add: string
+    more: string
+    buildsTitle: string
+    buildFor: string
+    oneFor: (data: { count: Value }) => string
+    bringInFile: string
+    calendarAll: string
+    calendarHow: string
+    calendarAddress: string
+    calendarCopy: string
+    calendarCopied: string
+    calendarSecret: string
+    calendarRenew: string
+    calendarSurely: string
+    calendarOnce: string
+    goneTitle: string
+    until: string
+    feedAt: string
+    wasDue: string
+    startMark: string
+    peakMark: string
+    jar: string
+    ribbon: string
+    ripe: string
+    pastBy: string
+    notRipe: string
+    hunger: string
+    hungerNone: string
+    hungryFrom: string
+    hungryWord: string
+    now: string
+    places: Record<string, string>
+    onThe: Record<string, string>
+    forDaysCold: (data: { days: Value }) => string
+    states: {
+      contaminated: string
+      guide: (data: { day: Value; stage: Value }) => string
+      unknown: string
+      hungry: string
+      past: string
+      ripe: string
+      ripeUntil: (data: { at: Value }) => string
+      ripeFrom: (data: { at: Value }) => string
+      rising: string
+      stages: Record<string, string>
+    }
+    verdicts: Record<string, string>
+    because: string
+    although: string
+    doNow: string
+    vigour: string
+    ofUsual: string
+    vigourFrom: (data: { count: Value; span: Value }) => string
+    vigourUnread: (data: { span: Value }) => string
+    wakes: (data: { count: Value }) => string
+    nextFeeds: string
+    overdue: string
+    discardTitle: string
+    discardWords: (data: { month: Value; week: Value }) => string
+    discardLess: string
+    aWeek: (data: { mass: Value }) => string
+    photoOf: (data: { name: Value }) => string
+    photoAdd: string
+    photoOther: string
+    photoNone: string
+    fedAt: string
+    feedFirst: string
+    isAway: string
+    feed: string
+    look: string
+    move: Record<string, string>
+    takeSome: string
+    takeBack: string
+    loggedIt: string
+    logged: Record<string, string>
+    files: string
+    takeOutCsv: string
+    takeOutJson: string
+    calendar: string
+    edit: string
+    putAway: (data: { name: Value }) => string
+    close: string
+    feedTitle: (data: { name: Value }) => string
+    seed: string
+    flour: string
+    water: string
+    salt: string
+    labels: {
+      seed: string
+      flour: string
+      water: string
+    }
+    moreOfFeed: string
+    mixedAt: string
+    markAt: string
+    at: string
+    logFeed: string
+    wishTitle: string
+    needed: string
+    kept: string
+    day: string
+    ripeAt: string
+    stands: string
+    standsCounter: string
+    standsWarm: string
+    warmC: string
+    asItIs: string
+    soonest: string
+    nightWay: string
+    waysTitle: string
+    feedsFrom: (data: { count: Value }) => string
+    wantedAt: string
+    ripeSpan: (data: { from: Value; to: Value }) => string
+    spare: (data: { flour: Value; mass: Value }) => string
+    takeWay: string
+    lookTitle: string
+    heightNow: string
+    itsWarmth: string
+    cueNames: {
+      surface: string
+      floated: string
+      smell: string
+      liquid: string
+      growth: string
+      bubbles: string
+    }
+    cues: {
+      surface: Record<string, string>
+      floated: Record<string, string>
+      smell: Record<string, string>
+      liquid: Record<string, string>
+      growth: Record<string, string>
+    }
+    note: string
+    logLook: string
+    weighTitle: string
+    gross: string
+    logWeight: string
+    takeTitle: string
+    takenG: string
+    logTaken: string
+    holds: (data: { mass: Value }) => string
+    backupTitle: string
+    backupSteps: string[]
+    driedG: string
+    logDried: string
+    wakeTitle: string
+    wakeSteps: string[]
+    flakesG: string
+    logWoken: string
+    wokenWith: (data: { flour: Value; water: Value }) => string
+    awayTitle: string
+    leave: string
+    forDays: string
+    awayWell: string
+    awayPast: string
+    awayHungry: string
+    awaySays: (data: { count: Value; days: Value; state: Value }) => string
+    awayReady: string
+    compare: string
+    compareDrawing: string
+    beside: string
+    sureBy: (data: { count: Value; percent: Value }) => string
+    ripeAfter: (data: { high: Value; likely: Value; low: Value }) => string
+    compareLead: string
+    guideNext: string
+    guideDoublings: (data: { count: Value }) => string
+    yours: string
+    history: string
+    nothingYet: string
+    did: Record<string, string>
+    movedTo: Record<string, string>
+    showMore: (data: { count: Value }) => string
+    olderInFile: (data: { count: Value }) => string
+    withdrawn: (data: { count: Value }) => string
+    howFrom: string
+    hows: {
+      have: string
+      begin: string
+    }
+    beginWords: string
+    name: string
+    fedWith: string
+    itsWater: string
+    emptyG: string
+    diameter: string
+    rimHeight: string
+    volume: string
+    jarWhy: string
+    livesOn: string
+    lives: {
+      counter: string
+      fridge: string
+    }
+    standing: string
+    standings: {
+      none: string
+      daily: string
+      weekly: string
+      days: string
+    }
+    onDay: string
+    everyDays: string
+    weekdays: string[]
+    save: string
+    cancel: string
+    prefermentTitle: string
+    kind: string
+    mixedOn: string
+    ripeOn: string
+    coldPart: string
+    coldFrom: string
+    coldTo: string
+    ofItsFlour: string
+    doseSpan: (data: { high: Value; likely: Value; low: Value }) => string
+    isItRipe: string
+    preferment: {
+      surface: {
+        domed: string
+        dimpled: string
+        collapsed: string
+      }
+      bubbles: {
+        few: string
+        many: string
+      }
+      smell: {
+        floury: string
+        sweet: string
+        sharp: string
+      }
+      verdicts: Record<string, string>
+    }
+    sourTitle: string
+    from: string
+    anyLively: string
+    stages: string
+    two: string
+    three: string
+    allOf: (data: { stage: Value }) => string
+    sourLate: (data: { at: Value }) => string
+    sourReady: string
+    wakesYou: string
+  }
+  door: {
+    title: string
+    lead: string
+    waits: string
+    passcode: string
+    name: string
+    enter: string
+    empty: string
+    warned: string
+    trust: string
+    phone: string
+    tablet: string
+    computer: string
+    devices: string
+    notNeeded: string
+    none: string
+    mine: string
+    seen: (data: { clock: Value; day: Value }) => string
+    showOut: string
+    signOut: string
+    surely: (data: { name: Value }) => string
+    surelyMine: string
+    keep: string
+  }
+  forms: {
+    nameIt: string
+    less: string
+    more: string
+    none: string
+    nothing: string
+    yes: string
+    no: string
+    close: string
+  }
+  formulas: {
+    find: string
+    noneOfName: string
+    moreByName: string
+    theFormula: string
+    title: string
+    overall: string
+    mixed: string
+    overallHint: string
+    mixedHint: string
+    planThis: string
+    putAway: string
+    gone: string
+    inList: (data: { feel: Value; water: Value }) => string
+    hydration: string
+    salt: string
+    prefermented: string
+    pieces: string
+    empty: string
+    bar: string
+    dough: string
+    edit: string
+    write: string
+    paste: string
+    save: string
+    cancel: string
+    unsaved: (data: { name: Value }) => string
+    goOn: string
+    forget: string
+    name: string
+    flours: string
+    together: string
+    remove: string
+    addFlour: string
+    yeast: string
+    yeastKind: string
+    yeasts: {
+      instant: string
+      active_dry: string
+      fresh: string
+    }
+    preferment: string
+    preferments: Record<string, string>
+    prefermentFlour: string
+    prefermentShare: string
+    prefermentWater: string
+    prefermentYeast: string
+    prefermentSalt: string
+    allOfIt: string
+    add: string
+    soaks: string
+    soakerKinds: {
+      soaker: string
+      scald: string
+    }
+    soakerWater: string
+    bound: string
+    soakedFlour: string
+    waterAndSalt: string
+    saltLate: string
+    byFeel: string
+    feelTo: string
+    heldBack: string
+    late: string
+    lateWord: string
+    scalded: string
+    stays: string
+    locks: {
+      pieces: string
+      dough: string
+      flour: string
+      bag: string
+      tin: string
+    }
+    locked: Record<string, string>
+    bagOf: string
+    tinHolds: string
+    tinFill: string
+    each: string
+    shareOf: string
+    aDough: (data: { word: Value }) => string
+    feelEnds: string
+    to: string
+    upTo: string
+    moreWater: string
+    carry: string
+    protein: string
+    weight1: string
+    fromBowl: string
+    itsWater: string
+    inside: string
+    allergens: string
+    ingredientsOf: string
+    ofBatch: string
+    noPrice: string
+    extras: string
+    kind: string
+    addExtra: string
+    extraKinds: Record<string, string>
+    piecesLabel: string
+    weight: string
+    autolyse: string
+    doughC: string
+    shape: string
+    shapes: Record<string, string>
+    note: string
+    newName: string
+    withYeast: string
+    withCulture: string
+    bulkBefore: string
+    bulkAfter: string
+    bulkAt: string
+    about: string
+    overADay: string
+    bringIn: string
+    takeOut: string
+    files: Record<string, string>
+    versions: string
+    version: string
+    restore: string
+    compare: string
+    list: string
+    alikeToo: string
+    before: string
+    after: string
+    same: string
+    giveName: string
+    nameOf: string
+    keepName: string
+    gramsOf: (data: { name: Value }) => string
+  }
+  judge: {
+    titles: Record<string, string>
+    lead: string
+    cues: Record<string, string>
+    values: Record<string, string>
+    states: Record<string, string>
+    verdicts: Record<string, string>
+    baked: Record<string, string>
+    band: string
+    why: string
+    forThis: string
+    against: string
+    next: (data: { look: Value }) => string
+    sure: string
+    by: (data: { at: Value }) => string
+    actBy: (data: { at: Value }) => string
+    again: (data: { at: Value }) => string
+    waitUntil: (data: { at: Value }) => string
+    keep: string
+    conflict: string
+  }
+  keeping: {
+    title: string
+    lead: string
+    folder: string
+    last: string
+    never: string
+    write: string
+    bring: string
+    sure: string
+    go: string
+    no: string
+    back: (data: { at: Value }) => string
+    aside: (data: { folder: Value }) => string
+    look: string
+    well: string
+    bad: string
+    copies: string
+    copiesLead: string
+    noCopies: string
+    goBack: string
+    unreadable: string
+    unreadableLead: string
+    undated: string
+    file: string
+    putAway: string
+    wasPut: (data: { name: Value }) => string
+    undo: string
+    sending: string
+  }
+  kitchen: {
+    title: string
+    theKitchen: string
+    asleep: string
+    daySaid: (data: { fridge: Value; from: Value; high: Value; low: Value; to: Value }) => string
+    lead: string
+    name: string
+    zone: string
+    sleep: string
+    from: string
+    to: string
+    day: string
+    night: string
+    fridge: string
+    tap: string
+    hotTap: string
+    tools: string
+    scale: string
+    bowl: string
+    mixer: string
+    tin: string
+    currency: string
+    altitude: string
+    box: string
+    jar: string
+    oven: string
+    ovenTop: string
+    ovens: Record<string, string>
+    vessels: string
+    count: string
+    kind: string
+    add: string
+    remove: string
+    warmths: string
+    weights: string
+    celsius: string
+    fahrenheit: string
+    grams: string
+    ounces: string
+    save: string
+    saved: string
+    newVessel: string
+  }
+  later: {
+    title: (data: { day: Value; pieces: Value }) => string
+    chill: string
+    warm: (data: { min: Value }) => string
+    preheat: string
+    load: string
+    out: string
+  }
+  marks: {
+    title: string
+  }
+  oven: {
+    title: string
+    loaf: string
+    pieces: string
+    grams: string
+    from: string
+    fridge: string
+    room: string
+    wish: string
+    wishes: {
+      usual: string
+      thin: string
+      thick: string
+      soft: string
+      tall: string
+      many: string
+      tidy: string
+    }
+    ways: string
+    hot: string
+    cold: string
+    inAll: (data: { min: Value }) => string
+    allWays: (data: { count: Value }) => string
+    fewer: string
+    beside: string
+    notBeside: string
+    besideTitle: string
+    nothingFits: string
+    big: (data: { min: Value }) => string
+    signs: Record<string, string>
+    heating: string
+    minutes: string
+    soak: (data: { min: Value }) => string
+    lidOn: string
+    lidOff: string
+    steaming: string
+    vented: string
+    open: string
+    off: string
+    fan: string
+    split: string
+    back: string
+    wouldBeDone: (data: { core: Value; min: Value }) => string
+    loaded: string
+    outAt: (data: { min: Value }) => string
+    lines: Record<string, string>
+    heatOf: (data: { stage: Value }) => string
+    endOf: (data: { stage: Value }) => string
+    drawn: (data: { core: Value; minutes: Value; shade: Value }) => string
+    shortSoak: (data: { k: Value; need: Value }) => string
+    weak: (data: { k: Value }) => string
+    endFacts: (data: { core: Value; loss: Value; mm: Value; shade: Value; spring: Value }) => string
+    steps: string
+    cut: (data: { time: Value }) => string
+    know: string
+    loads: (data: { count: Value }) => string
+    load: (data: { from: Value; number: Value; pieces: Value; to: Value }) => string
+    disagree: string
+    asDrawn: string
+    isItDone: string
+    coreNow: string
+    outWeight: string
+    topColour: string
+    baseColour: string
+    done: string
+    more: (data: { min: Value }) => string
+    wanted: (data: { core: Value; loss: Value }) => string
+    lost: (data: { loss: Value }) => string
+    facts: {
+      heating: string
+      minutes: string
+      spring: string
+      colour: string
+      base: string
+      crust: string
+      loss: string
+      core: string
+      last: string
+    }
+    steamNames: Record<string, string>
+    print: string
+    kit: string
+    kitLead: string
+    kind: string
+    called: string
+    ovenCalled: string
+    another_oven: string
+    addOven: string
+    useThis: string
+    tools: string
+    toolNames: Record<string, string>
+    litres: string
+    heatUp: string
+    heater: string
+    offset: string
+    hotSide: string
+    sides: Record<string, string>
+    shelves: string
+    details: string
+    weight: string
+    lidWeight: string
+    inside: string
+    knob: string
+    rated: string
+    heatsEmpty: string
+    asUsual: string
+    allowed: string
+    forbidden: string
+    steamMeans: string
+    paper: string
+    paperLead: string
+    saveKit: string
+    leave: string
+    learn: string
+    learnHeat: string
+    learnDial: string
+    learnSides: string
+    atMinute: string
+    reads: string
+    dialAt: string
+    another: string
+    learnNow: string
+    nothingLearnt: string
+  }
+  app: string
+  earlier: string
+  loading: string
+  failed: string
+  again: string
+  undo: string
+  pantry: {
+    thePantry: string
+    title: string
+    lead: string
+    none: string
+    name: string
+    kind: string
+    absorption: string
+    protein: string
+    ash: string
+    whole: string
+    mill: string
+    bag: string
+    date: string
+    price: string
+    note: string
+    addLot: string
+    add: string
+    newFlour: string
+    prices: string
+    unpriced: string
+    save: string
+    saved: string
+  }
+  paste: {
+    title: string
+    lead: string
+    name: string
+    text: string
+    example: string
+    cup: string
+    flour: string
+    salt: string
+    ounces: string
+    unknown: string
+    spooned: string
+    scooped: string
+    table: string
+    fineSea: string
+    flaky: string
+    weight: string
+    volume: string
+    percents: {
+      hydration: string
+      salt: string
+      yeast: string
+    }
+    unread: string
+    nothing: string
+    take: string
+  }
+  plan: {
+    title: string
+    thePlan: string
+    undo: string
+    formula: string
+    change: string
+    done: string
+    noFormulas: string
+    lines: {
+      formula: string
+      pieces: string
+      ready: string
+      kitchen: string
+      dough: string
+      proof: string
+      vessel: string
+      sleep: string
+    }
+    out: string
+    cut: string
+    fields: {
+      pieces: string
+      weight: string
+      later: string
+      laterDays: string
+      day: string
+      time: string
+      means: string
+      roomDay: string
+      roomNight: string
+      tap: string
+      dough: string
+      culture: string
+      proof: string
+      days: string
+      levain: string
+      school: string
+      folds: string
+      fridge: string
+      vessel: string
+      bed: string
+      up: string
+    }
+    says: {
+      pieces: (data: { count: Value; mass: Value }) => string
+      kept: (data: { count: Value; later: Value; mass: Value }) => string
+      kitchen: (data: { day: Value; night: Value; tap: Value }) => string
+      stands: (data: { day: Value; night: Value; warm: Value }) => string
+      dough: (data: { warm: Value }) => string
+      leavened: (data: { culture: Value; warm: Value }) => string
+      sleep: (data: { from: Value; to: Value }) => string
+      totals: (data: { salt: Value; water: Value }) => string
+      counted: string
+      mixed: (data: { salt: Value; water: Value }) => string
+      feel: (data: { handling: Value; word: Value }) => string
+      atOven: (data: { from: Value; high: Value; likely: Value; low: Value; to: Value }) => string
+      part: (data: { from: Value; title: Value; to: Value }) => string
+      saved: (data: { count: Value; when: Value }) => string
+    }
+    culture: {
+      lively: string
+      hungry: string
+    }
+    cultureWord: string
+    shared: (data: { at: Value; flour: Value; others: Value; seed: Value; water: Value }) => string
+    cultureLong: {
+      lively: string
+      hungry: string
+    }
+    ownCulture: string
+    withPinch: (data: { percent: Value }) => string
+    noPinch: string
+    laterDays: string[]
+    nights: string[]
+    schools: {
+      by_dough: string
+      early_cold: string
+      classic: string
+      doubled: string
+      wet_far: string
+    }
+    schoolWhy: Record<string, string>
+    proofLong: {
+      cold: string
+      room: string
+    }
+    today: string
+    tomorrow: string
+    save: string
+    standsAt: (data: { warm: Value }) => string
+    standsHere: string
+    otherYeast: (data: { percent: Value }) => string
+    usualYeast: string
+    saved: string
+    saving: string
+    saveAgain: string
+    fresh: string
+    savedPlans: string
+    deletePlan: string
+    putAway: string
+    formulaGone: string
+    trouble: string
+    mends: string
+    noMend: string
+    looking: string
+    underWay: Record<string, string>
+    steps: string
+    nextDay: string
+    likely: string
+    mind: string
+    weigh: string
+    water: string
+    jugs: {
+      tap: string
+      hotTap: string
+      kettle: string
+      ice: string
+    }
+    atTheBowl: string
+    version: string
+    newest: string
+    feelEnds: string
+    feelEnd: string
+    together: string
+    ribbon: string
+    height: string
+    asleep: string
+    folds: string
+    stop: string
+    load: string
+    core: string
+    oven: string
+    minutes: string
+    proofAt: string
+    pins: Record<string, string>
+  }
+  read: {
+    title: string
+    how: string
+    measures: {
+      percent: string
+      line_ml: string
+      heights_mm: string
+      celsius: string
+      ready: string
+    }
+    kinds: Record<string, string>
+    rise: string
+    line: string
+    first: string
+    height: string
+    warm: string
+    at: string
+    log: string
+    sure: string
+    wasReady: string
+    moved: string
+    notCounted: string
+  }
+  rooms: {
+    bench: string
+    bakes: string
+    plan: string
+    formulas: string
+    cultures: string
+    oven: string
+    water: string
+    kitchen: string
+  }
+  shell: {
+    rooms: string
+    skip: string
+    now: string
+    late: (data: { span: Value }) => string
+    theme: string
+    themes: {
+      auto: string
+      light: string
+      dark: string
+    }
+  }
+  together: {
+    title: string
+    lead: string
+    kept: string
+    ratio: string
+    nothing: string
+    pieces: string
+    ofDough: string
+    levain: string
+    water: string
+    waterName: string
+    seed: string
+    into: string
+    all: string
+  }
+  trust: {
+    title: string
+    notServed: string
+    why: string
+    done: string
+    first: string
+    compare: string
+    fetch: string
+    android: string
+    androidSteps: string[]
+    iphone: string
+    iphoneSteps: string[]
+    qr: (data: { address: Value }) => string
+    open: string
+    means: string
+    limited: (data: { names: Value }) => string
+    key: string
+    until: (data: { day: Value }) => string
+    moved: string
+    undo: string
+    undoHow: string
+  }
+  undone: {
+    undo: string
+  }
+  water: {
+    title: string
+    wanted: string
+    mixing: string
+    mixings: {
+      spoon: string
+      folds: string
+      hand_kneading: string
+      slap_and_fold: string
+      planetary_mixer: string
+      spiral_mixer: string
+      processor: string
+    }
+    now: string
+    flour: string
+    room: string
+    levain: string
+    tap: string
+    hasHot: string
+    hotTap: string
+    freezer: string
+    bowl: string
+    bowls: {
+      none: string
+      steel: string
+      glass: string
+      ceramic: string
+      plastic: string
+    }
+    bowlG: string
+    bowlC: string
+    ofWater: string
+    gives: string
+    not: string
+    balance: string
+    factor: string
+    adds: string
+    usual: string
+    mixes: (data: { count: Value }) => string
+    water: string
+    poured: string
+    pouredStart: string
+    another: string
+    togetherAt: string
+    willBe: string
+    measured: string
+    log: string
+    learnt: (data: { count: Value; k: Value; usual: Value }) => string
+  }
+  ways: {
+    title: string
+    days: string
+    hands: string
+    ready: (data: { when: Value }) => string
+    problems: Record<string, string>
+  }
+  whatIf: {
+    title: string
+  }
+  why: {
+    open: string
+    close: string
+    lead: (data: { likely: Value; plain: Value }) => string
+    longer: (data: { percent: Value }) => string
+    shorter: (data: { percent: Value }) => string
+    scale: string
+    turn: string
+    question: string
+    questions: {
+      ready: string
+      levain: string
+      yeast: string
+      dough_c: string
+      proofer_c: string
+      before_fridge: string
+      take_out: string
+    }
+    rise: string
+    after: string
+    inRoom: string
+    reckon: string
+    leans: string
+    ofFlour: string
+    afterMixing: string
+  }
+  yeastTest: {
+    title: string
+    stir: string
+    yeast: string
+    sugar: string
+    water: string
+    then: string
+    begin: string
+    again: string
+    foams: {
+      none: string
+      few_bubbles: string
+      thin: string
+      thick: string
+    }
+  }
+}
