@@ -15,4 +15,6 @@ def pick(where: Page | Locator, label: str, option: str) -> None:
 
 def choose_file(where: Page | Locator, label: str, file: Path | dict[str, Any]) -> None:
     """Give a file to the button of that label, as if it had been chosen in the system's own dialog."""
-    where.locator(".file-field", has_text=label).locator("input[type=file]").set_input_files(file)
+    chooser = where.locator(".file-field", has_text=label).locator("input[type=file]")
+    chooser.evaluate("one => (one.value = '')")
+    chooser.set_input_files(file)

@@ -112,7 +112,8 @@ def test_fuzzy_growth_says_discard_with_its_caution(own):
 def test_a_new_culture_from_its_jar_to_its_first_forecast(own):
     page = own("/cultures?do=new")
     page.get_by_role("button", name="Save the culture").click()
-    expect(page.get_by_role("alert")).to_contain_text("name is empty")
+    expect(page.get_by_role("alert")).to_have_text("Give it a name.")
+    expect(page.get_by_label("Name")).to_be_focused()
     page.get_by_label("Name").fill("Ebb")
     pick(page, "Fed with", "Fine rye")
     page.get_by_label("Weekly").check(force=True)

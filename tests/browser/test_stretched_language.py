@@ -14,7 +14,7 @@ SAID = """() => {
   const found = [], walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT)
   while (walker.nextNode()) {
     const inside = walker.currentNode.parentElement
-    if (!inside.closest('script, style, code')) found.push(walker.currentNode.data)
+    if (!inside.closest('script, style, code, pre')) found.push(walker.currentNode.data)
   }
   for (const name of ['aria-label', 'placeholder', 'title', 'alt'])
     for (const one of document.querySelectorAll(`[${name}]`)) found.push(one.getAttribute(name))
@@ -26,6 +26,18 @@ CUT = """() => [...document.querySelectorAll('main *, header *, nav *')].filter(
   if (!one.innerText || !one.offsetParent || one.clientWidth < 2 || scrolls) return false
   return style.overflowX !== 'visible' && one.scrollWidth > one.clientWidth + 1
 }).map((one) => `${one.tagName}.${one.className}: ${one.innerText.slice(0, 60)}`)"""
+RUN_TOGETHER = """() => {
+  const places = [...document.querySelectorAll('nav a')].map((one) => {
+    const words = document.createRange()
+    words.selectNodeContents(one)
+    return words.getBoundingClientRect()
+  }).filter((place) => place.width)
+  return places.slice(1).filter((place, index) => {
+    const before = places[index]
+    const beside = place.left < before.right && place.right > before.left
+    return beside && place.top < before.bottom && place.bottom > before.top
+  }).length
+}"""
 DAYS = r"\b(Mon|Tues?|Wed(nes)?|Thu(rs)?|Fri|Sat(ur)?|Sun)(day)?\b"
 MONTHS = r"\b(January|February|March|April|May|June|July|August|September|October|November|December)\b"
 ZONES = r"\b[A-Z]\w+(/[\w+-]+)+"
@@ -51,11 +63,12 @@ def strings(value):
 
 def left_over(text: str, known: list[str]) -> str:
     """What of a text stands in no catalogue and came with no answer."""
+    text = re.sub(f"{DAYS}|{MONTHS}|{ZONES}|\\bmin\\b", " ", text)
     while (inner := re.sub(f"{OPENS}[^{OPENS}{CLOSES}]*{CLOSES}", " ", text)) != text:
         text = inner
     for each in known:
         text = text.replace(each, " ")
-    return re.sub(f"{DAYS}|{MONTHS}|{ZONES}|\\bmin\\b", " ", text)
+    return text
 
 
 @pytest.mark.parametrize("viewport", [DESK, PHONE], ids=["desk", "phone"])
@@ -69,13 +82,14 @@ def test_no_room_has_words_of_its_own_and_none_is_cut(browser, address, room, vi
     page.wait_for_load_state("networkidle")
     for answer in answers:
         if "json" in answer.headers.get("content-type", ""):
-            told |= {text for text in strings(answer.json()) if len(text.strip()) > 1}
-    known = sorted(told, key=len, reverse=True)
+            told |= {text for text in strings(answer.json()) if len(text.strip()) > 2}
+    known = sorted({left_over(text, []) for text in told} | told, key=len, reverse=True)
     said = page.evaluate(SAID)
     assert sum(OPENS in text for text in said) > 10, "the stretched language is shown"
     own = {text: left_over(text, known) for text in said}
     assert {text: rest for text, rest in own.items() if re.search(r"[A-Za-z]{3,}", rest)} == {}
     assert page.evaluate(CUT) == []
+    assert page.evaluate(RUN_TOGETHER) == 0, "the names of the rooms do not run into one another"
     assert page.evaluate("document.documentElement.scrollWidth") <= viewport["width"]
     context.close()
 
@@ -83,10 +97,17 @@ def test_no_room_has_words_of_its_own_and_none_is_cut(browser, address, room, vi
 def test_core_and_kitchen_speak_it_too(browser, address):
     context = browser.new_context()
     get = context.request.get
-    doughs = get(f"{address}/api/cultures").json()
-    gull = get(f"{address}/api/cultures/{doughs['cultures'][0]['id']}").json()
+    gull = get(f"{address}/api/cultures/gull").json()["culture"]
     kit = get(f"{address}/api/oven").json()
-    refused = context.request.post(f"{address}/api/kitchen/day", data={"room_day_c": 400}).json()
-    for text in (gull["health"]["do"], kit["first"], kit["vessels"][0]["name"], refused["errors"][0]["sentence"]):
+    refused = context.request.post(
+        f"{address}/api/kitchen/day",
+        data={"room_day_c": 400, "room_night_c": 19, "sleep_from": "22:00", "sleep_to": "06:00"},
+    ).json()
+    for text in (
+        gull["health"]["do"],
+        kit["vessels"][0]["name"],
+        kit["steam"][0]["name"],
+        refused["errors"][0]["sentence"],
+    ):
         assert OPENS in text, text
     context.close()

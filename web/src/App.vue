@@ -202,8 +202,12 @@ main:focus {
     border-top: 1.5px solid var(--ink);
   }
   .rooms a {
-    flex: 1;
-    padding: 0;
+    flex: 1 1 auto;
+    min-width: 0;
+    padding: 0 1px;
+    line-height: 1.15;
+    text-align: center;
+    overflow-wrap: anywhere;
     border-bottom: 0;
     border-top: 3px solid transparent;
   }

@@ -39,9 +39,14 @@ const id = useId()
 }
 .text-field :deep(.el-form-item__label) {
   display: block;
+  width: auto;
   height: auto;
   padding: 0;
   line-height: inherit;
+  text-align: left;
+}
+.text-field :deep(.el-form-item__label)::before {
+  content: none !important;
 }
 .text-field :deep(.el-form-item__content) {
   display: block;

@@ -11,7 +11,7 @@ import { newKey } from '../../shell/keys'
 import { words } from '../../words'
 import { said } from './useCulture'
 import TextField from '../../forms/TextField.vue'
-import type { FormInstance } from 'element-plus'
+import { useWhole } from '../../forms/useWhole'
 
 /** A culture: what it is fed with, its jar, where it lives and when it is fed. A new one may be begun from nothing. */
 const props = defineProps<{ id: string | null; culture?: Schemas['Culture'] }>()
@@ -51,9 +51,9 @@ const everyDays = () => {
   if (form.every === 'daily') return 1
   return form.every === 'weekly' ? Math.max(7 * Math.round(form.days / 7), 7) : form.days
 }
-const sheet = ref<FormInstance | null>(null)
+const whole = useWhole()
 async function save() {
-  if (!(await sheet.value?.validate().catch(() => false))) return
+  if (!(await whole())) return
   const [hours = 0, minutes = 0] = form.time.split(':').map(Number)
   const body: Schemas['CultureBody'] = {
     name: form.name,
@@ -96,7 +96,7 @@ const begin = () =>
 </script>
 
 <template>
-  <ElForm ref="sheet" class="form" :model="form" @submit.prevent="save">
+  <ElForm ref="sheet" novalidate class="form" :model="form" @submit.prevent="save">
     <h2 tabindex="-1">{{ id ? t.edit : t.add }}</h2>
     <ChoiceRow v-if="!id" v-model="form.how" :legend="t.howFrom" :options="options(t.hows)" />
     <p v-if="!id && form.how === 'begin'" class="mind">{{ t.beginWords }}</p>

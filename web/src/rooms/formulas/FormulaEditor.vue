@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, watch } from 'vue'
 import { limits } from '../../api/limits'
 import type { Schemas } from '../../api/client'
 import ChoiceRow from '../../forms/ChoiceRow.vue'
@@ -17,7 +17,7 @@ import SoakerBlock from './SoakerBlock.vue'
 import WeighTables from './WeighTables.vue'
 import { useWork, type Body, type YeastKind } from './useWork'
 import TextField from '../../forms/TextField.vue'
-import type { FormInstance } from 'element-plus'
+import { useWhole } from '../../forms/useWhole'
 
 const props = defineProps<{ start: Body; book: Schemas['IngredientsAnswer'] }>()
 const emit = defineEmits<{ save: [Body]; close: []; draft: [Body] }>()
@@ -27,9 +27,9 @@ const { form, lock, seen, refused, set, takeYeast, current, grams } = useWork(
   props.book.tin_g_per_ml,
 )
 /** What stands in the fields is saved, once it is worked out. */
-const sheet = ref<FormInstance | null>(null)
+const whole = useWhole()
 async function save() {
-  if (!(await sheet.value?.validate().catch(() => false))) return
+  if (!(await whole())) return
   const body = await current()
   if (body) emit('save', body)
 }
@@ -103,7 +103,7 @@ const feelTo = computed({
 </script>
 
 <template>
-  <ElForm ref="sheet" class="editor" :model="form" @submit.prevent="save">
+  <ElForm ref="sheet" novalidate class="editor" :model="form" @submit.prevent="save">
     <div class="top">
       <TextField
         v-model="form.name"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { FormulaAnswer } from '../../api/client'
 import { words } from '../../words'
@@ -37,6 +38,13 @@ const edges = computed(() => {
 })
 
 const bar = ref<HTMLElement | null>(null)
+const { width } = useElementSize(bar)
+const LETTER_PX = 8
+const PADDED_PX = 16
+const named = (name: string) =>
+  Math.max(...name.split(' ').map((word) => word.length)) * LETTER_PX + PADDED_PX
+/** A name stands in its part where its longest word fits, the percent where three lines do; else the rows tell. */
+const fits = (part: { name: string; share: number }) => part.share * width.value >= named(part.name)
 let from: { x: number; share: number; width: number } | null = null
 const clamp = (share: number) => Math.min(Math.max(share, 0), 0.85)
 
@@ -77,8 +85,8 @@ function step(event: KeyboardEvent, line: string, sign: number, share: number) {
       :style="{ flexGrow: part.share }"
     >
       <span v-if="part.first" class="first" :style="{ width: `${part.first * 100}%` }"></span>
-      <span v-if="part.share > 0.055" class="word"
-        >{{ part.name }}<b v-if="part.share > 0.09">{{ (part.share * 100).toFixed(0) }} %</b></span
+      <span v-if="fits(part)" class="word"
+        >{{ part.name }}<b v-if="part.share > 0.07">{{ (part.share * 100).toFixed(0) }} %</b></span
       >
     </div>
     <component
@@ -103,7 +111,7 @@ function step(event: KeyboardEvent, line: string, sign: number, share: number) {
 .bar {
   position: relative;
   display: flex;
-  height: 68px;
+  height: 76px;
   border: 1.5px solid var(--ink);
 }
 .part {
@@ -119,9 +127,6 @@ function step(event: KeyboardEvent, line: string, sign: number, share: number) {
 .word {
   position: relative;
   display: block;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
   padding: 5px 8px;
   font-size: 0.8125rem;
   line-height: 1.3;

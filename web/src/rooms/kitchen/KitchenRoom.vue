@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, ref } from 'vue'
+import { computed, defineAsyncComponent } from 'vue'
 import { api, ask } from '../../api/client'
 import { limits } from '../../api/limits'
 import KitchenDay from '../../charts/KitchenDay.vue'
@@ -17,7 +17,7 @@ import { light } from '../../shell/theme'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
 import TextField from '../../forms/TextField.vue'
-import type { FormInstance } from 'element-plus'
+import { useWhole } from '../../forms/useWhole'
 
 const ConflictDialog = defineAsyncComponent(() => import('../../forms/ConflictDialog.vue'))
 
@@ -62,9 +62,9 @@ const scale = computed({
 })
 const kindOptions = computed(() => Object.entries(kinds.value).map(([value, label]) => ({ value, label })))
 
-const sheet = ref<FormInstance | null>(null)
+const whole = useWhole()
 async function saveWhole() {
-  if (await sheet.value?.validate().catch(() => false)) await save()
+  if (await whole()) await save()
 }
 
 function addVessel() {
@@ -84,7 +84,7 @@ function addVessel() {
       <p class="quiet">{{ t.lead }}</p>
     </header>
     <p v-if="!form" class="quiet">{{ words.loading }}</p>
-    <ElForm v-else ref="sheet" :model="form" @submit.prevent="saveWhole">
+    <ElForm v-else ref="sheet" novalidate :model="form" @submit.prevent="saveWhole">
       <KitchenDay
         v-if="day.answer.value"
         class="day"
