@@ -1,16 +1,28 @@
 """What a hand does with the page's fields, for tests and pictures."""
 
+from contextlib import suppress
 from pathlib import Path
 from typing import Any
 
-from playwright.sync_api import Locator, Page
+from playwright.sync_api import Locator, Page, expect
+
+TRIES = 3
 
 
 def pick(where: Page | Locator, label: str, option: str) -> None:
-    """Open the field of that label and choose the option of that name; its list lies over the whole page."""
-    where.get_by_role("combobox", name=label, exact=True).click(force=True)
+    """Open the field of that label and choose the option of that name; its list lies over the whole page.
+
+    A list that closed under the hand is opened again, as a hand would.
+    """
+    field = where.get_by_role("combobox", name=label, exact=True)
     page = where if isinstance(where, Page) else where.page
-    page.get_by_role("option", name=option, exact=True).click()
+    shown = page.locator(".el-select", has=field)
+    for _ in range(TRIES):
+        field.click(force=True)
+        page.get_by_role("option", name=option, exact=True).click()
+        with suppress(AssertionError):
+            expect(shown).to_contain_text(option, timeout=4_000)
+            return
 
 
 def choose_file(where: Page | Locator, label: str, file: Path | dict[str, Any]) -> None:

@@ -3,8 +3,8 @@
 import re
 
 import pytest
-from axe_playwright_python.sync_playwright import Axe
 from playwright.sync_api import expect
+from seeing import sound
 
 from tests.api.conftest import PLAN
 from tests.api.test_bakes import baked
@@ -21,9 +21,8 @@ def own(browser, sessions):
     found.close()
 
 
-def sound(page, width):
-    found = Axe().run(page).response["violations"]
-    assert [(each["id"], [node["html"][:120] for node in each["nodes"]]) for each in found] == []
+def fits(page, width):
+    sound(page)
     assert page.evaluate("document.documentElement.scrollWidth") <= width
 
 
@@ -48,7 +47,7 @@ def test_a_finished_bake_is_found_with_its_record_and_takes_later_words(own, siz
     expect(page.get_by_text("rise, by eye")).to_be_visible()
     expect(page.get_by_text("Slack, but lively.")).to_be_visible()
     expect(page.get_by_role("img", name=re.compile("^Photo"))).to_be_visible()
-    sound(page, size["width"])
+    fits(page, size["width"])
     page.get_by_label("What you want to remember of it").fill("Best on the second day.")
     press(page, "Write it down")
     expect(page.get_by_role("listitem").filter(has_text="Best on the second day.")).to_be_visible()

@@ -9,11 +9,11 @@ from datetime import UTC, datetime, timedelta
 from threading import Thread
 
 import pytest
-from axe_playwright_python.sync_playwright import Axe
 from hands import choose_file
 from live import serving
 from PIL import Image
 from playwright.sync_api import expect
+from seeing import sound
 from waitress import create_server
 
 from gentle_crust.api.app import create_app
@@ -59,11 +59,6 @@ def own(browser, sessions):
 
 def title(page):
     return page.locator("section.next h2")
-
-
-def sound(page):
-    found = Axe().run(page).response["violations"]
-    assert [(each["id"], [node["html"][:120] for node in each["nodes"]]) for each in found] == []
 
 
 def with_shortcuts(page):

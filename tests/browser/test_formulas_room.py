@@ -4,9 +4,9 @@ import json
 import re
 
 import pytest
-from axe_playwright_python.sync_playwright import Axe
 from hands import choose_file, pick
 from playwright.sync_api import expect
+from seeing import sound
 
 from tests.browser.conftest import DESK, PHONE
 
@@ -287,5 +287,5 @@ def test_nothing_for_axe_to_find(visit, viewport, button):
     page = visit("/formulas", viewport)
     page.get_by_role("button", name=button).click()
     page.wait_for_timeout(300)
-    assert [each["id"] for each in Axe().run(page).response["violations"]] == []
+    sound(page)
     assert page.evaluate("document.documentElement.scrollWidth") <= viewport["width"]

@@ -4,6 +4,7 @@ import re
 
 import pytest
 from playwright.sync_api import expect
+from seeing import sound
 
 from tests.browser.conftest import DESK, PHONE
 from tests.browser.test_bench_room import Own
@@ -154,3 +155,20 @@ def test_what_a_finger_presses_is_large_enough_on_the_phone(visit, path):
             .map(([name, box]) => [name, Math.round(box.width), Math.round(box.height)])"""
     )
     assert small == []
+
+
+@pytest.mark.parametrize("path", [*ROOMS, "/cultures/gull", "/trust"])
+def test_every_room_is_sound_and_its_contrast_is_judged(visit, path):
+    page = visit(path)
+    expect(page.get_by_role("heading").first).to_be_visible()
+    sound(page)
+    page.set_viewport_size(PHONE)
+    page.emulate_media(color_scheme="dark", reduced_motion="reduce")
+    sound(page)
+
+
+def test_too_little_contrast_on_a_drawing_is_found(visit):
+    page = visit("/kitchen")
+    page.add_style_tag(content="svg text { fill: #e0b050 !important }")
+    with pytest.raises(AssertionError, match=r"Asleep|23°"):
+        sound(page)

@@ -3,9 +3,9 @@
 import re
 
 import pytest
-from axe_playwright_python.sync_playwright import Axe
 from hands import pick
 from playwright.sync_api import expect
+from seeing import sound
 
 from tests.browser.conftest import PHONE
 
@@ -101,8 +101,7 @@ def test_the_room_is_usable_on_the_phone_and_passes_axe(visit):
     assert page.evaluate("document.documentElement.scrollWidth") <= 390
     for viewport_page in (page, visit("/oven")):
         viewport_page.get_by_role("heading", name="Where bakers disagree").wait_for()
-        results = Axe().run(viewport_page)
-        assert results.violations_count == 0, results.generate_report()
+        sound(viewport_page)
 
 
 def test_the_kit_is_kept_and_ranked_with(visit):

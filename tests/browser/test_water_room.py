@@ -3,9 +3,9 @@
 import re
 
 import pytest
-from axe_playwright_python.sync_playwright import Axe
 from hands import pick
 from playwright.sync_api import expect
+from seeing import sound
 
 from tests.browser.conftest import DESK, PHONE
 
@@ -65,5 +65,5 @@ def test_nothing_for_axe_to_find(visit, viewport):
     page = visit("/water", viewport)
     page.get_by_role("button", name="Begin from the jugs above").click()
     page.wait_for_timeout(300)
-    assert [each["id"] for each in Axe().run(page).response["violations"]] == []
+    sound(page)
     assert page.evaluate("document.documentElement.scrollWidth") <= viewport["width"]

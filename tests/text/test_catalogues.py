@@ -143,6 +143,22 @@ def test_figures_stand_in_the_bakers_own_units():
 
 
 @pytest.mark.parametrize(
+    ("reading", "c", "shown", "apart"),
+    [
+        (PLAIN, 27.34, "27.3 C", "27.3 K"),
+        (Reading(), 27.34, "27.5°C", "27°"),
+        (Reading(), 96.2, "96°C", "96°"),
+        (Reading(fahrenheit=True), 27.34, "81°F", "49°"),
+        (Reading(fahrenheit=True), -18.0, "0°F", "-32°"),
+    ],
+)
+def test_temperatures_are_as_fine_as_they_are_read(reading, c, shown, apart):
+    """Half degrees, as on every drawing: the same dough has the same figure wherever it stands."""
+    assert (reading.warmth(c), reading.difference(c)) == (shown, apart)
+    assert Reading().warmth(c, 2) == f"{c:.2f}".rstrip("0").rstrip(".") + "°C"
+
+
+@pytest.mark.parametrize(
     ("reading", "g", "shown"),
     [
         (PLAIN, 1250.0, "1250 g"),

@@ -41,14 +41,21 @@ class Reading:
             "FIGURES": self.figures,
         }
 
-    def warmth(self, c: Any, digits: Any = 1) -> str:
-        """A temperature given in C."""
+    def warmth(self, c: Any, digits: Any = None) -> str:
+        """A temperature given in C: as finely as a thermometer in dough is read, half a degree or one of Fahrenheit.
+
+        ``digits`` asks for so many after the point; plain figures have one.
+        """
         figure = float(c) * 1.8 + 32 if self.fahrenheit else float(c)
+        if digits is None and not self.plain:
+            figure = round(figure) if self.fahrenheit else round(2 * figure) / 2
+        digits = 1 if digits is None else digits
         letter = "F" if self.fahrenheit else "C"
         return f"{shortest(figure, int(digits))}{' ' if self.plain else '°'}{letter}"
 
-    def difference(self, k: Any, digits: Any = 1) -> str:
-        """A difference of temperatures given in K."""
+    def difference(self, k: Any, digits: Any = None) -> str:
+        """A difference of temperatures given in K, in whole degrees unless more ``digits`` are asked for."""
+        digits = (1 if self.plain else 0) if digits is None else digits
         figure = float(k) * 1.8 if self.fahrenheit else float(k)
         return f"{shortest(figure, int(digits))}{' K' if self.plain and not self.fahrenheit else '°'}"
 

@@ -5,7 +5,7 @@ import { useUnits } from '../shell/units'
 import { words } from '../words'
 import RibbonDefs from './RibbonDefs.vue'
 import { bakeShapes, ribbonShapes } from './ribbonShapes'
-import { onDough } from './temperature'
+import { doughColour, onDough } from './temperature'
 import { dayStarts } from './timeline'
 import { useWidth } from './useSize'
 import './ribbon.css'
@@ -101,13 +101,20 @@ const figure = (rise: number) => `+${Math.round(100 * rise)} %`
             :y2="part.end"
           />
           <template v-if="part.end - part.start > 44">
-            <text class="figure" :fill="onDough(part.near.dough_c)" x="12" :y="part.start + 22">
+            <text
+              class="figure grounded"
+              :fill="onDough(part.near.dough_c)"
+              :stroke="doughColour(part.near.dough_c)"
+              x="12"
+              :y="part.start + 22"
+            >
               {{ part.title }} {{ degree(part.near.dough_c) }}
             </text>
             <text
               v-if="part.end - part.start > 64"
-              class="figure"
+              class="figure grounded"
               :fill="onDough(part.last.dough_c)"
+              :stroke="doughColour(part.last.dough_c)"
               x="12"
               :y="part.end - 9"
             >
@@ -169,3 +176,11 @@ const figure = (rise: number) => `+${Math.round(100 * rise)} %`
     <figcaption class="small quiet">{{ words.plan.height }}</figcaption>
   </figure>
 </template>
+
+<style scoped>
+.grounded {
+  stroke-width: 7px;
+  stroke-linejoin: round;
+  paint-order: stroke;
+}
+</style>
