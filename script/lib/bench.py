@@ -16,6 +16,7 @@ from threading import Thread
 
 import growth
 import numpy as np
+import slow_phone
 from live import CHROMIUM, QUIET, serving
 from playwright.sync_api import sync_playwright
 from waitress import create_server
@@ -437,7 +438,7 @@ def main() -> None:
         f"| cold Plan on the wire, data | {data_kb:.0f} kB | | |",
         f"| cold Plan on the wire, all | {page_kb + data_kb:.0f} kB | | under 350 kB |",
     ]
-    table = "\n".join([*lines, "", GROWTH, "", *growth.table()])
+    table = "\n".join([*lines, "", slow_phone.table(), GROWTH, "", *growth.table()])
     print(table)
     if "--write" in sys.argv:
         where = f"Measured with `script/bench` on {platform.machine()}, Python {platform.python_version()}, two cores."

@@ -76,6 +76,7 @@ def test_water_for_a_formula_that_is_found_by_typing(own):
     tab_to(page, "^(The formula|Formula|Loaf)$")
     page.keyboard.press("Enter")
     page.keyboard.type("lampl")
+    expect(page.get_by_role("option")).to_have_count(1)
     page.keyboard.press("ArrowDown")
     page.keyboard.press("Enter")
     expect(page.locator("main")).to_contain_text("Lamplighter")

@@ -1,13 +1,14 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, inject } from 'vue'
+import { computed, inject } from 'vue'
 import { useBench, type BenchDough } from '../../shell/bench'
 import { REMINDERS } from '../../shell/reminders'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
 import DeviceNote from './DeviceNote.vue'
 import PickField from '../../forms/PickField.vue'
+import { laterFileField } from '../../forms/later'
 
-const FileField = defineAsyncComponent(() => import('../../forms/FileField.vue'))
+const FileField = laterFileField()
 
 /** Beside what happened: what the dough told, its thermometer, absences, another dough, and this device. */
 defineProps<{ dough: BenchDough; now: number; awake: string }>()

@@ -1,13 +1,14 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { api } from '../../api/client'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
 import { shrunk } from './picture'
 import type { CultureView } from './useCulture'
 import FoldedPart from '../../forms/FoldedPart.vue'
+import { laterFileField } from '../../forms/later'
 
-const FileField = defineAsyncComponent(() => import('../../forms/FileField.vue'))
+const FileField = laterFileField()
 
 const props = defineProps<{ culture: CultureView; now: number }>()
 const emit = defineEmits<{ take: [Promise<{ data?: { culture: CultureView }; error?: unknown }>] }>()

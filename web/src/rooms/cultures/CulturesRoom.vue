@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { computed, defineAsyncComponent, ref } from 'vue'
+import { computed, ref } from 'vue'
 import { RouterLink, useRoute, useRouter } from 'vue-router'
 import { api, ask } from '../../api/client'
 import CultureJar from '../../charts/CultureJar.vue'
@@ -15,8 +15,9 @@ import PrefermentDesk from './PrefermentDesk.vue'
 import SourDesk from './SourDesk.vue'
 import { said } from './useCulture'
 import { stateOf } from './stateOf'
+import { laterFileField } from '../../forms/later'
 
-const FileField = defineAsyncComponent(() => import('../../forms/FileField.vue'))
+const FileField = laterFileField()
 
 const t = words.cultures
 const route = useRoute()

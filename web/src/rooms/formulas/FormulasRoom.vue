@@ -13,8 +13,9 @@ import PantryPage from './PantryPage.vue'
 import PasteRecipe from './PasteRecipe.vue'
 import { useDraft } from './useDraft'
 import TogetherPage from './TogetherPage.vue'
+import { laterFileField } from '../../forms/later'
 
-const FileField = defineAsyncComponent(() => import('../../forms/FileField.vue'))
+const FileField = laterFileField()
 
 const ConflictDialog = defineAsyncComponent(() => import('../../forms/ConflictDialog.vue'))
 
@@ -154,7 +155,13 @@ async function bringBack() {
     />
     <div class="left">
       <h1>{{ t.title }}</h1>
-      <p v-if="query.isPending.value" class="quiet">{{ words.loading }}</p>
+      <ElSkeleton
+        v-if="query.isPending.value"
+        class="waiting"
+        :rows="7"
+        animated
+        :aria-label="words.loading"
+      />
       <p v-if="query.isError.value" role="alert">{{ words.failed }}</p>
       <ElInput
         v-if="more || sought || all.length > MANY"
@@ -246,6 +253,10 @@ async function bringBack() {
 </template>
 
 <style scoped>
+/* As high as a list of seven: what stands under it must not move. */
+.waiting {
+  min-height: 400px;
+}
 .find {
   margin-bottom: 10px;
 }

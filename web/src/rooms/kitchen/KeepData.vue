@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { computed, defineAsyncComponent, ref } from 'vue'
+import { computed, ref } from 'vue'
 import { api, ask, Refused, type Schemas } from '../../api/client'
 import { asRefused } from '../../shell/newest'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
 import { sendFile } from '../../shell/sending'
+import { laterFileField } from '../../forms/later'
 
-const FileField = defineAsyncComponent(() => import('../../forms/FileField.vue'))
+const FileField = laterFileField()
 
 /** Backups out and in, the daily copies, a look over everything, and what cannot be read. */
 const t = words.keeping

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import { api, ask } from '../../api/client'
 import { limits } from '../../api/limits'
 import KitchenDay from '../../charts/KitchenDay.vue'
@@ -40,7 +40,10 @@ const day = useNewest(
   (body) => ask(api.POST('/api/kitchen/day', { body })),
   { wait: 60 },
 )
-const zones = Intl.supportedValuesOf('timeZone')
+const allZones = Intl.supportedValuesOf('timeZone')
+const zonesOpen = ref(false)
+/** Some four hundred zones are drawn only once they are looked at. */
+const zones = computed(() => (zonesOpen.value || !form.value ? allZones : [form.value.zone]))
 const degrees = computed({
   get: () => (form.value?.fahrenheit ? 'f' : 'c'),
   set: (value) => form.value && (form.value.fahrenheit = value === 'f'),
@@ -106,7 +109,12 @@ function addVessel() {
         />
         <div>
           <span class="small quiet">{{ t.zone }}</span>
-          <ElSelect v-model="form.zone" filterable :aria-label="t.zone">
+          <ElSelect
+            v-model="form.zone"
+            filterable
+            :aria-label="t.zone"
+            @visible-change="(open: boolean) => (zonesOpen ||= open)"
+          >
             <ElOption v-for="zone in zones" :key="zone" :value="zone" :label="zone" />
           </ElSelect>
         </div>
@@ -170,14 +178,12 @@ function addVessel() {
           <legend class="small quiet">{{ t.vessels }}</legend>
           <div v-for="(vessel, index) in form.vessels" :key="vessel.id" class="vessel">
             <ElInput v-model="vessel.name" maxlength="40" :aria-label="`${t.name}, ${index + 1}`" />
-            <ElSelect v-model="vessel.kind" :aria-label="`${t.kind}: ${vessel.name}`">
-              <ElOption
-                v-for="option in kindOptions"
-                :key="option.value"
-                :value="option.value"
-                :label="option.label"
-              />
-            </ElSelect>
+            <PickField
+              v-model="vessel.kind"
+              :label="`${t.kind}: ${vessel.name}`"
+              hide-label
+              :options="kindOptions"
+            />
             <AmountField v-model="vessel.count" :label="t.count" v-bind="limits.VESSEL_COUNT" :step="1" />
             <ElButton
               class="link"
@@ -205,8 +211,8 @@ function addVessel() {
       @settle="settle"
       @close="clash = null"
     />
-    <KeepData />
-    <DevicesList />
+    <KeepData v-if="form" />
+    <DevicesList v-if="form" />
   </div>
 </template>
 

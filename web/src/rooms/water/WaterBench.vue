@@ -98,6 +98,7 @@ const off = computed(() => {
 
     <div class="see" aria-live="polite">
       <p v-if="refused" class="inverted error" role="alert">{{ refused.message }}</p>
+      <div v-if="!answer" class="waiting"></div>
       <section v-if="answer" class="answer" :class="{ stale: refused || pending }">
         <p class="headline">
           <span class="clock huge">{{ warmth(answer.water.drawn_c) }}</span>
@@ -169,6 +170,9 @@ h2 {
   max-width: 900px;
   padding: 20px 28px 40px 24px;
 }
+.waiting {
+  min-height: 480px;
+}
 .answer {
   display: grid;
   gap: 14px;
@@ -230,7 +234,12 @@ h2 {
     border: 0;
     padding: 8px 16px 24px;
   }
+  /* What comes later must not push what stands under it. */
+  .waiting {
+    min-height: 700px;
+  }
   .see {
+    min-height: 100svh;
     padding: 16px;
   }
   .huge {
