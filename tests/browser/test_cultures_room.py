@@ -174,7 +174,6 @@ def test_a_preferment_for_the_night_and_a_rye_sour(visit):
     expect(page.get_by_text("Freshening")).to_have_count(0)
 
 
-@pytest.mark.parametrize("viewport", [DESK, PHONE])
 @pytest.mark.parametrize(
     "path",
     [
@@ -183,11 +182,12 @@ def test_a_preferment_for_the_night_and_a_rye_sour(visit):
         "/cultures?do=preferment", "/cultures?do=sour",
     ],
 )  # fmt: skip
-def test_nothing_for_axe_to_find_and_nothing_cut_off(visit, viewport, path):
-    page = visit(path, viewport)
-    page.wait_for_timeout(300)
-    sound(page)
-    assert page.evaluate("document.documentElement.scrollWidth") <= viewport["width"]
+def test_nothing_for_axe_to_find_and_nothing_cut_off(visit, path):
+    page = visit(path, reduced_motion="reduce")
+    for viewport in (DESK, PHONE):
+        page.set_viewport_size(viewport)
+        sound(page)
+        assert page.evaluate("document.documentElement.scrollWidth") <= viewport["width"]
 
 
 def test_before_dawn_too(visit):
