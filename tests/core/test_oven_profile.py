@@ -1,5 +1,8 @@
 """The staged bake, vessel by vessel, and which loaf fits which."""
 
+import re
+from importlib.resources import files
+
 import pytest
 
 from gentle_crust.core.cautions import at_step, caution
@@ -7,9 +10,11 @@ from gentle_crust.core.errors import CraftError
 from gentle_crust.core.oven.equipment import Oven, Vessel, fits, shape_row, vessel_row
 from gentle_crust.core.oven.profile import profile
 from gentle_crust.core.tables import rows
-from gentle_crust.text.render import known_codes, say
+from gentle_crust.text.render import say
 
-CAUTIONS = sorted(code.removeprefix("caution-") for code in known_codes() if code.startswith("caution-"))
+CAUTIONS = re.findall(
+    r"^caution-(\S+) =", (files("gentle_crust") / "text/en/cautions.ftl").read_text("utf-8"), re.MULTILINE
+)
 KINDS = [row["kind"] for row in rows("vessels")]
 SHAPES = [row["shape"] for row in rows("shapes")]
 

@@ -28,6 +28,7 @@ from gentle_crust.store.database import (
     open_store,
     schema_of,
 )
+from gentle_crust.text.render import say
 from tests.conftest import SATURDAY
 from tests.store.conftest import STORES, laid_out
 
@@ -188,3 +189,16 @@ def test_the_first_formulas_and_plans_are_raised():
     assert [each.yeast_percent for each in raised] == [body["instant_yeast_percent"] for body in bodies]
     assert "tap_c" not in shown and PLAN.read(shown).tap_c == 14.0
     assert bodies[0].get("preferments") is None, "reading changes nothing of what is stored"
+
+
+def test_a_plan_of_sentences_is_raised_to_messages(book):
+    plan = book.open(demo.TOMORROW_PLAN).answer.plan
+    body = PLAN.write(plan) | {VERSION: 2}
+    for step in body["steps"]:
+        for caution in step["cautions"]:
+            caution["text"] = "Mind it, as an older program said."
+    body["feel"]["word"] = "slack, as an older program said"
+    raised = PLAN.read(body)
+    assert [step.cautions for step in raised.steps] == [step.cautions for step in plan.steps]
+    assert str(say(raised.feel.word)) == "slack, as an older program said"
+    assert str(say(PLAN.read(PLAN.write(plan)).feel.handling)) == str(say(plan.feel.handling)) != ""

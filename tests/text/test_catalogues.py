@@ -9,7 +9,6 @@ from pathlib import Path
 import pytest
 from fluent.runtime import FluentResource
 from fluent.syntax import ast as fluent_ast
-from fluent.syntax.visitor import Visitor
 
 import gentle_crust
 from gentle_crust.core import errors
@@ -17,6 +16,7 @@ from gentle_crust.core.errors import OutOfRange, within
 from gentle_crust.core.limits import DOUGH_C, JAR_MM, all_limits
 from gentle_crust.core.messages import Message, message, named
 from gentle_crust.core.readiness.cues import STAGES, UNITS, cues_of
+from gentle_crust.text.page import asked_of
 from gentle_crust.text.reading import Reading, span
 from gentle_crust.text.render import PLAIN, say
 
@@ -26,16 +26,6 @@ KINDS = {name for name, kind in vars(errors).items() if isinstance(kind, type) a
 SAYS = {"message", "Message", "kind", "__init__"} | KINDS
 
 
-class Variables(Visitor):
-    """Gathers the names of the variables of an entry."""
-
-    def __init__(self) -> None:
-        self.names: set[str] = set()
-
-    def visit_VariableReference(self, node: fluent_ast.VariableReference) -> None:  # noqa: N802 - the library's name
-        self.names.add(node.id.name)
-
-
 @cache
 def asked_for(catalogue: Path) -> dict[str, set[str]]:
     """The names of the data that each message of a catalogue asks for, its remedy's too."""
@@ -43,9 +33,7 @@ def asked_for(catalogue: Path) -> dict[str, set[str]]:
     for entry in FluentResource(catalogue.read_text("utf-8")).body:
         assert not isinstance(entry, fluent_ast.Junk), entry
         if isinstance(entry, fluent_ast.Message):
-            variables = Variables()
-            variables.visit(entry)
-            found[entry.id.name] = variables.names
+            found[entry.id.name] = set(asked_of(entry))
     return found
 
 

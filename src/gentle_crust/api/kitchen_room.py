@@ -2,7 +2,7 @@
 
 from flask import Response, current_app
 
-from gentle_crust.api.common import answer, clock, if_match, room, said, work
+from gentle_crust.api.common import answer, clock, if_match, room, work
 from gentle_crust.contract.documents import PANTRY
 from gentle_crust.contract.kitchens import (
     DayAnswer,
@@ -59,7 +59,7 @@ def undo_kitchen() -> Response:
 
 
 def _kitchen_answer(book: KitchenSettings) -> Response:
-    kinds = {row["kind"]: said(message(f"vessel-{row['kind']}")).sentence for row in rows("vessels")}
+    kinds = {row["kind"]: message(f"vessel-{row['kind']}") for row in rows("vessels")}
     found = KitchenAnswer(
         settings=book.get(),
         now=book.now(),

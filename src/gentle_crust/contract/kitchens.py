@@ -10,6 +10,7 @@ from gentle_crust.contract.kitchen import Pantry, Settings
 from gentle_crust.contract.strict import Number, Short, Shown, Strict
 from gentle_crust.core import limits
 from gentle_crust.core.limits import Limit
+from gentle_crust.core.messages import Message
 from gentle_crust.core.oven.equipment import Oven, Vessel
 from gentle_crust.core.oven.steps import Tool
 
@@ -161,7 +162,7 @@ class KitchenAnswer(Shown):
     now: datetime
     rate: float
     """How fast the program's clock runs: 1, or 0 if it stands still."""
-    vessel_kinds: dict[str, str]
+    vessel_kinds: dict[str, Message]
     etag: str
     """Names the state that this is: sent back as If-Match, it keeps others' changes from being overwritten."""
     can_undo: bool

@@ -4,6 +4,7 @@ A message is stored as its code and data, and answered as a sentence in the bake
 with the reading as its context. Of a time when sentences were stored, they are kept as they are.
 """
 
+import logging
 from collections.abc import Callable
 from datetime import datetime
 from typing import Any
@@ -16,6 +17,7 @@ from gentle_crust.core.messages import Message, Value, written
 from gentle_crust.text.reading import Reading
 from gentle_crust.text.render import say
 
+LOG = logging.getLogger(__name__)
 READING = "reading"
 
 
@@ -55,7 +57,16 @@ def _stored(value: Value) -> Any:
 
 def _written(value: Message, info: Any) -> Any:
     reading = (info.context or {}).get(READING)
-    return _stored(value) if reading is None else str(say(value, reading()))
+    return _stored(value) if reading is None else _told(value, reading())
+
+
+def _told(value: Message, reading: Reading) -> str:
+    """The sentence of a message; of one that was stored and that no catalogue has any more, its code and data."""
+    try:
+        return str(say(value, reading))
+    except (LookupError, ValueError):
+        LOG.exception("%s cannot be said", value.code)
+        return str(value)
 
 
 def _schema(_source: Any, _handler: Any) -> CoreSchema:

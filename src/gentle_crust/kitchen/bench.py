@@ -164,7 +164,7 @@ class BenchBook:
                 lives[dough.key] = dough.carried()
                 doughs.append(dough)
             except Exception as error:
-                aside.append(_set_aside(plan, error, self.work))
+                aside.append(_set_aside(plan, error))
         taken = {dough.key: taken_by(_name(dough), lives[dough.key], dough.now) for dough in doughs}
         away = self.absences()
         found = tuple(self._shown(dough, lives[dough.key], taken, away) for dough in doughs)
@@ -350,7 +350,7 @@ class BenchBook:
             return Score(*Bakes(session).score())
 
 
-def _set_aside(plan: SavedPlan, error: Exception, work: Work) -> SetAside:
+def _set_aside(plan: SavedPlan, error: Exception) -> SetAside:
     """What is said of a dough that cannot be carried on with; what was not foreseen is logged."""
     if isinstance(error, CraftError):
         return SetAside(plan.id, _name_of(plan), error.what)

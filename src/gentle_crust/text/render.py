@@ -97,14 +97,6 @@ def _resources(language: str) -> tuple["Resource", ...]:
     return tuple(FluentResource(text) for text in catalogues(language))
 
 
-def known_codes(language: str = "en") -> frozenset[str]:
-    """The codes of all messages that a language has."""
-    from fluent.syntax import ast
-
-    bodies = (resource.body for resource in _resources(language))
-    return frozenset(entry.id.name for body in bodies for entry in body if isinstance(entry, ast.Message))
-
-
 def catalogues(language: str) -> list[str]:
     """What core, kitchen and the edges say, as the texts of catalogues."""
     if language == PSEUDO:

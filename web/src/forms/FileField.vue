@@ -2,7 +2,7 @@
 import { ref } from 'vue'
 import type { UploadFile, UploadInstance } from 'element-plus'
 
-/** A file that is chosen or dropped; what becomes of it is the room's matter. */
+/** A file that is chosen; what becomes of it is the room's matter. */
 defineProps<{ label: string; accept: string; busy?: boolean }>()
 const emit = defineEmits<{ chosen: [file: File] }>()
 const upload = ref<UploadInstance | null>(null)

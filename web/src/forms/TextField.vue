@@ -54,5 +54,6 @@ const id = useId()
 }
 .error {
   margin-top: 4px;
+  padding: 6px 10px;
 }
 </style>

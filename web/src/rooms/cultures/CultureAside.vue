@@ -150,14 +150,7 @@ h2 {
 .first {
   font-weight: 650;
 }
-summary {
-  display: flex;
-  align-items: center;
-  min-height: 44px;
-  text-decoration: underline;
-  cursor: pointer;
-}
-section p {
+.folded p {
   margin-bottom: 8px;
 }
 img {

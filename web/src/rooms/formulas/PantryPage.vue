@@ -48,86 +48,96 @@ function addLot(mine: Mine) {
 </script>
 
 <template>
-  <ConflictDialog v-if="clash" :changed="clash" :what="t.thePantry" @settle="settle" @close="clash = null" />
-  <form class="pantry" novalidate @submit.prevent="save()">
-    <h2>{{ t.title }}</h2>
-    <p class="quiet">{{ t.lead }}</p>
-    <p v-if="query.isError.value" role="alert">{{ words.failed }}</p>
-    <p v-if="!form" class="quiet">{{ words.loading }}</p>
-    <template v-else>
-      <p v-if="!form.flours.length" class="quiet">{{ t.none }}</p>
-      <section v-for="(mine, index) in form.flours" :key="mine.id" class="flour">
-        <div class="row">
-          <label class="name"
-            ><span class="small quiet">{{ t.name }}</span> <ElInput v-model="mine.name" maxlength="60"
-          /></label>
-          <PickField v-model="mine.kind" class="kind" :label="t.kind" :options="kinds" />
-          <MaybeField
-            v-model="mine.absorption_percent"
-            :label="t.absorption"
-            unit="%"
-            :usual="usualOf(mine.kind)?.absorption_percent"
-          />
-          <MaybeField
-            v-model="mine.protein_percent"
-            :label="t.protein"
-            unit="%"
-            :usual="usualOf(mine.kind)?.protein_percent"
-          />
-          <MaybeField v-model="mine.ash_percent" :label="t.ash" unit="%" />
-          <MaybeField
-            :model-value="mine.whole_grain_fraction == null ? null : mine.whole_grain_fraction * 100"
-            :label="t.whole"
-            unit="%"
-            @update:model-value="(value) => (mine.whole_grain_fraction = value == null ? null : value / 100)"
-          />
-          <RemoveButton :of="mine.name" @remove="form.flours.splice(index, 1)" />
+  <div>
+    <ConflictDialog
+      v-if="clash"
+      :changed="clash"
+      :what="t.thePantry"
+      @settle="settle"
+      @close="clash = null"
+    />
+    <form class="pantry" novalidate @submit.prevent="save()">
+      <h2>{{ t.title }}</h2>
+      <p class="quiet">{{ t.lead }}</p>
+      <p v-if="query.isError.value" role="alert">{{ words.failed }}</p>
+      <p v-if="!form" class="quiet">{{ words.loading }}</p>
+      <template v-else>
+        <p v-if="!form.flours.length" class="quiet">{{ t.none }}</p>
+        <section v-for="(mine, index) in form.flours" :key="mine.id" class="flour">
+          <div class="row">
+            <label class="name"
+              ><span class="small quiet">{{ t.name }}</span> <ElInput v-model="mine.name" maxlength="60"
+            /></label>
+            <PickField v-model="mine.kind" class="kind" :label="t.kind" :options="kinds" />
+            <MaybeField
+              v-model="mine.absorption_percent"
+              :label="t.absorption"
+              unit="%"
+              :usual="usualOf(mine.kind)?.absorption_percent"
+            />
+            <MaybeField
+              v-model="mine.protein_percent"
+              :label="t.protein"
+              unit="%"
+              :usual="usualOf(mine.kind)?.protein_percent"
+            />
+            <MaybeField v-model="mine.ash_percent" :label="t.ash" unit="%" />
+            <MaybeField
+              :model-value="mine.whole_grain_fraction == null ? null : mine.whole_grain_fraction * 100"
+              :label="t.whole"
+              unit="%"
+              @update:model-value="
+                (value) => (mine.whole_grain_fraction = value == null ? null : value / 100)
+              "
+            />
+            <RemoveButton :of="mine.name" @remove="form.flours.splice(index, 1)" />
+          </div>
+          <div v-for="(lot, place) in mine.lots" :key="place" class="row lot">
+            <label class="wide"
+              ><span class="small quiet">{{ t.mill }}</span> <ElInput v-model="lot.mill" maxlength="60"
+            /></label>
+            <label class="short"
+              ><span class="small quiet">{{ t.bag }}</span> <ElInput v-model="lot.bag" maxlength="40"
+            /></label>
+            <DateField v-model="lot.date" class="date" :label="t.date" />
+            <MaybeField v-model="lot.price_per_kg" :label="t.price" />
+            <label class="wide"
+              ><span class="small quiet">{{ t.note }}</span> <ElInput v-model="lot.note" maxlength="200"
+            /></label>
+            <RemoveButton :of="`${t.bag} ${lot.bag}`" @remove="mine.lots.splice(place, 1)" />
+          </div>
+          <ElButton class="link" @click="addLot(mine)">{{ t.addLot }}</ElButton>
+        </section>
+        <ElButton class="plain" @click="addFlour">{{ t.add }}</ElButton>
+        <section class="prices">
+          <h3>{{ t.prices }}</h3>
+          <ul>
+            <li v-for="(price, index) in form.prices" :key="price.name">
+              <NumberField v-model="price.price_per_kg" :label="price.name" />
+              <RemoveButton :of="price.name" @remove="form.prices.splice(index, 1)" />
+            </li>
+          </ul>
+          <p v-if="unpriced.length" class="small">
+            <span class="quiet">{{ t.unpriced }}</span>
+            <ElButton
+              v-for="name in unpriced"
+              :key="name"
+              class="link"
+              @click="form.prices.push({ name, price_per_kg: 0 })"
+            >
+              {{ name }}
+            </ElButton>
+          </p>
+        </section>
+        <p v-for="error in errors" :key="error" class="inverted error" role="alert">{{ error }}</p>
+        <div class="acts">
+          <ElButton native-type="submit" class="action" :disabled="saving">{{ t.save }}</ElButton>
+          <span v-if="saved" role="status">{{ t.saved }}</span>
+          <ElButton v-if="canUndo" @click="undo">{{ words.undone.undo }}</ElButton>
         </div>
-        <div v-for="(lot, place) in mine.lots" :key="place" class="row lot">
-          <label class="wide"
-            ><span class="small quiet">{{ t.mill }}</span> <ElInput v-model="lot.mill" maxlength="60"
-          /></label>
-          <label class="short"
-            ><span class="small quiet">{{ t.bag }}</span> <ElInput v-model="lot.bag" maxlength="40"
-          /></label>
-          <DateField v-model="lot.date" class="date" :label="t.date" />
-          <MaybeField v-model="lot.price_per_kg" :label="t.price" />
-          <label class="wide"
-            ><span class="small quiet">{{ t.note }}</span> <ElInput v-model="lot.note" maxlength="200"
-          /></label>
-          <RemoveButton :of="`${t.bag} ${lot.bag}`" @remove="mine.lots.splice(place, 1)" />
-        </div>
-        <ElButton class="link" @click="addLot(mine)">{{ t.addLot }}</ElButton>
-      </section>
-      <ElButton class="plain" @click="addFlour">{{ t.add }}</ElButton>
-      <section class="prices">
-        <h3>{{ t.prices }}</h3>
-        <ul>
-          <li v-for="(price, index) in form.prices" :key="price.name">
-            <NumberField v-model="price.price_per_kg" :label="price.name" />
-            <RemoveButton :of="price.name" @remove="form.prices.splice(index, 1)" />
-          </li>
-        </ul>
-        <p v-if="unpriced.length" class="small">
-          <span class="quiet">{{ t.unpriced }}</span>
-          <ElButton
-            v-for="name in unpriced"
-            :key="name"
-            class="link"
-            @click="form.prices.push({ name, price_per_kg: 0 })"
-          >
-            {{ name }}
-          </ElButton>
-        </p>
-      </section>
-      <p v-for="error in errors" :key="error" class="inverted error" role="alert">{{ error }}</p>
-      <div class="acts">
-        <ElButton native-type="submit" class="action" :disabled="saving">{{ t.save }}</ElButton>
-        <span v-if="saved" role="status">{{ t.saved }}</span>
-        <ElButton v-if="canUndo" @click="undo">{{ words.undone.undo }}</ElButton>
-      </div>
-    </template>
-  </form>
+      </template>
+    </form>
+  </div>
 </template>
 
 <style scoped>

@@ -48,7 +48,6 @@ async function replaced(call: () => Promise<Restored>) {
 /** A backup may be larger than anything else that is sent: it goes as it lies on the disk. */
 async function send(file: File): Promise<Restored> {
   const { ok, body } = await sendFile('/api/backup/restore', file, (share) => (sent.value = share))
-  sent.value = null
   const found = body as Restored & { detail?: string }
   if (!ok) throw new Refused(found.detail ?? '', [])
   return found

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, ref } from 'vue'
+import { computed, defineAsyncComponent } from 'vue'
 import { api, ask } from '../../api/client'
 import { limits } from '../../api/limits'
 import KitchenDay from '../../charts/KitchenDay.vue'
@@ -22,7 +22,7 @@ import { useWhole } from '../../forms/useWhole'
 const ConflictDialog = defineAsyncComponent(() => import('../../forms/ConflictDialog.vue'))
 
 const t = words.kitchen
-const { settings, kinds } = useKitchen()
+const { query, settings, kinds } = useKitchen()
 const { form, saving, saved, errors, clash, save, settle, undo, canUndo } = useKitchenForm()
 /** The day that the fields make, drawn while they are changed. */
 const day = useNewest(
@@ -40,10 +40,7 @@ const day = useNewest(
   (body) => ask(api.POST('/api/kitchen/day', { body })),
   { wait: 60 },
 )
-const allZones = Intl.supportedValuesOf('timeZone')
-const zonesOpen = ref(false)
-/** Some four hundred zones are drawn only once they are looked at. */
-const zones = computed(() => (zonesOpen.value || !form.value ? allZones : [form.value.zone]))
+const zones = Intl.supportedValuesOf('timeZone').map((value) => ({ value, label: value }))
 const degrees = computed({
   get: () => (form.value?.fahrenheit ? 'f' : 'c'),
   set: (value) => form.value && (form.value.fahrenheit = value === 'f'),
@@ -86,7 +83,8 @@ function addVessel() {
       <h1>{{ t.title }}</h1>
       <p class="quiet">{{ t.lead }}</p>
     </header>
-    <p v-if="!form" class="quiet">{{ words.loading }}</p>
+    <p v-if="query.isError.value && !form" role="alert">{{ words.failed }}</p>
+    <p v-else-if="!form" class="quiet">{{ words.loading }}</p>
     <ElForm v-else ref="sheet" novalidate :model="form" @submit.prevent="saveWhole">
       <KitchenDay
         v-if="day.answer.value"
@@ -107,17 +105,7 @@ function addVessel() {
           :most="60"
           :required="words.forms.nameIt"
         />
-        <div>
-          <span class="small quiet">{{ t.zone }}</span>
-          <ElSelect
-            v-model="form.zone"
-            filterable
-            :aria-label="t.zone"
-            @visible-change="(open: boolean) => (zonesOpen ||= open)"
-          >
-            <ElOption v-for="zone in zones" :key="zone" :value="zone" :label="zone" />
-          </ElSelect>
-        </div>
+        <PickField v-model="form.zone" :label="t.zone" :options="zones" />
         <div class="pair">
           <ClockField v-model="form.sleep_from" :label="`${t.sleep} ${t.from}`" />
           <ClockField v-model="form.sleep_to" :label="t.to" />
@@ -211,8 +199,8 @@ function addVessel() {
       @settle="settle"
       @close="clash = null"
     />
-    <KeepData v-if="form" />
-    <DevicesList v-if="form" />
+    <KeepData v-if="form || query.isError.value" />
+    <DevicesList v-if="form || query.isError.value" />
   </div>
 </template>
 

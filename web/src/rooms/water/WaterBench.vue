@@ -99,7 +99,7 @@ const off = computed(() => {
     <div class="see" aria-live="polite">
       <p v-if="refused" class="inverted error" role="alert">{{ refused.message }}</p>
       <div v-if="!answer" class="waiting"></div>
-      <section v-if="answer" class="answer" :class="{ stale: refused || pending }">
+      <section v-else class="answer" :class="{ stale: refused || pending }">
         <p class="headline">
           <span class="clock huge">{{ warmth(answer.water.drawn_c) }}</span>
           <span>
@@ -239,7 +239,6 @@ h2 {
     min-height: 700px;
   }
   .see {
-    min-height: 100svh;
     padding: 16px;
   }
   .huge {
