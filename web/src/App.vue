@@ -76,8 +76,8 @@ const next = computed(() => {
       <SignIn v-if="signedOut && route.name !== 'trust'" />
       <RouterView v-else />
     </ElConfigProvider>
+    <CountsTip />
   </main>
-  <CountsTip />
 </template>
 
 <style scoped>
