@@ -5,12 +5,12 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from gentle_crust.core.culture.build import fed, jar_capacity, jar_makeup, preferment_ripe_hours
 from gentle_crust.core.fermentation.capacity import greatest_rise
 from gentle_crust.core.fermentation.dough import Dough, FlourPart, makeup
 from gentle_crust.core.fermentation.engine import Leg, Trace, begin, handled, rise_of, run
 from gentle_crust.core.fermentation.uncertainty import ONE
 from gentle_crust.core.formula.model import Preferment, new_formula
+from gentle_crust.core.leaven.build import fed, jar_capacity, jar_makeup, preferment_ripe_hours
 
 
 @dataclass(frozen=True)

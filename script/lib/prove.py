@@ -18,11 +18,11 @@ from population import coverage
 
 from gentle_crust import demo
 from gentle_crust.contract.asked import Asked
+from gentle_crust.core.clock import Nights, Room
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.fermentation.readings import Reading
 from gentle_crust.core.formula.model import FlourShare, Formula, Preferment
 from gentle_crust.core.oven.equipment import Oven, Vessel
-from gentle_crust.core.scheduling.clock import Nights, Room
 from gentle_crust.core.scheduling.follow import Following
 from gentle_crust.core.scheduling.plan import make_plan
 from gentle_crust.core.scheduling.solve import usual_proof_h

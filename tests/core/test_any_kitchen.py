@@ -9,10 +9,10 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from gentle_crust.core.clock import Nights, Room
 from gentle_crust.core.formula.edit import with_levain_share, with_yeast, with_yeast_beside
 from gentle_crust.core.formula.model import FlourShare, Formula, Preferment
 from gentle_crust.core.oven.equipment import Oven, Vessel
-from gentle_crust.core.scheduling.clock import Nights, Room
 from gentle_crust.core.scheduling.mends import mends
 from gentle_crust.core.scheduling.plan import make_plan
 from gentle_crust.core.scheduling.ways import ways

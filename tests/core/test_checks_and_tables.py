@@ -5,11 +5,11 @@ from dataclasses import replace
 import numpy as np
 import pytest
 
+from gentle_crust.core.checks import checks
 from gentle_crust.core.errors import CraftError, within
 from gentle_crust.core.fermentation.capacity import greatest_rise
 from gentle_crust.core.fermentation.dough import Dough, FlourPart, makeup
 from gentle_crust.core.fermentation.targets import bulk_rise, proof_target, share_of_greatest
-from gentle_crust.core.formula.checks import checks
 from gentle_crust.core.formula.compare import compare
 from gentle_crust.core.formula.feel import feel
 from gentle_crust.core.formula.measures import Habits, grams_per_ml, ingredients

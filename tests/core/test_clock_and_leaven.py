@@ -5,7 +5,11 @@ from datetime import UTC, datetime
 import numpy as np
 import pytest
 
-from gentle_crust.core.culture.build import (
+from gentle_crust.core.clock import Clock, Nights, Room, zone_of
+from gentle_crust.core.fermentation.engine import Leg, begin, run
+from gentle_crust.core.fermentation.uncertainty import ONE, activities
+from gentle_crust.core.formula.model import FlourShare, Formula, Preferment
+from gentle_crust.core.leaven.build import (
     build,
     fed,
     jar_capacity,
@@ -15,12 +19,7 @@ from gentle_crust.core.culture.build import (
     seed_share,
     spent_hours,
 )
-from gentle_crust.core.fermentation.engine import Leg, begin, run
-from gentle_crust.core.fermentation.uncertainty import ONE, activities
-from gentle_crust.core.formula.model import FlourShare, Formula, Preferment
-from gentle_crust.core.scheduling.clock import Clock, Nights, Room, zone_of
-from gentle_crust.core.scheduling.course import room_leg
-from gentle_crust.core.scheduling.leaven import (
+from gentle_crust.core.leaven.ripening import (
     CULTURE_RATIOS,
     LEVAIN_RATIOS,
     _levains_to_ripe,
@@ -28,6 +27,7 @@ from gentle_crust.core.scheduling.leaven import (
     quickest_h,
     yeasted,
 )
+from gentle_crust.core.scheduling.course import room_leg
 
 NOON = datetime(2026, 11, 29, 12, tzinfo=UTC)
 LEVAIN = Preferment("levain", "strong_white", 10, 100)

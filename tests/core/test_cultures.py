@@ -6,12 +6,12 @@ from datetime import UTC, datetime, timedelta
 import numpy as np
 import pytest
 
+from gentle_crust.core.clock import Clock, Nights, Room, zone_of
 from gentle_crust.core.culture.away import away
 from gentle_crust.core.culture.beginning import guide
 from gentle_crust.core.culture.culture import Culture, check_culture
 from gentle_crust.core.culture.discard import discard, thrown_g
 from gentle_crust.core.culture.events import Event, checked, in_order
-from gentle_crust.core.culture.hunger import feeds_to_wake, recovered, weakened
 from gentle_crust.core.culture.jar import Jar, check_height, culture_g, level_mm, over_the_rim_ml
 from gentle_crust.core.culture.life import courses_of, live
 from gentle_crust.core.culture.plain_feed import plain_feed
@@ -19,7 +19,7 @@ from gentle_crust.core.culture.schedule import Schedule, check_schedule, next_fe
 from gentle_crust.core.culture.shared import Demand, share_builds
 from gentle_crust.core.culture.verdict import health
 from gentle_crust.core.errors import CraftError
-from gentle_crust.core.scheduling.clock import Clock, Nights, Room, zone_of
+from gentle_crust.core.leaven.hunger import feeds_to_wake, recovered, weakened
 from gentle_crust.text.render import say
 
 NOW = datetime(2026, 11, 28, 6, 30, tzinfo=UTC)

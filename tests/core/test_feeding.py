@@ -6,15 +6,15 @@ from datetime import UTC, datetime
 import numpy as np
 import pytest
 
-from gentle_crust.core.culture.build import build, ripe_hours, spent_hours
+from gentle_crust.core.clock import Clock, Nights, Room, zone_of
 from gentle_crust.core.culture.culture import Culture, jar_makeup_of
 from gentle_crust.core.culture.events import Event
 from gentle_crust.core.culture.feeding import FIT, LATE_SEED_H, LEAST_SEED_G, FeedWish, carry_feeds, feed_for
-from gentle_crust.core.culture.hunger import HUNGRY_H, recovered
 from gentle_crust.core.culture.jar import Jar
 from gentle_crust.core.culture.life import Seed, live
 from gentle_crust.core.errors import CraftError
-from gentle_crust.core.scheduling.clock import Clock, Nights, Room, zone_of
+from gentle_crust.core.leaven.build import build, ripe_hours, spent_hours
+from gentle_crust.core.leaven.hunger import HUNGRY_H, recovered
 from gentle_crust.text.render import say
 
 NOW = datetime(2026, 11, 28, 6, 30, tzinfo=UTC)

@@ -8,6 +8,7 @@ import numpy as np
 import pytest
 from population import coverage
 
+from gentle_crust.core.clock import Nights, Room
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.fermentation import inverse
 from gentle_crust.core.fermentation.dough import makeup_of
@@ -27,7 +28,6 @@ from gentle_crust.core.fermentation.uncertainty import Vigour, unknown
 from gentle_crust.core.formula.edit import with_levain_share
 from gentle_crust.core.formula.model import Extra, FlourShare, Formula, Preferment
 from gentle_crust.core.oven.equipment import Oven, Vessel
-from gentle_crust.core.scheduling.clock import Nights, Room
 from gentle_crust.core.scheduling.follow import Following
 from gentle_crust.core.scheduling.mends import mends
 from gentle_crust.core.scheduling.plan import make_plan

@@ -4,13 +4,13 @@ from dataclasses import replace
 
 import pytest
 
+from gentle_crust.core.checks import Equipment, checks
 from gentle_crust.core.errors import CraftError
-from gentle_crust.core.formula.checks import Equipment, checks
 from gentle_crust.core.formula.label import cost, label
 from gentle_crust.core.formula.model import Extra, FlourShare, Formula, Preferment
 from gentle_crust.core.formula.scaling import weigh
-from gentle_crust.core.formula.together import Batch, together
 from gentle_crust.core.formula.yeast_test import verdict
+from gentle_crust.core.leaven.together import Batch, together
 from gentle_crust.core.water.balance import Mix, Part, dough_from, factor_rule, friction_from, water_for
 from gentle_crust.core.water.friction import check_measured, learnt
 from gentle_crust.core.water.plan import Bowl, plan_water

@@ -5,12 +5,12 @@ from datetime import UTC, datetime, timedelta
 
 import pytest
 
+from gentle_crust.core.clock import Clock, Nights, Room, Stand, zone_of
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.fermentation.readings import Looked, Reading
 from gentle_crust.core.formula.model import Extra, FlourShare, Formula, Preferment
 from gentle_crust.core.oven.equipment import Oven, Vessel
 from gentle_crust.core.scheduling.clashes import Absence, Hands, Taken, clashes
-from gentle_crust.core.scheduling.clock import Clock, Nights, Room, Stand, zone_of
 from gentle_crust.core.scheduling.follow import Following
 from gentle_crust.core.scheduling.happened import Deed, Happened, Held, check_order, keys
 from gentle_crust.core.scheduling.live import live

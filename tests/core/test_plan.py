@@ -7,13 +7,13 @@ from zoneinfo import ZoneInfo
 import numpy as np
 import pytest
 
+from gentle_crust.core.clock import Clock, Nights, Room, instant, zone_of
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.fermentation.dough import Dough, FlourPart
 from gentle_crust.core.fermentation.forecast import Stretch, forecast
 from gentle_crust.core.formula.model import FlourShare, Formula, Preferment
 from gentle_crust.core.oven.equipment import Oven, Vessel
 from gentle_crust.core.oven.profile import profile
-from gentle_crust.core.scheduling.clock import Clock, Nights, Room, instant, zone_of
 from gentle_crust.core.scheduling.mends import mends
 from gentle_crust.core.scheduling.plan import make_plan
 from gentle_crust.core.scheduling.wish import Kitchen, Wish

@@ -7,11 +7,11 @@ from zoneinfo import ZoneInfo
 
 import pytest
 
+from gentle_crust.core.clock import Nights, Room
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.formula.model import Extra, FlourShare, Formula, Preferment, Soaker
 from gentle_crust.core.formula.scaling import on_scale
 from gentle_crust.core.oven.equipment import Oven, Vessel
-from gentle_crust.core.scheduling.clock import Nights, Room
 from gentle_crust.core.scheduling.mends import mends
 from gentle_crust.core.scheduling.plan import make_plan
 from gentle_crust.core.scheduling.say import duration

@@ -4,12 +4,12 @@ from datetime import UTC, datetime
 
 import pytest
 
+from gentle_crust.core.clock import Clock, Nights, Room, zone_of
 from gentle_crust.core.culture.dosing import DoseWish, dose, ripeness
 from gentle_crust.core.culture.sour import SourWish, sour
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.fermentation.uncertainty import unknown
 from gentle_crust.core.messages import NOTHING
-from gentle_crust.core.scheduling.clock import Clock, Nights, Room, zone_of
 from gentle_crust.text.render import say
 
 CLOCK = Clock(datetime(2026, 11, 28, 6, 30, tzinfo=UTC), zone_of("Europe/Lisbon"), Nights(22, 5.75), Room(21, 21, 4.5))

@@ -5,6 +5,7 @@ from datetime import UTC, datetime, timedelta
 
 import pytest
 
+from gentle_crust.core.clock import Nights, Room
 from gentle_crust.core.formula.model import FlourShare, Formula, Preferment
 from gentle_crust.core.oven.bake import Bake
 from gentle_crust.core.oven.equipment import Oven, Vessel
@@ -14,7 +15,6 @@ from gentle_crust.core.oven.profile import RECOVERY_MIN
 from gentle_crust.core.oven.staged import Done
 from gentle_crust.core.oven.steaming import steaming
 from gentle_crust.core.oven.steps import touches
-from gentle_crust.core.scheduling.clock import Nights, Room
 from gentle_crust.core.scheduling.happened import Deed, Happened
 from gentle_crust.core.scheduling.plan import make_plan
 from gentle_crust.core.scheduling.wish import Kitchen, Wish

@@ -7,10 +7,10 @@ from datetime import UTC, datetime
 import pytest
 
 from gentle_crust.contract.kitchen import Settings
+from gentle_crust.core.clock import Nights, Room
 from gentle_crust.core.fermentation.marks import in_bowl
 from gentle_crust.core.formula.model import FlourShare, Formula, Preferment
 from gentle_crust.core.oven.equipment import Oven, Vessel
-from gentle_crust.core.scheduling.clock import Nights, Room
 from gentle_crust.core.scheduling.plan import make_plan
 from gentle_crust.core.scheduling.wish import Kitchen, Wish
 from gentle_crust.kitchen.plans import marks_of

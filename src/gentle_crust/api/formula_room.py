@@ -29,9 +29,9 @@ from gentle_crust.contract.formulas import (
 )
 from gentle_crust.contract.strict import KeyPath
 from gentle_crust.core import limits
+from gentle_crust.core.checks import checks
 from gentle_crust.core.culture.swap import swap
 from gentle_crust.core.errors import CraftError, within
-from gentle_crust.core.formula.checks import checks
 from gentle_crust.core.formula.edit import TIN_G_PER_ML, Lock, set_grams, set_share, settled
 from gentle_crust.core.formula.feel import feel, mixing_for
 from gentle_crust.core.formula.label import cost, label
@@ -45,7 +45,7 @@ from gentle_crust.core.formula.model import (
     with_yeast_kind,
 )
 from gentle_crust.core.formula.scaling import totals, weigh
-from gentle_crust.core.formula.together import Batch, together
+from gentle_crust.core.leaven.together import Batch, together
 from gentle_crust.core.scheduling.weigh_list import by_feel, handling_words
 from gentle_crust.core.tables import rows
 from gentle_crust.interchange.files import FORMATS, bring_in, export

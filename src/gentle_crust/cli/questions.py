@@ -12,10 +12,10 @@ from gentle_crust.contract import problem
 from gentle_crust.contract.formula import FormulaBody
 from gentle_crust.contract.formulas import CheckAnswer
 from gentle_crust.core import limits
+from gentle_crust.core.checks import Equipment, checks
 from gentle_crust.core.errors import CraftError, within
 from gentle_crust.core.fermentation.dough import Dough
 from gentle_crust.core.fermentation.forecast import Stretch, forecast
-from gentle_crust.core.formula.checks import Equipment, checks
 from gentle_crust.core.formula.measures import Habits
 from gentle_crust.core.formula.scaling import totals, weigh
 from gentle_crust.core.readiness.advice import Pace

@@ -9,8 +9,8 @@ from gentle_crust.contract.recipe import ReadLine, ReadWarning
 from gentle_crust.contract.shown import Version
 from gentle_crust.contract.strict import KeyPath, Number, Short, Shown, Strict
 from gentle_crust.core import limits
+from gentle_crust.core.checks import Check
 from gentle_crust.core.fermentation.bulk_time import BulkTime
-from gentle_crust.core.formula.checks import Check
 from gentle_crust.core.formula.compare import Difference
 from gentle_crust.core.formula.edit import TIN_G_PER_ML, LockKind
 from gentle_crust.core.formula.feel import Feel
@@ -19,7 +19,7 @@ from gentle_crust.core.formula.label import Cost, Label
 from gentle_crust.core.formula.measures import Grams
 from gentle_crust.core.formula.model import Formula, Preferment, Shape, Soaker, YeastKind
 from gentle_crust.core.formula.scaling import Total, Weighed
-from gentle_crust.core.formula.together import Amount, SharedLevain
+from gentle_crust.core.leaven.together import Amount, SharedLevain
 from gentle_crust.core.limits import Limit
 from gentle_crust.core.messages import Message
 from gentle_crust.core.scheduling.result import ByFeel

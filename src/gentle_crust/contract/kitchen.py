@@ -2,7 +2,7 @@
 
 from dataclasses import dataclass, field, replace
 
-from gentle_crust.core.formula.checks import Equipment
+from gentle_crust.core.checks import Equipment
 from gentle_crust.core.formula.flour import MyFlour
 from gentle_crust.core.formula.model import FlourShare, Formula
 from gentle_crust.core.oven.equipment import Oven, Vessel

@@ -14,8 +14,8 @@ from sqlalchemy.orm import Session, sessionmaker
 from gentle_crust.contract.asked import Asked
 from gentle_crust.contract.documents import CULTURE, FORMULA, KITCHEN, PANTRY
 from gentle_crust.contract.events import STARTED
+from gentle_crust.core.clock import zone_of
 from gentle_crust.core.culture.events import Event
-from gentle_crust.core.scheduling.clock import zone_of
 from gentle_crust.kitchen.cultures import CultureBook
 from gentle_crust.kitchen.formulas import FormulaBook
 from gentle_crust.kitchen.now import Now

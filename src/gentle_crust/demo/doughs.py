@@ -9,7 +9,7 @@ from sqlalchemy.orm import Session, sessionmaker
 
 from gentle_crust.contract import events as bodies
 from gentle_crust.contract.asked import Asked
-from gentle_crust.core.scheduling.clock import zone_of
+from gentle_crust.core.clock import zone_of
 from gentle_crust.core.scheduling.happened import keys
 from gentle_crust.core.scheduling.result import Plan, PlanTimes
 from gentle_crust.kitchen.bench import BenchBook

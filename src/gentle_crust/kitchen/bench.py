@@ -11,6 +11,7 @@ from gentle_crust.contract import events as bodies
 from gentle_crust.contract.bench import AwayNote, Probe, Score, SetAside
 from gentle_crust.contract.tidy import sane
 from gentle_crust.core import limits
+from gentle_crust.core.clock import Clock
 from gentle_crust.core.errors import CraftError, Infeasible, NotFound, within
 from gentle_crust.core.fermentation.probe import Sample, listen
 from gentle_crust.core.fermentation.readings import Reading
@@ -18,7 +19,6 @@ from gentle_crust.core.messages import message
 from gentle_crust.core.readiness.cues import Cue, Stage, cues_of
 from gentle_crust.core.readiness.judge import Question, Verdict, judge
 from gentle_crust.core.scheduling.clashes import Absence, Clash, Taken, clashes, taken_by
-from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.scheduling.course import recipe
 from gentle_crust.core.scheduling.follow import Following, bulk_warmth
 from gentle_crust.core.scheduling.happened import Core

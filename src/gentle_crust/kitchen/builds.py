@@ -4,13 +4,13 @@ from dataclasses import dataclass
 
 from sqlalchemy.orm import Session, sessionmaker
 
+from gentle_crust.core.clock import Clock
 from gentle_crust.core.culture import dosing
 from gentle_crust.core.culture.dosing import Dose, DoseKind, DoseWish, Ripeness
 from gentle_crust.core.culture.sour import Sour, SourWish, sour
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.fermentation.uncertainty import unknown
 from gentle_crust.core.formula.model import YeastKind
-from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.scheduling.result import Night
 from gentle_crust.kitchen.culture_view import nights_between
 from gentle_crust.kitchen.cultures import CultureBook

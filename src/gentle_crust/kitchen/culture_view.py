@@ -13,17 +13,17 @@ from gentle_crust.contract.cultures import (
     WayShown,
 )
 from gentle_crust.core.cautions import Caution
+from gentle_crust.core.clock import Clock
 from gentle_crust.core.culture.away import Away
 from gentle_crust.core.culture.culture import Culture
 from gentle_crust.core.culture.events import Event
 from gentle_crust.core.culture.feeding import FeedAnswer, FeedWay
-from gentle_crust.core.culture.hunger import HUNGRY_H
 from gentle_crust.core.culture.jar import level_mm
 from gentle_crust.core.culture.life import Life
 from gentle_crust.core.fermentation.readings import said_of
 from gentle_crust.core.fermentation.uncertainty import activities, span
+from gentle_crust.core.leaven.hunger import HUNGRY_H
 from gentle_crust.core.messages import NOTHING, message, named
-from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.scheduling.result import Night, dated
 
 

@@ -24,6 +24,7 @@ from gentle_crust.contract.events import CULTURE_REINSTATED as REINSTATED
 from gentle_crust.contract.events import CULTURE_WITHDRAWN as WITHDRAWN
 from gentle_crust.contract.tidy import clean
 from gentle_crust.core.cautions import caution
+from gentle_crust.core.clock import Clock, Room, zone_of
 from gentle_crust.core.culture.away import away
 from gentle_crust.core.culture.beginning import Guide, guide
 from gentle_crust.core.culture.culture import Culture, check_culture
@@ -36,8 +37,7 @@ from gentle_crust.core.culture.plain_feed import PlainFeed, plain_feed
 from gentle_crust.core.culture.schedule import next_feeds
 from gentle_crust.core.culture.verdict import Health, health, spoilt
 from gentle_crust.core.errors import Conflict, CraftError, Infeasible, NotFound, Unreadable
-from gentle_crust.core.scheduling.clock import Clock, Room, zone_of
-from gentle_crust.core.scheduling.wish import Starter
+from gentle_crust.core.leaven.starter import Starter
 from gentle_crust.kitchen import culture_view as view
 from gentle_crust.kitchen.culture_past import LATELY, LATEST, Past, pasts
 from gentle_crust.kitchen.local_time import instant_of

@@ -5,6 +5,7 @@ from datetime import datetime, timedelta
 
 from gentle_crust.contract.events import READ, READ_WITHDRAWN
 from gentle_crust.contract.shown import Measure, TakenReading
+from gentle_crust.core.clock import zone_of
 from gentle_crust.core.errors import CraftError, Infeasible
 from gentle_crust.core.fermentation.readings import (
     Reading,
@@ -14,7 +15,6 @@ from gentle_crust.core.fermentation.readings import (
     rise_from_line,
 )
 from gentle_crust.core.messages import NOTHING
-from gentle_crust.core.scheduling.clock import zone_of
 from gentle_crust.core.scheduling.follow import Following
 from gentle_crust.core.scheduling.plan import make_plan
 from gentle_crust.core.scheduling.result import Plan

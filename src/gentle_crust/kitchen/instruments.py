@@ -5,8 +5,8 @@ from datetime import datetime, timedelta
 from zoneinfo import ZoneInfo
 
 from gentle_crust.core import limits
+from gentle_crust.core.clock import zone_of
 from gentle_crust.core.errors import CraftError, Unreadable, within
-from gentle_crust.core.scheduling.clock import zone_of
 from gentle_crust.kitchen.settings import KitchenSettings
 from gentle_crust.kitchen.work import Work
 from gentle_crust.store.samples import Samples

@@ -3,8 +3,8 @@
 from datetime import datetime
 from zoneinfo import ZoneInfo
 
+from gentle_crust.core.clock import instant
 from gentle_crust.core.errors import Unreadable
-from gentle_crust.core.scheduling.clock import instant
 
 LOCAL = "%Y-%m-%dT%H:%M"
 

@@ -16,17 +16,18 @@ from gentle_crust.contract.events import STARTED
 from gentle_crust.contract.kitchen import Settings
 from gentle_crust.contract.pages import PAGE, Page, place_of, written
 from gentle_crust.contract.shown import NextStep, PlanLine, PlanState
+from gentle_crust.core.clock import Room, zone_of
 from gentle_crust.core.errors import Conflict, CraftError, Infeasible, NotFound, Unreadable
 from gentle_crust.core.fermentation.marks import Mark, in_bowl, in_jar, on_box
 from gentle_crust.core.formula.edit import with_levain_share, with_yeast, with_yeast_beside
 from gentle_crust.core.formula.model import Formula
+from gentle_crust.core.leaven.starter import Starter
 from gentle_crust.core.messages import Message
 from gentle_crust.core.oven.equipment import Vessel, fits
-from gentle_crust.core.scheduling.clock import Room, zone_of
 from gentle_crust.core.scheduling.mends import Mend, mends
 from gentle_crust.core.scheduling.plan import make_plan
 from gentle_crust.core.scheduling.result import Plan
-from gentle_crust.core.scheduling.wish import Kitchen, Starter, Wish
+from gentle_crust.core.scheduling.wish import Kitchen, Wish
 from gentle_crust.kitchen import states
 from gentle_crust.kitchen.beside import write_plan
 from gentle_crust.kitchen.cultures import CultureBook

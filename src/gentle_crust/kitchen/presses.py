@@ -16,12 +16,12 @@ from gentle_crust.contract.events import Changed, is_step_key
 from gentle_crust.contract.problem import of_validation
 from gentle_crust.contract.tidy import clean, sane
 from gentle_crust.core import limits
+from gentle_crust.core.clock import zone_of
 from gentle_crust.core.culture.events import Event
 from gentle_crust.core.errors import Conflict, CraftError, Infeasible, NotFound, Unreadable, called, within
 from gentle_crust.core.fermentation.readings import Reading, check
 from gentle_crust.core.readiness.judge import Question, Verdict, judge
 from gentle_crust.core.readiness.outcome import looked
-from gentle_crust.core.scheduling.clock import zone_of
 from gentle_crust.core.scheduling.happened import check_order
 from gentle_crust.core.scheduling.remedies import changed
 from gentle_crust.kitchen import states

@@ -7,11 +7,11 @@ from dataclasses import dataclass
 from gentle_crust.contract.documents import KITCHEN
 from gentle_crust.contract.kitchen import Settings
 from gentle_crust.core import limits
+from gentle_crust.core.clock import Nights, Room, usual_day, zone_of
 from gentle_crust.core.errors import CraftError, Unreadable, called, within
 from gentle_crust.core.messages import message
 from gentle_crust.core.oven.equipment import Oven, vessel_row
 from gentle_crust.core.oven.kit import row_of
-from gentle_crust.core.scheduling.clock import Nights, Room, usual_day, zone_of
 from gentle_crust.kitchen.one_document import OneDocument
 from gentle_crust.kitchen.work import Work
 from gentle_crust.store.repositories import Kitchens

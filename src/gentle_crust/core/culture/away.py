@@ -5,16 +5,16 @@ from dataclasses import dataclass
 import numpy as np
 
 from gentle_crust.core.cautions import Caution, caution
-from gentle_crust.core.culture.build import build, ripe_hours
+from gentle_crust.core.clock import Clock
 from gentle_crust.core.culture.culture import Culture, jar_makeup_of
 from gentle_crust.core.culture.events import Event
 from gentle_crust.core.culture.feeding import carry_feeds
-from gentle_crust.core.culture.hunger import recovered
 from gentle_crust.core.culture.life import Life, Seed, live
 from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core.leaven.build import build, ripe_hours
+from gentle_crust.core.leaven.hunger import recovered
 from gentle_crust.core.limits import Limit
 from gentle_crust.core.messages import NOTHING, Message, joined, message
-from gentle_crust.core.scheduling.clock import Clock
 
 KEPT_G = 60.0
 """Culture that goes into the fridge for an absence (practice)."""

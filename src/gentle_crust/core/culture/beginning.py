@@ -4,12 +4,12 @@ from dataclasses import dataclass
 from typing import Literal
 
 from gentle_crust.core.cautions import Caution, caution
+from gentle_crust.core.clock import Clock
 from gentle_crust.core.culture.culture import Culture
 from gentle_crust.core.culture.doublings import Risen, established, in_a_row, risen
 from gentle_crust.core.culture.life import Course
 from gentle_crust.core.culture.verdict import spoilt
 from gentle_crust.core.messages import NOTHING, Message, joined, message
-from gentle_crust.core.scheduling.clock import Clock
 
 Stage = Literal["waiting", "early_burst", "quiet", "waking", "nearly", "ready", "spoilt"]
 BURST_BEFORE_H = 72.0

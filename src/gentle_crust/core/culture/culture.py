@@ -3,13 +3,13 @@
 from dataclasses import dataclass
 
 from gentle_crust.core import limits
-from gentle_crust.core.culture.build import jar_of
 from gentle_crust.core.culture.events import Place
 from gentle_crust.core.culture.jar import Jar, check_jar
 from gentle_crust.core.culture.schedule import Schedule, check_schedule
 from gentle_crust.core.errors import CraftError, Unreadable, within
 from gentle_crust.core.fermentation.dough import Makeup, flour_kinds
 from gentle_crust.core.formula.model import FlourShare
+from gentle_crust.core.leaven.build import jar_of
 
 
 @dataclass(frozen=True)

@@ -7,7 +7,8 @@ import numpy as np
 
 from gentle_crust.core import limits
 from gentle_crust.core.cautions import Caution, caution
-from gentle_crust.core.culture.build import jar_of, preferment_ripe_hours, spent_hours
+from gentle_crust.core.checks import TRUSTED_STEPS, too_small
+from gentle_crust.core.clock import Clock
 from gentle_crust.core.culture.events import Place
 from gentle_crust.core.culture.life import carry
 from gentle_crust.core.errors import CraftError, Unreadable, within
@@ -15,12 +16,11 @@ from gentle_crust.core.fermentation.dough import Makeup, flour_kinds
 from gentle_crust.core.fermentation.engine import Trace, begin
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.uncertainty import ONE, Span, activities, span
-from gentle_crust.core.formula.checks import TRUSTED_STEPS, too_small
 from gentle_crust.core.formula.model import YEAST_AS_INSTANT, YEAST_NAMES, FlourShare, YeastKind
 from gentle_crust.core.formula.scaling import Ingredient
+from gentle_crust.core.leaven.build import jar_of, preferment_ripe_hours, spent_hours
 from gentle_crust.core.limits import Limit
 from gentle_crust.core.messages import NOTHING, Message, message
-from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.tables import rows
 
 DoseKind = Literal["poolish", "biga", "sponge", "old_dough"]

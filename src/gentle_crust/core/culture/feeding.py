@@ -12,9 +12,8 @@ import numpy as np
 import numpy.typing as npt
 
 from gentle_crust.core import limits
-from gentle_crust.core.culture.build import SEED_YEAST, Build, build, jar_capacity, ripe_hours, spent_hours
+from gentle_crust.core.clock import Clock
 from gentle_crust.core.culture.culture import Culture, jar_makeup_of
-from gentle_crust.core.culture.hunger import HUNGRY_H, recovered
 from gentle_crust.core.culture.jar import over_the_rim_ml
 from gentle_crust.core.culture.life import MIX_C, Life, Seed, room_hours
 from gentle_crust.core.errors import CraftError, within
@@ -22,9 +21,10 @@ from gentle_crust.core.fermentation.dough import Makeup
 from gentle_crust.core.fermentation.engine import Leg, Trace, begin, run
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.uncertainty import Span, activities, span
+from gentle_crust.core.leaven.build import SEED_YEAST, Build, build, jar_capacity, ripe_hours, spent_hours
+from gentle_crust.core.leaven.hunger import HUNGRY_H, recovered
 from gentle_crust.core.limits import Limit
 from gentle_crust.core.messages import NOTHING, Message, joined, message
-from gentle_crust.core.scheduling.clock import Clock
 
 RATIOS = (1.0, 1.5, 2.0, 3.0, 4.0, 5.0, 6.0, 8.0, 10.0, 12.0)
 """Parts of flour to one of culture that are tried."""

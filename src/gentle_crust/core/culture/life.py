@@ -11,17 +11,17 @@ from typing import Protocol
 import numpy as np
 import numpy.typing as npt
 
-from gentle_crust.core.culture.build import RIPE_YEAST, SEED_YEAST, jar_capacity, ripe_hours, spent_hours
+from gentle_crust.core.clock import Clock
 from gentle_crust.core.culture.culture import Culture, jar_makeup_of
 from gentle_crust.core.culture.events import Event, Place, grams_at_end, in_order, place_at_end
-from gentle_crust.core.culture.hunger import DRIED, HUNGRY_H, feeds_to_wake, pace_of, recovered, weakened
 from gentle_crust.core.culture.jar import level_mm
 from gentle_crust.core.fermentation.dough import Makeup
 from gentle_crust.core.fermentation.engine import Leg, State, Trace, begin, run
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.readings import Reading, grid, update
 from gentle_crust.core.fermentation.uncertainty import ONE, Span, Vigour, activities, band, span, unknown
-from gentle_crust.core.scheduling.clock import Clock
+from gentle_crust.core.leaven.build import RIPE_YEAST, SEED_YEAST, jar_capacity, ripe_hours, spent_hours
+from gentle_crust.core.leaven.hunger import DRIED, HUNGRY_H, feeds_to_wake, pace_of, recovered, weakened
 
 REMEMBERED = 8
 """Feeds that are looked back upon: older ones tell nothing that these do not."""

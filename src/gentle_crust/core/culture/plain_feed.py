@@ -4,12 +4,12 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from gentle_crust.core.culture.build import ripe_hours, spent_hours
+from gentle_crust.core.clock import Clock
 from gentle_crust.core.culture.culture import Culture, jar_makeup_of
 from gentle_crust.core.culture.feeding import carry_feeds
 from gentle_crust.core.culture.life import Life
 from gentle_crust.core.fermentation.uncertainty import Span, activities, band, span
-from gentle_crust.core.scheduling.clock import Clock
+from gentle_crust.core.leaven.build import ripe_hours, spent_hours
 
 RATIO, WARM_C, GRAMS = 2.0, 24.0, 150.0
 """Two of flour to one of culture, in a jar at 24 C."""

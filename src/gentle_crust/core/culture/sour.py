@@ -8,12 +8,12 @@ import numpy as np
 
 from gentle_crust.core import limits
 from gentle_crust.core.cautions import Caution, caution
-from gentle_crust.core.culture.build import JAR_LOSS, JAR_LOSS_LEAST_G, jar_capacity, jar_of, ripe_hours, spent_hours
+from gentle_crust.core.clock import Clock
 from gentle_crust.core.errors import CraftError, Unreadable, within
 from gentle_crust.core.fermentation.engine import Leg, begin, crossings, run
 from gentle_crust.core.fermentation.uncertainty import Span, Vigour, activities, span
 from gentle_crust.core.formula.model import FlourShare
-from gentle_crust.core.scheduling.clock import Clock
+from gentle_crust.core.leaven.build import JAR_LOSS, JAR_LOSS_LEAST_G, jar_capacity, jar_of, ripe_hours, spent_hours
 from gentle_crust.core.tables import toml
 
 STAGE_H = 20.0

@@ -2,13 +2,13 @@
 
 import numpy as np
 
+from gentle_crust.core.clock import Clock
 from gentle_crust.core.fermentation.engine import State, Trace, crossings, handled, joined
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.targets import share_of_greatest
 from gentle_crust.core.fermentation.uncertainty import span
-from gentle_crust.core.scheduling.clock import Clock
+from gentle_crust.core.leaven.ripening import Ripening
 from gentle_crust.core.scheduling.course import Recipe, run_bulk, run_proof, shape
-from gentle_crust.core.scheduling.leaven import Ripening
 from gentle_crust.core.scheduling.solve import Times, rise_at_bulk_end
 from gentle_crust.core.scheduling.whole import Course
 

@@ -4,7 +4,7 @@ from dataclasses import dataclass
 from datetime import datetime, timedelta
 from typing import Literal
 
-from gentle_crust.core.scheduling.clock import Clock
+from gentle_crust.core.clock import Clock
 from gentle_crust.core.scheduling.live import Live, LiveStep, shifted, still_to_do
 from gentle_crust.core.scheduling.say import clock as say_clock
 from gentle_crust.core.scheduling.say import duration, lower

@@ -1,6 +1,6 @@
 """What a plan costs and gives: hands, nights, flavour, and how sure it is."""
 
-from gentle_crust.core.scheduling.clock import Clock
+from gentle_crust.core.clock import Clock
 from gentle_crust.core.scheduling.result import Costs, Step
 from gentle_crust.core.scheduling.whole import Course
 

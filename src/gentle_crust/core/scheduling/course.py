@@ -4,19 +4,21 @@ from dataclasses import dataclass, replace
 
 import numpy as np
 
-from gentle_crust.core.culture.build import preferment_in_dough
+from gentle_crust.core.clock import Clock
 from gentle_crust.core.fermentation.capacity import greatest_rise
 from gentle_crust.core.fermentation.dough import Makeup, makeup_of
 from gentle_crust.core.fermentation.engine import Leg, State, Trace, begin, handled, run
 from gentle_crust.core.fermentation.rates import Floats
+from gentle_crust.core.fermentation.room import room_leg, step_h
 from gentle_crust.core.fermentation.targets import ShareTarget, proof_target
 from gentle_crust.core.formula.feel import Feel, feel
 from gentle_crust.core.formula.model import Formula, Preferment
 from gentle_crust.core.formula.scaling import Weighed, weigh
+from gentle_crust.core.leaven.build import preferment_in_dough
+from gentle_crust.core.leaven.feeds import Wanted
 from gentle_crust.core.oven.equipment import vessel_row
 from gentle_crust.core.oven.loaf import loaf_of
 from gentle_crust.core.oven.profile import BakeProfile, profile
-from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.scheduling.wish import Kitchen, Wish
 
 MIX_MIN = 15
@@ -28,9 +30,6 @@ QUICK_YEAST_PERCENT = 0.6
 BULK_STEPS = 12
 """A bulk is looked at so often at least: a quick one is over within an hour."""
 SHORTEST_HANDLING_H = 0.05
-SEARCH_STEP_H = 1 / 2
-"""Step while times are still being looked for: moves a crossing by less than 1 %."""
-SHOWN_STEP_H = 1 / 4
 
 
 @dataclass(frozen=True)
@@ -78,6 +77,11 @@ class Recipe:
         """What must ripen for this dough and its grams: all preferments but old dough, which is kept, not made."""
         stages = zip(self.wish.formula.preferments, self.weighed.stages, strict=False)
         return tuple((one, stage.g) for one, stage in stages if one.kind != "old_dough")
+
+    @property
+    def wanted(self) -> Wanted:
+        """What must ripen for this dough."""
+        return Wanted(self.wish.formula, self.ripened, self.wish.starter, self.wish.culture == "hungry")
 
     @property
     def folds(self) -> int:
@@ -164,20 +168,6 @@ def folded_in_time(made: Recipe, bulk_h: float) -> Recipe:
 def with_preferment(made: Recipe, preferment: Preferment, ripe: State) -> Recipe:
     """The recipe once one of its yeasted preferments has fermented, grown yeast and spent food included."""
     return replace(made, makeup=preferment_in_dough(made.makeup, ripe, preferment.flour_percent / 100))
-
-
-def step_h(activity: Floats) -> float:
-    """Fine steps for a forecast with its band, coarse ones for a search among few."""
-    return SHOWN_STEP_H if len(activity) > 10 else SEARCH_STEP_H
-
-
-def room_leg(
-    clock: Clock, start: float, hours: float, container: str, piece_g: float, holds: float, step: float
-) -> Leg:
-    """A leg in the room from ``start`` (hours from the clock's origin), cooler by night; steps of ``step`` h."""
-    steps = max(int(np.ceil(hours / step)), 2)
-    middles = start + (np.arange(steps) + 0.5) * hours / steps
-    return Leg(hours, clock.room_c(middles), container, piece_g, holds)
 
 
 def run_bulk(made: Recipe, clock: Clock, mix: float, hours: float, activity: Floats) -> Trace:

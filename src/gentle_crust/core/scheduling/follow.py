@@ -5,6 +5,7 @@ from datetime import datetime
 
 import numpy as np
 
+from gentle_crust.core.clock import Clock
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.fermentation.engine import Trace, first_crossing
 from gentle_crust.core.fermentation.rates import Floats
@@ -21,13 +22,12 @@ from gentle_crust.core.fermentation.readings import (
 )
 from gentle_crust.core.fermentation.targets import bulk_bounds, proof_target, share_of_greatest
 from gentle_crust.core.fermentation.uncertainty import ONE, Vigour, activities
+from gentle_crust.core.leaven.ripening import HANDS_MIN, Ripening
 from gentle_crust.core.messages import NOTHING
 from gentle_crust.core.oven.equipment import vessel_row
 from gentle_crust.core.scheduling.carry import carry
-from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.scheduling.course import Recipe, run_bulk
 from gentle_crust.core.scheduling.happened import Happened
-from gentle_crust.core.scheduling.leaven import HANDS_MIN, Ripening
 from gentle_crust.core.scheduling.result import Dues, PlanTimes, Told
 from gentle_crust.core.scheduling.solve import Times, cold_shares
 from gentle_crust.core.scheduling.whole import Course

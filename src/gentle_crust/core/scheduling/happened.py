@@ -6,8 +6,8 @@ from dataclasses import dataclass
 from datetime import datetime, timedelta
 from typing import Protocol
 
+from gentle_crust.core.clock import Stand
 from gentle_crust.core.errors import CraftError
-from gentle_crust.core.scheduling.clock import Stand
 
 EXTRA_FOLD = "extra_fold"
 """Keys of folds that no plan asked for begin so."""

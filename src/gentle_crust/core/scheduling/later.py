@@ -2,12 +2,12 @@
 
 import numpy as np
 
+from gentle_crust.core.clock import Clock
 from gentle_crust.core.fermentation.engine import Leg, Trace, first_crossing, run
 from gentle_crust.core.fermentation.rates import Floats
+from gentle_crust.core.fermentation.room import room_leg
 from gentle_crust.core.fermentation.targets import proof_target, share_of_greatest
 from gentle_crust.core.oven.equipment import vessel_row
-from gentle_crust.core.scheduling.clock import Clock
-from gentle_crust.core.scheduling.course import room_leg
 from gentle_crust.core.scheduling.problems import NEAR_TARGET
 from gentle_crust.core.scheduling.result import LaterPart
 from gentle_crust.core.scheduling.whole import Course

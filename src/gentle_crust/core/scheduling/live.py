@@ -6,8 +6,8 @@ from datetime import datetime, timedelta
 from typing import Literal
 
 from gentle_crust.core.cautions import Caution
+from gentle_crust.core.clock import Clock
 from gentle_crust.core.oven.profile import RECOVERY_MIN
-from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.scheduling.course import FOLDS_NEED_H
 from gentle_crust.core.scheduling.follow import FOLD_MIN, fold_hours
 from gentle_crust.core.scheduling.happened import EXTRA_FOLD, Happened, keys

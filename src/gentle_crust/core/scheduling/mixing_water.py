@@ -1,9 +1,9 @@
 """The water of a plan: for the dough, and for each build that goes before it."""
 
+from gentle_crust.core.clock import Clock
 from gentle_crust.core.formula.feel import mixing_for
-from gentle_crust.core.scheduling.clock import Clock
+from gentle_crust.core.leaven.ripening import START_C, Ripening
 from gentle_crust.core.scheduling.course import Recipe
-from gentle_crust.core.scheduling.leaven import START_C, Ripening
 from gentle_crust.core.scheduling.whole import Course
 from gentle_crust.core.scheduling.wish import Kitchen
 from gentle_crust.core.water.balance import FLOUR, Mix, Part, dough_from, levain_heat, water_for

@@ -10,20 +10,21 @@ from functools import lru_cache
 
 import numpy as np
 
+from gentle_crust.core.clock import Clock, Stand, zone_of
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.uncertainty import ONE, Vigour, activities, band
+from gentle_crust.core.leaven.feeds import feeds_first, ripenings_for
+from gentle_crust.core.leaven.ripening import Ripening, preferment_h, quickest_h, yeasted
 from gentle_crust.core.oven.equipment import Vessel
 from gentle_crust.core.oven.profile import BakeProfile, profile
 from gentle_crust.core.scheduling import ladder, problems, ribbon, weigh_list
 from gentle_crust.core.scheduling.carry import carry
-from gentle_crust.core.scheduling.clock import Clock, Stand, zone_of
 from gentle_crust.core.scheduling.costs import costs
 from gentle_crust.core.scheduling.course import Recipe, folded_in_time, recipe, with_preferment
-from gentle_crust.core.scheduling.feeds import feeds_first, levain_builds, ripenings_for
 from gentle_crust.core.scheduling.follow import Following, follow, plan_times
 from gentle_crust.core.scheduling.later import later_part
-from gentle_crust.core.scheduling.leaven import Ripening, preferment_h, quickest_h, yeasted
+from gentle_crust.core.scheduling.levains import levain_builds
 from gentle_crust.core.scheduling.mixing_water import water_for_mix
 from gentle_crust.core.scheduling.result import Dues, Holds, Plan, Proof, Told
 from gentle_crust.core.scheduling.solve import Times, cold_times, fridge_hours, room_times
@@ -96,7 +97,7 @@ def plan_course(wish: Wish, kitchen: Kitchen, now: datetime) -> tuple[Course, Cl
     made, times = _times(made, clock, load, clock.hours(now))
     made = folded_in_time(made, times.bulk_end - times.mix)
     factors = activities(wish.belief)
-    ripenings = ripenings_for(made, clock, times.mix, clock.hours(now), factors)
+    ripenings = ripenings_for(made.wanted, clock, times.mix, clock.hours(now), factors)
     return carry(made, clock, times, ripenings, factors), clock
 
 
@@ -114,7 +115,7 @@ def _followed(wish: Wish, kitchen: Kitchen, now: datetime, following: Following)
 @lru_cache(maxsize=16)
 def _ripenings_once(made: Recipe, clock: Clock, mix: float, now: float, belief: Vigour) -> tuple[Ripening, ...]:
     """What ripens before a dough that is being baked: the same whatever happens to the dough, so looked for once."""
-    return ripenings_for(made, clock, mix, now, activities(belief))
+    return ripenings_for(made.wanted, clock, mix, now, activities(belief))
 
 
 def _flat(wish: Wish, kitchen: Kitchen) -> BakeProfile:
@@ -178,7 +179,7 @@ def _cold_trouble(
 def _before_mix_h(made: Recipe, clock: Clock, load: float, ripen_h: tuple[float, ...]) -> float:
     """About how long before mixing the first hand is needed: the quickest levain and feed, or the preferment."""
     formula = made.wish.formula
-    feeds = 1 + feeds_first(made.wish, clock, load - 22.0)
+    feeds = 1 + feeds_first(made.wanted, clock, load - 22.0)
     lively = 1.0 if made.wish.starter is None else made.wish.starter.vigour.likely
     before = [formula.autolyse_min / 60, *ripen_h]
     for preferment, mass in made.ripened:

@@ -5,9 +5,9 @@ from dataclasses import dataclass, replace
 from datetime import datetime, timedelta
 from typing import Literal
 
+from gentle_crust.core.clock import Clock, Stand
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.scheduling.clashes import Absence, Clash
-from gentle_crust.core.scheduling.clock import Clock, Stand
 from gentle_crust.core.scheduling.happened import Happened, Held
 from gentle_crust.core.scheduling.live import Live, still_to_do
 from gentle_crust.core.scheduling.ribbon import nights_between

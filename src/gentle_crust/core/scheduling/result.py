@@ -8,12 +8,12 @@ from dataclasses import dataclass
 from datetime import datetime
 
 from gentle_crust.core.cautions import Caution
+from gentle_crust.core.clock import Clock
 from gentle_crust.core.fermentation.readings import Doubt
 from gentle_crust.core.fermentation.uncertainty import Span, Vigour
+from gentle_crust.core.leaven.starter import Starter
 from gentle_crust.core.messages import Message
 from gentle_crust.core.oven.profile import BakeProfile
-from gentle_crust.core.scheduling.clock import Clock
-from gentle_crust.core.scheduling.wish import Starter
 from gentle_crust.core.water.plan import WaterAnswer
 
 

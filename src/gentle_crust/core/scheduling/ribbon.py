@@ -4,11 +4,11 @@ from datetime import UTC, date, datetime, time, timedelta
 
 import numpy as np
 
+from gentle_crust.core.clock import Clock
 from gentle_crust.core.fermentation.engine import Trace
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.uncertainty import band
 from gentle_crust.core.oven.profile import RECOVERY_MIN
-from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.scheduling.result import CorePoint, Night, Ribbon, RibbonBake, RibbonPart, RibbonPoint
 from gentle_crust.core.scheduling.whole import Course
 

@@ -7,11 +7,11 @@ from dataclasses import dataclass, replace
 
 import numpy as np
 
+from gentle_crust.core.clock import Clock
 from gentle_crust.core.fermentation.engine import State, Trace, crossings, first_crossing, rise_of
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.targets import bulk_bounds, bulk_rise, share_of_greatest
 from gentle_crust.core.fermentation.uncertainty import ONE
-from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.scheduling.course import Recipe, run_bulk, run_proof, shape
 
 LONGEST_H = 120.0

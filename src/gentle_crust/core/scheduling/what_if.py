@@ -5,10 +5,10 @@ from datetime import datetime
 
 import numpy as np
 
+from gentle_crust.core.clock import Clock
 from gentle_crust.core.fermentation.engine import first_crossing
 from gentle_crust.core.fermentation.uncertainty import ONE
 from gentle_crust.core.scheduling.carry import carry
-from gentle_crust.core.scheduling.clock import Clock
 from gentle_crust.core.scheduling.plan import plan_course
 from gentle_crust.core.scheduling.problems import NEAR_TARGET
 from gentle_crust.core.scheduling.result import RibbonPart

@@ -8,8 +8,8 @@ from gentle_crust.core.fermentation.engine import Trace
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.targets import share_of_greatest
 from gentle_crust.core.fermentation.uncertainty import Span
+from gentle_crust.core.leaven.ripening import Ripening
 from gentle_crust.core.scheduling.course import FOLDS_NEED_H, Recipe, Shaped
-from gentle_crust.core.scheduling.leaven import Ripening
 from gentle_crust.core.scheduling.solve import Times, rise_at_bulk_end
 
 SOAKS_H = (2.0, 18.0)

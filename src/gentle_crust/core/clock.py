@@ -5,10 +5,11 @@ from datetime import UTC, datetime, timedelta
 from zoneinfo import ZoneInfo, ZoneInfoNotFoundError
 
 import numpy as np
+from numpy.typing import NDArray
 
 from gentle_crust.core.errors import CraftError, Unreadable
-from gentle_crust.core.fermentation.rates import Floats
 
+Floats = NDArray[np.float64]
 NIGHT_COOLS_H = 1.5
 """Time constant with which a room drifts to its night or day temperature (practice)."""
 

@@ -3,9 +3,9 @@
 from collections.abc import Iterable
 from dataclasses import dataclass
 
-from gentle_crust.core.culture.build import Build, build
 from gentle_crust.core.formula.model import Formula, Preferment
 from gentle_crust.core.formula.scaling import Weighed, sum_by_name
+from gentle_crust.core.leaven.build import Build, build
 
 SHARED_RATIO = 3.0
 """Parts of flour to one of culture in a shared build, if nothing else is asked (practice)."""

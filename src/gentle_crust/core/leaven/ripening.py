@@ -7,7 +7,14 @@ from math import ceil
 
 import numpy as np
 
-from gentle_crust.core.culture.build import (
+from gentle_crust.core.clock import Clock
+from gentle_crust.core.fermentation.dough import Makeup
+from gentle_crust.core.fermentation.engine import State, Trace, begin, run
+from gentle_crust.core.fermentation.rates import Floats
+from gentle_crust.core.fermentation.room import room_leg, step_h
+from gentle_crust.core.fermentation.uncertainty import ONE, Span, span
+from gentle_crust.core.formula.model import Formula, Preferment
+from gentle_crust.core.leaven.build import (
     Build,
     build,
     fed,
@@ -17,13 +24,6 @@ from gentle_crust.core.culture.build import (
     ripe_hours,
     spent_hours,
 )
-from gentle_crust.core.fermentation.dough import Makeup
-from gentle_crust.core.fermentation.engine import State, Trace, begin, run
-from gentle_crust.core.fermentation.rates import Floats
-from gentle_crust.core.fermentation.uncertainty import ONE, Span, span
-from gentle_crust.core.formula.model import Formula, Preferment
-from gentle_crust.core.scheduling.clock import Clock
-from gentle_crust.core.scheduling.course import room_leg, step_h
 
 LEVAIN_RATIOS = (2.0, 3.0, 1.0, 4.0, 5.0, 6.0, 8.0, 10.0)
 CULTURE_RATIOS = (1.0, 2.0, 3.0, 5.0, 8.0)

@@ -1,0 +1,1 @@
+"""Levains, feeds and preferments: how they are built, and when they are ripe."""
