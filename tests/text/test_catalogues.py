@@ -23,7 +23,7 @@ from gentle_crust.text.render import PLAIN, say
 SOURCE = Path(gentle_crust.__file__).parent
 CATALOGUES = sorted((SOURCE / "text" / "en").glob("*.ftl"))
 KINDS = {name for name, kind in vars(errors).items() if isinstance(kind, type) and issubclass(kind, ValueError)}
-SAYS = {"message", "Message", "kind", "__init__"} | KINDS
+SAYS = {"message", "Message", "kind", "__init__", "wrong"} | KINDS
 
 
 @cache
@@ -55,7 +55,7 @@ def written() -> tuple[list[tuple[str, str, set[str] | None]], list[str]]:
         if called not in SAYS or len(node.args) <= at:
             continue
         code = node.args[at]
-        names = {word.arg for word in node.keywords}
+        names = {word.arg for word in node.keywords} | ({"stage"} if called == "wrong" else set())
         for part in (code.body, code.orelse) if isinstance(code, ast.IfExp) else (code,):
             if isinstance(part, ast.Constant) and isinstance(part.value, str):
                 plain.append((part.value, where, None if None in names else names))

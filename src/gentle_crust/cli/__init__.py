@@ -17,6 +17,7 @@ QUESTIONS = (
     ("weigh", "a written recipe's lines in grams, low to high"),
     ("formula", "a formula in percent as a scaled weigh list"),
     ("bake", "what oven, vessel, steam and loaf do together, minute by minute"),
+    ("plan", "a formula and a method by the clock: stages, steps, bake, and what of it cannot be met"),
     ("judge", "whether a dough, a culture or a loaf is ready, and what to do"),
 )
 
@@ -71,12 +72,19 @@ def _parser() -> argparse.ArgumentParser:
         command.add_argument("--schema", action="store_true", help="print the JSON Schema of the question")
         if name == "judge":
             command.add_argument("--cues", action="store_true", help="list the cues of every stage and their values")
+        if name == "plan":
+            command.add_argument("--codes", action="store_true", help="list the codes of problems, cautions and steps")
+    commands.add_parser("styles", help="list the styles with their methods", description="List the styles.")
     return parser
 
 
 def main(arguments: list[str] | None = None) -> int:
     """Entry of the console command; returns the exit status."""
     options = _parser().parse_args(arguments)
+    if options.command == "styles":
+        from gentle_crust.interchange.plan_json import list_styles
+
+        return list_styles()
     if options.command in dict(QUESTIONS):
         return _question(options)
     from gentle_crust.config import config  # what is large is loaded when it is wanted: help comes at once
@@ -93,6 +101,10 @@ def _question(options: argparse.Namespace) -> int:
 
     if options.command == "judge" and options.cues:
         return list_cues()
+    if options.command == "plan" and options.codes:
+        from gentle_crust.interchange.plan_json import list_codes
+
+        return list_codes()
     return ask(options.command, options.schema)
 
 

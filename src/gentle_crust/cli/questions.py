@@ -9,6 +9,7 @@ from typing import Annotated, Any, Literal
 from pydantic import AllowInfNan, BaseModel, ConfigDict, Field, TypeAdapter, ValidationError, model_validator
 
 from gentle_crust.contract import problem
+from gentle_crust.contract.course import PlanQuestion
 from gentle_crust.contract.formula import FormulaBody
 from gentle_crust.contract.formulas import CheckAnswer
 from gentle_crust.core import limits
@@ -27,7 +28,7 @@ from gentle_crust.core.scheduling.weigh_list import by_feel
 from gentle_crust.core.water.balance import Mixing
 from gentle_crust.core.water.plan import Bowl, Pour, dough_from_waters, friction_of, mix_of_dough, plan_water
 from gentle_crust.core.water.taps import Taps
-from gentle_crust.interchange import bake_json
+from gentle_crust.interchange import bake_json, plan_json
 from gentle_crust.interchange.bake_json import BakeInput
 from gentle_crust.text.render import shown
 
@@ -244,6 +245,7 @@ def list_cues() -> int:
 
 QUESTIONS: dict[str, tuple[type[BaseModel], Callable[[str], dict[str, Any]]]] = {
     "bake": (BakeInput, bake_json.answer),
+    "plan": (PlanQuestion, plan_json.answer),
     "judge": (JudgeInput, _judge),
     "forecast": (ForecastInput, _forecast),
     "water": (WaterInput, _water),

@@ -25,6 +25,10 @@ STEAMED: dict[str, tuple[str, ...]] = {
     "spray": ("spray",),
 }
 """Cautions of what goes into the oven to make steam, at the minute at which it goes in."""
+CODES = (
+    "jar", "mould", "scald", "dairy", "raw_dough", "gas", "ratings", "wood", "blades", "hot_iron", "ceramic",
+    "steam_stones", "towels", "steam_water", "spray", "lid_steam", "door_steam", "knife", "first",
+)  # fmt: skip
 GLAZED = ("lidded_enamel", "lidded_clay")
 
 
@@ -61,8 +65,12 @@ def at_step(
         found += ["ceramic"] if what == "ice" and vessel in GLAZED else []
     if kind == "steam_out":
         found += ["hot_iron", "towels"] if what == "towels" else ["hot_iron"]
-    if kind == "vent":
+    if kind in ("vent", "uncover"):
         found.append("lid_steam" if lidded else "door_steam")
+    if kind in ("turn", "swap", "out_of_tin"):
+        found.append("hot_iron")
+    if kind in ("fire", "rake_out"):
+        found.append("wood")
     if kind == "out":
         found.append("hot_iron")
     if kind == "cut":

@@ -86,6 +86,29 @@ class Trace:
 
         return State(self.start_age_h + hours, between(self.nodes_c), *(between(values) for values in self.states))
 
+    def until(self, hours: float) -> "Trace":
+        """What happened in the first ``hours`` of the leg."""
+        kept = int(np.searchsorted(self.hours, hours - 1e-9))
+        if kept >= len(self.hours):
+            return self
+        part = (hours - self.hours[kept - 1]) / (self.hours[kept] - self.hours[kept - 1]) if kept else 0.0
+
+        def cut(values: Floats) -> Floats:
+            last = values[max(kept - 1, 0)] * (1 - part) + values[kept] * part
+            return np.concatenate([values[:kept], last[None]])
+
+        return Trace(
+            hours=np.concatenate([self.hours[:kept], [hours]]),
+            dough_c=cut(self.dough_c),
+            core_c=cut(self.core_c),
+            rise=cut(self.rise),
+            gas_rate=cut(self.gas_rate),
+            ph=cut(self.ph),
+            states=tuple(cut(values) for values in self.states),  # type: ignore[arg-type]
+            nodes_c=cut(self.nodes_c),
+            start_age_h=self.start_age_h,
+        )
+
     def end(self) -> State:
         """The state at the end of the leg."""
         return self.at(float(self.hours[-1]))

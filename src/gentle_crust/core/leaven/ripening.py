@@ -98,7 +98,7 @@ def _preferment_to_ripe(place: _Place, hours: float) -> float:
     return float(preferment_ripe_hours(trace)[0])
 
 
-def _hours_to_ripe(
+def hours_to_ripe(
     jar: Makeup, clock: Clock, start: float, mass_g: float, ratios: tuple[float, ...], about_h: float = 0.0
 ) -> Floats:
     """Hours until each of some feeds that start at ``start`` is ripe; nan for one that is not within six days.
@@ -122,7 +122,7 @@ def quickest_h(
     Six days for one that never ripens there.
     """
     jar = replace(jar_makeup(formula, preferment), liveliness=lively)
-    hours = float(_hours_to_ripe(jar, clock, start, mass_g, (1.0,), 9.0)[0])
+    hours = float(hours_to_ripe(jar, clock, start, mass_g, (1.0,), 9.0)[0])
     return HORIZONS_H[-1] if np.isnan(hours) else hours
 
 
@@ -174,7 +174,7 @@ def _fitting(
 
     Where none ever ripens: the last of them, begun half a day before.
     """
-    hours = _hours_to_ripe(jar, clock, wanted - 7, mass_g, ratios)
+    hours = hours_to_ripe(jar, clock, wanted - 7, mass_g, ratios)
     able = {ratio: wanted - float(each) for ratio, each in zip(ratios, hours, strict=True) if np.isfinite(each)}
     if not able:
         return ratios[-1], wanted - UNRIPE_H
@@ -182,7 +182,7 @@ def _fitting(
     start = able[ratio]
     for _ in range(4):
         about = (wanted - start) * 1.3 + 4
-        ripe = float(_hours_to_ripe(jar, clock, start, mass_g, (ratio,), about)[0])
+        ripe = float(hours_to_ripe(jar, clock, start, mass_g, (ratio,), about)[0])
         late = start + (wanted - start if np.isnan(ripe) else ripe) - wanted
         start -= late
         if abs(late) < 0.1:

@@ -1,0 +1,68 @@
+"""What is asked of a course: a formula and a method in a kitchen, by which times."""
+
+from dataclasses import dataclass
+from datetime import datetime
+
+from gentle_crust.core.clock import Nights, Room
+from gentle_crust.core.course.method import Method
+from gentle_crust.core.fermentation.uncertainty import Vigour, of_dough, unknown
+from gentle_crust.core.formula.model import Formula
+from gentle_crust.core.leaven.starter import Starter
+from gentle_crust.core.oven.equipment import Oven, Vessel
+from gentle_crust.core.oven.kit import Fired, Steam
+
+
+@dataclass(frozen=True)
+class Kitchen:
+    """A kitchen: its zone, the warmth of its room and fridge (C), sleep, oven, vessels and ways to steam, water.
+
+    ``fired``: what a wood-fired oven is fired to. ``proofer_c``: what its warm place is set to.
+    """
+
+    zone: str
+    room: Room
+    nights: Nights
+    oven: Oven
+    vessels: tuple[Vessel, ...] = ()
+    steam: tuple[Steam, ...] = ()
+    fired: Fired | None = None
+    proofer_c: float | None = None
+    outdoors_c: float | None = None
+    tap_c: float = 15.0
+    hot_tap_c: float | None = None
+    altitude_m: float = 0.0
+    scale_g: float = 1.0
+    learnt_k: tuple[tuple[str, float], ...] = ()
+    """What ways of mixing add to a dough here, K, where it was measured."""
+
+
+@dataclass(frozen=True)
+class Asked:
+    """The question of a plan. ``ready``: when each part is to leave the oven (an aware instant); none: soon.
+
+    ``dough_c`` is what the dough leaves the bowl with; ``lively`` whether the culture was fed within a day, if no
+    ``starter`` is known.
+    """
+
+    formula: Formula
+    method: Method
+    kitchen: Kitchen
+    pieces: int
+    scaling_weight_g: float
+    dough_c: float
+    now: datetime
+    ready: tuple[tuple[str, datetime], ...] = ()
+    lively: bool = True
+    starter: Starter | None = None
+    school: str = "by_dough"
+    style: str = ""
+    """The style that the method is of; empty for one of the baker's own."""
+
+    @property
+    def belief(self) -> Vigour:
+        """How sure the leaven's activity is, its likely one being in the dough's liveliness."""
+        return unknown() if self.starter is None else of_dough(self.starter.vigour)
+
+    def ready_at(self, part: str) -> datetime | None:
+        """When a part is wanted, if that was said."""
+        return dict(self.ready).get(part)

@@ -1,0 +1,209 @@
+"""One change that would do: tried before it is offered."""
+
+from collections.abc import Iterator
+from dataclasses import dataclass, replace
+from datetime import timedelta
+from typing import Any
+
+from gentle_crust.core.course.ask import Asked
+from gentle_crust.core.course.fill import COOL_BATH, LIVES_BETWEEN_C, WARM, room_mean_c
+from gentle_crust.core.course.method import Method, Place, Stage, Until
+from gentle_crust.core.course.plan import CoursePlan, in_style, plan, ready_of, soonest
+from gentle_crust.core.course.problems import Problem
+from gentle_crust.core.course.styles import fitting
+from gentle_crust.core.course.written import as_written
+from gentle_crust.core.errors import CraftError
+from gentle_crust.core.messages import Message, message
+
+OF_TIME = ("past", "late", "early", "asleep", "young_culture", "oven_taken")
+OF_FERMENTING = ("unripe", "no_rise", "never_ready", "never_warms", "under_proofed", "over_proofed", "water_hot")
+EARLIER_LATER_H = (1, 2, -1, 3, -2, 4, 6, 8, 12, 24)
+MOST_TRIED = 10
+"""So many other questions are tried for all problems of one plan."""
+A_QUARTER = timedelta(minutes=15)
+
+
+@dataclass(frozen=True)
+class Mend:
+    """What would do: a sentence, and the fields of the question to be put in the place of those given."""
+
+    text: Message
+    change: dict[str, Any]
+
+
+def mends(made: CoursePlan) -> tuple[Mend | None, ...]:
+    """For each problem of a plan, one change with which it is gone and nothing worse comes; None if none was found."""
+    before = {each.code for each in made.problems}
+    known: dict[str, Mend] = {}
+    tried: dict[Asked, set[str] | None] = {}
+    for problem in made.problems:
+        if problem.code in known:
+            continue
+        for asked, mend in _changes(made, problem):
+            if asked not in tried:
+                if len(tried) >= MOST_TRIED:
+                    break
+                tried[asked] = _codes(asked)
+            after = tried[asked]
+            if after is None or problem.code in after or len(after) >= len(before):
+                continue
+            # What mends one thing mends the others with it, as far as it does.
+            known |= {code: mend for code in before - after if code not in known}
+            break
+    return tuple(known.get(problem.code) for problem in made.problems)
+
+
+def _codes(asked: Asked) -> set[str] | None:
+    """Codes of the problems of another question; None if it cannot be asked."""
+    try:
+        return {each.code for each in plan(asked).problems}
+    except CraftError:
+        return None
+
+
+def _changes(made: CoursePlan, problem: Problem) -> Iterator[tuple[Asked, Mend]]:
+    """Changes worth trying for a problem, the one that a baker likes best first."""
+    asked = made.asked
+    if problem.code in OF_FERMENTING:
+        yield from _elsewhere(asked, problem)
+        yield from _otherwise(asked, problem)
+    if problem.code in ("vessel", "oven", "unsafe"):
+        yield from _other_vessel(asked, problem)
+    if asked.ready:
+        yield from _at_another_time(made)
+    yield from _in_another_style(asked)
+    if problem.code in ("water_hot", "no_rise", "under_proofed", "never_ready"):
+        for dough_c in (asked.dough_c - 2, asked.dough_c - 4, asked.dough_c + 2):
+            changed = replace(asked, dough_c=dough_c)
+            yield changed, Mend(message("mend-dough-c", dough=dough_c), {"dough_c": dough_c})
+
+
+def _with(asked: Asked, method: Method) -> tuple[Asked, dict[str, Any]]:
+    return replace(asked, method=method, style=""), {"method": as_written(method), "style": None}
+
+
+def _changed(method: Method, id_: str, stage: Stage) -> Method:
+    """The method with another stage in the place of one."""
+
+    def swapped(stages: tuple[Stage, ...]) -> tuple[Stage, ...]:
+        return tuple(stage if each.id == id_ else each for each in stages)
+
+    return Method(swapped(method.stages), tuple(replace(part, stages=swapped(part.stages)) for part in method.parts))
+
+
+def _stage_of(method: Method, id_: str) -> Stage | None:
+    return next((stage for _, path in method.paths for stage in path if stage.id == id_), None)
+
+
+def _elsewhere(asked: Asked, problem: Problem) -> Iterator[tuple[Asked, Mend]]:
+    """Everything that ferments in the room put somewhere warmer or cooler; first the stage itself alone."""
+    mean = room_mean_c(asked.kitchen)
+    warm = mean < sum(LIVES_BETWEEN_C[asked.formula.leaven]) / 2
+    places = (WARM, Place("proofer")) if warm else (COOL_BATH,)
+    for place in places:
+        said = message("mend-place", place=message(f"course-place-{place.name.replace('_', '-')}"))
+        stage = _stage_of(asked.method, problem.stage)
+        if stage is not None and (stage.place is None or stage.place.name == "room"):
+            changed, change = _with(asked, _changed(asked.method, stage.id, replace(stage, place=place)))
+            yield changed, Mend(said, change)
+        changed, change = _with(asked, _all_at(asked.method, place))
+        yield changed, Mend(said, change)
+
+
+def _all_at(method: Method, place: Place) -> Method:
+    def moved(stages: tuple[Stage, ...]) -> tuple[Stage, ...]:
+        able = ("levain", "feed", "preferment", "bulk", "proof", "rest", "warm_up")
+        return tuple(
+            replace(each, place=place)
+            if each.kind in able and (each.place is None or each.place.name == "room")
+            else each
+            for each in stages
+        )
+
+    return Method(moved(method.stages), tuple(replace(part, stages=moved(part.stages)) for part in method.parts))
+
+
+def _otherwise(asked: Asked, problem: Problem) -> Iterator[tuple[Asked, Mend]]:
+    """The stage left to end when it is ready, instead of as it was stated."""
+    stage = _stage_of(asked.method, problem.stage)
+    if stage is None:
+        return
+    if stage.kind in ("bulk", "proof") and (stage.place is None or stage.place.name != "fridge"):
+        changed, change = _with(asked, _changed(asked.method, stage.id, replace(stage, until=Until("ready"))))
+        yield changed, Mend(message("mend-until-ready", stage=message(f"course-kind-{stage.kind}")), change)
+    before = _bulk_before(asked.method, problem)
+    if before is not None:
+        changed, change = _with(asked, _changed(asked.method, before.id, replace(before, until=Until("ready"))))
+        yield changed, Mend(message("mend-until-ready", stage=message("course-kind-bulk")), change)
+    if stage.until is not None and stage.until.way == "span":
+        low, high = stage.until.minutes
+        for part in (0.7, 0.5, 1.4, 0.3, 2.0):
+            shorter = Until("span", minutes=(low * part, max(high * part, low * part)))
+            changed, change = _with(asked, _changed(asked.method, stage.id, replace(stage, until=shorter)))
+            code = "mend-shorter" if part < 1 else "mend-longer"
+            yield (
+                changed,
+                Mend(message(code, stage=message(f"course-kind-{stage.kind}"), minutes=round(high * part)), change),
+            )
+    if stage.until is not None and stage.until.way == "dough_c":
+        after = replace(stage, until=Until("span", minutes=(60.0, 60.0)))
+        changed, change = _with(asked, _changed(asked.method, stage.id, after))
+        yield changed, Mend(message("mend-shorter", stage=message(f"course-kind-{stage.kind}"), minutes=60), change)
+
+
+def _bulk_before(method: Method, problem: Problem) -> Stage | None:
+    for _, path in method.paths:
+        ids = [stage.id for stage in path]
+        if problem.stage in ids:
+            earlier = path[: ids.index(problem.stage)]
+            return next(
+                (s for s in earlier if s.kind == "bulk" and (s.place is None or s.place.name != "fridge")), None
+            )
+    return None
+
+
+def _at_another_time(made: CoursePlan) -> Iterator[tuple[Asked, Mend]]:
+    """As soon as it can be; else an hour or some earlier or later."""
+    asked = made.asked
+    soon = ready_of(soonest(asked))
+    rounded = tuple((name, at + (A_QUARTER - (at - asked.now) % A_QUARTER)) for name, at in soon)
+    # A part that is wanted later than it could be is still wanted then.
+    later = tuple((name, max(at, asked.ready_at(name) or at)) for name, at in rounded)
+    for ready in (later, rounded):
+        yield _ready(asked, ready)
+    for hours in EARLIER_LATER_H:
+        yield _ready(asked, tuple((name, at + timedelta(hours=hours)) for name, at in asked.ready))
+
+
+def _ready(asked: Asked, ready: tuple[tuple[str, Any], ...]) -> tuple[Asked, Mend]:
+    changed = replace(asked, ready=ready)
+    times = {name: at.isoformat() for name, at in ready}
+    change = times[""] if list(times) == [""] else times
+    return changed, Mend(message("mend-ready", at=ready[0][1]), {"ready": change})
+
+
+def _in_another_style(asked: Asked) -> Iterator[tuple[Asked, Mend]]:
+    if asked.method.parts:
+        return
+    for style in fitting(asked.formula, asked.kitchen.vessels):
+        if style.id != asked.style:
+            yield (
+                in_style(asked, style),
+                Mend(message("mend-style", style=style.name), {"style": style.id, "method": None}),
+            )
+
+
+def _other_vessel(asked: Asked, problem: Problem) -> Iterator[tuple[Asked, Mend]]:
+    stage = _stage_of(asked.method, problem.stage)
+    if stage is None or stage.baking is None:
+        return
+    kinds = [each.kind for each in asked.kitchen.vessels] + [
+        "tin" if asked.formula.shape == "pan_loaf" else "tray",
+        "stone",
+    ]
+    from gentle_crust.core.course.written import vessel_of
+
+    for kind in dict.fromkeys(kinds):
+        baking = replace(stage.baking, vessel=vessel_of(kind), heated=None, stages=None, steam=())
+        changed, change = _with(asked, _changed(asked.method, stage.id, replace(stage, baking=baking)))
+        yield changed, Mend(message("mend-vessel", vessel=message(f"the-vessel-{kind}")), change)

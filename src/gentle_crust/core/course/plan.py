@@ -1,0 +1,129 @@
+"""A plan: a course solved, with its steps by the clock, its water, and what of it cannot be met."""
+
+from dataclasses import dataclass, replace
+from datetime import datetime, timedelta
+
+from gentle_crust.core import limits
+from gentle_crust.core.course.ask import Asked
+from gentle_crust.core.course.problems import Problem, find
+from gentle_crust.core.course.solve import Solved, solve
+from gentle_crust.core.course.steps import Step, steps
+from gentle_crust.core.course.styles import Style, fitting, method_for
+from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core.formula.scaling import weigh
+from gentle_crust.core.messages import message
+from gentle_crust.core.water.balance import dough_from
+from gentle_crust.core.water.plan import WaterAnswer, friction_of, mix_of_formula, plan_water
+from gentle_crust.core.water.taps import Taps
+
+LONGEST_AHEAD, LONGEST_AGO = timedelta(days=16), timedelta(days=10)
+HOTTEST_POUR_C = 45.0
+"""No plan pours hotter water on flour and leaven: a dough that would need it becomes as warm as this makes it."""
+
+
+@dataclass(frozen=True)
+class CoursePlan:
+    """A solved course, its steps in order, the water of its dough, and its problems, the gravest first."""
+
+    solved: Solved
+    steps: tuple[Step, ...]
+    water: WaterAnswer
+    problems: tuple[Problem, ...]
+
+    @property
+    def asked(self) -> Asked:
+        """The question."""
+        return self.solved.asked
+
+
+def check(asked: Asked) -> None:
+    """Raise CraftError for a figure that no kitchen and no dough has, or a time out of reach."""
+    within("pieces", limits.PIECES, asked.pieces)
+    within("scaling_weight_g", limits.SCALING_WEIGHT_G, asked.scaling_weight_g)
+    within("dough_c", limits.DOUGH_C, asked.dough_c)
+    kitchen = asked.kitchen
+    within("kitchen.room_day_c", limits.ROOM_DAY_C, kitchen.room.day_c)
+    within("kitchen.room_night_c", limits.ROOM_NIGHT_C, kitchen.room.night_c)
+    within("kitchen.fridge_c", limits.FRIDGE_C, kitchen.room.fridge_c)
+    within("kitchen.tap_c", limits.TAP_C, kitchen.tap_c)
+    if kitchen.nights.length_h > 14:
+        raise CraftError("kitchen.sleep", "scheduling-sleep-length")
+    names = [name for name, _ in asked.method.paths]
+    own = sum(part.pieces for part in asked.method.parts)
+    if asked.method.parts and own != asked.pieces:
+        raise CraftError("pieces", "course-pieces-differ", parts=own, pieces=asked.pieces)
+    for name, at in asked.ready:
+        if name not in names:
+            raise CraftError("ready", "course-no-such-part", name=name, names=tuple(names))
+        if not -LONGEST_AGO < at - asked.now < LONGEST_AHEAD:
+            raise CraftError("ready", "course-out-of-reach", days=LONGEST_AHEAD.days)
+
+
+def plan(asked: Asked) -> CoursePlan:
+    """Plan a question. What cannot be reckoned at all raises CraftError; a wish that cannot be met has problems."""
+    check(asked)
+    solved = solve(asked)
+    water = water_of(solved)
+    done = steps(solved, water)
+    return CoursePlan(solved, done, water, find(solved, done, water))
+
+
+def water_of(solved: Solved) -> WaterAnswer:
+    """Water for the dough: flour and salt at the room's warmth when it is stirred, what ripened as warm as it is."""
+    asked, kitchen = solved.asked, solved.asked.kitchen
+    stirred = min(run.start for run in solved.runs if run.filled.kind in ("autolyse", "mix"))
+    by = next(run.filled.stage.by or "folds" for run in solved.runs if run.filled.kind == "mix")
+    room = solved.clock.kitchen_at(stirred)
+    ripe = [each.ripening for each in solved.beside if each.ripening is not None and each.kind != "feed"]
+    mass = sum(each.build.g for each in ripe)
+    levain_c = room
+    if mass:
+        levain_c = (
+            sum(each.build.g * float(each.trace.at(each.wanted - each.start).nodes_c.mean()) for each in ripe) / mass
+        )
+    friction = dict(kitchen.learnt_k).get(by, friction_of(by))
+    knead = next((run.filled.stage.by for run in solved.runs if run.filled.kind == "knead"), None)
+    if knead is not None:
+        friction = max(friction, dict(kitchen.learnt_k).get(knead, friction_of(knead)))
+    weighed = weigh(asked.formula, asked.pieces, asked.scaling_weight_g)
+    mix = mix_of_formula(asked.formula, weighed, room, room, levain_c, friction)
+    taps = Taps(kitchen.tap_c, kitchen.hot_tap_c, 0.0, kitchen.altitude_m)
+    return plan_water(mix, min(asked.dough_c, dough_from(HOTTEST_POUR_C, mix)), taps)
+
+
+def in_style(asked: Asked, style: Style) -> Asked:
+    """The same question, answered in a style."""
+    return replace(asked, method=method_for(style, asked.formula), style=style.id)
+
+
+def suiting(asked: Asked) -> CoursePlan:
+    """The plan in the usual style of a formula; in the first other that meets the wish if that does not."""
+    able = fitting(asked.formula, asked.kitchen.vessels)
+    first: CoursePlan | None = None
+    for style in able:
+        made = plan(in_style(asked, style))
+        if not made.problems:
+            return made
+        first = made if first is None or _weight(made) < _weight(first) else first
+    if first is None:
+        raise CraftError("style", "course-no-style", shape=message(f"shape-{asked.formula.shape}"))
+    return first
+
+
+def _weight(made: CoursePlan) -> float:
+    """How grave a plan's problems are."""
+    return sum(
+        3.0 if each.code in ("past", "late", "early") else 2.0 if each.code != "asleep" else 1.0
+        for each in made.problems
+    )
+
+
+def soonest(asked: Asked) -> CoursePlan:
+    """The same question without a time: as soon as it can be."""
+    return plan(replace(asked, ready=()))
+
+
+def ready_of(made: CoursePlan) -> tuple[tuple[str, datetime], ...]:
+    """When each part of a plan leaves the oven."""
+    clock = made.solved.clock
+    return tuple((part.path.name, clock.at(part.out)) for part in made.solved.parts)
