@@ -15,6 +15,7 @@ from gentle_crust import __version__
 from gentle_crust.api import common, guard, refusals
 from gentle_crust.api.bench_room import bench
 from gentle_crust.api.compression import pack_answers, packed
+from gentle_crust.api.course_room import courses
 from gentle_crust.api.culture_room import cultures
 from gentle_crust.api.door_room import entrance, secret_calendar
 from gentle_crust.api.formula_room import formulas
@@ -66,7 +67,7 @@ def create_app(
     _one_work_a_request(app)
     pack_answers(app)
     guard.protect(app, listening, passcode)
-    for blueprint in (kitchen, formulas, plans, water, cultures, bench, oven, keeping, entrance):
+    for blueprint in (kitchen, formulas, plans, water, cultures, bench, oven, courses, keeping, entrance):
         app.register_api(blueprint)
     app.add_url_rule("/calendar/<secret>.ics", "secret_calendar", secret_calendar)
     refusals.answer_errors(app)

@@ -26,7 +26,7 @@ PLENTY_G = 5000.0
 GOOD_SEED_H = 14
 
 
-class UntilBody(Strict):
+class CourseUntilBody(Strict):
     """What ends a stage that waits: exactly one of these. `minutes` and `hours` take a number or least and most."""
 
     rise: Number | None = None
@@ -37,7 +37,7 @@ class UntilBody(Strict):
     at: Short | None = None
 
 
-class FoldsBody(Strict):
+class CourseFoldsBody(Strict):
     """Sets of folds of one kind: stretch, bowl, coil or letter."""
 
     kind: Short = "stretch"
@@ -46,14 +46,14 @@ class FoldsBody(Strict):
     gap_min: NumberOrSpan | None = None
 
 
-class PathBody(Strict):
+class CoursePathBody(Strict):
     """Hours at one warmth."""
 
     hours: Number
     ambient_c: Number
 
 
-class HeatStageBody(Strict):
+class CourseHeatStageBody(Strict):
     """Minutes of a bake at a set point (C; 0: oven off), and what is done as it begins."""
 
     minutes: Number
@@ -67,7 +67,7 @@ class HeatStageBody(Strict):
     out_of_tin: bool = False
 
 
-class DoneBody(Strict):
+class CourseDoneBody(Strict):
     """What is wanted of a bake: core (C), colour (0-100), loss (share of the dough); each may be left out."""
 
     core_c: Number | None = None
@@ -75,7 +75,7 @@ class DoneBody(Strict):
     loss_fraction: Number | None = None
 
 
-class FiredBody(Strict):
+class CourseFiredBody(Strict):
     """A wood-fired oven as it is loaded: floor and dome (C), and how long it stood after raking out."""
 
     floor_c: Number
@@ -83,7 +83,7 @@ class FiredBody(Strict):
     soaked_min: Number = 0.0
 
 
-class OvenBody(Strict):
+class CourseOvenBody(Strict):
     """An oven."""
 
     kind: OvenKind = "electric"
@@ -96,10 +96,10 @@ class OvenBody(Strict):
     shelves: int | None = None
     shelf_cm2: Number | None = None
     hot_side: Literal["", "left", "right", "back", "front"] | None = None
-    fired: FiredBody | None = None
+    fired: CourseFiredBody | None = None
 
 
-class VesselBody(Strict):
+class CourseVesselBody(Strict):
     """A vessel; `count` left out: as many as are needed. `preheated` is read for its kind's sake and means nothing."""
 
     kind: Short
@@ -115,7 +115,7 @@ class VesselBody(Strict):
     heats_empty: bool | None = None
 
 
-class SteamBody(Strict):
+class CourseSteamBody(Strict):
     """A way to steam: grams of water and minutes from loading; left out, the usual."""
 
     kind: Short
@@ -123,19 +123,19 @@ class SteamBody(Strict):
     at_min: Number | None = None
 
 
-class StageBody(Strict):
+class CourseStageBody(Strict):
     """One stage. Work has `minutes`, waiting has `until`; what is left out is filled."""
 
     kind: Short
     id: Short | None = None
     minutes: NumberOrSpan | None = None
-    until: UntilBody | Literal["ready", "ripe", "judged"] | None = None
+    until: CourseUntilBody | Literal["ready", "ripe", "judged"] | None = None
     place: Short | None = None
     shelf: Short | None = None
-    path: Annotated[list[PathBody], Field(max_length=20)] | None = None
+    path: Annotated[list[CoursePathBody], Field(max_length=20)] | None = None
     container: Short | None = None
     covered: bool | None = None
-    folds: Annotated[list[FoldsBody], Field(max_length=6)] | None = None
+    folds: Annotated[list[CourseFoldsBody], Field(max_length=6)] | None = None
     fold: Short | None = None
     count: int | None = None
     by: Short | None = None
@@ -143,34 +143,34 @@ class StageBody(Strict):
     late: Annotated[list[Short], Field(max_length=20)] | None = None
     with_: Short | None = Field(None, alias="with")
     which: int | None = None
-    oven: OvenBody | OvenKind | None = None
-    vessel: VesselBody | Short | None = None
+    oven: CourseOvenBody | OvenKind | None = None
+    vessel: CourseVesselBody | Short | None = None
     heated: Short | None = None
-    steam: Annotated[list[SteamBody | Short], Field(max_length=6)] | SteamBody | Short | None = None
-    stages: Annotated[list[HeatStageBody], Field(min_length=1, max_length=12)] | None = None
-    done: DoneBody | None = None
+    steam: Annotated[list[CourseSteamBody | Short], Field(max_length=6)] | CourseSteamBody | Short | None = None
+    stages: Annotated[list[CourseHeatStageBody], Field(min_length=1, max_length=12)] | None = None
+    done: CourseDoneBody | None = None
 
 
-class PartBody(Strict):
+class CoursePartBody(Strict):
     """Pieces that go their own way from the end of the trunk on."""
 
     name: Short
     pieces: int | None = None
-    stages: Annotated[list[StageBody], Field(max_length=500)] = []
+    stages: Annotated[list[CourseStageBody], Field(max_length=500)] = []
 
 
-class MethodBody(Strict):
+class CourseMethodBody(Strict):
     """A method: stages in their order, and parts where pieces go different ways."""
 
-    stages: Annotated[list[StageBody], Field(max_length=500)] = []
-    parts: Annotated[list[PartBody], Field(max_length=40)] = []
+    stages: Annotated[list[CourseStageBody], Field(max_length=500)] = []
+    parts: Annotated[list[CoursePartBody], Field(max_length=40)] = []
 
     def method(self, formula: Formula) -> Method:
         """As the core takes it."""
         return method_of(self.model_dump(by_alias=True, exclude_none=True), formula)
 
 
-class KitchenBody(Strict):
+class CourseKitchenBody(Strict):
     """A kitchen: warmth in C, sleep from and to, zone, oven, vessels and ways to steam."""
 
     room_day_c: Number = 22.0
@@ -178,9 +178,9 @@ class KitchenBody(Strict):
     fridge_c: Number = 4.0
     sleep: Annotated[list[Short], Field(min_length=2, max_length=2)] = ["22:30", "06:30"]
     zone: Short = "UTC"
-    oven: OvenBody | OvenKind = "electric"
-    vessels: Annotated[list[VesselBody | Short], Field(max_length=40)] = []
-    steam: Annotated[list[SteamBody | Short], Field(max_length=12)] | SteamBody | Short | None = None
+    oven: CourseOvenBody | OvenKind = "electric"
+    vessels: Annotated[list[CourseVesselBody | Short], Field(max_length=40)] = []
+    steam: Annotated[list[CourseSteamBody | Short], Field(max_length=12)] | CourseSteamBody | Short | None = None
     proofer_c: Number | None = None
     outdoors_c: Number | None = None
     tap_c: Number = 15.0
@@ -197,7 +197,9 @@ class KitchenBody(Strict):
             nights=Nights(start, end),
             oven=oven,
             vessels=tuple(vessel_of(_plain(each)) for each in self.vessels),
-            steam=USUAL_MEANS if self.steam is None else tuple(steam_from(_plain(each)) for each in _several(self.steam)),
+            steam=USUAL_MEANS
+            if self.steam is None
+            else tuple(steam_from(_plain(each)) for each in _several(self.steam)),
             fired=fired,
             proofer_c=self.proofer_c,
             outdoors_c=self.outdoors_c,
@@ -223,7 +225,7 @@ def _hour(value: str, field: str) -> float:
     return int(hours) + int(minutes) / 60
 
 
-class CultureBody(Strict):
+class CourseCultureBody(Strict):
     """The culture: whether it was fed within a day; or its vigour (1 is usual), water, flour, and when it is ripe."""
 
     lively: bool | None = None
@@ -253,10 +255,10 @@ class PlanQuestion(Strict):
     """Question of `gentle-crust plan`. Without `method` and `style`: the style that suits. `ready` left out: soon."""
 
     formula: FormulaBody
-    method: MethodBody | None = None
+    method: CourseMethodBody | None = None
     style: Short | None = None
-    kitchen: KitchenBody = KitchenBody()
-    culture: CultureBody = CultureBody()
+    kitchen: CourseKitchenBody = CourseKitchenBody()
+    culture: CourseCultureBody = CourseCultureBody()
     pieces: int | None = None
     scaling_weight_g: Number | None = None
     dough_c: Number | None = None

@@ -311,6 +311,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/courses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Plan a formula and a method, or a style, in the kitchen that is given; nothing is kept. */
+        post: operations["courses_plan_course_courses_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cultures": {
         parameters: {
             query?: never;
@@ -1401,6 +1418,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/styles": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Ways to make bread, with their methods. */
+        get: operations["courses_list_styles_styles_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/trust": {
         parameters: {
             query?: never;
@@ -1919,6 +1953,18 @@ export interface components {
             state: "on_bench" | "baked" | "stopped";
         };
         /**
+         * BakePreheat
+         * @description Heating before loading.
+         */
+        BakePreheat: {
+            /** Fan */
+            fan: boolean;
+            /** Minutes */
+            minutes: number;
+            /** Setpoint C */
+            setpoint_c: number;
+        };
+        /**
          * BakeProfile
          * @description A whole bake of one load, and how many loads the pieces need.
          */
@@ -1999,6 +2045,34 @@ export interface components {
             name: string;
             /** Setpoint C */
             setpoint_c: number;
+        };
+        /**
+         * BakeSteam
+         * @description A way to steam.
+         */
+        BakeSteam: {
+            /** At Min */
+            at_min: number | null;
+            /** G */
+            g: number | null;
+            /** Kind */
+            kind: string;
+        };
+        /**
+         * BakeVessel
+         * @description A vessel as the simulation takes it.
+         */
+        BakeVessel: {
+            /** Base Kg */
+            base_kg: number | null;
+            /** Inside L */
+            inside_l: number | null;
+            /** Kind */
+            kind: string;
+            /** Lid Kg */
+            lid_kg: number | null;
+            /** Preheated */
+            preheated: boolean | string;
         };
         /**
          * BakesAnswer
@@ -2388,6 +2462,478 @@ export interface components {
             says: string;
             /** Weight */
             weight: number;
+        };
+        /**
+         * CourseAnswer
+         * @description A plan.
+         */
+        CourseAnswer: {
+            /** Bake */
+            bake: {
+                [key: string]: components["schemas"]["CourseBake"] | null;
+            };
+            /** Begins */
+            begins: string;
+            /** Out */
+            out: {
+                [key: string]: string;
+            };
+            /** Problems */
+            problems: components["schemas"]["CourseProblem"][];
+            /** Stages */
+            stages: components["schemas"]["CourseStage"][];
+            /** Steps */
+            steps: components["schemas"]["CourseStep"][];
+            /** Weigh */
+            weigh: components["schemas"]["Stage"][];
+        };
+        /**
+         * CourseBake
+         * @description A bake in the form of the simulation's question and answer.
+         */
+        CourseBake: {
+            /** Done Min */
+            done_min: number | null;
+            /** End */
+            end: {
+                [key: string]: number;
+            };
+            preheat: components["schemas"]["BakePreheat"];
+            /** Stages */
+            stages: components["schemas"]["HeatStage"][];
+            /** Steam */
+            steam: components["schemas"]["BakeSteam"][];
+            vessel: components["schemas"]["BakeVessel"];
+        };
+        /**
+         * CourseCultureBody
+         * @description The culture: whether it was fed within a day; or its vigour (1 is usual), water, flour, and when it is ripe.
+         */
+        CourseCultureBody: {
+            /** Flour */
+            flour?: string | null;
+            /** Hydration */
+            hydration?: number | null;
+            /** Lively */
+            lively?: boolean | null;
+            /** Ripe At */
+            ripe_at?: string | null;
+            /** Vigour */
+            vigour?: number | null;
+        };
+        /**
+         * CourseDoneBody
+         * @description What is wanted of a bake: core (C), colour (0-100), loss (share of the dough); each may be left out.
+         */
+        CourseDoneBody: {
+            /** Colour */
+            colour?: number | null;
+            /** Core C */
+            core_c?: number | null;
+            /** Loss Fraction */
+            loss_fraction?: number | null;
+        };
+        /**
+         * CourseFiredBody
+         * @description A wood-fired oven as it is loaded: floor and dome (C), and how long it stood after raking out.
+         */
+        CourseFiredBody: {
+            /** Dome C */
+            dome_c: number;
+            /** Floor C */
+            floor_c: number;
+            /**
+             * Soaked Min
+             * @default 0
+             */
+            soaked_min: number;
+        };
+        /**
+         * CourseFoldsBody
+         * @description Sets of folds of one kind: stretch, bowl, coil or letter.
+         */
+        CourseFoldsBody: {
+            /** Count */
+            count: number;
+            /** First Min */
+            first_min?: number | null;
+            /** Gap Min */
+            gap_min?: number | number[] | null;
+            /**
+             * Kind
+             * @default stretch
+             */
+            kind: string;
+        };
+        /**
+         * CourseHeatStageBody
+         * @description Minutes of a bake at a set point (C; 0: oven off), and what is done as it begins.
+         */
+        CourseHeatStageBody: {
+            /**
+             * Covered
+             * @default false
+             */
+            covered: boolean;
+            /**
+             * Door
+             * @default shut
+             * @enum {string}
+             */
+            door: "shut" | "ajar";
+            /**
+             * Fan
+             * @default false
+             */
+            fan: boolean;
+            /**
+             * Grill
+             * @default false
+             */
+            grill: boolean;
+            /** Minutes */
+            minutes: number;
+            /**
+             * Out Of Tin
+             * @default false
+             */
+            out_of_tin: boolean;
+            /** Setpoint C */
+            setpoint_c: number;
+            /**
+             * Swap
+             * @default false
+             */
+            swap: boolean;
+            /**
+             * Turn
+             * @default false
+             */
+            turn: boolean;
+        };
+        /**
+         * CourseKitchenBody
+         * @description A kitchen: warmth in C, sleep from and to, zone, oven, vessels and ways to steam.
+         */
+        CourseKitchenBody: {
+            /**
+             * Altitude M
+             * @default 0
+             */
+            altitude_m: number;
+            /**
+             * Fridge C
+             * @default 4
+             */
+            fridge_c: number;
+            /** Hot Tap C */
+            hot_tap_c?: number | null;
+            /** Outdoors C */
+            outdoors_c?: number | null;
+            /**
+             * Oven
+             * @default electric
+             */
+            oven: components["schemas"]["CourseOvenBody"] | ("electric" | "electric_fan" | "gas" | "built_in_steam" | "wood");
+            /** Proofer C */
+            proofer_c?: number | null;
+            /**
+             * Room Day C
+             * @default 22
+             */
+            room_day_c: number;
+            /**
+             * Room Night C
+             * @default 19
+             */
+            room_night_c: number;
+            /**
+             * Sleep
+             * @default [
+             *       "22:30",
+             *       "06:30"
+             *     ]
+             */
+            sleep: string[];
+            /** Steam */
+            steam?: (components["schemas"]["CourseSteamBody"] | string)[] | components["schemas"]["CourseSteamBody"] | string | null;
+            /**
+             * Tap C
+             * @default 15
+             */
+            tap_c: number;
+            /**
+             * Vessels
+             * @default []
+             */
+            vessels: (components["schemas"]["CourseVesselBody"] | string)[];
+            /**
+             * Zone
+             * @default UTC
+             */
+            zone: string;
+        };
+        /**
+         * CourseMend
+         * @description One change that would do: fields of the question, to be put in the place of those given.
+         */
+        CourseMend: {
+            /** Change */
+            change: {
+                [key: string]: unknown;
+            };
+            /** Text */
+            text: string;
+        };
+        /**
+         * CourseMethodBody
+         * @description A method: stages in their order, and parts where pieces go different ways.
+         */
+        CourseMethodBody: {
+            /**
+             * Parts
+             * @default []
+             */
+            parts: components["schemas"]["CoursePartBody"][];
+            /**
+             * Stages
+             * @default []
+             */
+            stages: components["schemas"]["CourseStageBody"][];
+        };
+        /**
+         * CourseOvenBody
+         * @description An oven.
+         */
+        CourseOvenBody: {
+            fired?: components["schemas"]["CourseFiredBody"] | null;
+            /** Heat Up Min */
+            heat_up_min?: number | null;
+            /** Heater W */
+            heater_w?: number | null;
+            /** Hot Side */
+            hot_side?: ("" | "left" | "right" | "back" | "front") | null;
+            /**
+             * Kind
+             * @default electric
+             * @enum {string}
+             */
+            kind: "electric" | "electric_fan" | "gas" | "built_in_steam" | "wood";
+            /** Name */
+            name?: string | null;
+            /** Offset K */
+            offset_k?: number | null;
+            /** Shelf Cm2 */
+            shelf_cm2?: number | null;
+            /** Shelves */
+            shelves?: number | null;
+            /** Top C */
+            top_c?: number | null;
+            /** Volume L */
+            volume_l?: number | null;
+        };
+        /**
+         * CoursePartBody
+         * @description Pieces that go their own way from the end of the trunk on.
+         */
+        CoursePartBody: {
+            /** Name */
+            name: string;
+            /** Pieces */
+            pieces?: number | null;
+            /**
+             * Stages
+             * @default []
+             */
+            stages: components["schemas"]["CourseStageBody"][];
+        };
+        /**
+         * CoursePathBody
+         * @description Hours at one warmth.
+         */
+        CoursePathBody: {
+            /** Ambient C */
+            ambient_c: number;
+            /** Hours */
+            hours: number;
+        };
+        /**
+         * CourseProblem
+         * @description What cannot be met, and one change that was tried.
+         */
+        CourseProblem: {
+            /** Code */
+            code: string;
+            mend: components["schemas"]["CourseMend"] | null;
+            /** Part */
+            part: string;
+            /** Stage */
+            stage: string;
+            /** Text */
+            text: string;
+        };
+        /**
+         * CourseStage
+         * @description A stage by the clock; rise and share as they are at its end; ``filled`` says why, of what was left out.
+         */
+        CourseStage: {
+            /** At */
+            at: string;
+            dough_c: components["schemas"]["DoughWarmth"] | null;
+            /** Ends */
+            ends: string;
+            /** Filled */
+            filled: {
+                [key: string]: string;
+            };
+            /** Id */
+            id: string;
+            /** Kind */
+            kind: string;
+            /** Minutes */
+            minutes: number;
+            /** Number */
+            number: number;
+            /** Part */
+            part: string;
+            /** Place */
+            place: string | null;
+            rise: components["schemas"]["LikelyBand"] | null;
+            share: components["schemas"]["LikelyBand"] | null;
+        };
+        /**
+         * CourseStageBody
+         * @description One stage. Work has `minutes`, waiting has `until`; what is left out is filled.
+         */
+        CourseStageBody: {
+            /** By */
+            by?: string | null;
+            /** Container */
+            container?: string | null;
+            /** Count */
+            count?: number | null;
+            /** Covered */
+            covered?: boolean | null;
+            done?: components["schemas"]["CourseDoneBody"] | null;
+            /** Fold */
+            fold?: string | null;
+            /** Folds */
+            folds?: components["schemas"]["CourseFoldsBody"][] | null;
+            /** Heated */
+            heated?: string | null;
+            /** Id */
+            id?: string | null;
+            /** Kind */
+            kind: string;
+            /** Late */
+            late?: string[] | null;
+            /** Minutes */
+            minutes?: number | number[] | null;
+            /** Order */
+            order?: string[] | null;
+            /** Oven */
+            oven?: components["schemas"]["CourseOvenBody"] | ("electric" | "electric_fan" | "gas" | "built_in_steam" | "wood") | null;
+            /** Path */
+            path?: components["schemas"]["CoursePathBody"][] | null;
+            /** Place */
+            place?: string | null;
+            /** Shelf */
+            shelf?: string | null;
+            /** Stages */
+            stages?: components["schemas"]["CourseHeatStageBody"][] | null;
+            /** Steam */
+            steam?: (components["schemas"]["CourseSteamBody"] | string)[] | components["schemas"]["CourseSteamBody"] | string | null;
+            /** Until */
+            until?: components["schemas"]["CourseUntilBody"] | ("ready" | "ripe" | "judged") | null;
+            /** Vessel */
+            vessel?: components["schemas"]["CourseVesselBody"] | string | null;
+            /** Which */
+            which?: number | null;
+            /** With */
+            with?: string | null;
+        };
+        /**
+         * CourseSteamBody
+         * @description A way to steam: grams of water and minutes from loading; left out, the usual.
+         */
+        CourseSteamBody: {
+            /** At Min */
+            at_min?: number | null;
+            /** G */
+            g?: number | null;
+            /** Kind */
+            kind: string;
+        };
+        /**
+         * CourseStep
+         * @description One thing to do: a code, its stage's id, when, minutes of hands, codes of cautions, and the words.
+         */
+        CourseStep: {
+            amount: components["schemas"]["StepAmount"] | null;
+            /** At */
+            at: string;
+            /** Cautions */
+            cautions: string[];
+            /** Minutes */
+            minutes: number;
+            /** Number */
+            number: number | null;
+            /** Of */
+            of: number | null;
+            /** Part */
+            part: string;
+            /** Stage */
+            stage: string;
+            /** Step */
+            step: string;
+            /** Text */
+            text: string;
+        };
+        /**
+         * CourseUntilBody
+         * @description What ends a stage that waits: exactly one of these. `minutes` and `hours` take a number or least and most.
+         */
+        CourseUntilBody: {
+            /** At */
+            at?: string | null;
+            /** Dough C */
+            dough_c?: number | null;
+            /** Hours */
+            hours?: number | number[] | null;
+            /** Minutes */
+            minutes?: number | number[] | null;
+            /** Rise */
+            rise?: number | null;
+            /** Share */
+            share?: number | null;
+        };
+        /**
+         * CourseVesselBody
+         * @description A vessel; `count` left out: as many as are needed. `preheated` is read for its kind's sake and means nothing.
+         */
+        CourseVesselBody: {
+            /** Base Kg */
+            base_kg?: number | null;
+            /** Count */
+            count?: number | null;
+            /** Heats Empty */
+            heats_empty?: boolean | null;
+            /** Id */
+            id?: string | null;
+            /** Inside L */
+            inside_l?: number | null;
+            /** Kind */
+            kind: string;
+            /** Knob C */
+            knob_c?: number | null;
+            /** Lid Kg */
+            lid_kg?: number | null;
+            /** Name */
+            name?: string | null;
+            /** Preheated */
+            preheated?: boolean | "lid" | null;
+            /** Rated C */
+            rated_c?: number | null;
         };
         /**
          * Cue
@@ -2926,6 +3472,16 @@ export interface components {
             vessel: string;
             /** Vessel Kind */
             vessel_kind: string;
+        };
+        /**
+         * DoughWarmth
+         * @description The dough's temperature as a stage begins and as it ends, C.
+         */
+        DoughWarmth: {
+            /** From */
+            from: number;
+            /** To */
+            to: number;
         };
         /**
          * Driver
@@ -3760,6 +4316,52 @@ export interface components {
             why: components["schemas"]["Reason"][];
         };
         /**
+         * HeatStage
+         * @description Minutes of a bake at a set point (C; 0: oven off), and what is done as it begins.
+         */
+        HeatStage: {
+            /**
+             * Covered
+             * @default false
+             */
+            covered: boolean;
+            /**
+             * Door
+             * @default shut
+             * @enum {string}
+             */
+            door: "shut" | "ajar";
+            /**
+             * Fan
+             * @default false
+             */
+            fan: boolean;
+            /**
+             * Grill
+             * @default false
+             */
+            grill: boolean;
+            /** Minutes */
+            minutes: number;
+            /**
+             * Out Of Tin
+             * @default false
+             */
+            out_of_tin: boolean;
+            /** Setpoint C */
+            setpoint_c: number;
+            /**
+             * Swap
+             * @default false
+             */
+            swap: boolean;
+            /**
+             * Turn
+             * @default false
+             */
+            turn: boolean;
+        };
+        /**
          * HeatUpBody
          * @description The thermometer at a minute of an empty heat-up.
          */
@@ -3778,6 +4380,31 @@ export interface components {
             bulk: number;
             /** Shaped */
             shaped: number;
+        };
+        /**
+         * Ingredient
+         * @description One line of a weigh list. ``percent`` is over all flour, ``mixed_percent`` over its own stage's flour.
+         *
+         *     ``late`` lines are worked in after the gluten has formed.
+         */
+        Ingredient: {
+            /** G */
+            g: number;
+            /** Kind */
+            kind: string;
+            /**
+             * Late
+             * @default false
+             */
+            late: boolean;
+            /** Mixed Percent */
+            mixed_percent: number;
+            /** Name */
+            name: string;
+            /** Percent */
+            percent: number;
+            /** Role */
+            role: string;
         };
         /**
          * IngredientsAnswer
@@ -4145,6 +4772,18 @@ export interface components {
             vigour_words: string;
             /** Wake Feeds */
             wake_feeds: number;
+        };
+        /**
+         * LikelyBand
+         * @description A figure with its band: 10 %, 50 % and 90 %.
+         */
+        LikelyBand: {
+            /** High */
+            high: number;
+            /** Likely */
+            likely: number;
+            /** Low */
+            low: number;
         };
         /**
          * LiveStep
@@ -5109,6 +5748,62 @@ export interface components {
              * @enum {string}
              */
             state: "planned" | "on_bench" | "baked";
+        };
+        /**
+         * PlanQuestion
+         * @description Question of `gentle-crust plan`. Without `method` and `style`: the style that suits. `ready` left out: soon.
+         */
+        PlanQuestion: {
+            /**
+             * @default {
+             *       "flour": null,
+             *       "hydration": null,
+             *       "lively": null,
+             *       "ripe_at": null,
+             *       "vigour": null
+             *     }
+             */
+            culture: components["schemas"]["CourseCultureBody"];
+            /** Dough C */
+            dough_c?: number | null;
+            formula: components["schemas"]["FormulaBody"];
+            /**
+             * @default {
+             *       "altitude_m": 0,
+             *       "fridge_c": 4,
+             *       "hot_tap_c": null,
+             *       "outdoors_c": null,
+             *       "oven": "electric",
+             *       "proofer_c": null,
+             *       "room_day_c": 22,
+             *       "room_night_c": 19,
+             *       "sleep": [
+             *         "22:30",
+             *         "06:30"
+             *       ],
+             *       "steam": null,
+             *       "tap_c": 15,
+             *       "vessels": [],
+             *       "zone": "UTC"
+             *     }
+             */
+            kitchen: components["schemas"]["CourseKitchenBody"];
+            method?: components["schemas"]["CourseMethodBody"] | null;
+            /**
+             * Now
+             * Format: date-time
+             */
+            now: string;
+            /** Pieces */
+            pieces?: number | null;
+            /** Ready */
+            ready?: string | {
+                [key: string]: string;
+            } | null;
+            /** Scaling Weight G */
+            scaling_weight_g?: number | null;
+            /** Style */
+            style?: string | null;
         };
         /**
          * PlanTimes
@@ -6539,7 +7234,7 @@ export interface components {
             /** Kind */
             kind: string;
             /** Lines */
-            lines: components["schemas"]["gentle_crust__core__formula__scaling__Ingredient"][];
+            lines: components["schemas"]["Ingredient"][];
             /** Title */
             title: string;
         };
@@ -6660,6 +7355,40 @@ export interface components {
              * @default
              */
             what: string;
+        };
+        /**
+         * StepAmount
+         * @description What goes into the oven or comes out of it, and how much of it, g.
+         */
+        StepAmount: {
+            /** G */
+            g: number | null;
+            /** What */
+            what: string;
+        };
+        /**
+         * StyleAnswer
+         * @description A style with its method.
+         */
+        StyleAnswer: {
+            /** Fits */
+            fits: string[];
+            /** Id */
+            id: string;
+            /** Method */
+            method: {
+                [key: string]: unknown;
+            };
+            /** Name */
+            name: string;
+        };
+        /**
+         * StylesAnswer
+         * @description All styles, in the order in which they are taken.
+         */
+        StylesAnswer: {
+            /** Styles */
+            styles: components["schemas"]["StyleAnswer"][];
         };
         /**
          * SwapAnswer
@@ -8681,6 +9410,84 @@ export interface operations {
             };
             /** @description The data file is held by another program. */
             503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    courses_plan_course_courses_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanQuestion"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CourseAnswer"];
+                };
+            };
+            /** @description Somebody else changed it, or it is under way already. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ChangedDocument"] | components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The disk is full. */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -14200,6 +15007,53 @@ export interface operations {
             };
             /** @description The disk is full. */
             507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    courses_list_styles_styles_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StylesAnswer"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
                 headers: {
                     [name: string]: unknown;
                 };

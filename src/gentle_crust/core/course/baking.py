@@ -41,8 +41,9 @@ USUAL_MEANS = (Steam("hot_pan"), Steam("mist_loaf"))
 class FilledBake:
     """A whole bake of one part: what goes in, how it is heated and steamed, its stages, and when it is done.
 
-    ``minutes`` of one load; ``end`` is how core (C), colour (0-100) and loss (share) are then, by line. ``short_k``: how far the
-    oven stays below what the table asks for; ``misfit`` why the loaf does not fit; ``refused`` why it must not be.
+    ``minutes`` of one load; ``end`` is how core (C), colour (0-100) and loss (share) are then, by line. ``short_k``:
+    how far the oven stays below what the table asks for; ``misfit`` why the loaf does not fit; ``refused`` why it must
+    not be.
     """
 
     oven: Oven

@@ -5,7 +5,9 @@ what they would cost, at the lengths of the other stages as they were last found
 through the best and finds the beginning from where that ends.
 """
 
+from collections.abc import Iterable
 from dataclasses import dataclass, replace
+from datetime import datetime
 from functools import lru_cache
 from itertools import product
 
@@ -525,12 +527,121 @@ def _off_target(search: _Search, laid: _Laid) -> float:
     return paid
 
 
+@dataclass(frozen=True)
+class Carried:
+    """What is known of a course under way: when stages ended, and until when others are to be held, by their ids."""
+
+    ends: dict[str, datetime]
+    holds: dict[str, datetime]
+
+
+def carry_on(asked: Asked, known: Carried) -> Solved:
+    """The rest of a course, carried on from what is known of it as of ``asked.now``.
+
+    What was done took as long as it took; what is running has not ended yet; holds to come are moved so that each
+    part meets its time. Without anything known, the course of the least cost.
+    """
+    if not known.ends:
+        return solve(asked)
+    search = _Search(asked)
+    ends = {id_: search.clock.hours(at) for id_, at in known.ends.items()}
+    start, fixed = _as_it_was(search, ends)
+    search.ripe_for(start)
+    until = {id_: search.clock.hours(at) for id_, at in known.holds.items()}
+    holds = {each.id: sum(each.until.minutes) / 120 for each in _all_holds(search) if each.id not in fixed}
+    laid = search.lay(start, {**holds, **fixed})
+    for _ in range(MOST_ROUNDS):
+        fixed |= _not_over_yet(search, laid, ends, until)
+        holds, moved = _held_to(search, laid, {k: v for k, v in holds.items() if k not in fixed})
+        laid = search.lay(start, {**holds, **fixed})
+        if moved < NEAR_H:
+            break
+    return _as_told(search, start, {**holds, **fixed}, laid, ends)
+
+
+def _as_it_was(search: _Search, ends: dict[str, float]) -> tuple[float, dict[str, float]]:
+    """When the dough was begun, and the hours of all that is done; of parts apart, how much later each began."""
+    fixed: dict[str, float] = {}
+    begins: dict[str, float] = {}
+    for batch, tail in zip(search.batches, search.tails, strict=True):
+        before: float | None = None
+        for each in (*search.trunk, *tail):
+            if each.id not in ends:
+                break
+            if before is None:
+                before = begins[batch.name] = ends[each.id] - _own_h(each)
+            fixed[each.id] = max(ends[each.id] - before, 0.0)
+            before = ends[each.id]
+    start = min(begins.values())
+    if not search.trunk:
+        fixed |= {f"{BEGINS_LATER} {name}": at - start for name, at in begins.items()}
+    return start, fixed
+
+
+def _own_h(each: Filled) -> float:
+    """How long the first stage of a dough took, if only its end is known: what it usually takes."""
+    return each.work_min / 60 if each.stage.minutes is not None else sum(each.until.minutes) / 120
+
+
+def _not_over_yet(search: _Search, laid: _Laid, ends: dict[str, float], until: dict[str, float]) -> dict[str, float]:
+    """Hours of what is running, which has not ended before now; of what is to be held until a time; and how much
+    later a part begins that has not begun."""
+    found: dict[str, float] = {}
+    for batch, part in zip(search.batches, laid.parts, strict=True):
+        own = [run for run in (*laid.trunk, *part) if run.filled.id not in ends]
+        if len(own) == len(part) and not laid.trunk and own[0].start < 0:
+            found[f"{BEGINS_LATER} {batch.name}"] = -laid.parts[0][0].start
+            continue
+        for place, run in enumerate(own):
+            if run.filled.id in until:
+                found[run.filled.id] = max(max(until[run.filled.id], 0.0) - run.start, 0.0)
+            elif place == 0 and run.end < 0 and run.filled.bake is None:
+                found[run.filled.id] = -run.start
+    return found
+
+
+def _held_to(search: _Search, laid: _Laid, holds: dict[str, float]) -> tuple[dict[str, float], float]:
+    """Holds to come, the trunk's and each part's, moved by what the parts would be early or late."""
+    moved = 0.0
+    outs = laid.outs()
+    late = [0.0 if at is None else out - at for out, at in zip(outs, search.wanted, strict=True)]
+    changed = dict(holds)
+    own = [each for each in held(search.trunk) if each.id in holds]
+    if own and late:
+        moved = max(moved, _share_out(changed, own, min(late, key=abs)))
+        late = [each - min(late, key=abs) for each in late]
+    for tail, each_late in zip(search.tails, late, strict=True):
+        able = [each for each in held(tail) if each.id in holds]
+        if able:
+            moved = max(moved, _share_out(changed, able, each_late))
+    return changed, moved
+
+
+def _share_out(holds: dict[str, float], able: list[Filled], late_h: float) -> float:
+    """Holds made shorter by what is late (longer by what is early), one after the other; what they moved, h."""
+    left, moved = late_h, 0.0
+    for each in able:
+        low, high = (end / 60 for end in each.until.minutes)
+        new = min(max(holds[each.id] - left, low), high)
+        moved = max(moved, abs(new - holds[each.id]))
+        left -= holds[each.id] - new
+        holds[each.id] = new
+    return moved
+
+
 def _told(search: _Search, start: float, holds: dict[str, float]) -> Solved:
     """The course with every activity of its leaven side by side, at the lengths that were found."""
     search.ripe_for(_mix_at(search.lay(start, holds)))
     start, holds, laid = _exact(search, start, holds, NEAR_H, 2 * NEAR_H)
     if search.wanted[_anchor(search)] is None:
         start, laid = _not_in_the_past(search, start, holds, laid)
+    return _as_told(search, start, holds, laid)
+
+
+def _as_told(
+    search: _Search, start: float, holds: dict[str, float], laid: _Laid, settled: Iterable[str] = ()
+) -> Solved:
+    """A course that was laid out, with every activity of its leaven side by side."""
     lengths = {run.filled.id: run.hours for runs in (laid.trunk, *laid.parts) for run in runs}
     reached = {run.filled.id: run.reached for runs in (laid.trunk, *laid.parts) for run in runs}
     factors = activities(search.asked.belief)
@@ -544,7 +655,7 @@ def _told(search: _Search, start: float, holds: dict[str, float]) -> Solved:
         for path, batch, runs, wanted in zip(search.paths, search.batches, wide.parts, search.wanted, strict=True)
     )
     trunk = kept(wide.trunk) if search.asked.method.parts else ()
-    parts = _loaded(parts)
+    parts = _loaded(parts, frozenset(settled))
     mixes = [
         run.start
         for run in (*trunk, *(each for part in parts for each in part.runs))
@@ -587,29 +698,35 @@ def _leaven_at(trunk: tuple[Run, ...], parts: tuple[PartCourse, ...], mixes: lis
     return min(at or mixes)
 
 
-def _loaded(parts: tuple[PartCourse, ...]) -> tuple[PartCourse, ...]:
-    """Parts that are in the oven at once share a load if they agree; else they go in one after the other."""
+def _loaded(parts: tuple[PartCourse, ...], settled: frozenset[str]) -> tuple[PartCourse, ...]:
+    """Parts that are in the oven at once share a load if they agree; else they go in one after the other.
+
+    ``settled`` are ids of stages that have happened: when they did is not changed any more.
+    """
     order = sorted(range(len(parts)), key=lambda i: parts[i].load or 0.0)
     found = {order[0]: parts[order[0]]}
     for place in order[1:]:
         part = parts[place]
-        for other in found.values():
+        happened = any(run.filled.bake and run.filled.id in settled for run in part.runs)
+        for other in () if happened else tuple(found.values()):
             load, its = part.load, other.load
             if load is None or its is None or part.bake is None or other.bake is None:
                 continue
             if sharing(other.bake, part.bake) is not None and abs(load - its) < ONE_LOAD_H:
-                part = replace(_moved(part, its - load), shares=other.path.name)
+                part = replace(_moved(part, its - load, settled), shares=other.path.name)
                 break
             if its <= load < other.out:
-                part = _moved(part, other.out + RECOVERY_MIN / 60 - load)
+                part = _moved(part, other.out + RECOVERY_MIN / 60 - load, settled)
         found[place] = part
     return tuple(found[i] for i in range(len(parts)))
 
 
-def _moved(part: PartCourse, by_h: float) -> PartCourse:
+def _moved(part: PartCourse, by_h: float, settled: frozenset[str]) -> PartCourse:
     """A part whose bake, and what comes after it, is later by so much: what waits before it waits as much longer."""
     runs = list(part.runs)
     at = next(i for i, run in enumerate(runs) if run.filled.bake)
     for i in range(at, len(runs)):
         runs[i] = replace(runs[i], start=runs[i].start + by_h, end=runs[i].end + by_h)
+    if at and runs[at - 1].filled.id not in settled:
+        runs[at - 1] = replace(runs[at - 1], end=max(runs[at].start, runs[at - 1].start))
     return replace(part, runs=tuple(runs))

@@ -27,7 +27,7 @@ from gentle_crust.core.fermentation.uncertainty import ONE
 
 LONGEST_H = 120.0
 """So long a dough is followed for its rise or its proof."""
-SHORTEST_H = 1 / 60
+SHORTEST_H, A_MOMENT_H = 1 / 60, 1e-4
 STEPS_H = ((4.0, 1 / 12), (12.0, 1 / 6), (24.0, 1 / 4), (48.0, 1 / 2), (LONGEST_H, 1.0))
 """How far a dough is followed, and in which steps: the same steps whatever was thought of it before."""
 FOLDS_NEED_H = 0.2
@@ -152,12 +152,16 @@ def _stage(
     if now.state is None or now.baked or each.bake is not None:
         hours = _unfermented_h(each, now.at, ground, fixed)
         end = now.at + hours
-        return Run(each, now.at, end, now.state, now.state, None, holds), replace(now, at=end, baked=now.baked or each.bake is not None)
+        return Run(each, now.at, end, now.state, now.state, None, holds), replace(
+            now, at=end, baked=now.baked or each.bake is not None
+        )
     state = now.state
     piece = min(now.piece_g, batch.piece_g) if each.kind in ("divide", "shape") else now.piece_g
     if each.kind in PRESSED:
         state = handled(batch.makeup, state, PRESSED[each.kind])
     now = replace(now, piece_g=piece)
+    if fixed.get(each.id, 1.0) < A_MOMENT_H:
+        return _at_once(batch, each, now, state, holds)
     if each.stage.minutes is not None:
         return _worked(ground, batch, each, now, state, holds, fixed)
     return _waited(ground, batch, each, now, state, holds, fixed, rest, about)
@@ -175,6 +179,13 @@ def _unfermented_h(each: Filled, at: float, ground: Ground, fixed: Fixed) -> flo
         return 0.0
     low, high = each.until.minutes
     return each.work_min / 60 if each.stage.minutes is not None else (low + high) / 120
+
+
+def _at_once(batch: Batch, each: Filled, now: Standing, state: State, holds: float) -> tuple[Run, Standing]:
+    """A stage that took no time."""
+    shaped = now.shaped or each.kind in ("shape", "proof")
+    after = handled(batch.makeup, state, batch.shaping) if each.kind == "shape" else state
+    return Run(each, now.at, now.at, state, after, None, holds), replace(now, state=after, shaped=shaped)
 
 
 def _worked(

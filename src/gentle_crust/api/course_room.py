@@ -1,0 +1,24 @@
+"""Courses: a formula and a method by the clock, and the styles that there are."""
+
+from flask import Response
+
+from gentle_crust.api.common import answer, room
+from gentle_crust.contract.course import PlanQuestion
+from gentle_crust.contract.course_plan import CourseAnswer, StylesAnswer, style_told, told
+from gentle_crust.core.course.plan import plan, suiting
+from gentle_crust.core.course.styles import styles
+
+courses = room("courses")
+
+
+@courses.get("/styles", responses={200: StylesAnswer})
+def list_styles() -> Response:
+    """Ways to make bread, with their methods."""
+    return answer(StylesAnswer(styles=[style_told(each) for each in styles()]))
+
+
+@courses.post("/courses", responses={200: CourseAnswer})
+def plan_course(body: PlanQuestion) -> Response:
+    """Plan a formula and a method, or a style, in the kitchen that is given; nothing is kept."""
+    asked, choose = body.asked()
+    return answer(told(suiting(asked) if choose else plan(asked)))

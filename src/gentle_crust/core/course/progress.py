@@ -1,0 +1,201 @@
+"""A course under way: what was pressed is an edit of it, and the rest is carried on from where the dough stands.
+
+Every stage is planned, due, running, done or skipped. Stages of one way to the oven follow one another without a gap:
+a stage begins where the one before it ends, so that the times at which stages end tell all that happened.
+"""
+
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
+from datetime import datetime
+from typing import Literal
+
+from gentle_crust.core.course.ask import Asked
+from gentle_crust.core.course.fill import Filled
+from gentle_crust.core.course.method import BESIDE, Method, Part, Place, Series, Stage, Until, numbered
+from gentle_crust.core.course.solve import Carried, Solved, carry_on
+from gentle_crust.core.errors import Conflict, CraftError, NotFound
+
+PressKind = Literal["done", "skipped", "fold", "moved", "held"]
+Status = Literal["planned", "due", "running", "done", "skipped"]
+AHEAD_MIN = 2.0
+"""A press may be so much ahead of the clock: two clocks differ (practice)."""
+LONG_AGO_H = 24 * 20
+
+
+@dataclass(frozen=True)
+class Press:
+    """What a baker said of a stage, and when it was so.
+
+    ``done``: it ended then. ``skipped``: it does not happen. ``fold``: the dough was folded once more. ``moved``: it
+    was put into ``place``. ``held``: it is to go on until ``until``.
+    """
+
+    kind: PressKind
+    stage: str
+    at: datetime
+    place: Place | None = None
+    until: datetime | None = None
+
+
+@dataclass(frozen=True)
+class Progress:
+    """A course under way: how each stage stands, by its id, and the course as it goes on."""
+
+    statuses: dict[str, Status]
+    solved: Solved
+
+    def of(self, status: Status) -> tuple[str, ...]:
+        """Ids of the stages that stand so."""
+        return tuple(id_ for id_, each in self.statuses.items() if each == status)
+
+
+@dataclass(frozen=True)
+class _Told:
+    """A method as presses changed it, when its stages ended, and which do not happen."""
+
+    method: Method
+    ends: dict[str, datetime]
+    skipped: frozenset[str]
+    holds: dict[str, datetime]
+
+
+def progress(asked: Asked, presses: Sequence[Press], now: datetime) -> Progress:
+    """The course after ``presses``, in the order in which they were made, as of ``now`` (an aware instant).
+
+    Raises NotFound for a stage that there is not, Conflict for what contradicts what was pressed before, and CraftError
+    for a time that cannot be; each names the stage.
+    """
+    told = _Told(numbered(asked.method), {}, frozenset(), {})
+    for press in presses:
+        _in_time(press, now)
+        told = _pressed(told, press)
+    changed = replace(asked, method=_without(told.method, told.skipped), now=now)
+    begun = {id_: at for id_, at in told.ends.items() if _stage(told.method, id_).kind not in BESIDE}
+    solved = carry_on(changed, Carried(begun, told.holds))
+    return Progress(_statuses(told, solved, now), solved)
+
+
+def _in_time(press: Press, now: datetime) -> None:
+    minutes = (press.at - now).total_seconds() / 60
+    if minutes > AHEAD_MIN or minutes < -60 * LONG_AGO_H:
+        raise CraftError("at", "course-press-not-now", stage=press.stage)
+
+
+def _stage(method: Method, id_: str) -> Stage:
+    found = next((stage for _, path in method.paths for stage in path if stage.id == id_), None)
+    if found is None:
+        raise NotFound("stage", "course-no-such-stage", stage=id_)
+    return found
+
+
+def _paths_of(method: Method, id_: str) -> list[tuple[Stage, ...]]:
+    return [path for _, path in method.paths if any(stage.id == id_ for stage in path)]
+
+
+def _pressed(told: _Told, press: Press) -> _Told:
+    stage = _stage(told.method, press.stage)
+    if stage.id in told.ends or stage.id in told.skipped:
+        raise Conflict("stage", "course-press-twice", stage=stage.id)
+    if stage.kind not in BESIDE:
+        _after_what_was(told, stage, press.at)
+    if press.kind == "done":
+        return _done(told, stage, press.at)
+    if press.kind == "skipped":
+        if stage.kind in ("mix", "bake"):
+            raise Conflict("stage", "course-press-needed", stage=stage.id)
+        return replace(told, skipped=told.skipped | {stage.id})
+    if stage.minutes is not None or stage.kind in (*BESIDE, "mix", "bake", "divide", "shape"):
+        raise Conflict("stage", "course-press-not-waiting", stage=stage.id)
+    if press.kind == "held":
+        if press.until is None or press.until <= press.at:
+            raise CraftError("until", "course-press-not-later", stage=stage.id)
+        return replace(told, holds={**told.holds, stage.id: press.until})
+    return _split(told, stage, press)
+
+
+def _after_what_was(told: _Told, stage: Stage, at: datetime) -> None:
+    """Nothing happens before what was already done on the same way, nor to a dough that is past it."""
+    for path in _paths_of(told.method, stage.id):
+        place = [each.id for each in path].index(stage.id)
+        before = [told.ends[each.id] for each in path[:place] if each.id in told.ends and each.kind not in BESIDE]
+        if before and at < max(before):
+            raise Conflict("at", "course-press-out-of-order", stage=stage.id)
+        if any(each.id in told.ends for each in path[place + 1 :]):
+            raise Conflict("stage", "course-press-past", stage=stage.id)
+
+
+def _done(told: _Told, stage: Stage, at: datetime) -> _Told:
+    """A stage that ended; what stood before it on its way and was not pressed ended where it began, at the latest."""
+    ends = dict(told.ends)
+    if stage.kind not in BESIDE:
+        for path in _paths_of(told.method, stage.id):
+            place = [each.id for each in path].index(stage.id)
+            for each in path[:place]:
+                if each.kind not in BESIDE and each.id not in told.skipped:
+                    ends.setdefault(each.id, at)
+    ends[stage.id] = at
+    return replace(told, ends=ends)
+
+
+def _split(told: _Told, stage: Stage, press: Press) -> _Told:
+    """A stage that waits, cut in two where its dough was folded or put elsewhere: the first half is done."""
+    first = replace(stage, folds=stage.folds, until=stage.until)
+    second = replace(stage, id="", folds=() if stage.folds is not None else None)
+    if press.kind == "moved":
+        second = replace(second, place=press.place or Place("room"))
+    if press.kind == "fold":
+        second = replace(second, folds=(Series("stretch", 1, 0.0, (0.0, 0.0)),))
+    if stage.until is not None and stage.until.way == "span":
+        second = replace(second, until=Until("span", minutes=stage.until.minutes))
+
+    def cut(stages: tuple[Stage, ...]) -> tuple[Stage, ...]:
+        found: list[Stage] = []
+        for each in stages:
+            found += [first, second] if each.id == stage.id else [each]
+        return tuple(found)
+
+    method = numbered(
+        Method(cut(told.method.stages), tuple(Part(p.name, p.pieces, cut(p.stages)) for p in told.method.parts))
+    )
+    return _done(replace(told, method=method), _stage(method, stage.id), press.at)
+
+
+def _without(method: Method, skipped: frozenset[str]) -> Method:
+    def kept(stages: tuple[Stage, ...]) -> tuple[Stage, ...]:
+        return tuple(stage for stage in stages if stage.id not in skipped)
+
+    return Method(kept(method.stages), tuple(replace(part, stages=kept(part.stages)) for part in method.parts))
+
+
+def _statuses(told: _Told, solved: Solved, now: datetime) -> dict[str, Status]:
+    """How each stage stands: the first of a way that is not done runs once the one before it has ended."""
+    at = solved.clock.hours(now)
+    found: dict[str, Status] = {}
+    for id_ in told.skipped:
+        found[id_] = "skipped"
+    for each in solved.beside:
+        if each.filled is not None:
+            id_ = each.filled.id
+            found[id_] = "done" if id_ in told.ends else _in_the_jar(each.start, each.wanted, at)
+    for part in solved.parts:
+        before_done = True
+        for run in (*solved.trunk, *part.runs):
+            id_ = run.filled.id
+            if id_ in told.ends:
+                found[id_] = "done"
+            elif before_done and told.ends and run.start <= at + 1e-6:
+                found[id_] = "due" if _is_over(run.filled, run.end, at) else "running"
+                before_done = False
+            else:
+                found[id_] = "due" if run.start <= at and before_done else "planned"
+                before_done = False
+    return found
+
+
+def _in_the_jar(start: float, wanted: float, at: float) -> Status:
+    return "planned" if at < start else "due"
+
+
+def _is_over(filled: Filled, end: float, at: float) -> bool:
+    """Whether what is running should have ended: hands are due at once."""
+    return end <= at + 1 / 60 or filled.stage.minutes is not None

@@ -1,0 +1,47 @@
+"""Courses through the API: planned, refused in words, and read in the baker's own units."""
+
+import json
+from typing import Any
+
+from tests.courses import BAKE, COUNTRY, DIVIDE, MIX, asked, courses
+
+
+def test_a_course_is_planned_and_nothing_is_kept(client: Any) -> None:
+    before = client.get("/api/plans").get_json()
+    found = client.post("/api/courses", json=courses()["15 hot lid"])
+    assert found.status_code == 200
+    plan = found.get_json()
+    assert plan["out"][""] == "2026-11-29T12:00:00+00:00" and not plan["problems"]
+    assert plan["stages"][1]["dough_c"]["from"] == 25
+    assert client.get("/api/plans").get_json() == before
+
+
+def test_a_course_that_cannot_be_is_refused_naming_stage_and_remedy(client: Any) -> None:
+    found = client.post("/api/courses", json=asked(COUNTRY, [DIVIDE, MIX, BAKE]))
+    assert found.status_code == 422
+    error = found.get_json()["errors"][0]
+    assert "stage 1 (divide)" in error["sentence"] and error["remedy"]
+    assert error["field"] == "method.stages.0.kind"
+
+
+def test_two_hundred_stages_and_a_body_that_is_none_are_refused(client: Any) -> None:
+    many = asked(COUNTRY, [MIX, *[{"kind": "rest"}] * 200, BAKE])
+    assert client.post("/api/courses", json=many).status_code == 422
+    assert client.post("/api/courses", data="{", content_type="application/json").status_code in (400, 422)
+    assert client.post("/api/courses", json={"formula": COUNTRY}).status_code == 422
+
+
+def test_steps_are_said_in_the_bakers_own_units(client: Any) -> None:
+    kitchen = client.get("/api/kitchen").get_json()["settings"]
+    saved = client.put("/api/kitchen", json={**kitchen, "fahrenheit": True, "ounces": True})
+    assert saved.status_code == 200, saved.get_json()
+    plan = client.post("/api/courses", json=courses()["15 hot lid"]).get_json()
+    words = json.dumps(plan["steps"], ensure_ascii=False)
+    assert "°F" in words and "oz" in words and "°C" not in words
+
+
+def test_styles_are_listed_with_their_methods(client: Any) -> None:
+    styles = client.get("/api/styles").get_json()["styles"]
+    assert {"cold_balls", "tin_once"} <= {each["id"] for each in styles}
+    for style in styles:
+        assert [each["kind"] for each in style["method"]["stages"]].count("bake") == 1
