@@ -142,6 +142,7 @@ class _Search:
         self.tails = [_dough(path.stages[path.trunk :]) if asked.method.parts else () for path in self.paths]
         self.ground = Ground(asked.kitchen, self.clock, asked.dough_c, ONE)
         self.about: dict[str, float] = {}
+        self.laid: dict[tuple[float, tuple[tuple[str, float], ...], int], _Laid] = {}
         self.batches = [path.batch for path in self.paths]
         given = [at for at in self.wanted if at is not None]
         mix = min(given) - 10 if given else 12.0
@@ -150,7 +151,9 @@ class _Search:
 
     def ripe_for(self, mix: float) -> None:
         """Preferments as they are in a dough that is mixed about then."""
-        self.batches = [with_ripe(self.asked, replace(path, batch=path.batch), self.clock, mix) for path in self.paths]
+        batches = [with_ripe(self.asked, path, self.clock, mix) for path in self.paths]
+        if batches != self.batches:
+            self.batches, self.laid = batches, {}
 
     def led_for(self, mix: float) -> None:
         """How long before a dough that is mixed about then what ripens beside it may be begun."""
@@ -163,7 +166,13 @@ class _Search:
         return replace(self.batches[0], dough_g=whole, pieces=self.asked.pieces)
 
     def lay(self, start: float, fixed: dict[str, float], factors: Floats = ONE) -> _Laid:
-        """Carry trunk and parts through from ``start``."""
+        """Carry trunk and parts through from ``start``; what was asked before is remembered."""
+        key = (start, tuple(sorted(fixed.items())), len(factors))
+        if key not in self.laid:
+            self.laid[key] = self._lay(start, fixed, factors)
+        return self.laid[key]
+
+    def _lay(self, start: float, fixed: dict[str, float], factors: Floats) -> _Laid:
         ground = replace(self.ground, factors=factors)
         runs, standing = walk(
             ground, self.trunk_batch(), self.trunk, Standing(start), fixed, tuple(self.tails), self.about
@@ -258,6 +267,7 @@ def _best(search: _Search) -> tuple[float, dict[str, float]]:
     laid = search.lay(guess, holds)
     best = (np.inf, guess, holds)
     tried: list[tuple[float, ...]] = []
+    free = not given or bool(_all_holds(search))
     for _ in range(MOST_TRIES):
         start, holds, foreseen = _coarse(search)
         key = (round(start, 1), *(round(hours, 1) for hours in holds.values()))
@@ -269,7 +279,7 @@ def _best(search: _Search) -> tuple[float, dict[str, float]]:
         cost = _cost_of(search, laid, holds)
         if cost < best[0]:
             best = (cost, start, holds)
-        if cost <= foreseen + 1:
+        if cost <= foreseen + 1 or not free:
             break
     return best[1], best[2]
 
@@ -475,6 +485,9 @@ def _exact(
             break
         stops = {} if moved > as_it_was_h else stops or _solved_h(laid)
         laid = search.lay(start, {**stops, **holds})
+    else:
+        # Nights make it jump to and fro: what is left is taken at the lengths that were last found.
+        start -= 0.0 if end_wanted is None else laid.outs()[anchor] - end_wanted
     return start, holds, laid
 
 

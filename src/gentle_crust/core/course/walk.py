@@ -33,9 +33,11 @@ STEPS_H = ((4.0, 1 / 12), (12.0, 1 / 6), (24.0, 1 / 4), (48.0, 1 / 2), (LONGEST_
 FOLDS_NEED_H = 0.2
 """A fold nearer to the end of its stage than this is not made any more."""
 CLOSEST_FOLDS_H = 1 / 6
-STOPS = 7
+STOPS = 9
 USUAL_PROOF_SHARE, USUAL_PROOF_H = 0.35, (0.6, 1.5)
 """A yeasted dough's proof beside its bulk, and the bounds of that, h: bulk leaves so much to come (practice)."""
+FURTHEST_BULK = 0.65
+"""What of what it can hold a bulk may reach, if no proof of its own finishes what it left (practice)."""
 COLD_FOLLOWS = 0.15
 """What of its least rise a bulk must have in the room if it goes on in the cold (practice)."""
 LONGEST_WARMING_H = 12.0
@@ -218,10 +220,8 @@ def _waited(
     holds = batch.holds_shaped if shaped else holds
     waits = _Waiting(ground, batch, each, replace(now, shaped=shaped), state, holds)
     hours, reached, seen = _ends(waits, fixed, rest, about)
-    folds = folds_h(each.stage.folds or (), hours)
-    if "folds" in dict(each.why):
-        folds = folds_awake(ground.clock, now.at, folds)
-    as_wished = not each.stage.folds or folds == folds_h(each.stage.folds, None)
+    folds = waits.folds(hours)
+    as_wished = folds == waits.folds(None)
     trace = seen.until(hours) if seen is not None and as_wished else waits.run(hours, folds)
     end, after = now.at + hours, trace.end()
     went = Run(each, now.at, end, state, after, trace, holds, reached, tuple(now.at + fold for fold in folds))
@@ -245,9 +245,14 @@ class _Waiting:
         steps = max(int(np.ceil(hours / step - 1e-6)), 2)
         middles = self.now.at + (np.arange(steps) + 0.5) * hours / steps
         air = self.ground.air_c(self.each.place, middles, self.now.at)
-        wished = folds_h(self.each.stage.folds or (), None) if folds is None else folds
+        wished = self.folds(None) if folds is None else folds
         leg = Leg(hours, air, self.container, self.now.piece_g, self.holds, wished)
         return run(self.batch.makeup, self.state, leg, self.ground.factors)
+
+    def folds(self, hours: float | None) -> tuple[float, ...]:
+        """When it is folded, hours into it, if it lasts so long (None: long enough); filled folds when one is awake."""
+        found = folds_h(self.each.stage.folds or (), hours)
+        return folds_awake(self.ground.clock, self.now.at, found) if "folds" in dict(self.each.why) else found
 
     @property
     def container(self) -> str:
@@ -372,7 +377,8 @@ def _stopped(waits: _Waiting, trace: Trace, usual_h: float, rest: tuple[Filled, 
     if ending is None:
         if not any(_ferments(each) for each in to_oven):
             return _landing(waits, trace, (low, 0.9 * waits.batch.holds_bulk), to_oven, fixed)
-        return _landing(waits, trace, (COLD_FOLLOWS * low if chained else low, high), to_oven, fixed)
+        furthest = max(high, FURTHEST_BULK * waits.batch.holds_bulk)
+        return _landing(waits, trace, (COLD_FOLLOWS * low if chained else low, furthest), to_oven, fixed)
     stop = usual_h
     if chained:
         low *= COLD_FOLLOWS
@@ -475,6 +481,8 @@ def _landing(
     ground, standing = _side_by_side(waits, trace, stops)
     _, after = walk(ground, waits.batch, to_oven, standing, fixed)
     shares = share_of_greatest(_rise(waits.batch, after), waits.batch.holds_shaped)
+    if shares.max() < waits.batch.target.aim:
+        return float(stops[shares.argmax()])
     return float(np.interp(waits.batch.target.aim, np.maximum.accumulate(shares), stops))
 
 
@@ -519,7 +527,7 @@ def _leaving_a_proof(
     first = first_crossing(trace.hours, rise, low)
     if np.isnan(first) or first >= usual_h:
         return usual_h
-    stops = np.linspace(first, usual_h, STOPS + 2)
+    stops = np.linspace(first, usual_h, STOPS)
     ground, standing = _side_by_side(waits, trace, stops)
     _, shaped = walk(ground, waits.batch, to_proof[:-1], standing, fixed)
     longest = usual_proof_h(usual_h) * 2
