@@ -231,6 +231,21 @@ def set_ups() -> Proof:
     return _tests("tests/core/test_oven_cases.py")
 
 
+def course_trees() -> Proof:
+    """500 random methods, trunks with one or two parts: planned backward, each comes out forward within a minute."""
+    return _tests("tests/core/test_course_solving.py", "-k", "forward or backward", said=r"\d+ of \d+ trees.*")
+
+
+def course_kitchens() -> Proof:
+    """Every demo formula in every style that fits it, in twelve kitchens from 5/5 to 40/36 C: planned, or mended."""
+    return _tests("tests/core/test_course_kitchens.py", said=r"planned \d+ of \d+.*")
+
+
+def course_presses() -> Proof:
+    """300 random sequences of presses on courses under way: time never runs backward, nothing is done twice."""
+    return _tests("tests/core/test_course_progress.py", said=r"\d+ passed.*")
+
+
 PROOFS: dict[str, Callable[[], Proof]] = {
     "kitchens": kitchens,
     "yeasted": yeasted,
@@ -245,6 +260,9 @@ PROOFS: dict[str, Callable[[], Proof]] = {
     "feeds": feeds,
     "random_benches": random_benches,
     "set_ups": set_ups,
+    "course_trees": course_trees,
+    "course_kitchens": course_kitchens,
+    "course_presses": course_presses,
 }
 
 

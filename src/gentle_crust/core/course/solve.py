@@ -24,7 +24,7 @@ from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.uncertainty import ONE, activities
 from gentle_crust.core.oven.profile import RECOVERY_MIN
 
-NEAR_H = 0.05
+NEAR_H = 0.005
 """A correction this small leaves an error of a few seconds behind it: each round shrinks it tenfold."""
 ROUGHLY_H = 0.3
 """So near is near enough to weigh one choice against another."""
@@ -645,7 +645,7 @@ def _share_out(holds: dict[str, float], able: list[Filled], late_h: float) -> fl
 def _told(search: _Search, start: float, holds: dict[str, float]) -> Solved:
     """The course with every activity of its leaven side by side, at the lengths that were found."""
     search.ripe_for(_mix_at(search.lay(start, holds)))
-    start, holds, laid = _exact(search, start, holds, NEAR_H, 2 * NEAR_H)
+    start, holds, laid = _exact(search, start, holds, NEAR_H, 10 * NEAR_H)
     if search.wanted[_anchor(search)] is None:
         start, laid = _not_in_the_past(search, start, holds, laid)
     return _as_told(search, start, holds, laid)
@@ -726,7 +726,9 @@ def _loaded(parts: tuple[PartCourse, ...], settled: frozenset[str]) -> tuple[Par
             if load is None or its is None or part.bake is None or other.bake is None:
                 continue
             if sharing(other.bake, part.bake) is not None and abs(load - its) < ONE_LOAD_H:
-                part = replace(_moved(part, its - load, settled), shares=other.path.name)
+                # Of a course under way nothing that was done, or is still going on, is moved back.
+                later = max(its - load, 0.0) if settled else its - load
+                part = replace(_moved(part, later, settled), shares=other.path.name)
                 break
             if its <= load < other.out:
                 part = _moved(part, other.out + RECOVERY_MIN / 60 - load, settled)

@@ -30,6 +30,8 @@ LONGEST_H = 120.0
 SHORTEST_H, A_MOMENT_H = 1 / 60, 1e-4
 STEPS_H = ((4.0, 1 / 12), (12.0, 1 / 6), (24.0, 1 / 4), (48.0, 1 / 2), (LONGEST_H, 1.0))
 """How far a dough is followed, and in which steps: the same steps whatever was thought of it before."""
+FURTHER = 1.4
+"""So much further than it takes a dough is followed: what it does after is looked at, too."""
 FOLDS_NEED_H = 0.2
 """A fold nearer to the end of its stage than this is not made any more."""
 CLOSEST_FOLDS_H = 1 / 6
@@ -314,13 +316,21 @@ def _ends(waits: _Waiting, fixed: Fixed, rest: Ways, about: dict[str, float]) ->
         return max(sum(until.minutes) / 120, SHORTEST_H), True, None
     if until.way == "at":
         return _until_hour(waits.ground.clock, waits.now.at, until.value), True, None
-    guess = about.get(each.id, 4.0 if each.kind == "bulk" else 2.5)
-    for horizon in (within for within, _ in STEPS_H if within > 1.4 * guess or within == LONGEST_H):
-        trace = waits.run(horizon)
+    within = _followed_h(about.get(each.id, 4.0 if each.kind == "bulk" else 2.5))
+    while True:
+        trace = waits.run(within)
         values = _measure(waits, trace)
         found = first_crossing(trace.hours, values, 0.0)
-        if not np.isnan(found):
+        if np.isnan(found) and within < LONGEST_H:
+            within = next(each_h for each_h, _ in STEPS_H if each_h > within)
+        elif not np.isnan(found) and _followed_h(found) < within:
+            # As finely as if it had been known: what was thought before changes nothing.
+            within = _followed_h(found)
+        else:
             break
+    if np.isnan(found) and until.way != "dough_c" and _followed_h(float(trace.hours[values.argmax()])) < LONGEST_H:
+        trace = waits.run(_followed_h(float(trace.hours[values.argmax()])))
+        values = _measure(waits, trace)
     nearly = waits.batch.target.low - waits.batch.target.aim
     if np.isnan(found) and waits.now.shaped and until.way in ("ready", "judged") and values.max() >= nearly:
         return max(float(trace.hours[values.argmax()]), SHORTEST_H), True, trace
@@ -331,6 +341,11 @@ def _ends(waits: _Waiting, fixed: Fixed, rest: Ways, about: dict[str, float]) ->
     if is_solved(each):
         found = min(_stopped(waits, trace, found, way, fixed) for way in rest)
     return max(found, SHORTEST_H), True, trace if found <= float(trace.hours[-1]) else None
+
+
+def _followed_h(about_h: float) -> float:
+    """How far a dough is followed that takes about so long, h."""
+    return next((within for within, _ in STEPS_H if within > FURTHER * about_h), LONGEST_H)
 
 
 def _measure(waits: _Waiting, trace: Trace) -> Floats:
