@@ -69,8 +69,7 @@ def _changes(made: CoursePlan, problem: Problem) -> Iterator[tuple[Asked, Mend]]
         yield from _otherwise(asked, problem)
     if problem.code in ("vessel", "oven", "unsafe"):
         yield from _other_vessel(asked, problem)
-    if asked.ready:
-        yield from _at_another_time(made)
+    yield from _at_another_time(made)
     yield from _in_another_style(asked)
     if problem.code in ("water_hot", "no_rise", "under_proofed", "never_ready"):
         for dough_c in (asked.dough_c - 2, asked.dough_c - 4, asked.dough_c + 2):
@@ -165,6 +164,11 @@ def _bulk_before(method: Method, problem: Problem) -> Stage | None:
 def _at_another_time(made: CoursePlan) -> Iterator[tuple[Asked, Mend]]:
     """As soon as it can be; else an hour or some earlier or later."""
     asked = made.asked
+    if not asked.ready:
+        for hours in EARLIER_LATER_H:
+            if hours > 0:
+                yield _ready(asked, tuple((name, at + timedelta(hours=hours)) for name, at in ready_of(made)))
+        return
     soon = ready_of(soonest(asked))
     rounded = tuple((name, at + (A_QUARTER - (at - asked.now) % A_QUARTER)) for name, at in soon)
     # A part that is wanted later than it could be is still wanted then.

@@ -5,6 +5,7 @@ from datetime import datetime, timedelta
 
 from gentle_crust.core import limits
 from gentle_crust.core.course.ask import Asked
+from gentle_crust.core.course.baking import sharing
 from gentle_crust.core.course.problems import Problem, find
 from gentle_crust.core.course.solve import Solved, solve
 from gentle_crust.core.course.steps import Step, steps
@@ -17,6 +18,7 @@ from gentle_crust.core.water.plan import WaterAnswer, friction_of, mix_of_formul
 from gentle_crust.core.water.taps import Taps
 
 LONGEST_AHEAD, LONGEST_AGO = timedelta(days=16), timedelta(days=10)
+NEAR_ONE_ANOTHER_H = 3.0
 HOTTEST_POUR_C = 45.0
 """No plan pours hotter water on flour and leaven: a dough that would need it becomes as warm as this makes it."""
 
@@ -62,10 +64,22 @@ def check(asked: Asked) -> None:
 def plan(asked: Asked) -> CoursePlan:
     """Plan a question. What cannot be reckoned at all raises CraftError; a wish that cannot be met has problems."""
     check(asked)
-    solved = solve(asked)
+    solved = _at_once(asked, solve(asked))
     water = water_of(solved)
     done = steps(solved, water)
     return CoursePlan(solved, done, water, find(solved, done, water))
+
+
+def _at_once(asked: Asked, solved: Solved) -> Solved:
+    """Parts that nobody wants at a time of their own, and that could go into one load, leave the oven together."""
+    outs = [part.out for part in solved.parts]
+    bakes = [part.bake for part in solved.parts]
+    if asked.ready or len(outs) < 2 or max(outs) - min(outs) > NEAR_ONE_ANOTHER_H or bakes[0] is None:
+        return solved
+    if any(bake is None or sharing(bakes[0], bake) is None for bake in bakes[1:]):
+        return solved
+    together = solved.clock.at(max(outs))
+    return solve(replace(asked, ready=tuple((part.path.name, together) for part in solved.parts)))
 
 
 def water_of(solved: Solved) -> WaterAnswer:

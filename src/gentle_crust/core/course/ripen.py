@@ -133,14 +133,17 @@ def _preferment(
 
 
 def awake_h(clock: Clock, wanted: float, minutes: tuple[float, float]) -> float:
-    """Hours before ``wanted`` at which something is begun that may take so many minutes: awake, near the middle."""
+    """Hours before ``wanted`` at which something is begun that may take so many minutes.
+
+    Not before the clock's origin, which is now; awake; near the middle of what it may take.
+    """
     low, high = minutes[0] / 60, minutes[1] / 60
     tries = np.linspace(low, high, 13) if high > low else np.array([low])
     middle = (low + high) / 2
 
-    def trouble(hours: float) -> tuple[float, float]:
+    def trouble(hours: float) -> tuple[float, float, float]:
         start = wanted - hours
-        return clock.asleep_min(start, start + HANDS_H), abs(hours - middle)
+        return max(-start, 0.0), clock.asleep_min(start, start + HANDS_H), abs(hours - middle)
 
     return float(min(tries.tolist(), key=trouble))
 

@@ -281,7 +281,22 @@ def _best(search: _Search) -> tuple[float, dict[str, float]]:
             best = (cost, start, holds)
         if cost <= foreseen + 1 or not free:
             break
-    return best[1], best[2]
+    return _toward_target(search, best)
+
+
+def _toward_target(search: _Search, best: tuple[float, float, dict[str, float]]) -> tuple[float, dict[str, float]]:
+    """The best choice, or one with longer or shorter holds if that brings a dough that misses its target nearer."""
+    cost, start, holds = best
+    able = _all_holds(search)
+    if not able or _off_target(search, search.lay(start, holds)) < 1:
+        return start, holds
+    for part in (0.85, 1.0, 0.15, 0.0):
+        ends = {each.id: tuple(end / 60 for end in each.until.minutes) for each in able}
+        moved = {**holds, **{id_: low + part * (high - low) for id_, (low, high) in ends.items()}}
+        at, chosen, laid = _exact(search, start, moved, ROUGHLY_H, NEARLY_H)
+        if _cost_of(search, laid, chosen) < cost - 1:
+            cost, start, holds = _cost_of(search, laid, chosen), at, chosen
+    return start, holds
 
 
 def _all_holds(search: _Search) -> tuple[Filled, ...]:
@@ -370,9 +385,26 @@ def _costs(
         if wanted is not None and search.trunk:
             asked_h = wanted - at - (float(_whole_h(search, tail, least).flat[0]) - low)
         hours = np.clip(asked_h, low, high)
-        cost = cost + LATE_MIN * 60 * np.abs(asked_h - hours)
+        if wanted is None and high > low:
+            hours, its = _awake(search, tail, at)
+            cost = cost + its
+        else:
+            cost = cost + LATE_MIN * 60 * np.abs(asked_h - hours)
         others.append((tail, hours))
     return cost, others
+
+
+def _awake(search: _Search, tail: tuple[Filled, ...], at: Floats) -> tuple[Floats, Floats]:
+    """Hours of the holds of a part that is wanted as soon as it can be, by when it begins: as few as sleep allows."""
+    low, high = _span_h(tail)
+    options = np.linspace(low, high, LENGTHS)
+    costs = []
+    for hours in options:
+        holds: Lengths = {name: np.full(len(at), each) for name, each in _spread(tail, float(hours)).items()}
+        _, cost = _through(search, tail, holds, at)
+        costs.append(cost + LATER_H * (hours - low))
+    best = np.argmin(costs, axis=0)
+    return options[best], np.min(costs, axis=0)
 
 
 def _leads(search: _Search, starts: Floats, holds: Lengths, anchor: int) -> Floats:

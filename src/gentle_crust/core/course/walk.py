@@ -49,6 +49,8 @@ SHELF_K = {"top": 2.0, "middle": 0.0, "bottom": -1.0}
 """A fridge's shelves against its middle, K (practice)."""
 OVEN_OFF_C, PROOFER_C, OUTDOORS_C = 26.0, 26.0, 8.0
 """An oven that is off, its lamp or a bowl of hot water in it; a proofer that nobody set; out of doors (practice)."""
+AT_THE_BENCH = ("divide", "preshape", "shape", "finish", "score")
+BENCH_STEP_H = 1 / 6
 PRESSED = {"divide": "divide", "knock_back": "knock_back", "fold": "fold"}
 """What hands do to the gas as such a stage begins; shaping does at its end."""
 
@@ -138,12 +140,62 @@ def walk(
     """
     runs: list[Run] = []
     learnt = {} if about is None else about
-    for place, each in enumerate(stages):
-        rest = tuple((*stages[place + 1 :], *way) for way in beyond)
-        went, standing = _stage(ground, batch, each, standing, fixed, rest, learnt)
-        learnt[each.id] = went.hours
-        runs.append(went)
+    place = 0
+    while place < len(stages):
+        bench = _bench(stages[place:], standing, fixed)
+        if len(bench) > 1:
+            together, standing = _at_the_bench(ground, batch, bench, standing, fixed)
+            runs += together
+            learnt |= {each.filled.id: each.hours for each in together}
+        else:
+            rest = tuple((*stages[place + 1 :], *way) for way in beyond)
+            went, standing = _stage(ground, batch, stages[place], standing, fixed, rest, learnt)
+            learnt[stages[place].id] = went.hours
+            runs.append(went)
+        place += max(len(bench), 1)
     return tuple(runs), standing
+
+
+def _bench(stages: tuple[Filled, ...], standing: Standing, fixed: Fixed) -> tuple[Filled, ...]:
+    """The stages that hands go through at the bench without a pause, up to the shaping, if the next are such."""
+    found: list[Filled] = []
+    if standing.state is None or standing.baked:
+        return ()
+    for each in stages:
+        rests = each.kind == "bench_rest" and each.until.way == "span" and each.place.name == "room"
+        plain = not each.stage.folds and each.stage.container is None
+        works = each.kind in AT_THE_BENCH and each.stage.minutes is not None and (each.kind != "divide" or not found)
+        if not plain or not (rests or works) or fixed.get(each.id, 1.0) < A_MOMENT_H:
+            break
+        found.append(each)
+        if each.kind == "shape":
+            break
+    return tuple(found)
+
+
+def _at_the_bench(
+    ground: Ground, batch: Batch, bench: tuple[Filled, ...], now: Standing, fixed: Fixed
+) -> tuple[list[Run], Standing]:
+    """Dividing, resting and shaping as one stretch of time in the room, told stage by stage."""
+    state, holds = _state(now), batch.holds_shaped if now.shaped else batch.holds_bulk
+    piece = min(now.piece_g, batch.piece_g) if bench[0].kind == "divide" else now.piece_g
+    if bench[0].kind == "divide":
+        state = handled(batch.makeup, state, PRESSED["divide"])
+    hours = [max(fixed.get(each.id, each.work_min / 60 or sum(each.until.minutes) / 120), SHORTEST_H) for each in bench]
+    total = sum(hours)
+    steps = max(int(np.ceil(total / BENCH_STEP_H)), 2)
+    air = ground.clock.room_c(now.at + (np.arange(steps) + 0.5) * total / steps)
+    trace = run(batch.makeup, state, Leg(total, air, "tray", piece, holds), ground.factors)
+    runs, at = [], 0.0
+    for each, took in zip(bench, hours, strict=True):
+        part = trace.until(min(at + took, total)).since(at) if at else trace.until(min(took, total))
+        after = part.end()
+        if each.kind == "shape":
+            after = handled(batch.makeup, after, batch.shaping)
+        runs.append(Run(each, now.at + at, now.at + at + took, state, after, part, holds))
+        at, state = at + took, after
+    shaped = now.shaped or bench[-1].kind == "shape"
+    return runs, Standing(now.at + total, state, min(piece, batch.piece_g) if shaped else piece, shaped)
 
 
 def _stage(

@@ -109,6 +109,27 @@ class Trace:
             start_age_h=self.start_age_h,
         )
 
+    def since(self, hours: float) -> "Trace":
+        """What happened from ``hours`` into the leg on."""
+        first = int(np.searchsorted(self.hours, hours + 1e-9))
+        part = (hours - self.hours[first - 1]) / (self.hours[first] - self.hours[first - 1])
+
+        def cut(values: Floats) -> Floats:
+            begins = values[first - 1] * (1 - part) + values[first] * part
+            return np.concatenate([begins[None], values[first:]])
+
+        return Trace(
+            hours=np.concatenate([[0.0], self.hours[first:] - hours]),
+            dough_c=cut(self.dough_c),
+            core_c=cut(self.core_c),
+            rise=cut(self.rise),
+            gas_rate=cut(self.gas_rate),
+            ph=cut(self.ph),
+            states=tuple(cut(values) for values in self.states),  # type: ignore[arg-type]
+            nodes_c=cut(self.nodes_c),
+            start_age_h=self.start_age_h + hours,
+        )
+
     def end(self) -> State:
         """The state at the end of the leg."""
         return self.at(float(self.hours[-1]))
