@@ -411,6 +411,46 @@ def _memory_mb() -> float:
     return found
 
 
+def courses() -> list[tuple[str, float, float, str]]:
+    """Courses: all styles of all formulas, a tree of two parts, all ways at once, mends, the first good time."""
+    sys.path.insert(0, str(ROOT))
+    from tests.core.test_course_kitchens import grid
+    from tests.courses import courses as written
+
+    from gentle_crust.contract.course import PlanQuestion
+    from gentle_crust.core.course.mends import mends
+    from gentle_crust.core.course.plan import in_style, plan, soonest
+    from gentle_crust.core.course.styles import fitting
+
+    def asked(question):
+        return PlanQuestion.model_validate_json(json.dumps(question)).asked()[0]
+
+    all_of_them = [
+        asked({**question, "ready": ready})
+        for question in grid(((22, 19), (28, 25), (15, 13)))
+        for ready in (None, "2026-11-30T16:00:00+00:00")
+    ]
+    for each in all_of_them:
+        plan(each)
+    two = asked(written()["3 rounds for two days"])
+    country = asked(grid(((22, 19),))[0])
+    tight = asked({**written()["1 cold shaped"], "ready": "2026-11-28T20:00:00+00:00"})
+    in_trouble = plan(tight)
+
+    def every_way(_turn):
+        for style in fitting(country.formula):
+            plan(in_style(country, style))
+
+    return [
+        ("course planned: all styles and demo formulas", *timed(len(all_of_them), lambda n: plan(all_of_them[n])),
+         "50 ms (95 %: 100)"),
+        ("course of two parts planned", *timed(10, lambda _: plan(two)), "250 ms"),
+        ("all styles that fit one formula", *timed(6, every_way), "250 ms"),
+        ("mends of a plan in trouble", *timed(6, lambda _: mends(in_trouble)), "250 ms"),
+        ("first good time", *timed(10, lambda _: soonest(country)), "100 ms"),
+    ]  # fmt: skip
+
+
 def main() -> None:
     """Print the table, and keep it if asked to."""
     rows = [("forecast of 24 h with band", *forecasts(), "10 ms")]
@@ -426,6 +466,7 @@ def main() -> None:
     rows.append(("culture of 1,000 feeds opened", *thousand_feeds(), "150 ms"))
     rows.append(("press on the Bench, server, three doughs, 10,000 figures", *presses(), "60 ms"))
     rows.append(("press on the Bench to ribbons redrawn, three doughs", *pressed_in_browser(), "100 ms"))
+    rows += courses()
     lines = ["| what | median | 95th percentile | wanted |", "|---|---|---|---|"]
     lines += [f"| {name} | {middle:.1f} ms | {high:.1f} ms | under {limit} |" for name, middle, high, limit in rows]
     helped, answered, before, after, _ = starting()
