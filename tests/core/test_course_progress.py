@@ -14,6 +14,7 @@ from gentle_crust.core.course.ask import Asked
 from gentle_crust.core.course.method import BESIDE, Place
 from gentle_crust.core.course.plan import plan
 from gentle_crust.core.course.progress import Press, PressKind, Progress, progress
+from gentle_crust.core.course.solve import Read
 from gentle_crust.core.course.walk import Run
 from gentle_crust.core.errors import Conflict, CraftError, NotFound
 from tests.courses import NOW, courses
@@ -176,6 +177,42 @@ def test_presses_that_cannot_be_are_refused(presses: list[tuple[PressKind, str, 
     made = [Press(kind, stage, now - timedelta(hours=2) + timedelta(minutes=at)) for kind, stage, at in presses]
     with pytest.raises(error):
         progress(question, made, now)
+
+
+def bulk_end(presses: list[Press], readings: tuple[Read, ...], at: datetime) -> float:
+    """Hours from mixing to the end of bulk."""
+    runs = progress(asked("1"), presses, at, readings).solved.runs
+    return next(run.end for run in runs if run.filled.id == "bulk") - runs[0].end
+
+
+def test_a_dough_that_rises_slower_than_foretold_is_given_longer_and_a_quick_one_less() -> None:
+    question = asked("1")
+    planned = plan(question).solved
+    mixed = next(planned.clock.at(run.end) for run in planned.runs if run.filled.id == "mix")
+    bulk = next(run for run in planned.runs if run.filled.id == "bulk")
+    assert bulk.trace is not None
+    after, now = timedelta(hours=3), mixed + timedelta(hours=3)
+    foretold = float(bulk.trace.rise[abs(bulk.trace.hours - 3).argmin(), 20])
+    presses = [Press("done", "mix", mixed)]
+    usual = bulk_end(presses, (), now)
+    slow = bulk_end(presses, (Read(mixed + after, "rise_jar", 0.4 * foretold),), now)
+    quick = bulk_end(presses, (Read(mixed + after, "rise_jar", 1.8 * foretold),), now)
+    assert quick < usual - 0.2 < usual + 0.2 < slow
+    assert slow < bulk_end(presses, (Read(mixed + after, "rise_jar", 0.1 * foretold),), now)
+
+
+def test_a_dough_that_left_the_bowl_colder_takes_longer() -> None:
+    question = asked("1")
+    mixed = next(
+        plan(question).solved.clock.at(run.end) for run in plan(question).solved.runs if run.filled.id == "mix"
+    )
+    presses, now = [Press("done", "mix", mixed)], mixed + timedelta(minutes=20)
+    cold = (Read(mixed + timedelta(minutes=5), "dough_c", 21.0),)
+    late = (Read(mixed + timedelta(hours=5), "dough_c", 21.0),)
+    assert bulk_end(presses, cold, now) > bulk_end(presses, (), now) + 0.5
+    assert bulk_end(presses, late, mixed + timedelta(hours=5)) == pytest.approx(
+        bulk_end(presses, (), mixed + timedelta(hours=5)), abs=0.01
+    )
 
 
 def test_what_ripens_is_done_by_itself() -> None:

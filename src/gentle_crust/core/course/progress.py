@@ -12,7 +12,7 @@ from typing import Literal
 from gentle_crust.core.course.ask import Asked
 from gentle_crust.core.course.fill import Filled
 from gentle_crust.core.course.method import BESIDE, Method, Part, Place, Series, Stage, Until, numbered
-from gentle_crust.core.course.solve import Carried, Solved, carry_on
+from gentle_crust.core.course.solve import Carried, Read, Solved, carry_on
 from gentle_crust.core.errors import Conflict, CraftError, NotFound
 
 PressKind = Literal["done", "skipped", "fold", "moved", "held"]
@@ -59,8 +59,10 @@ class _Told:
     holds: dict[str, datetime]
 
 
-def progress(asked: Asked, presses: Sequence[Press], now: datetime) -> Progress:
+def progress(asked: Asked, presses: Sequence[Press], now: datetime, readings: tuple[Read, ...] = ()) -> Progress:
     """The course after ``presses``, in the order in which they were made, as of ``now`` (an aware instant).
+
+    ``readings`` of the dough tell how lively its leaven is, and how warm it left the bowl.
 
     Raises NotFound for a stage that there is not, Conflict for what contradicts what was pressed before, and CraftError
     for a time that cannot be; each names the stage.
@@ -71,7 +73,7 @@ def progress(asked: Asked, presses: Sequence[Press], now: datetime) -> Progress:
         told = _pressed(told, press)
     changed = replace(asked, method=_without(told.method, told.skipped), now=now)
     begun = {id_: at for id_, at in told.ends.items() if _stage(told.method, id_).kind not in BESIDE}
-    solved = carry_on(changed, Carried(begun, told.holds))
+    solved = carry_on(changed, Carried(begun, told.holds, readings))
     return Progress(_statuses(told, solved, now), solved)
 
 

@@ -21,7 +21,8 @@ from gentle_crust.core.course.method import BESIDE
 from gentle_crust.core.course.ripen import Beside, beside, leads_h, with_ripe
 from gentle_crust.core.course.walk import Ground, Run, Standing, ends_itself, is_solved, share_at_load, walk
 from gentle_crust.core.fermentation.rates import Floats
-from gentle_crust.core.fermentation.uncertainty import ONE, activities
+from gentle_crust.core.fermentation.readings import RISES, Reading, ReadingKind, check, grid, update
+from gentle_crust.core.fermentation.uncertainty import ONE, Vigour, activities
 from gentle_crust.core.oven.profile import RECOVERY_MIN
 
 NEAR_H = 0.005
@@ -47,6 +48,8 @@ MOVES_H = (0.0, 0.02, 0.05, 0.1, *(step / 6 for step in range(1, 19)), -1 / 6, -
 BEGINS_LATER = "begins later"
 """Key of how much later than another a part begins that has no dough in common with it, h."""
 AHEAD_H, BEHIND_H = 24 * 21, 24 * 14
+SOON_AFTER_H = 0.75
+"""A temperature that is read so near the mixing is the one that the dough left the bowl with."""
 TOUCH_H, HANDS_H = 1 / 30, 5 / 60
 ONE_LOAD_H = 0.25
 """Parts that would go in so near one another go in together."""
@@ -141,6 +144,7 @@ class _Search:
         self.trunk = _dough(first.stages[: first.trunk]) if asked.method.parts else _dough(first.stages)
         self.tails = [_dough(path.stages[path.trunk :]) if asked.method.parts else () for path in self.paths]
         self.ground = Ground(asked.kitchen, self.clock, asked.dough_c, ONE)
+        self.belief = asked.belief
         self.about: dict[str, float] = {}
         self.laid: dict[tuple[float, tuple[tuple[str, float], ...], int], _Laid] = {}
         self.batches = [path.batch for path in self.paths]
@@ -159,6 +163,39 @@ class _Search:
         """How long before a dough that is mixed about then what ripens beside it may be begun."""
         self.leads = leads_h(self.asked, self.paths[0], self.clock, mix)
         self.before_h = max((min(leads) for leads in self.leads), default=0.0)
+
+    def as_lively_as_read(self, start: float, fixed: dict[str, float], known: "Carried") -> None:
+        """The dough's leaven believed as lively as what was read of its rise tells."""
+        mixed = next((run for run in self.lay(start, fixed).trunk if run.filled.kind == "mix"), None)
+        rises = [each for each in known.readings if each.kind in RISES]
+        if mixed is None or not rises:
+            return
+        prior = self.asked.belief
+        told = tuple(
+            Reading(self.clock.hours(each.at) - mixed.start, each.kind, each.value, each.sure) for each in rises
+        )
+        for index, each in enumerate(told):
+            check(each, f"readings.{index}")
+        lengths = {run.filled.id: run.hours for run in self.lay(start, fixed).trunk}
+        wide = self.lay(start, {**lengths, **fixed}, grid(prior))
+
+        def rise_at(hours: float) -> Floats:
+            at = mixed.start + hours
+            run = next(
+                (run for run in reversed(wide.trunk) if run.trace is not None and run.start <= at), wide.trunk[-1]
+            )
+            if run.trace is None:
+                return np.zeros(len(grid(prior)))
+            rise: Floats = np.array([np.interp(at - run.start, run.trace.hours, column) for column in run.trace.rise.T])
+            return rise
+
+        self.belief = update(told, rise_at, prior)
+        lively = self.belief.likely
+        self.batches = [
+            replace(batch, makeup=replace(batch.makeup, liveliness=batch.makeup.liveliness * lively))
+            for batch in self.batches
+        ]
+        self.laid = {}
 
     def trunk_batch(self) -> Batch:
         """The whole dough before its pieces go different ways."""
@@ -578,6 +615,20 @@ class Carried:
 
     ends: dict[str, datetime]
     holds: dict[str, datetime]
+    readings: "tuple[Read, ...]" = ()
+
+
+@dataclass(frozen=True)
+class Read:
+    """What was read of a dough in its bulk: when, by what way, and its rise (fraction of its gas-free volume).
+
+    ``dough_c``: what a thermometer in it showed, C, which counts soon after mixing.
+    """
+
+    at: datetime
+    kind: ReadingKind
+    value: float
+    sure: bool = False
 
 
 def carry_on(asked: Asked, known: Carried) -> Solved:
@@ -588,10 +639,11 @@ def carry_on(asked: Asked, known: Carried) -> Solved:
     """
     if not known.ends:
         return solve(asked)
-    search = _Search(asked)
+    search = _Search(_as_warm_as_read(asked, known))
     ends = {id_: search.clock.hours(at) for id_, at in known.ends.items()}
     start, fixed = _as_it_was(search, ends)
     search.ripe_for(start)
+    search.as_lively_as_read(start, fixed, known)
     until = {id_: search.clock.hours(at) for id_, at in known.holds.items()}
     holds = {each.id: sum(each.until.minutes) / 120 for each in _all_holds(search) if each.id not in fixed}
     laid = search.lay(start, {**holds, **fixed})
@@ -602,6 +654,21 @@ def carry_on(asked: Asked, known: Carried) -> Solved:
         if moved < NEAR_H:
             break
     return _as_told(search, start, {**holds, **fixed}, laid, ends)
+
+
+def _as_warm_as_read(asked: Asked, known: Carried) -> Asked:
+    """The question with the dough as warm as a thermometer showed soon after it was mixed."""
+    mixed = [at for id_, at in known.ends.items() if _kind_of(asked, id_) == "mix"]
+    soon = [
+        each.value
+        for each in known.readings
+        if each.kind == "dough_c" and mixed and abs((each.at - min(mixed)).total_seconds()) < 3600 * SOON_AFTER_H
+    ]
+    return replace(asked, dough_c=soon[-1]) if soon else asked
+
+
+def _kind_of(asked: Asked, id_: str) -> str:
+    return next((stage.kind for _, path in asked.method.paths for stage in path if stage.id == id_), "")
 
 
 def _as_it_was(search: _Search, ends: dict[str, float]) -> tuple[float, dict[str, float]]:
@@ -689,7 +756,7 @@ def _as_told(
     """A course that was laid out, with every activity of its leaven side by side."""
     lengths = {run.filled.id: run.hours for runs in (laid.trunk, *laid.parts) for run in runs}
     reached = {run.filled.id: run.reached for runs in (laid.trunk, *laid.parts) for run in runs}
-    factors = activities(search.asked.belief)
+    factors = activities(Vigour(1.0, search.belief.sigma))
     wide = search.lay(start, {**lengths, **holds}, factors)
 
     def kept(runs: tuple[Run, ...]) -> tuple[Run, ...]:
