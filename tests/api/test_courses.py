@@ -45,3 +45,16 @@ def test_styles_are_listed_with_their_methods(client: Any) -> None:
     assert {"cold_balls", "tin_once"} <= {each["id"] for each in styles}
     for style in styles:
         assert [each["kind"] for each in style["method"]["stages"]].count("bake") == 1
+
+
+def test_other_plans_are_seen_and_a_course_is_planned_around_them(client: Any) -> None:
+    """The oven that a saved plan has is told at once, with a change that was tried; holds give way to it."""
+    saved = client.get("/api/plans").get_json()["plans"][0]
+    steps = client.get(f"/api/plans/{saved['id']}").get_json()["plan"]["steps"]
+    load = next(each["at"] for each in steps if each["kind"] == "load")
+    question = {**courses()["6 yeasted boule"], "ready": load}
+    found = client.post("/api/courses", json=question).get_json()["problems"]
+    assert found[0]["code"] == "oven_taken" and saved["formula_name"] in found[0]["text"]
+    assert found[0]["stage"] == "bake" and found[0]["mend"]
+    after = client.post("/api/courses", json={**question, **found[0]["mend"]["change"]}).get_json()
+    assert "oven_taken" not in [each["code"] for each in after["problems"]]

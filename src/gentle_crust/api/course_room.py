@@ -1,12 +1,15 @@
 """Courses: a formula and a method by the clock, and the styles that there are."""
 
+from dataclasses import replace
+
 from flask import Response
 
-from gentle_crust.api.common import answer, room
+from gentle_crust.api.common import answer, room, work
 from gentle_crust.contract.course import PlanQuestion
 from gentle_crust.contract.course_plan import CourseAnswer, StylesAnswer, style_told, told
 from gentle_crust.core.course.plan import plan, suiting
 from gentle_crust.core.course.styles import styles
+from gentle_crust.kitchen.taken import taken_of
 
 courses = room("courses")
 
@@ -19,6 +22,10 @@ def list_styles() -> Response:
 
 @courses.post("/courses", responses={200: CourseAnswer})
 def plan_course(body: PlanQuestion) -> Response:
-    """Plan a formula and a method, or a style, in the kitchen that is given; nothing is kept."""
+    """Plan a formula and a method, or a style, in the kitchen that is given, around saved plans and doughs under way.
+
+    Nothing is kept.
+    """
     asked, choose = body.asked()
+    asked = replace(asked, taken=taken_of(work()))
     return answer(told(suiting(asked) if choose else plan(asked)))

@@ -5,6 +5,7 @@ from datetime import datetime
 
 from gentle_crust.core.clock import Nights, Room
 from gentle_crust.core.course.method import Method
+from gentle_crust.core.course.taken import Taken
 from gentle_crust.core.fermentation.uncertainty import Vigour, of_dough, unknown
 from gentle_crust.core.formula.model import Formula
 from gentle_crust.core.leaven.starter import Starter
@@ -28,6 +29,8 @@ class Kitchen:
     fired: Fired | None = None
     proofer_c: float | None = None
     outdoors_c: float | None = None
+    fridge_l: float | None = None
+    """Litres of the fridge that doughs may have; None if that is not known."""
     tap_c: float = 15.0
     hot_tap_c: float | None = None
     altitude_m: float = 0.0
@@ -55,6 +58,8 @@ class Asked:
     lively: bool = True
     starter: Starter | None = None
     school: str = "by_dough"
+    taken: tuple[Taken, ...] = ()
+    """What other plans and doughs take of the kitchen."""
     style: str = ""
     """The style that the method is of; empty for one of the baker's own."""
 

@@ -15,7 +15,6 @@ from gentle_crust.core.course.written import as_written
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.messages import Message, message
 
-OF_TIME = ("past", "late", "early", "asleep", "young_culture", "oven_taken")
 OF_FERMENTING = ("unripe", "no_rise", "never_ready", "never_warms", "under_proofed", "over_proofed", "water_hot")
 EARLIER_LATER_H = (1, 2, -1, 3, -2, 4, 6, 8, 12, 24)
 MOST_TRIED = 10

@@ -7,14 +7,16 @@ import numpy as np
 from gentle_crust.core.course.fill import Filled
 from gentle_crust.core.course.solve import PartCourse, Solved
 from gentle_crust.core.course.steps import Step
+from gentle_crust.core.course.taken import LITRES_PER_KG, Meeting, meets, most_litres
 from gentle_crust.core.course.walk import Run, ends_itself, least_rise, share_at_load
-from gentle_crust.core.messages import Message, message
+from gentle_crust.core.messages import Message, message, named
 from gentle_crust.core.oven.equipment import TOO_COOL_K
 from gentle_crust.core.water.plan import WaterAnswer
 
 CODES = (
     "past", "late", "early", "asleep", "unripe", "no_rise", "never_warms", "never_ready", "under_proofed",
-    "over_proofed", "young_culture", "water_hot", "vessel", "oven", "unsafe", "oven_taken", "leavened_by_nothing",
+    "over_proofed", "young_culture", "water_hot", "vessel", "oven", "unsafe", "oven_taken", "hands_taken",
+    "fridge_full",
 )  # fmt: skip
 A_MINUTE_H = 1 / 60
 NEAR_H = 2 / 60
@@ -48,7 +50,7 @@ def find(solved: Solved, steps: tuple[Step, ...], water: WaterAnswer | None) -> 
         found += _stage(solved, run)
     for part in solved.parts:
         found += [*_time(part), *_proof(solved, part), *_oven(solved, part)]
-    found += [*_too_cold_to_mix(solved, water), *_asleep(solved, steps)]
+    found += [*_too_cold_to_mix(solved, water), *_taken(solved, steps), *_asleep(solved, steps)]
     return tuple(found)
 
 
@@ -199,6 +201,60 @@ def _too_cold_to_mix(solved: Solved, water: WaterAnswer | None) -> list[Problem]
     mix = next(run.filled for run in solved.runs if run.filled.kind == "mix")
     text = message("problem-water-hot", wished=wished, water=round(water.water_c), becomes=round(water.dough_c, 1))
     return [Problem("water_hot", mix.id, mix.part, text)]
+
+
+def _taken(solved: Solved, steps: tuple[Step, ...]) -> list[Problem]:
+    """The oven, the baker's hands or the fridge, wanted while another dough has them."""
+    taken, clock, found = solved.asked.taken, solved.clock, []
+    for run in solved.runs:
+        each = run.filled
+        if each.bake is not None:
+            met = meets(taken, "oven", clock, run.start - each.bake.preheat.minutes / 60, run.end)
+            if met is not None:
+                text = message(
+                    "problem-oven-taken", stage=called(each), name=named(met.name), after=clock.at(met.until)
+                )
+                found.append(Problem("oven_taken", each.id, each.part, text, met.minutes))
+    hit = [(step, met) for step in steps if step.minutes and (met := _hands(solved, step)) is not None]
+    if hit:
+        step, met = hit[0]
+        text = message(
+            "problem-hands-taken", step=message(f"course-step-{step.step}"), at=clock.at(step.at), name=named(met.name),
+            more=len(hit) - 1,
+        )  # fmt: skip
+        found.append(Problem("hands_taken", step.stage, step.part, text, met.minutes))
+    return [*found, *_fridge(solved)]
+
+
+def _hands(solved: Solved, step: Step) -> Meeting | None:
+    return meets(solved.asked.taken, "hands", solved.clock, step.at, step.at + step.minutes / 60)
+
+
+def _fridge(solved: Solved) -> list[Problem]:
+    """A fridge that does not hold what is to stand in it at once."""
+    room = solved.asked.kitchen.fridge_l
+    if room is None:
+        return []
+    for run in solved.runs:
+        if run.trace is None or not run.filled.cold:
+            continue
+        part = next((each for each in solved.parts if each.path.name == run.filled.part), None)
+        grams = part.path.batch.dough_g if part is not None and run.filled.part else _whole_g(solved)
+        wants = LITRES_PER_KG * grams / 1000
+        others = most_litres(solved.asked.taken, solved.clock, run.start, run.end)
+        if wants + others > room:
+            text = message(
+                "problem-fridge-full",
+                stage=called(run.filled),
+                wants=round(wants, 1),
+                room=round(max(room - others, 0), 1),
+            )
+            return [Problem("fridge_full", run.filled.id, run.filled.part, text)]
+    return []
+
+
+def _whole_g(solved: Solved) -> float:
+    return solved.parts[0].path.batch.weighed.dough_g
 
 
 def _asleep(solved: Solved, steps: tuple[Step, ...]) -> list[Problem]:

@@ -19,6 +19,7 @@ from gentle_crust.core.course.baking import FilledBake, sharing
 from gentle_crust.core.course.fill import Batch, Filled, FilledPath, fill
 from gentle_crust.core.course.method import BESIDE
 from gentle_crust.core.course.ripen import Beside, beside, leads_h, with_ripe
+from gentle_crust.core.course.taken import What, minutes_taken
 from gentle_crust.core.course.walk import Ground, Run, Standing, ends_itself, is_solved, share_at_load, walk
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.readings import RISES, Reading, ReadingKind, check, grid, update
@@ -39,6 +40,8 @@ MOST_CHOICES = 400
 ASLEEP_STEP, ASLEEP_MIN, PAST_MIN, LATE_MIN, OFF_MIDDLE, LATER_H = 90.0, 4.0, 60.0, 3.0, 20.0, 8.0
 """What is paid for: a step in the baker's sleep, a minute of it, a minute before now, a minute off the time wanted, a
 hold at its end instead of its middle, an hour later than could be."""
+TAKEN_STEP, TAKEN_MIN = 90.0, 2.0
+"""And for the oven, or a third of it for hands, that another dough has."""
 SOON_H = 36.0
 SOON_STEPS_H = (1 / 6, 0.5)
 FEW_CHOICES = 20
@@ -145,6 +148,7 @@ class _Search:
         self.tails = [_dough(path.stages[path.trunk :]) if asked.method.parts else () for path in self.paths]
         self.ground = Ground(asked.kitchen, self.clock, asked.dough_c, ONE)
         self.belief = asked.belief
+        self.hands, self.oven = self._taken("hands"), self._taken("oven")
         self.about: dict[str, float] = {}
         self.laid: dict[tuple[float, tuple[tuple[str, float], ...], int], _Laid] = {}
         self.batches = [path.batch for path in self.paths]
@@ -152,6 +156,12 @@ class _Search:
         mix = min(given) - 10 if given else 12.0
         self.ripe_for(mix)
         self.led_for(mix)
+
+    def _taken(self, what: What) -> tuple[Floats, Floats] | None:
+        """Minutes so far at which others take something; None if nobody does."""
+        if not any(each.what == what for each in self.asked.taken):
+            return None
+        return minutes_taken(self.asked.taken, what, self.clock, -24.0, AHEAD_H)
 
     def ripe_for(self, mix: float) -> None:
         """Preferments as they are in a dough that is mixed about then."""
@@ -473,13 +483,15 @@ def _through(search: _Search, stages: tuple[Filled, ...], holds: Lengths, at: Fl
     """Where stages end that begin at ``at``, and what their hands cost in sleep."""
     cost = np.zeros(len(at))
     sleep = _sleep(search.clock)
+    hands, oven = search.hands, search.oven
     cold = False
     for each, hours in zip(stages, search.lengths(stages, holds), strict=True):
         if each.bake is not None:
             lit = each.bake.preheat.minutes / 60
             cost = cost + _asleep(sleep, at - lit, at - lit + TOUCH_H) + _asleep(sleep, at, at + hours + TOUCH_H)
+            cost = cost + _paid(oven, at - lit, at + hours, TAKEN_STEP, TAKEN_MIN)
         elif each.stage.minutes is not None:
-            cost = cost + _asleep(sleep, at, at + hours)
+            cost = cost + _asleep(sleep, at, at + hours) + _paid(hands, at, at + hours, TAKEN_STEP / 3, TAKEN_MIN)
         elif each.cold != cold or each.kind == "autolyse":
             cost = cost + _asleep(sleep, at, at + TOUCH_H)
         cold = each.cold if each.stage.minutes is None else cold
@@ -504,8 +516,15 @@ def _sleep(clock: Clock) -> tuple[Floats, Floats]:
 
 def _asleep(sleep: tuple[Floats, Floats], start: Floats, end: Floats) -> Floats:
     """What hands at work from ``start`` to ``end`` pay for the sleep they take."""
-    minutes = np.interp(end, *sleep) - np.interp(start, *sleep)
-    found: Floats = ASLEEP_MIN * minutes + np.where(minutes > 0.5, ASLEEP_STEP, 0.0)
+    return _paid(sleep, start, end, ASLEEP_STEP, ASLEEP_MIN)
+
+
+def _paid(taken: tuple[Floats, Floats] | None, start: Floats, end: Floats, once: float, a_minute: float) -> Floats:
+    """What a stretch of time pays for the minutes of it that are taken: once, and for each."""
+    if taken is None:
+        return np.zeros(len(np.atleast_1d(start)))
+    minutes = np.interp(end, *taken) - np.interp(start, *taken)
+    found: Floats = a_minute * minutes + np.where(minutes > 0.5, once, 0.0)
     return found
 
 

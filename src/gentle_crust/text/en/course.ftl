@@ -287,7 +287,12 @@ problem-under-proofed = { $stage }: under-proofed at the oven, { $share } % of i
 problem-over-proofed = { $stage }: over-proofed at the oven, { $share } % of its greatest volume, wanted { $low } to { $high } %.
 problem-young = The culture is too young by then: it is a good seed from { DAYCLOCK($time) }, wanted at { DAYCLOCK($at) }.
 problem-water-hot = The flour is too cold for a dough of { WARMTH($wished) }: with water at { WARMTH($water) }, the hottest that does its leaven no harm, it becomes { WARMTH($becomes) }.
-problem-oven-taken = { $stage }: the oven is taken by another part until then, { SPAN($minutes) }.
+problem-oven-taken = { $stage }: the oven is taken by { $name } until { DAYCLOCK($after) }.
+problem-hands-taken = { $more ->
+    [0] Two things at once: { $step } at { DAYCLOCK($at) }, and { $name }.
+   *[other] Two things at once: { $step } at { DAYCLOCK($at) } and { $more } more, and { $name }.
+}
+problem-fridge-full = { $stage }: it wants { $wants } litres of the fridge, { $room } are free.
 
 mend-ready = Have it ready by { DAYCLOCK($at) }.
 mend-style = Make it another way: { $style }.

@@ -1,0 +1,41 @@
+"""What saved plans and doughs on the bench take of the kitchen, for whoever plans another."""
+
+from datetime import timedelta
+
+from gentle_crust.core.course.taken import Taken
+from gentle_crust.core.scheduling.clashes import taken_by
+from gentle_crust.core.scheduling.result import Plan
+from gentle_crust.kitchen.bench import BenchBook
+from gentle_crust.kitchen.plans import PlanBook
+from gentle_crust.kitchen.work import Work
+from gentle_crust.store.baking import Plans
+
+
+def taken_of(work: Work) -> tuple[Taken, ...]:
+    """Hands and oven that all other doughs take from now on."""
+    now = work.now()
+    found: list[Taken] = []
+    doughs = [dough for dough in BenchBook(work).view().doughs if not dough.live.over]
+    for dough in doughs:
+        takes = taken_by(dough.name, dough.live, now)
+        found += [Taken("hands", dough.name, each.start, each.end) for each in takes.hands]
+        found += [Taken("oven", dough.name, *takes.oven)] if takes.oven is not None else []
+    under_way = {dough.id for dough in doughs}
+    with work.read() as session:
+        coming = PlanBook(work).some(Plans(session).coming(now))
+    for saved in coming:
+        if saved.id not in under_way:
+            found += _of_plan(saved.answer.formula.name, saved.answer.plan)
+    return tuple(each for each in found if each.end > now)
+
+
+def _of_plan(name: str, plan: Plan) -> list[Taken]:
+    hands = [
+        Taken("hands", name, step.at, step.at + timedelta(minutes=step.minutes)) for step in plan.steps if step.minutes
+    ]
+    heats = [step.at for step in plan.steps if step.kind == "preheat"]
+    loads = [step.at for step in plan.steps if step.kind == "load"]
+    outs = [step.at for step in plan.steps if step.kind == "out"]
+    if not loads or not outs:
+        return hands
+    return [*hands, Taken("oven", name, min([*heats, *loads]), max(outs))]
