@@ -15,8 +15,8 @@ from gentle_crust.contract.formula import FormulaBody
 from gentle_crust.core.clock import Nights, Room
 from gentle_crust.core.course.ask import Asked, Kitchen
 from gentle_crust.core.course.plan import plan
+from gentle_crust.core.course.standing import Run, share_at_load
 from gentle_crust.core.course.styles import method_for, style_of
-from gentle_crust.core.course.walk import Run, share_at_load
 from gentle_crust.core.oven.equipment import Oven, Vessel
 from gentle_crust.core.oven.kit import Steam
 from tests.core.test_course_kitchens import BAKERY

@@ -11,11 +11,11 @@ import pytest
 
 from gentle_crust.contract.course import PlanQuestion
 from gentle_crust.core.course.ask import Asked
+from gentle_crust.core.course.carry_on import Read
 from gentle_crust.core.course.method import BESIDE, Place
 from gentle_crust.core.course.plan import plan
 from gentle_crust.core.course.progress import Press, PressKind, Progress, progress
-from gentle_crust.core.course.solve import Read
-from gentle_crust.core.course.walk import Run
+from gentle_crust.core.course.standing import Run
 from gentle_crust.core.errors import Conflict, CraftError, NotFound
 from tests.courses import NOW, courses
 

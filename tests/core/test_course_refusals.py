@@ -6,8 +6,9 @@ from typing import Any
 import pytest
 
 from gentle_crust.contract import problem
+from gentle_crust.core.course.as_written import as_written
 from gentle_crust.core.course.method import Method
-from gentle_crust.core.course.written import as_written, method_of
+from gentle_crust.core.course.written import method_of
 from gentle_crust.core.errors import CraftError
 from gentle_crust.interchange.plan_json import answer
 from tests.courses import BAKE, COUNTRY, DIVIDE, LEVAIN, MIX, READY, SHAPE, asked, courses

@@ -14,7 +14,7 @@ from gentle_crust.contract.course import PlanQuestion
 from gentle_crust.core.course.ask import Asked
 from gentle_crust.core.course.plan import CoursePlan, plan
 from gentle_crust.core.course.solve import forward
-from gentle_crust.core.course.walk import share_at_load
+from gentle_crust.core.course.standing import share_at_load
 from tests.courses import BAKE, COOL, LEVAIN, MIX, NOW, asked, formula, fridge, levain, yeasted
 
 TREES = 500 if os.environ.get("GENTLE_CRUST_PROVE") else 24

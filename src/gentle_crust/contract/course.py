@@ -10,9 +10,10 @@ from gentle_crust.contract.strict import Number, Short, Strict
 from gentle_crust.core.clock import Nights, Room
 from gentle_crust.core.course.ask import Asked, Kitchen
 from gentle_crust.core.course.baking import USUAL_MEANS
+from gentle_crust.core.course.kit_written import oven_of, steam_from, vessel_of
 from gentle_crust.core.course.method import Method
 from gentle_crust.core.course.styles import method_for, style_of
-from gentle_crust.core.course.written import method_of, oven_of, steam_from, vessel_of
+from gentle_crust.core.course.written import method_of
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.fermentation.uncertainty import Vigour
 from gentle_crust.core.formula.model import Formula

@@ -7,6 +7,7 @@ from zoneinfo import ZoneInfo
 from pydantic import ConfigDict, Field
 
 from gentle_crust.contract.strict import Shown
+from gentle_crust.core.course.as_written import as_written
 from gentle_crust.core.course.baking import FilledBake
 from gentle_crust.core.course.fill import Filled
 from gentle_crust.core.course.mends import Mend, mends
@@ -14,10 +15,9 @@ from gentle_crust.core.course.method import HeatStage
 from gentle_crust.core.course.plan import CoursePlan
 from gentle_crust.core.course.problems import Problem
 from gentle_crust.core.course.ripen import Beside
+from gentle_crust.core.course.standing import Run
 from gentle_crust.core.course.steps import Step
 from gentle_crust.core.course.styles import Style
-from gentle_crust.core.course.walk import Run
-from gentle_crust.core.course.written import as_written
 from gentle_crust.core.fermentation.engine import Trace
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.targets import share_of_greatest

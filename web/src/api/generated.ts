@@ -320,7 +320,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Plan a formula and a method, or a style, in the kitchen that is given; nothing is kept. */
+        /**
+         * Plan a formula and a method, or a style, in the kitchen that is given, around saved plans and doughs under way.
+         * @description <br/>Nothing is kept.
+         */
         post: operations["courses_plan_course_courses_post"];
         delete?: never;
         options?: never;

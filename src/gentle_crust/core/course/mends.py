@@ -5,13 +5,14 @@ from dataclasses import dataclass, replace
 from datetime import timedelta
 from typing import Any
 
+from gentle_crust.core.course.as_written import as_written
 from gentle_crust.core.course.ask import Asked
 from gentle_crust.core.course.fill import COOL_BATH, LIVES_BETWEEN_C, WARM, room_mean_c
+from gentle_crust.core.course.kit_written import vessel_of
 from gentle_crust.core.course.method import Method, Place, Stage, Until
 from gentle_crust.core.course.plan import CoursePlan, in_style, plan, ready_of, soonest
 from gentle_crust.core.course.problems import Problem
 from gentle_crust.core.course.styles import fitting
-from gentle_crust.core.course.written import as_written
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.messages import Message, message
 
@@ -204,8 +205,6 @@ def _other_vessel(asked: Asked, problem: Problem) -> Iterator[tuple[Asked, Mend]
         "tin" if asked.formula.shape == "pan_loaf" else "tray",
         "stone",
     ]
-    from gentle_crust.core.course.written import vessel_of
-
     for kind in dict.fromkeys(kinds):
         baking = replace(stage.baking, vessel=vessel_of(kind), heated=None, stages=None, steam=())
         changed, change = _with(asked, _changed(asked.method, stage.id, replace(stage, baking=baking)))

@@ -7,7 +7,8 @@ from gentle_crust.core import limits
 from gentle_crust.core.course.ask import Asked
 from gentle_crust.core.course.baking import sharing
 from gentle_crust.core.course.problems import Problem, find
-from gentle_crust.core.course.solve import Solved, solve
+from gentle_crust.core.course.solve import solve
+from gentle_crust.core.course.solved import Solved
 from gentle_crust.core.course.steps import Step, steps
 from gentle_crust.core.course.styles import Style, fitting, method_for
 from gentle_crust.core.errors import CraftError, within

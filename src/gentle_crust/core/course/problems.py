@@ -5,10 +5,11 @@ from dataclasses import dataclass
 import numpy as np
 
 from gentle_crust.core.course.fill import Filled
-from gentle_crust.core.course.solve import PartCourse, Solved
+from gentle_crust.core.course.solved import PartCourse, Solved
+from gentle_crust.core.course.standing import Run, ends_itself, share_at_load
 from gentle_crust.core.course.steps import Step
 from gentle_crust.core.course.taken import LITRES_PER_KG, Meeting, meets, most_litres
-from gentle_crust.core.course.walk import Run, ends_itself, least_rise, share_at_load
+from gentle_crust.core.course.targets import least_rise
 from gentle_crust.core.messages import Message, message, named
 from gentle_crust.core.oven.equipment import TOO_COOL_K
 from gentle_crust.core.water.plan import WaterAnswer

@@ -10,9 +10,10 @@ from datetime import datetime
 from typing import Literal
 
 from gentle_crust.core.course.ask import Asked
+from gentle_crust.core.course.carry_on import Carried, Read, carry_on
 from gentle_crust.core.course.fill import Filled
 from gentle_crust.core.course.method import BESIDE, Method, Part, Place, Series, Stage, Until, numbered
-from gentle_crust.core.course.solve import Carried, Read, Solved, carry_on
+from gentle_crust.core.course.solved import Solved
 from gentle_crust.core.errors import Conflict, CraftError, NotFound
 
 PressKind = Literal["done", "skipped", "fold", "moved", "held"]

@@ -9,7 +9,7 @@ from gentle_crust.core.clock import Clock, Stand
 from gentle_crust.core.course.ask import Asked
 from gentle_crust.core.course.fill import Batch, Filled, FilledPath, ripened
 from gentle_crust.core.course.method import Place
-from gentle_crust.core.course.walk import steady_c
+from gentle_crust.core.course.places import steady_c
 from gentle_crust.core.fermentation.engine import begin, run
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.room import room_leg, step_h

@@ -7,8 +7,8 @@ from gentle_crust.core.cautions import at_step
 from gentle_crust.core.course.baking import FilledBake
 from gentle_crust.core.course.fill import Batch, Filled
 from gentle_crust.core.course.ripen import Beside
-from gentle_crust.core.course.solve import PartCourse, Solved
-from gentle_crust.core.course.walk import Run
+from gentle_crust.core.course.solved import PartCourse, Solved
+from gentle_crust.core.course.standing import Run
 from gentle_crust.core.formula.model import Formula
 from gentle_crust.core.formula.scaling import Ingredient
 from gentle_crust.core.messages import NOTHING, Message, joined, message, named

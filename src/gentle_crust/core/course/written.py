@@ -1,10 +1,10 @@
 """A method as it is written down (plain records), read into stages, and refused where it cannot be baked."""
 
 from collections.abc import Mapping, Sequence
-from dataclasses import asdict
 from math import isfinite
 from typing import Any
 
+from gentle_crust.core.course.kit_written import oven_of, steams_from, vessel_of
 from gentle_crust.core.course.method import (
     BESIDE,
     CONTAINERS,
@@ -30,8 +30,7 @@ from gentle_crust.core.course.method import (
 from gentle_crust.core.errors import CraftError, OutOfRange, Unreadable
 from gentle_crust.core.formula.model import Formula
 from gentle_crust.core.messages import Message, message
-from gentle_crust.core.oven.equipment import Oven, Vessel, vessel_row
-from gentle_crust.core.oven.kit import Fired, Steam, oven_row, steam_of
+from gentle_crust.core.oven.equipment import Vessel
 from gentle_crust.core.water.plan import friction_of
 
 MOST_STAGES, MOST_PARTS = 40, 6
@@ -321,9 +320,9 @@ def _baking(at: _At, given: Written) -> Baking:
     return Baking(
         oven=oven,
         fired=fired,
-        vessel=None if given.get("vessel") is None else vessel_of(given["vessel"], at),
+        vessel=None if given.get("vessel") is None else _vessel(given["vessel"], at),
         heated=heated,
-        steam=None if given.get("steam") is None else _steams(given["steam"]),
+        steam=None if given.get("steam") is None else steams_from(given["steam"]),
         stages=None if stages is None else tuple(_heat_stage(at, each, i) for i, each in enumerate(stages)),
         core_c=None if core is None else at.between("done.core_c", core, 60, 105, "C"),
         colour=None if colour is None else at.between("done.colour", colour, 0, 100, ""),
@@ -331,51 +330,12 @@ def _baking(at: _At, given: Written) -> Baking:
     )
 
 
-def vessel_of(written: Any, at: _At | None = None) -> Vessel:
-    """A vessel by its kind alone, or by its record."""
-    record = _record(written)
-    kind = str(record.pop("kind", ""))
+def _vessel(written: Any, at: _At) -> Vessel:
     try:
-        vessel_row(kind)
+        return vessel_of(written)
     except CraftError as error:
-        if at is None:
-            raise
+        kind = written if isinstance(written, str) else written.get("kind", "")
         raise at.wrong("vessel", "course-not-one-of", value=kind, names=error.what.values["names"]) from error
-    id_, name, count = record.pop("id", kind), record.pop("name", ""), record.pop("count", AS_MANY)
-    return Vessel(id_, kind, name, count, **record)
-
-
-def _record(written: Any) -> dict[str, Any]:
-    """What is said of a thing; of one of which only its kind is given, that."""
-    if isinstance(written, str):
-        return {"kind": written}
-    return {key: value for key, value in written.items() if value is not None and key != "preheated"}
-
-
-def oven_of(written: Any) -> tuple[Oven, Fired | None]:
-    """An oven by its kind alone, or by its record; and what it was fired to, if it burns wood."""
-    record = _record(written)
-    fired = record.pop("fired", None)
-    oven_row(str(record.get("kind", "electric")))
-    if record.get("kind") == "wood":
-        record = {"top_c": WOOD_TOP_C, **record}
-    return Oven(**record), None if fired is None else Fired(**fired)
-
-
-WOOD_TOP_C = 350.0
-"""A wood-fired oven reaches what a loaf can want (practice)."""
-AS_MANY = 99
-"""The count of a vessel of which none is given: as many as are needed."""
-
-
-def _steams(written: Any) -> tuple[Steam, ...]:
-    """One way to steam, or several."""
-    return tuple(steam_from(each) for each in (written if isinstance(written, list) else [written]))
-
-
-def steam_from(written: Any) -> Steam:
-    """A way to steam by its kind alone, or by its record."""
-    return steam_of(Steam(**_record(written)))
 
 
 def _heat_stage(at: _At, each: Written, place: int) -> HeatStage:
@@ -384,92 +344,3 @@ def _heat_stage(at: _At, each: Written, place: int) -> HeatStage:
     setpoint = at.between(f"stages.{place}.setpoint_c", float(known.get("setpoint_c", 0)), 0, HOTTEST_C, "C")
     rest = {key: value for key, value in known.items() if key not in ("minutes", "setpoint_c")}
     return HeatStage(minutes, setpoint, **rest)
-
-
-def as_written(method: Method) -> dict[str, Any]:
-    """A method as it is written down: what it leaves out is left out."""
-    written: dict[str, Any] = {"stages": [_stage_as_written(stage) for stage in method.stages]}
-    if method.parts:
-        written["parts"] = [
-            {"name": part.name, "pieces": part.pieces, "stages": [_stage_as_written(stage) for stage in part.stages]}
-            for part in method.parts
-        ]
-    return written
-
-
-def _stage_as_written(stage: Stage) -> dict[str, Any]:
-    written: dict[str, Any] = {"kind": stage.kind}
-    if stage.id and stage.id != stage.kind:
-        written["id"] = stage.id
-    if stage.by:
-        written["by"] = stage.by
-    if stage.minutes is not None:
-        written["minutes"] = _number_or_span(stage.minutes)
-    if stage.place is not None:
-        written |= _place_as_written(stage.place)
-    for name in ("container", "covered", "which", "count"):
-        if getattr(stage, name) is not None:
-            written[name] = getattr(stage, name)
-    if stage.how is not None:
-        written["fold" if stage.kind == "fold" else "with"] = stage.how
-    if stage.until is not None:
-        written["until"] = _until_as_written(stage.until)
-    if stage.folds is not None:
-        written["folds"] = [
-            {"kind": s.kind, "count": s.count, "first_min": s.first_min, "gap_min": _number_or_span(s.gap_min)}
-            for s in stage.folds
-        ]
-    if stage.order:
-        written["order"] = list(stage.order)
-    if stage.late is not None:
-        written["late"] = list(stage.late)
-    if stage.baking is not None:
-        written |= _baking_as_written(stage.baking)
-    return written
-
-
-def _place_as_written(place: Place) -> dict[str, Any]:
-    if place.path:
-        return {"path": [{"hours": hours, "ambient_c": ambient} for hours, ambient in place.path]}
-    shelf = {} if place.shelf == "middle" else {"shelf": place.shelf}
-    return {"place": place.name, **shelf}
-
-
-def _number_or_span(span: Span) -> float | list[float]:
-    return span[0] if span[0] == span[1] else list(span)
-
-
-def _until_as_written(until: Until) -> Any:
-    if until.way in ("ready", "ripe", "judged"):
-        return until.way
-    if until.way == "at":
-        return {"at": f"{int(until.value):02d}:{round(until.value % 1 * 60):02d}"}
-    if until.way != "span":
-        return {until.way: until.value}
-    low, high = until.minutes
-    if low == high and high < 120:
-        return {"minutes": low}
-    return {"hours": [low / 60, high / 60]} if high >= 120 else {"minutes": [low, high]}
-
-
-def _vessel_as_written(vessel: Vessel) -> Any:
-    """Its kind alone, if no more is known of it."""
-    usual = Vessel(vessel.kind, vessel.kind, "", AS_MANY)
-    more = {key: value for key, value in asdict(vessel).items() if value != getattr(usual, key)}
-    return {"kind": vessel.kind, **more} if more else vessel.kind
-
-
-def _baking_as_written(baking: Baking) -> dict[str, Any]:
-    written: dict[str, Any] = {}
-    if baking.vessel is not None:
-        written["vessel"] = _vessel_as_written(baking.vessel)
-    if baking.heated is not None:
-        written["heated"] = baking.heated
-    if baking.steam is not None:
-        written["steam"] = [{"kind": s.kind, "g": s.g, "at_min": s.at_min} for s in baking.steam]
-    if baking.stages is not None:
-        written["stages"] = [asdict(each) for each in baking.stages]
-    done = {"core_c": baking.core_c, "colour": baking.colour, "loss_fraction": baking.loss}
-    if any(value is not None for value in done.values()):
-        written["done"] = {key: value for key, value in done.items() if value is not None}
-    return written
