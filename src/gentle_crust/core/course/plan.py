@@ -11,17 +11,13 @@ from gentle_crust.core.course.solve import solve
 from gentle_crust.core.course.solved import Solved
 from gentle_crust.core.course.steps import Step, steps
 from gentle_crust.core.course.styles import Style, fitting, method_for
+from gentle_crust.core.course.waters import water_of
 from gentle_crust.core.errors import CraftError, within
-from gentle_crust.core.formula.scaling import weigh
 from gentle_crust.core.messages import message
-from gentle_crust.core.water.balance import dough_from
-from gentle_crust.core.water.plan import WaterAnswer, friction_of, mix_of_formula, plan_water
-from gentle_crust.core.water.taps import Taps
+from gentle_crust.core.water.plan import WaterAnswer
 
 LONGEST_AHEAD, LONGEST_AGO = timedelta(days=16), timedelta(days=10)
 NEAR_ONE_ANOTHER_H = 3.0
-HOTTEST_POUR_C = 45.0
-"""No plan pours hotter water on flour and leaven: a dough that would need it becomes as warm as this makes it."""
 
 
 @dataclass(frozen=True)
@@ -81,29 +77,6 @@ def _at_once(asked: Asked, solved: Solved) -> Solved:
         return solved
     together = solved.clock.at(max(outs))
     return solve(replace(asked, ready=tuple((part.path.name, together) for part in solved.parts)))
-
-
-def water_of(solved: Solved) -> WaterAnswer:
-    """Water for the dough: flour and salt at the room's warmth when it is stirred, what ripened as warm as it is."""
-    asked, kitchen = solved.asked, solved.asked.kitchen
-    stirred = min(run.start for run in solved.runs if run.filled.kind in ("autolyse", "mix"))
-    by = next(run.filled.stage.by or "folds" for run in solved.runs if run.filled.kind == "mix")
-    room = solved.clock.kitchen_at(stirred)
-    ripe = [each.ripening for each in solved.beside if each.ripening is not None and each.kind != "feed"]
-    mass = sum(each.build.g for each in ripe)
-    levain_c = room
-    if mass:
-        levain_c = (
-            sum(each.build.g * float(each.trace.at(each.wanted - each.start).nodes_c.mean()) for each in ripe) / mass
-        )
-    friction = dict(kitchen.learnt_k).get(by, friction_of(by))
-    knead = next((run.filled.stage.by for run in solved.runs if run.filled.kind == "knead"), None)
-    if knead is not None:
-        friction = max(friction, dict(kitchen.learnt_k).get(knead, friction_of(knead)))
-    weighed = weigh(asked.formula, asked.pieces, asked.scaling_weight_g)
-    mix = mix_of_formula(asked.formula, weighed, room, room, levain_c, friction)
-    taps = Taps(kitchen.tap_c, kitchen.hot_tap_c, 0.0, kitchen.altitude_m)
-    return plan_water(mix, min(asked.dough_c, dough_from(HOTTEST_POUR_C, mix)), taps)
 
 
 def in_style(asked: Asked, style: Style) -> Asked:

@@ -10,6 +10,7 @@ from gentle_crust.core.course.standing import Run, ends_itself, share_at_load
 from gentle_crust.core.course.steps import Step
 from gentle_crust.core.course.taken import LITRES_PER_KG, Meeting, meets, most_litres
 from gentle_crust.core.course.targets import least_rise
+from gentle_crust.core.course.waters import HOTTEST_POUR_C
 from gentle_crust.core.messages import Message, message, named
 from gentle_crust.core.oven.equipment import TOO_COOL_K
 from gentle_crust.core.water.plan import WaterAnswer
@@ -30,7 +31,6 @@ UNRIPE_SHARE = 0.25
 """What ripens so much later than it is wanted, beside its whole time, is not ripe then."""
 YOUNG_H = 0.35
 WANTS_HOTTER_K = 1.0
-HOTTEST_POUR_C = 45.0
 
 
 @dataclass(frozen=True)

@@ -9,6 +9,7 @@ from gentle_crust.core.course.fill import Batch, Filled
 from gentle_crust.core.course.ripen import Beside
 from gentle_crust.core.course.solved import PartCourse, Solved
 from gentle_crust.core.course.standing import Run
+from gentle_crust.core.course.waters import build_water_c, diluted
 from gentle_crust.core.formula.model import Formula
 from gentle_crust.core.formula.scaling import Ingredient
 from gentle_crust.core.messages import NOTHING, Message, joined, message, named
@@ -91,20 +92,17 @@ def _beside(each: Beside, solved: Solved) -> Step:
         text = message(f"step-{each.kind}", name=named(soaker.name))
         return Step(each.kind, stage, part, each.start, minutes, text, cautions)
     build = each.ripening.build
-    grams = {"flour": round(build.flour_g, 1), "water": round(build.water_g, 1)}
+    grams = {
+        "flour": round(build.flour_g, 1), "water": round(build.water_g, 1),
+        "warm": round(build_water_c(each.ripening, solved.clock), 1),
+    }  # fmt: skip
     cautions = _cautions(each.kind, vessel="", oven="", lidded=False)
     if each.kind == "preferment":
         yeast = build.flour_g * each.ripening.preferment.yeast_percent / 100
         kind = message(f"course-preferment-{each.ripening.preferment.kind}")
-        return Step(
-            each.kind,
-            stage,
-            part,
-            each.start,
-            minutes,
-            message("step-preferment", kind=kind, yeast=round(yeast, 2), **grams),
-            cautions,
-        )
+        text = message("step-preferment", kind=kind, yeast=round(yeast, 2), **grams)
+        text = joined(text, diluted(yeast, build.water_g, solved.asked.kitchen.scale_g))
+        return Step(each.kind, stage, part, each.start, minutes, text, cautions)
     culture = named(each.ripening.culture) if each.ripening.culture else message("course-the-culture")
     text = message(f"step-{each.kind}", seed=round(build.seed_g, 1), culture=culture, **grams)
     return Step(each.kind, stage, part, each.start, minutes, text, cautions)
@@ -174,7 +172,9 @@ def _by_hand(run: Run, batch: Batch, water: WaterAnswer | None, rested: bool, so
     if each.kind == "autolyse":
         text = message("step-autolyse", water=_drawn(water))
     elif each.kind == "mix":
-        text = _mix_words(each, batch, water, rested, any(other.folds for other in solved.runs))
+        text = _mix_words(
+            each, batch, water, rested, any(other.folds for other in solved.runs), solved.asked.kitchen.scale_g
+        )
     elif each.kind == "knead":
         text = message(
             "step-knead",
@@ -203,7 +203,9 @@ def _drawn(water: WaterAnswer | None) -> float:
     return 20.0 if water is None else round(water.drawn_c, 1)
 
 
-def _mix_words(each: Filled, batch: Batch, water: WaterAnswer | None, rested: bool, folded: bool) -> Message:
+def _mix_words(
+    each: Filled, batch: Batch, water: WaterAnswer | None, rested: bool, folded: bool, scale_g: float
+) -> Message:
     lines = batch.weighed.dough.lines
     late = set(each.stage.late or ())
     inside = [line for line in lines if line.role not in ("flour", "water") and not _is_late(line, late)]
@@ -214,7 +216,9 @@ def _mix_words(each: Filled, batch: Batch, water: WaterAnswer | None, rested: bo
         said = message("step-mix-rested", what=message("course-listed", parts=names) if names else NOTHING, dough=dough)
     order = message("step-mix-order", what=each.stage.order) if each.stage.order else NOTHING
     last = message("step-work-in", what=tuple(each.stage.late or ())) if late and not folded else NOTHING
-    return joined(said, order, last)
+    little = sum(line.g for line in lines if line.role == "yeast")
+    poured = sum(line.g for line in lines if line.role == "water")
+    return joined(said, order, last, diluted(little, poured, scale_g))
 
 
 def _is_late(line: Ingredient, late: set[str]) -> bool:

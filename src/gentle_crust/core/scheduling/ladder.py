@@ -4,6 +4,7 @@ from math import ceil, floor
 
 from gentle_crust.core.cautions import at_step, caution
 from gentle_crust.core.clock import Clock
+from gentle_crust.core.course.waters import build_water_c
 from gentle_crust.core.fermentation.uncertainty import Span
 from gentle_crust.core.formula.scaling import Ingredient
 from gentle_crust.core.leaven.ripening import HANDS_MIN, Ripening
@@ -11,7 +12,6 @@ from gentle_crust.core.oven.profile import RECOVERY_MIN, RYE_COOL_MIN, BakeProfi
 from gentle_crust.core.oven.steps import scored
 from gentle_crust.core.scheduling.by_shape import divide_title, loading_words, shape_title, shaping_words
 from gentle_crust.core.scheduling.course import Recipe
-from gentle_crust.core.scheduling.mixing_water import build_water_c
 from gentle_crust.core.scheduling.result import FoldPlan, Step, dated
 from gentle_crust.core.scheduling.say import CUT_EARLY, c, duration, g, lower, steamed, together
 from gentle_crust.core.scheduling.weigh_list import by_feel

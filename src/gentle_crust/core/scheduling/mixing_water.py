@@ -1,19 +1,14 @@
-"""The water of a plan: for the dough, and for each build that goes before it."""
+"""The water of a plan's dough."""
 
 from gentle_crust.core.clock import Clock
+from gentle_crust.core.course.waters import HOTTEST_POUR_C, ripe_c
 from gentle_crust.core.formula.feel import mixing_for
-from gentle_crust.core.leaven.ripening import START_C, Ripening
 from gentle_crust.core.scheduling.course import Recipe
 from gentle_crust.core.scheduling.whole import Course
 from gentle_crust.core.scheduling.wish import Kitchen
-from gentle_crust.core.water.balance import FLOUR, Mix, Part, dough_from, levain_heat, water_for
+from gentle_crust.core.water.balance import dough_from
 from gentle_crust.core.water.plan import WaterAnswer, friction_of, mix_of_formula, plan_water
 from gentle_crust.core.water.taps import Taps
-
-HOTTEST_POUR_C = 45.0
-"""No plan pours hotter water on flour and leaven: a dough that would need it becomes as warm as this makes it."""
-STIRRED_K = 0.5
-"""What stirring warms a build (practice)."""
 
 
 def mixing_of(made: Recipe) -> str:
@@ -32,22 +27,9 @@ def water_for_mix(course: Course, kitchen: Kitchen, clock: Clock) -> WaterAnswer
     room = clock.kitchen_at(stirred)
     ripe = [each for each in course.ripenings if each.kind != "feed"]
     mass = sum(each.build.g for each in ripe)
-    levain_c = room if not ripe else sum(each.build.g * _ripe_c(each) for each in ripe) / mass
+    levain_c = room if not ripe else sum(each.build.g * ripe_c(each) for each in ripe) / mass
     mixing = mixing_of(made)
     friction = dict(kitchen.learnt_k).get(mixing, friction_of(mixing))
     mix = mix_of_formula(made.wish.formula, made.weighed, room, room, levain_c, friction)
     taps = Taps(kitchen.tap_c, kitchen.hot_tap_c, 0.0, kitchen.altitude_m)
     return plan_water(mix, min(made.wish.dough_c, dough_from(HOTTEST_POUR_C, mix)), taps)
-
-
-def _ripe_c(ripening: Ripening) -> float:
-    return float(ripening.trace.at(ripening.wanted - ripening.start).nodes_c.mean())
-
-
-def build_water_c(ripening: Ripening, clock: Clock) -> float:
-    """Water that brings a build to its starting temperature, seed and flour being at the room's."""
-    room, build = clock.kitchen_at(ripening.start), ripening.build
-    seed = Part(build.seed_g, levain_heat(ripening.preferment.hydration_percent / 100), room)
-    parts = (Part(build.flour_g, FLOUR, room), seed)
-    mix = Mix(parts, build.flour_g, build.water_g, room, room, room, "levain", STIRRED_K)
-    return min(max(water_for(START_C, mix), 5.0), 40.0)

@@ -3,9 +3,9 @@
 from datetime import datetime
 
 from gentle_crust.core.clock import Clock
+from gentle_crust.core.course.waters import HOTTEST_POUR_C
 from gentle_crust.core.messages import message
 from gentle_crust.core.oven.equipment import TOO_COOL_K, fits
-from gentle_crust.core.scheduling.mixing_water import HOTTEST_POUR_C
 from gentle_crust.core.scheduling.result import Problem, Step
 from gentle_crust.core.scheduling.say import c, duration, lower
 from gentle_crust.core.scheduling.say import clock as say_clock

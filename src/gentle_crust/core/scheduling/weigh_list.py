@@ -4,13 +4,13 @@ from dataclasses import replace
 from datetime import datetime
 
 from gentle_crust.core.clock import Clock
+from gentle_crust.core.course.waters import build_water_c
 from gentle_crust.core.formula.feel import feel
 from gentle_crust.core.formula.model import Formula, flour_name
 from gentle_crust.core.formula.scaling import Ingredient, Stage, on_scale, totals
 from gentle_crust.core.leaven.ripening import Ripening
 from gentle_crust.core.messages import Message, message
 from gentle_crust.core.scheduling.course import Recipe
-from gentle_crust.core.scheduling.mixing_water import build_water_c
 from gentle_crust.core.scheduling.result import ByFeel, Feeling, Totals, WeighLine, WeighStage
 from gentle_crust.core.scheduling.say import c
 from gentle_crust.core.scheduling.whole import Course

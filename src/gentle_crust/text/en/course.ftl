@@ -174,12 +174,13 @@ course-step-rake_out = rake out
 course-step-test_floor = try the floor
 
 course-the-culture = culture
-step-feed = { MASS($seed) } { $culture }, { MASS($flour) } flour, { MASS($water) } water.
-step-levain = { MASS($seed) } { $culture }, { MASS($flour) } flour, { MASS($water) } water. Cover.
+step-feed = { MASS($seed) } { $culture }, { MASS($flour) } flour, { MASS($water) } water at { WARMTH($warm) }.
+step-levain = { MASS($seed) } { $culture }, { MASS($flour) } flour, { MASS($water) } water at { WARMTH($warm) }. Cover.
 course-preferment-poolish = Poolish
 course-preferment-biga = Biga
 course-preferment-sponge = Sponge
-step-preferment = { $kind }: { MASS($flour) } flour, { MASS($water) } water, { $yeast } g instant yeast. Cover.
+step-preferment = { $kind }: { MASS($flour) } flour, { MASS($water) } water at { WARMTH($warm) }, { $yeast } g instant yeast. Cover.
+step-diluted = Too little for the scale: stir { MASS($weighed) } of the yeast into { MASS($water) } of the water, use { MASS($part) } of it.
 step-soak = { $name }: stir into its water, cover.
 step-scald = { $name }: pour its boiling water over it, stir, cover, let it cool.
 step-autolyse = Flour and the water at { WARMTH($water) }, stirred until nothing is dry. Cover.
