@@ -19,13 +19,13 @@ from population import coverage
 from gentle_crust import demo
 from gentle_crust.contract.asked import Asked
 from gentle_crust.core.clock import Nights, Room
+from gentle_crust.core.course.targets import usual_proof_h
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.fermentation.readings import Reading
 from gentle_crust.core.formula.model import FlourShare, Formula, Preferment
 from gentle_crust.core.oven.equipment import Oven, Vessel
 from gentle_crust.core.scheduling.follow import Following
 from gentle_crust.core.scheduling.plan import make_plan
-from gentle_crust.core.scheduling.solve import usual_proof_h
 from gentle_crust.core.scheduling.wish import Kitchen, Wish
 from gentle_crust.kitchen.plans import PlanBook
 from gentle_crust.kitchen.work import Work

@@ -37,6 +37,7 @@ def test_each_room_has_its_title_and_one_heading_and_takes_the_focus(visit):
         expect(page).to_have_title(re.compile(rf"(^|· ){name} · Gentle Crust$"))
         expect(page.get_by_role("heading", level=1)).to_have_count(1)
         if path == "/plan":
+            expect(page).to_have_title("Tidewater country loaf · Plan · Gentle Crust")  # it goes on to its plan
             continue
         expect(page.get_by_role("heading", level=1)).to_be_focused()
         page.keyboard.press("Tab")

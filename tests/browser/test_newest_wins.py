@@ -127,6 +127,19 @@ def test_pieces_changed_while_a_plan_is_being_saved_stay_and_are_not_saved(slow)
     assert saved["pieces"] == 5
 
 
+def test_whoever_leaves_while_a_plan_is_being_saved_is_not_called_back(slow):
+    page = slow.open("/plan?formula=night-ferry-rye")
+    expect(page.get_by_role("button", name="Save this plan")).to_be_enabled()
+    slow.slow("/api/plans/")
+    with page.expect_response(lambda answer: answer.request.method == "PUT" and "/api/plans/" in answer.url):
+        page.get_by_role("button", name="Save this plan").click()
+        page.get_by_role("navigation", name="Rooms").get_by_role("link", name="Water").click()
+        expect(page.get_by_role("heading", level=1, name="Water")).to_be_visible()
+    page.wait_for_load_state("networkidle")
+    expect(page).to_have_url(re.compile("/water$"))
+    assert len(slow.json("/api/plans")["plans"]) == 2, "it is saved all the same"
+
+
 def test_a_way_is_taken_for_the_wish_that_stands_there_now(slow):
     page = slow.open("/plan?formula=tidewater-country")
     way = page.get_by_role("button", name=re.compile("Warm and quick"))

@@ -221,3 +221,8 @@ def test_what_ripens_is_done_by_itself() -> None:
     at = plan(question).solved.clock.at(levain.start)
     found = progress(question, [Press("done", "levain", at)], at)
     assert found.statuses["levain"] == "done" and found.statuses["mix"] == "planned"
+    later = progress(question, [Press("done", "levain", at)], at + timedelta(hours=3))
+    mixes = [next(run.start for run in each.solved.runs if run.filled.id == "mix") for each in (found, later)]
+    assert found.solved.clock.at(mixes[0]) == later.solved.clock.at(mixes[1]), (
+        "the mix waits for the levain that was built"
+    )

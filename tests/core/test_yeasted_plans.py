@@ -6,11 +6,11 @@ from datetime import UTC, datetime, timedelta
 import pytest
 
 from gentle_crust.core.clock import Nights, Room
+from gentle_crust.core.course.targets import usual_proof_h
 from gentle_crust.core.formula.model import FlourShare, Formula, Preferment
 from gentle_crust.core.oven.equipment import Oven, Vessel
 from gentle_crust.core.scheduling.mends import mends
 from gentle_crust.core.scheduling.plan import make_plan
-from gentle_crust.core.scheduling.solve import usual_proof_h
 from gentle_crust.core.scheduling.wish import Kitchen, Wish
 from tests.core.test_any_kitchen import mended
 

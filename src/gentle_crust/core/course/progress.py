@@ -72,8 +72,9 @@ def progress(asked: Asked, presses: Sequence[Press], now: datetime, readings: tu
     for press in presses:
         _in_time(press, now)
         told = _pressed(told, press)
-    changed = replace(asked, method=_without(told.method, told.skipped), now=now)
     begun = {id_: at for id_, at in told.ends.items() if _stage(told.method, id_).kind not in BESIDE}
+    # Until there is a dough the plan stands as it was made: what ripens was begun for its mix.
+    changed = replace(asked, method=_without(told.method, told.skipped), now=now if begun else asked.now)
     solved = carry_on(changed, Carried(begun, told.holds, readings))
     return Progress(_statuses(told, solved, now), solved)
 

@@ -63,4 +63,4 @@ def diluted(yeast_g: float, water_g: float, scale_g: float) -> Message:
     water = min(OF_WATER * weighed, floor(water_g / 10) * 10)
     if water < LEAST_WATER * weighed:
         return NOTHING
-    return message("step-diluted", weighed=weighed, water=water, part=water * yeast_g / weighed)
+    return message("step-diluted", weighed=weighed, water=water, part=round(water * yeast_g / weighed, 1))

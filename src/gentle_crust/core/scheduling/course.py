@@ -5,6 +5,7 @@ from dataclasses import dataclass, replace
 import numpy as np
 
 from gentle_crust.core.clock import Clock
+from gentle_crust.core.course.fill import shaped_state, shaping_of
 from gentle_crust.core.fermentation.capacity import greatest_rise
 from gentle_crust.core.fermentation.dough import Makeup, makeup_of
 from gentle_crust.core.fermentation.engine import Leg, State, Trace, begin, handled, run
@@ -12,7 +13,7 @@ from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.room import room_leg, step_h
 from gentle_crust.core.fermentation.targets import ShareTarget, proof_target
 from gentle_crust.core.formula.feel import Feel, feel
-from gentle_crust.core.formula.model import Formula, Preferment
+from gentle_crust.core.formula.model import Preferment
 from gentle_crust.core.formula.scaling import Weighed, weigh
 from gentle_crust.core.leaven.build import preferment_in_dough
 from gentle_crust.core.leaven.feeds import Wanted
@@ -25,8 +26,6 @@ MIX_MIN = 15
 FOLDS_NEED_H = 0.2
 """A fold nearer to the end of bulk than this is not made any more."""
 CLOSEST_FOLDS_H = 1 / 6
-QUICK_YEAST_PERCENT = 0.6
-"""From so much instant yeast on, long loaves too are pressed out when they are shaped (practice)."""
 BULK_STEPS = 12
 """A bulk is looked at so often at least: a quick one is over within an hour."""
 SHORTEST_HANDLING_H = 0.05
@@ -110,15 +109,6 @@ def recipe(wish: Wish, kitchen: Kitchen) -> Recipe:
     tin, flat = formula.shape == "pan_loaf", formula.shape in ("slipper", "flat_round")
     group = vessel_row(wish.vessel.kind)["proof_group"]
     in_tray = group == "tray" or flat
-    state = (
-        "tin"
-        if tin
-        else "tray"
-        if in_tray
-        else "free_standing"
-        if formula.leaven == "levain"
-        else "free_standing_yeasted"
-    )
     return Recipe(
         wish=wish,
         weighed=weighed,
@@ -131,25 +121,13 @@ def recipe(wish: Wish, kitchen: Kitchen) -> Recipe:
         ),
         target=proof_target(group, wish.proof == "cold"),
         holds_bulk=greatest_rise(made, "bulk"),
-        holds_shaped=greatest_rise(made, state),
-        shaping=_shaping(formula, rye),
+        holds_shaped=greatest_rise(made, shaped_state(formula, group)),
+        shaping=shaping_of(formula),
         proof_container="tin" if tin else "tray" if in_tray else "banneton",
         divide_min=round(5 + 1.5 * wish.pieces),
         rest_min=0 if rye or flat else 20,
         shape_min=round(5 + 1.5 * wish.pieces),
     )  # fmt: skip
-
-
-def _shaping(formula: Formula, rye: bool) -> str:
-    """How shaping handles the dough: yeasted loaves and rolls are pressed and shaped firmly, open ones gently."""
-    if rye or formula.shape in ("slipper", "flat_round"):
-        return "tip_into_tray"
-    if formula.shape == "pan_loaf":
-        return "tight_tin_shape"
-    if formula.leaven != "yeast":
-        return "gentle_shape"
-    open_crumb = formula.shape == "baguette" and makeup_of(formula).yeast_percent < QUICK_YEAST_PERCENT
-    return "gentle_shape" if open_crumb else "firm_shape"
 
 
 def folded_in_time(made: Recipe, bulk_h: float) -> Recipe:

@@ -8,6 +8,7 @@ from dataclasses import dataclass, replace
 import numpy as np
 
 from gentle_crust.core.clock import Clock
+from gentle_crust.core.course.targets import usual_proof_h
 from gentle_crust.core.fermentation.engine import State, Trace, crossings, first_crossing, rise_of
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.targets import bulk_bounds, bulk_rise, share_of_greatest
@@ -17,8 +18,6 @@ from gentle_crust.core.scheduling.course import Recipe, run_bulk, run_proof, sha
 LONGEST_H = 120.0
 """So long a dough is followed in a cold kitchen for its rise or its proof."""
 SHORTEST_H = 0.5
-USUAL_PROOF_SHARE, USUAL_PROOF_H = 0.35, (0.6, 1.5)
-"""A yeasted dough's proof beside its bulk, and the bounds of that, h: bulk leaves so much to come (practice)."""
 FRIDGE_HOURS = (12.0, 11.0, 13.0, 10.0, 14.0, 9.0, 15.0, 8.0, 16.0, 17.0, 18.0)
 """Cold proofs that are tried, the one bakers like best first."""
 WAITS_H = (0.0, 0.5, 1.0, 2.0, 3.0)
@@ -83,11 +82,6 @@ def _proof_in_room(made: Recipe, clock: Clock, start: float, state: State, about
         if not np.isnan(ready):
             return ready
     return max(float(proof.hours[shares.argmax()]), SHORTEST_H)
-
-
-def usual_proof_h(bulk_h: float) -> float:
-    """What a yeasted dough's proof takes at least, beside a bulk of ``bulk_h``."""
-    return float(np.clip(USUAL_PROOF_SHARE * bulk_h, *USUAL_PROOF_H))
 
 
 def _leaving_a_proof(made: Recipe, clock: Clock, mix: float, bulk: Trace, stop_h: float) -> float:

@@ -178,7 +178,7 @@ export function usePlan() {
       else [saved.value, id.value] = [found, key]
       keep()
       await client.invalidateQueries({ queryKey: ['plans'] })
-      if (route.params.id !== key) await router.replace(`/plan/${key}`)
+      if (!leaving && route.params.id !== key) await router.replace(`/plan/${key}`)
     } catch (error) {
       if (error instanceof Refused && error.changed) clash.value = error.changed
       else failed.value = asRefused(error)
