@@ -115,3 +115,14 @@ def test_a_method_is_written_as_it_was_read(name: str) -> None:
 
     method = method_of(courses()[name]["method"])
     assert method_of(same(method)) == method
+
+
+def test_a_proof_that_has_nothing_left_is_said_with_what_would_leave_it_something() -> None:
+    far = {"kind": "bulk", "until": {"share": 0.88}}
+    question = asked(COUNTRY, [LEVAIN, MIX, far, DIVIDE, SHAPE, READY, BAKE], ready="2026-11-29T18:00:00+00:00")
+    found = answer(json.dumps(question))["problems"]
+    short = next(each for each in found if each["code"] == "proof_too_short")
+    assert short["stage"] == "proof" and short["mend"]
+    after = answer(json.dumps({**question, **short["mend"]["change"]}))
+    proof = next(each for each in after["stages"] if each["kind"] == "proof")
+    assert proof["minutes"] >= 30

@@ -250,3 +250,15 @@ def test_the_styles_are_those_that_were_agreed() -> None:
         "tin_knock_back", "tin_once", "cold_start",
     }  # fmt: skip
     assert all(each["fits"] and each["method"]["stages"] for each in styles_told())
+
+
+def test_a_later_load_that_would_go_past_its_proof_waits_in_the_fridge() -> None:
+    rounds = {**courses()["6 yeasted boule"], "pieces": 6, "dough_c": 26}
+    warm = answer(json.dumps({**rounds, "kitchen": {**rounds["kitchen"], "room_day_c": 27}}))
+    assert len(steps(warm, "load")) > 1
+    (chill,) = steps(warm, "chill")
+    assert chill["at"] == steps(warm, "load")[0]["at"] and "load" in chill["text"]
+    assert not steps(answer(json.dumps({**rounds, "pieces": 1})), "chill"), "one load waits for nobody"
+    cold = {**courses()["1 cold shaped"], "pieces": 6}
+    chills = steps(answer(json.dumps(cold)), "chill")
+    assert len(chills) == 1 and "14 h" not in chills[0]["text"], "what comes from the fridge waits there anyway"

@@ -16,7 +16,9 @@ from gentle_crust.core.course.styles import fitting
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.messages import Message, message
 
-OF_FERMENTING = ("unripe", "no_rise", "never_ready", "never_warms", "under_proofed", "over_proofed", "water_hot")
+OF_FERMENTING = (
+    "unripe", "no_rise", "never_ready", "never_warms", "under_proofed", "over_proofed", "proof_too_short", "water_hot",
+)  # fmt: skip
 EARLIER_LATER_H = (1, 2, -1, 3, -2, 4, 6, 8, 12, 24)
 MOST_TRIED = 10
 """So many other questions are tried for all problems of one plan."""

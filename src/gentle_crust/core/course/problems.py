@@ -17,8 +17,8 @@ from gentle_crust.core.water.plan import WaterAnswer
 
 CODES = (
     "past", "late", "early", "asleep", "unripe", "no_rise", "never_warms", "never_ready", "under_proofed",
-    "over_proofed", "young_culture", "water_hot", "vessel", "oven", "unsafe", "oven_taken", "hands_taken",
-    "fridge_full",
+    "over_proofed", "proof_too_short", "young_culture", "water_hot", "vessel", "oven", "unsafe", "oven_taken",
+    "hands_taken", "fridge_full",
 )  # fmt: skip
 A_MINUTE_H = 1 / 60
 NEAR_H = 2 / 60
@@ -26,6 +26,8 @@ NEAR_TARGET = 0.015
 """A share this near its target counts as in it."""
 OWN_LENGTH_NEAR = (0.30, 0.12)
 """And so far below or above it where the baker says how long everything takes: that is what he wants (practice)."""
+LEAST_PROOF_MIN = 8.0
+"""A proof over so soon was over before it began: what came before it took its part (practice)."""
 NEARLY_RISEN = 0.8
 UNRIPE_SHARE = 0.25
 """What ripens so much later than it is wanted, beside its whole time, is not ripe then."""
@@ -113,6 +115,8 @@ def _stage(solved: Solved, run: Run) -> list[Problem]:
                 code, each.id, each.part, message(f"problem-{code.replace('_', '-')}", stage=called(each), rise=most)
             )
         ]
+    if each.kind == "proof" and each.until.way in ("ready", "judged") and 60 * run.hours < LEAST_PROOF_MIN:
+        return [Problem("proof_too_short", each.id, each.part, message("problem-proof-too-short", stage=called(each)))]
     if each.kind != "bulk" or each.until.way not in ("ready", "judged"):
         return []
     batch = solved.parts[0].path.batch

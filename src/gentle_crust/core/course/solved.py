@@ -2,12 +2,18 @@
 
 from dataclasses import dataclass
 
+import numpy as np
+
 from gentle_crust.core.clock import Clock
 from gentle_crust.core.course.ask import Asked
 from gentle_crust.core.course.baking import FilledBake
 from gentle_crust.core.course.fill import FilledPath
 from gentle_crust.core.course.ripen import Beside
 from gentle_crust.core.course.standing import Run
+from gentle_crust.core.fermentation.engine import Leg, run
+from gentle_crust.core.fermentation.targets import share_of_greatest
+
+WAIT_STEP_H = 1 / 6
 
 
 @dataclass(frozen=True)
@@ -41,6 +47,27 @@ class PartCourse:
     def off_h(self) -> float:
         """How much later than it is wanted it leaves the oven, hours."""
         return 0.0 if self.wanted is None else self.out - self.wanted
+
+
+def last_share(part: PartCourse, clock: Clock) -> float | None:
+    """Likely share of its greatest volume with which the last of several loads would meet the oven if it waited
+    in the room.
+
+    None of a part that is one load, or that waits in the fridge.
+    """
+    at = next((i for i, each in enumerate(part.runs) if each.filled.bake), None)
+    if at is None or part.runs[at].before is None or part.bake is None or part.bake.loads < 2:
+        return None
+    loaded, batch, state = part.runs[at], part.path.batch, part.runs[at].before
+    last = next((each.filled for each in reversed(part.runs[:at]) if each.filled.stage.minutes is None), None)
+    if last is None or last.cold or state is None:
+        return None
+    waits_h = (part.bake.all_min - part.bake.minutes) / 60
+    steps = max(round(waits_h / WAIT_STEP_H), 2)
+    air = clock.room_c(np.linspace(loaded.start, loaded.start + waits_h, steps))
+    leg = Leg(waits_h, air, "banneton", batch.piece_g, batch.holds_shaped)
+    rise = run(batch.makeup, state, leg, np.ones(len(state.made_ml))).rise[-1]
+    return float(share_of_greatest(rise, batch.holds_shaped)[len(rise) // 2])
 
 
 @dataclass(frozen=True)

@@ -7,7 +7,7 @@ from gentle_crust.core.cautions import at_step
 from gentle_crust.core.course.baking import FilledBake
 from gentle_crust.core.course.fill import Batch, Filled
 from gentle_crust.core.course.ripen import Beside
-from gentle_crust.core.course.solved import PartCourse, Solved
+from gentle_crust.core.course.solved import PartCourse, Solved, last_share
 from gentle_crust.core.course.standing import Run
 from gentle_crust.core.course.waters import build_water_c, diluted
 from gentle_crust.core.formula.model import Formula
@@ -29,6 +29,8 @@ FIRE_H, RAKE_H, TEST_H = 2.5, 0.5, 0.1
 """Before a wood-fired oven is loaded: the fire is lit, its embers raked out, the floor tried with flour (practice)."""
 OF_ONE_MINUTE = {"preheat": 0, "fire": 0, "uncover": 0, "vent": 0, "score": 1, "load": 2, "out": 4}
 """Of what falls into one minute: the oven is lit before anything goes in, the door opened before it comes out."""
+LAST_LOAD_BEYOND = 0.05
+"""A later load that would go so far past its target while it waits for the oven is put into the fridge (practice)."""
 SAID_ONCE = ("jar", "mould")
 
 
@@ -282,6 +284,8 @@ def _of_oven(part: PartCourse, solved: Solved) -> Iterator[Step]:
             minutes = round(1 + 0.25 * min(bake.per_load, part.path.batch.pieces))
             yield made("score", start - minutes / 60, minutes, message("step-score"), number)
         yield made("load", start, LOAD_MIN, loading(bake, solved.asked.formula), number)
+        if number == 1 and (last_share(part, solved.clock) or 0.0) > part.path.batch.target.high + LAST_LOAD_BEYOND:
+            yield made("chill", start, TOUCH_MIN, message("step-chill-later-loads"), number)
         yield from _while_baking(bake, start, number, made, part.shares is not None)
         out = message(f"step-out-{bake.last}", core=round(bake.core_done_c))
         yield made("out", start + bake.minutes / 60, OUT_MIN, out, number)

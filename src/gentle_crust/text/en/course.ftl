@@ -150,7 +150,8 @@ course-step-knead = knead
 course-step-fold = fold
 course-step-chill = into the fridge
 course-step-out_of_fridge = out of the fridge
-course-step-move = move
+course-step-chill-later-loads = What waits for its load: into the fridge, or it goes past its proof.
+step-move = move
 course-step-knock_back = knock back
 course-step-divide = divide
 course-step-preshape = preshape
@@ -209,6 +210,7 @@ step-fold-coil = Wet hands, lift the middle and let the ends tuck under.
 step-fold-letter = Out onto the bench, in thirds like a letter.
 step-chill = Into the fridge, covered, for { SPAN($minutes) }.
 step-out-of-fridge = Out of the fridge, covered.
+step-chill-later-loads = What waits for its load: into the fridge, or it goes past its proof.
 step-move = Into { $place }.
 step-knock-back = Fold it firmly until the gas is out.
 step-divide-pieces = { $pieces ->
@@ -294,6 +296,7 @@ problem-hands-taken = { $more ->
    *[other] Two things at once: { $step } at { DAYCLOCK($at) } and { $more } more, and { $name }.
 }
 problem-fridge-full = { $stage }: it wants { $wants } litres of the fridge, { $room } are free.
+problem-proof-too-short = { $stage } is over as it begins: what comes before it takes all that the dough can rise.
 
 mend-ready = Have it ready by { DAYCLOCK($at) }.
 mend-style = Make it another way: { $style }.
