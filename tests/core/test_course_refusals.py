@@ -108,6 +108,19 @@ def test_parts_that_want_the_past_are_planned_and_told_how_late_they_are_and_wha
     assert "past" not in [each["code"] for each in after["problems"]]
 
 
+def test_a_bake_in_another_oven_is_written_as_it_was_read() -> None:
+    wood = {"kind": "wood", "shelf_cm2": 6000, "fired": {"floor_c": 250, "dome_c": 290, "soaked_min": 40}}
+    everything = {
+        "kind": "bake", "oven": wood, "vessel": {"kind": "tin", "count": 3}, "heated": "oven_only",
+        "steam": [{"kind": "water_pan", "g": 800, "at_min": -20}], "done": {"core_c": 93, "loss_fraction": 0.1},
+        "stages": [{"minutes": 20, "setpoint_c": 230, "covered": True}, {"minutes": 9, "setpoint_c": 200, "grill": True}],
+    }  # fmt: skip
+    method = method_of({"stages": [MIX, everything]})
+    baking = method.stages[1].baking
+    assert baking is not None and baking.oven is not None and baking.oven.shelf_cm2 == 6000
+    assert method_of(json.loads(json.dumps(as_written(method)))) == method
+
+
 @pytest.mark.parametrize("name", list(courses()))
 def test_a_method_is_written_as_it_was_read(name: str) -> None:
     def same(method: Method) -> Any:

@@ -3,7 +3,7 @@
 from dataclasses import asdict
 from typing import Any
 
-from gentle_crust.core.course.kit_written import AS_MANY
+from gentle_crust.core.course.kit_written import AS_MANY, oven_of
 from gentle_crust.core.course.method import (
     Baking,
     Method,
@@ -12,7 +12,8 @@ from gentle_crust.core.course.method import (
     Stage,
     Until,
 )
-from gentle_crust.core.oven.equipment import Vessel
+from gentle_crust.core.oven.equipment import Oven, Vessel
+from gentle_crust.core.oven.kit import Fired
 
 
 def as_written(method: Method) -> dict[str, Any]:
@@ -81,6 +82,14 @@ def _until_as_written(until: Until) -> Any:
     return {"hours": [low / 60, high / 60]} if high >= 120 else {"minutes": [low, high]}
 
 
+def _oven_as_written(oven: Oven, fired: Fired | None) -> Any:
+    """Its kind alone, if no more is known of it."""
+    usual, _ = oven_of(oven.kind)
+    more = {key: value for key, value in asdict(oven).items() if value != getattr(usual, key)}
+    more |= {} if fired is None else {"fired": asdict(fired)}
+    return {"kind": oven.kind, **more} if more else oven.kind
+
+
 def _vessel_as_written(vessel: Vessel) -> Any:
     """Its kind alone, if no more is known of it."""
     usual = Vessel(vessel.kind, vessel.kind, "", AS_MANY)
@@ -90,6 +99,8 @@ def _vessel_as_written(vessel: Vessel) -> Any:
 
 def _baking_as_written(baking: Baking) -> dict[str, Any]:
     written: dict[str, Any] = {}
+    if baking.oven is not None:
+        written["oven"] = _oven_as_written(baking.oven, baking.fired)
     if baking.vessel is not None:
         written["vessel"] = _vessel_as_written(baking.vessel)
     if baking.heated is not None:
