@@ -45,6 +45,7 @@ def test_a_malformed_question_is_exit_two_and_a_wish_that_cannot_be_met_is_not()
 
 def test_codes_and_styles_are_listed_and_no_answer_holds_another() -> None:
     _, codes, _ = command("plan", "--codes")
+    assert command("styles", "--codes")[1] == codes
     _, styles, _ = command("styles")
     assert set(styles[0]) == {"id", "name", "fits", "method"}
     _, found, _ = command("plan", text=json.dumps(courses()["16 wood fire"]))

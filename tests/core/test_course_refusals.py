@@ -113,7 +113,9 @@ def test_a_bake_in_another_oven_is_written_as_it_was_read() -> None:
     everything = {
         "kind": "bake", "oven": wood, "vessel": {"kind": "tin", "count": 3}, "heated": "oven_only",
         "steam": [{"kind": "water_pan", "g": 800, "at_min": -20}], "done": {"core_c": 93, "loss_fraction": 0.1},
-        "stages": [{"minutes": 20, "setpoint_c": 230, "covered": True}, {"minutes": 9, "setpoint_c": 200, "grill": True}],
+        "stages": [
+            {"minutes": 20, "setpoint_c": 230, "covered": True}, {"minutes": 9, "setpoint_c": 200, "grill": True},
+        ],
     }  # fmt: skip
     method = method_of({"stages": [MIX, everything]})
     baking = method.stages[1].baking

@@ -10,6 +10,7 @@ from gentle_crust import __version__
 if TYPE_CHECKING:
     from gentle_crust.config import Config
 
+CODES_HELP = "list the codes of problems, cautions and steps"
 HOST, PORT, DEVICES_PORT = "127.0.0.1", 8417, 8418
 QUESTIONS = (
     ("forecast", "how a dough rises along a path of temperatures"),
@@ -73,8 +74,9 @@ def _parser() -> argparse.ArgumentParser:
         if name == "judge":
             command.add_argument("--cues", action="store_true", help="list the cues of every stage and their values")
         if name == "plan":
-            command.add_argument("--codes", action="store_true", help="list the codes of problems, cautions and steps")
-    commands.add_parser("styles", help="list the styles with their methods", description="List the styles.")
+            command.add_argument("--codes", action="store_true", help=CODES_HELP)
+    command = commands.add_parser("styles", help="list the styles with their methods", description="List the styles.")
+    command.add_argument("--codes", action="store_true", help=CODES_HELP)
     return parser
 
 
@@ -82,9 +84,9 @@ def main(arguments: list[str] | None = None) -> int:
     """Entry of the console command; returns the exit status."""
     options = _parser().parse_args(arguments)
     if options.command == "styles":
-        from gentle_crust.interchange.plan_json import list_styles
+        from gentle_crust.interchange.plan_json import list_codes, list_styles
 
-        return list_styles()
+        return list_codes() if options.codes else list_styles()
     if options.command in dict(QUESTIONS):
         return _question(options)
     from gentle_crust.config import config  # what is large is loaded when it is wanted: help comes at once
