@@ -258,8 +258,8 @@ class PlanQuestion(Strict):
     formula: FormulaBody
     method: CourseMethodBody | None = None
     style: Short | None = None
-    kitchen: CourseKitchenBody = CourseKitchenBody()
-    culture: CourseCultureBody = CourseCultureBody()
+    kitchen: CourseKitchenBody = Field(default_factory=lambda: CourseKitchenBody())
+    culture: CourseCultureBody = Field(default_factory=lambda: CourseCultureBody())
     pieces: int | None = None
     scaling_weight_g: Number | None = None
     dough_c: Number | None = None
