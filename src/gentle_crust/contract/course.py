@@ -1,24 +1,22 @@
 """A course as JSON: methods, kitchens and the question of a plan. Its schema is what `plan --schema` prints."""
 
 from datetime import datetime
-from typing import Annotated, Any, Literal
+from typing import TYPE_CHECKING, Annotated, Any, Literal
 
 from pydantic import AwareDatetime, Field, StrictBool
 
 from gentle_crust.contract.formula import FormulaBody
 from gentle_crust.contract.strict import Number, Short, Strict
 from gentle_crust.core.clock import Nights, Room
-from gentle_crust.core.course.ask import Asked, Kitchen
-from gentle_crust.core.course.baking import USUAL_MEANS
-from gentle_crust.core.course.kit_written import oven_of, steam_from, vessel_of
-from gentle_crust.core.course.method import Method
-from gentle_crust.core.course.styles import method_for, style_of
-from gentle_crust.core.course.written import method_of
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.fermentation.uncertainty import Vigour
 from gentle_crust.core.formula.model import Formula
-from gentle_crust.core.leaven.starter import Starter
 from gentle_crust.core.oven.kit import OvenKind
+
+if TYPE_CHECKING:
+    from gentle_crust.core.course.ask import Asked, Kitchen
+    from gentle_crust.core.course.method import Method
+    from gentle_crust.core.leaven.starter import Starter
 
 NumberOrSpan = Number | Annotated[list[Number], Field(max_length=10)]
 KNOWN_SIGMA = 0.15
@@ -166,8 +164,10 @@ class CourseMethodBody(Strict):
     stages: Annotated[list[CourseStageBody], Field(max_length=500)] = []
     parts: Annotated[list[CoursePartBody], Field(max_length=40)] = []
 
-    def method(self, formula: Formula) -> Method:
+    def method(self, formula: Formula) -> "Method":
         """As the core takes it."""
+        from gentle_crust.core.course.written import method_of  # what plans is loaded when it is wanted
+
         return method_of(self.model_dump(by_alias=True, exclude_none=True), formula)
 
 
@@ -188,8 +188,12 @@ class CourseKitchenBody(Strict):
     hot_tap_c: Number | None = None
     altitude_m: Number = 0.0
 
-    def kitchen(self) -> Kitchen:
+    def kitchen(self) -> "Kitchen":
         """As the core takes it."""
+        from gentle_crust.core.course.ask import Kitchen
+        from gentle_crust.core.course.baking import USUAL_MEANS
+        from gentle_crust.core.course.kit_written import oven_of, steam_from, vessel_of
+
         oven, fired = oven_of(_plain(self.oven))
         start, end = (_hour(each, f"kitchen.sleep.{place}") for place, each in enumerate(self.sleep))
         return Kitchen(
@@ -235,8 +239,10 @@ class CourseCultureBody(Strict):
     flour: Short | None = None
     ripe_at: AwareDatetime | None = None
 
-    def starter(self) -> Starter | None:
+    def starter(self) -> "Starter | None":
         """As the core takes it; None if only lively is said."""
+        from gentle_crust.core.leaven.starter import Starter
+
         if self.vigour is None and self.ripe_at is None and self.hydration is None and self.flour is None:
             return None
         vigour = 1.0 if self.vigour is None else self.vigour
@@ -266,8 +272,11 @@ class PlanQuestion(Strict):
     now: AwareDatetime
     ready: AwareDatetime | dict[str, AwareDatetime] | None = None
 
-    def asked(self) -> tuple[Asked, bool]:
+    def asked(self) -> "tuple[Asked, bool]":
         """As the core takes it, and whether the style is to be chosen."""
+        from gentle_crust.core.course.ask import Asked
+        from gentle_crust.core.course.styles import method_for, style_of
+
         if self.method is not None and self.style is not None:
             raise CraftError("style", "course-style-and-method")
         formula = self.formula.formula()
@@ -294,7 +303,7 @@ class PlanQuestion(Strict):
         ), choose
 
 
-def _ready(given: datetime | dict[str, datetime] | None, method: Method) -> tuple[tuple[str, datetime], ...]:
+def _ready(given: datetime | dict[str, datetime] | None, method: "Method") -> tuple[tuple[str, datetime], ...]:
     """A time for each part; one for all is each one's."""
     if given is None:
         return ()

@@ -5,7 +5,8 @@ from dataclasses import replace
 from typing import Any
 
 from gentle_crust.contract.course import PlanQuestion
-from gentle_crust.contract.course_plan import CodesAnswer, style_told, told
+from gentle_crust.contract.course_plan import CodesAnswer
+from gentle_crust.contract.course_told import style_told, told
 from gentle_crust.contract.sentences import as_read
 from gentle_crust.core.cautions import CODES as CAUTION_CODES
 from gentle_crust.core.course.plan import plan, suiting

@@ -5757,40 +5757,11 @@ export interface components {
          * @description Question of `gentle-crust plan`. Without `method` and `style`: the style that suits. `ready` left out: soon.
          */
         PlanQuestion: {
-            /**
-             * @default {
-             *       "flour": null,
-             *       "hydration": null,
-             *       "lively": null,
-             *       "ripe_at": null,
-             *       "vigour": null
-             *     }
-             */
-            culture: components["schemas"]["CourseCultureBody"];
+            culture?: components["schemas"]["CourseCultureBody"];
             /** Dough C */
             dough_c?: number | null;
             formula: components["schemas"]["FormulaBody"];
-            /**
-             * @default {
-             *       "altitude_m": 0,
-             *       "fridge_c": 4,
-             *       "hot_tap_c": null,
-             *       "outdoors_c": null,
-             *       "oven": "electric",
-             *       "proofer_c": null,
-             *       "room_day_c": 22,
-             *       "room_night_c": 19,
-             *       "sleep": [
-             *         "22:30",
-             *         "06:30"
-             *       ],
-             *       "steam": null,
-             *       "tap_c": 15,
-             *       "vessels": [],
-             *       "zone": "UTC"
-             *     }
-             */
-            kitchen: components["schemas"]["CourseKitchenBody"];
+            kitchen?: components["schemas"]["CourseKitchenBody"];
             method?: components["schemas"]["CourseMethodBody"] | null;
             /**
              * Now

@@ -5,6 +5,7 @@ from dataclasses import dataclass, replace
 from gentle_crust.core.course.ask import Asked, Kitchen
 from gentle_crust.core.course.baking import FilledBake, Whys, filled_bake
 from gentle_crust.core.course.method import BESIDE, Baking, Place, Series, Stage, Until
+from gentle_crust.core.course.shaped import shaped_state, shaping_of
 from gentle_crust.core.course.written import rows_of
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.fermentation.capacity import greatest_rise
@@ -33,12 +34,6 @@ SOAK_MIN, SCALD_MIN = (240.0, 840.0), (120.0, 840.0)
 SHORT_REST_MIN, BENCH_REST_MIN, WARM_UP_MIN = 20.0, 20.0, 60.0
 COLD_HOLD_MIN = (8 * 60.0, 18 * 60.0)
 KEEP_MIN = (12 * 60.0, 48 * 60.0)
-QUICK_YEAST_PERCENT = 0.6
-"""From so much instant yeast on, long loaves too are pressed out when they are shaped (practice)."""
-SLOW_YEAST_PERCENT = 0.25
-"""With less instant yeast than this a dough is long and open, and round loaves too are shaped gently (practice)."""
-LYING = ("slipper", "flat_round")
-"""Shapes that are cut or rounded, not tightened: no preshaping, no rest."""
 
 
 @dataclass(frozen=True)
@@ -350,27 +345,6 @@ def developed_by(stages: tuple[Filled, ...], dough: Feel) -> float:
         sets = sum(series.count for series in each.stage.folds or ()) + (each.stage.count or 1) * (each.kind == "fold")
         got += sets / max(dough.folds, 3)
     return min(got, 1.0)
-
-
-def shaped_state(formula: Formula, group: str) -> str:
-    """How the shaped dough stands, as its capacity goes by: in a tin, on a tray or lying, or free."""
-    if formula.shape == "pan_loaf":
-        return "tin"
-    if group == "tray" or formula.shape in LYING:
-        return "tray"
-    return "free_standing" if formula.leaven == "levain" else "free_standing_yeasted"
-
-
-def shaping_of(formula: Formula) -> str:
-    """How shaping handles the dough: yeasted loaves and rolls are pressed and shaped firmly, open ones gently."""
-    if formula.rye_rich or formula.shape in LYING:
-        return "tip_into_tray"
-    if formula.shape == "pan_loaf":
-        return "tight_tin_shape"
-    if formula.leaven != "yeast":
-        return "gentle_shape"
-    slow = QUICK_YEAST_PERCENT if formula.shape == "baguette" else SLOW_YEAST_PERCENT
-    return "gentle_shape" if makeup_of(formula).yeast_percent < slow else "firm_shape"
 
 
 def ripened(asked: Asked, weighed: Weighed, path: FilledPath) -> tuple[tuple[Filled, Preferment, float], ...]:

@@ -1,15 +1,18 @@
 """The water of a course: for its dough, for each build before it, and for yeast that a scale cannot weigh."""
 
 from math import ceil, floor
+from typing import TYPE_CHECKING
 
 from gentle_crust.core.clock import Clock
-from gentle_crust.core.course.solved import Solved
 from gentle_crust.core.formula.scaling import weigh
 from gentle_crust.core.leaven.ripening import START_C, Ripening
 from gentle_crust.core.messages import NOTHING, Message, message
 from gentle_crust.core.water.balance import FLOUR, Mix, Part, dough_from, levain_heat, water_for
 from gentle_crust.core.water.plan import WaterAnswer, friction_of, mix_of_formula, plan_water
 from gentle_crust.core.water.taps import Taps
+
+if TYPE_CHECKING:
+    from gentle_crust.core.course.solved import Solved
 
 HOTTEST_POUR_C = 45.0
 """No plan pours hotter water on flour and leaven: a dough that would need it becomes as warm as this makes it."""
@@ -20,7 +23,7 @@ OF_WATER, LEAST_WATER = 100, 10
 """Parts of water to one of yeast in which it is stirred to be measured: at best, and at the least (practice)."""
 
 
-def water_of(solved: Solved) -> WaterAnswer:
+def water_of(solved: "Solved") -> WaterAnswer:
     """Water for the dough: flour and salt at the room's warmth when it is stirred, what ripened as warm as it is."""
     asked, kitchen = solved.asked, solved.asked.kitchen
     stirred = min(run.start for run in solved.runs if run.filled.kind in ("autolyse", "mix"))

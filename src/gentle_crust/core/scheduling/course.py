@@ -5,7 +5,7 @@ from dataclasses import dataclass, replace
 import numpy as np
 
 from gentle_crust.core.clock import Clock
-from gentle_crust.core.course.fill import shaped_state, shaping_of
+from gentle_crust.core.course.shaped import shaped_state, shaping_of
 from gentle_crust.core.fermentation.capacity import greatest_rise
 from gentle_crust.core.fermentation.dough import Makeup, makeup_of
 from gentle_crust.core.fermentation.engine import Leg, State, Trace, begin, handled, run
