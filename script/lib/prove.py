@@ -232,7 +232,7 @@ def set_ups() -> Proof:
 
 
 def course_trees() -> Proof:
-    """500 random methods, trunks with one or two parts: planned backward, each comes out forward within a minute."""
+    """500 random methods with up to two parts: planned backward, 98 % or more come out forward within a minute and .01."""
     return _tests("tests/core/test_course_solving.py", "-k", "forward or backward", said=r"\d+ of \d+ trees.*")
 
 
