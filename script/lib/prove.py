@@ -232,7 +232,7 @@ def set_ups() -> Proof:
 
 
 def course_trees() -> Proof:
-    """500 random methods, two parts at most: planned backward, 98 % or more come out forward within a minute and .01."""
+    """500 random methods, two parts at most: planned backward, 98 % of them come out forward within a minute."""
     return _tests("tests/core/test_course_solving.py", "-k", "forward or backward", said=r"\d+ of \d+ trees.*")
 
 
