@@ -1,4 +1,4 @@
-"""Eighteen courses as bakers do them, as questions of a plan: they were written before what plans them."""
+"""Eighteen courses as bakers do them, as questions of a plan."""
 
 from typing import Any
 

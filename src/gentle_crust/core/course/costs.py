@@ -19,7 +19,7 @@ from gentle_crust.core.course.laying import (
     span_h,
     spread,
 )
-from gentle_crust.core.course.standing import share_at_load
+from gentle_crust.core.course.standing import near_target, share_at_load
 from gentle_crust.core.fermentation.rates import Floats
 
 LENGTHS = 9
@@ -209,7 +209,8 @@ def off_target(search: Laying, laid: Laid) -> float:
     """What is paid for a dough that meets the oven outside its target."""
     paid = 0.0
     for batch, part in zip(search.batches, laid.parts, strict=True):
-        share = share_at_load(batch, (*laid.trunk, *part))
+        runs = (*laid.trunk, *part)
+        share, (below, above) = share_at_load(batch, runs), near_target(runs)
         if share is not None:
-            paid += 1000 * max(batch.target.low - share, share - batch.target.high, 0.0)
+            paid += 1000 * max(batch.target.low - below - share, share - batch.target.high - above, 0.0)
     return paid

@@ -6,7 +6,7 @@ import numpy as np
 
 from gentle_crust.core.course.fill import Filled
 from gentle_crust.core.course.solved import PartCourse, Solved
-from gentle_crust.core.course.standing import Run, ends_itself, share_at_load
+from gentle_crust.core.course.standing import Run, near_target, share_at_load
 from gentle_crust.core.course.steps import Step
 from gentle_crust.core.course.taken import LITRES_PER_KG, Meeting, meets, most_litres
 from gentle_crust.core.course.targets import least_rise
@@ -22,10 +22,6 @@ CODES = (
 )  # fmt: skip
 A_MINUTE_H = 1 / 60
 NEAR_H = 2 / 60
-NEAR_TARGET = 0.015
-"""A share this near its target counts as in it."""
-OWN_LENGTH_NEAR = (0.30, 0.12)
-"""And so far below or above it where the baker says how long everything takes: that is what he wants (practice)."""
 LEAST_PROOF_MIN = 8.0
 """A proof over so soon was over before it began: what came before it took its part (practice)."""
 NEARLY_RISEN = 0.8
@@ -162,8 +158,7 @@ def _proof(solved: Solved, part: PartCourse) -> list[Problem]:
     loaded = next((run for run in runs if run.filled.bake), None)
     if share is None or loaded is None:
         return []
-    free = any(ends_itself(run.filled) and run.filled.until.way in ("ready", "judged") for run in runs)
-    below, above = (NEAR_TARGET, NEAR_TARGET) if free else OWN_LENGTH_NEAR
+    below, above = near_target(runs)
     last = next(
         (
             run.filled

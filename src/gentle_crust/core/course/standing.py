@@ -43,6 +43,10 @@ class Standing:
     baked: bool = False
 
 
+NEAR_TARGET = 0.015
+"""A share this near its target counts as in it."""
+OWN_LENGTH_NEAR = (0.30, 0.12)
+"""And so far below or above it where the baker says how long everything takes: that is what he wants (practice)."""
 Ways = tuple[tuple[Filled, ...], ...]
 """What comes after a stage: one way on for each part."""
 Fixed = Mapping[str, float]
@@ -73,3 +77,9 @@ def share_at_load(batch: Batch, runs: tuple[Run, ...]) -> float | None:
         return None
     rise = rise_of(batch.makeup, loaded.before)
     return float(share_of_greatest(rise, batch.holds_shaped)[len(rise) // 2])
+
+
+def near_target(runs: tuple[Run, ...]) -> tuple[float, float]:
+    """How far below and above its target a share may be at the oven: hardly, or if all lengths are the baker's, far."""
+    free = any(ends_itself(run.filled) and run.filled.until.way in ("ready", "judged") for run in runs)
+    return (NEAR_TARGET, NEAR_TARGET) if free else OWN_LENGTH_NEAR
