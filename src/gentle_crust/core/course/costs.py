@@ -24,7 +24,7 @@ from gentle_crust.core.fermentation.rates import Floats
 
 LENGTHS = 9
 MOST_CHOICES = 400
-ASLEEP_STEP, ASLEEP_MIN, PAST_MIN, LATE_MIN, OFF_MIDDLE, LATER_H = 90.0, 4.0, 60.0, 3.0, 20.0, 8.0
+ASLEEP_STEP, ASLEEP_MIN, PAST_MIN, LATE_MIN, OFF_MIDDLE, LATER_H = 150.0, 4.0, 60.0, 3.0, 20.0, 8.0
 """What is paid for: a step in the baker's sleep, a minute of it, a minute before now, a minute off the time wanted, a
 hold at its end instead of its middle, an hour later than could be."""
 TAKEN_STEP, TAKEN_MIN = 90.0, 2.0
