@@ -57,6 +57,8 @@ def at_step(
     if kind == "preheat":
         found += ["gas", "ratings"] if oven == "gas" else ["ratings"]
         found += ["wood"] if oven == "wood" else []
+    if kind == "score":
+        found.append("blades")
     if kind == "load":
         found += ["blades", "hot_iron"] if scored else ["hot_iron"]
         found += ["ceramic"] if vessel in GLAZED else []

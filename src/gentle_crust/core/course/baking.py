@@ -9,12 +9,12 @@ from gentle_crust.core.course.method import Baking, HeatStage
 from gentle_crust.core.formula.model import Formula, Shape
 from gentle_crust.core.messages import NOTHING, Message, message
 from gentle_crust.core.oven.bake import Bake, Baked, bake
-from gentle_crust.core.oven.equipment import Oven, Vessel, fits, per_load, shape_row, vessel_row
+from gentle_crust.core.oven.equipment import Oven, Vessel, fits, per_load, vessel_row
 from gentle_crust.core.oven.hazards import hazards
 from gentle_crust.core.oven.kit import Fired, InVessel, Preheat, Preheated, Stage, Steam, steam_of
 from gentle_crust.core.oven.loaf import OVER_NIGHT_H, PROOFED_C, Loaf, loaf_of
-from gentle_crust.core.oven.profile import FRIDGE_C, RECOVERY_MIN, RYE_COOL_MIN
-from gentle_crust.core.oven.staged import Done, Want, done_of, draft, heat_of, usual_steam
+from gentle_crust.core.oven.profile import FRIDGE_C, RECOVERY_MIN
+from gentle_crust.core.oven.staged import Done, Want, done_of, draft, heat_of, soak_min, usual_steam
 
 Whys = tuple[tuple[str, Message], ...]
 AS_HEATED: dict[str, Preheated] = {"all": "whole", "lid": "lid", "none": "none", "oven_only": "none"}
@@ -41,16 +41,14 @@ USUAL_MEANS = (Steam("hot_pan"), Steam("mist_loaf"))
 class FilledBake:
     """A whole bake of one part: what goes in, how it is heated and steamed, its stages, and when it is done.
 
-    ``minutes`` of one load; ``end`` is how core (C), colour (0-100) and loss (share) are then, by line. ``short_k``:
-    how far the oven stays below what the table asks for; ``misfit`` why the loaf does not fit; ``refused`` why it must
-    not be.
+    ``question`` is what was simulated; ``stages`` may say more (a swap, a turn) and last as long. ``end`` is how core
+    (C), colour (0-100) and loss (share) are as a load comes out, by line. ``short_k``: how far the oven stays below
+    what the table asks for; ``misfit`` why the loaf does not fit; ``refused`` why it must not be.
     """
 
     oven: Oven
     vessel: Vessel
     heated: str
-    preheat: Preheat
-    steam: tuple[Steam, ...]
     stages: tuple[HeatStage, ...]
     per_load: int
     loads: int
@@ -61,7 +59,6 @@ class FilledBake:
     done_min: float | None
     last: str
     end: tuple[tuple[str, float], ...]
-    cool_min: int
     short_k: float
     misfit: Message
     refused: Message
@@ -81,9 +78,19 @@ class FilledBake:
         return vessel_row(self.vessel.kind)["lidded"] == "1"
 
     @property
+    def preheat(self) -> Preheat:
+        """How the oven is heated before the first load."""
+        return self.question.preheat
+
+    @property
+    def steam(self) -> tuple[Steam, ...]:
+        """What makes steam, with its grams."""
+        return self.question.steam
+
+    @property
     def minutes(self) -> float:
         """One load, from door shut to loaf out."""
-        return sum(stage.minutes for stage in self.stages)
+        return self.question.minutes
 
     @property
     def all_min(self) -> float:
@@ -93,12 +100,7 @@ class FilledBake:
     @property
     def vent_min(self) -> float:
         """When the lid comes off or the steam is let out; the bake's end if it never is."""
-        at = 0.0
-        for before, after in zip(self.stages, self.stages[1:], strict=False):
-            at += before.minutes
-            if before.covered and not after.covered:
-                return at
-        return self.stages[0].minutes if not self.stages[0].covered and len(self.stages) > 1 else self.minutes
+        return self.question.vent_min
 
     @property
     def oven_settings(self) -> tuple[object, ...]:
@@ -176,16 +178,16 @@ def _baked(
     asked_heat = baking.heated
     want = Want(rye=rye, steam=(), steam_given=True, preheated=None if asked_heat is None else AS_HEATED[asked_heat])
     made = draft(loaf, pieces, vessel, oven, want, altitude_m)
-    form, row = shape_row(loaf.shape), vessel_row(vessel.kind)
-    heated = asked_heat or _usual_heated(made.bake.vessel.preheated, row["lidded"] == "1")
+    lidded = vessel_row(vessel.kind)["lidded"] == "1"
+    heated = asked_heat or _usual_heated(made.bake.vessel.preheated, lidded)
     core = made.done.core_c if baking.core_c is None else baking.core_c
     colour = made.done.colour if baking.colour is None else baking.colour
     loss = made.done.loss if baking.loss is None else baking.loss
     minutes = 0.0 if heated == "none" else made.bake.preheat.minutes
     first = made.bake.stages[0].setpoint_c if baking.stages is None else baking.stages[0].setpoint_c
     if heated == "oven_only" and not minutes:
-        open_tray = InVessel("tray", "none")
-        minutes = float(_soak(open_tray, oven, first, loaf))
+        open_tray, out = InVessel("tray", "none"), replace(loaf, cold_hours=0.0)
+        minutes = float(soak_min(open_tray, heat_of(oven), first, oven.kind == "electric_fan", out))
     if oven.kind == "wood":
         minutes = 0.0
         fired = fired or Fired(first - FIRED_HOTTER_K, first + FIRED_HOTTER_K, SOAK_AFTER_RAKING_MIN)
@@ -196,17 +198,11 @@ def _baked(
     )  # fmt: skip
     at_once = made.per_load
     if baking.stages is not None:
-        question = replace(
-            question,
-            stages=tuple(Stage(each.minutes, each.setpoint_c, each.covered, each.fan) for each in baking.stages),
-        )
-        stages = baking.stages
+        question, stages = replace(question, stages=_simulated(baking.stages)), baking.stages
     else:
         question = _until_done(question, core, colour, loss, rye)
         stages = tuple(HeatStage(each.minutes, each.setpoint_c, each.covered, each.fan) for each in question.stages)
-    went = bake(question)
-    longer = replace(question.stages[-1], minutes=question.stages[-1].minutes + LONGER_MIN)
-    done = done_of(bake(replace(question, stages=(*question.stages[:-1], longer))), core, colour, loss)
+    done = done_of(bake(_longer(question)), core, colour, loss)
     units = ceil(min(at_once, pieces) / max(_on_one(vessel, oven, loaf), 1))
     if baking.stages is None:
         stages = _turned(stages, oven, units)
@@ -215,8 +211,6 @@ def _baked(
         oven=oven,
         vessel=vessel,
         heated=heated,
-        preheat=question.preheat,
-        steam=question.steam,
         stages=stages,
         per_load=at_once,
         loads=ceil(pieces / at_once),
@@ -226,8 +220,7 @@ def _baked(
         loss_done=loss,
         done_min=_both(done),
         last=done.last,
-        end=_ends(went),
-        cool_min=RYE_COOL_MIN if rye else int(form["cool_min"]),
+        end=_ends(bake(question)),
         short_k=made.short_k if baking.stages is None else max(first - oven.top_c, 0.0),
         misfit=fits(vessel, loaf.shape, loaf.dough_g),
         refused=refused,
@@ -236,6 +229,17 @@ def _baked(
         fired=fired,
         question=question,
     )
+
+
+def _simulated(stages: tuple[HeatStage, ...]) -> tuple[Stage, ...]:
+    """Stages of heat as the simulation takes them."""
+    return tuple(Stage(each.minutes, each.setpoint_c, each.covered, each.fan) for each in stages)
+
+
+def _longer(question: Bake) -> Bake:
+    """A bake that goes on after its end, to see when a loaf is done that is not by then."""
+    last = question.stages[-1]
+    return replace(question, stages=(*question.stages[:-1], replace(last, minutes=last.minutes + LONGER_MIN)))
 
 
 def _ends(went: Baked) -> tuple[tuple[str, float], ...]:
@@ -247,12 +251,6 @@ def _usual_heated(preheated: Preheated, lidded: bool) -> str:
     if preheated != "none":
         return "all" if preheated == "whole" else "lid"
     return "none" if lidded else "oven_only"
-
-
-def _soak(vessel: InVessel, oven: Oven, setpoint_c: float, loaf: Loaf) -> int:
-    from gentle_crust.core.oven.staged import soak_min
-
-    return soak_min(vessel, heat_of(oven), setpoint_c, oven.kind == "electric_fan", replace(loaf, cold_hours=0.0))
 
 
 def _on_one(vessel: Vessel, oven: Oven, loaf: Loaf) -> int:
@@ -302,7 +300,7 @@ def sharing(one: FilledBake, other: FilledBake) -> FilledBake | None:
         return None
     if one.oven_settings == other.oven_settings:
         return other
-    if other.settings_stated or one.heated in ("none",) or other.heated in ("none",):
+    if other.settings_stated or "none" in (one.heated, other.heated):
         return None
     return _with_settings_of(one, other)
 
@@ -310,16 +308,10 @@ def sharing(one: FilledBake, other: FilledBake) -> FilledBake | None:
 @lru_cache(maxsize=64)
 def _with_settings_of(one: FilledBake, other: FilledBake) -> FilledBake:
     """A bake at the oven settings of another, simulated so."""
-    stages = tuple(Stage(each.minutes, each.setpoint_c, each.covered, each.fan) for each in one.stages)
-    question = replace(other.question, stages=stages, preheat=one.preheat, steam=one.question.steam)
-    went = bake(question)
-    longer = replace(stages[-1], minutes=stages[-1].minutes + LONGER_MIN)
-    through = bake(replace(question, stages=(*stages[:-1], longer)))
-    done = done_of(through, other.core_done_c, other.colour_done, other.loss_done)
+    question = replace(other.question, stages=_simulated(one.stages), preheat=one.preheat, steam=one.steam)
+    done = done_of(bake(_longer(question)), other.core_done_c, other.colour_done, other.loss_done)
     return replace(
-        other, stages=one.stages, preheat=one.preheat, steam=one.steam, question=question,
-        done_min=_both(done), last=done.last,
-        end=_ends(went),
+        other, stages=one.stages, question=question, done_min=_both(done), last=done.last, end=_ends(bake(question)),
         why=(*other.why, ("stages", message("course-why-shared"))),
     )  # fmt: skip
 

@@ -57,7 +57,7 @@ def carry_on(asked: Asked, known: Carried) -> Solved:
     holds = {each.id: sum(each.until.minutes) / 120 for each in all_holds(search) if each.id not in fixed}
     laid = search.lay(start, {**holds, **fixed})
     for _ in range(MOST_ROUNDS):
-        fixed |= _not_over_yet(search, laid, ends, until)
+        fixed |= _not_over_yet(search, start, laid, ends, until)
         holds, moved = _held_to(search, laid, {k: v for k, v in holds.items() if k not in fixed})
         laid = search.lay(start, {**holds, **fixed})
         if moved < NEAR_H:
@@ -104,14 +104,16 @@ def _own_h(each: Filled) -> float:
     return each.work_min / 60 if each.stage.minutes is not None else sum(each.until.minutes) / 120
 
 
-def _not_over_yet(search: Laying, laid: Laid, ends: dict[str, float], until: dict[str, float]) -> dict[str, float]:
+def _not_over_yet(
+    search: Laying, start: float, laid: Laid, ends: dict[str, float], until: dict[str, float]
+) -> dict[str, float]:
     """Hours of what is running, which has not ended before now; of what is to be held until a time; and how much
     later a part begins that has not begun."""
     found: dict[str, float] = {}
     for batch, part in zip(search.batches, laid.parts, strict=True):
         own = [run for run in (*laid.trunk, *part) if run.filled.id not in ends]
         if len(own) == len(part) and not laid.trunk and own[0].start < 0:
-            found[f"{BEGINS_LATER} {batch.name}"] = -laid.parts[0][0].start
+            found[f"{BEGINS_LATER} {batch.name}"] = -start
             continue
         for place, run in enumerate(own):
             if run.filled.id in until:

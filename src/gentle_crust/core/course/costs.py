@@ -144,7 +144,7 @@ def _off_middle(search: Laying, holds: Lengths) -> Floats | float:
 
 
 def through(search: Laying, stages: tuple[Filled, ...], holds: Lengths, at: Floats) -> tuple[Floats, Floats]:
-    """Where stages end that begin at ``at``, and what their hands cost in sleep."""
+    """Where stages end that begin at ``at``, and what they cost in sleep, in hands and in the oven that others have."""
     cost = np.zeros(len(at))
     sleep = sleep_of(search.clock)
     hands, oven = search.hands, search.oven

@@ -14,7 +14,7 @@ from gentle_crust.core.fermentation.targets import ShareTarget, proof_target
 from gentle_crust.core.formula.feel import Feel, feel, mixing_for
 from gentle_crust.core.formula.model import Formula, Preferment
 from gentle_crust.core.formula.scaling import Weighed, weigh
-from gentle_crust.core.messages import message
+from gentle_crust.core.messages import Message, message
 from gentle_crust.core.oven.equipment import shape_row, vessel_row
 from gentle_crust.core.oven.profile import RYE_COOL_MIN
 
@@ -167,7 +167,7 @@ def _filled(
     folded_yet: bool, cold_load: bool,
 ) -> Filled:  # fmt: skip
     """One stage, what it leaves out filled."""
-    why: list[tuple[str, object]] = []
+    why: list[tuple[str, Message]] = []
     kind, formula = stage.kind, asked.formula
     row = _row(stage, formula, number) if kind in BESIDE else None
     if kind in ("bulk", "proof", "rest", "warm_up", "bench_rest", "autolyse", *BESIDE) and stage.place is None:
@@ -207,7 +207,7 @@ def _filled(
     if kind == "bake":
         bake = filled_bake(asked, stage.baking or Baking(), pieces, cold_load)
         why += list(bake.why)
-    return Filled(stage, part, number, tuple(why), row, bake)  # type: ignore[arg-type]
+    return Filled(stage, part, number, tuple(why), row, bake)
 
 
 def _row(stage: Stage, formula: Formula, number: int) -> int:
@@ -218,7 +218,7 @@ def _row(stage: Stage, formula: Formula, number: int) -> int:
     return rows[stage.which or 0]
 
 
-def _place(kitchen: Kitchen, leaven: str) -> tuple[Place, object]:
+def _place(kitchen: Kitchen, leaven: str) -> tuple[Place, Message]:
     """The room, if a dough ferments there; else somewhere warmer, or cooler."""
     mean = room_mean_c(kitchen)
     low, high = LIVES_BETWEEN_C[leaven]
@@ -242,6 +242,11 @@ def _late(formula: Formula) -> tuple[str, ...]:
     return (*late, *(extra.name for extra in formula.extras if extra.late))
 
 
+def score_min(pieces: int) -> int:
+    """Minutes in which so many loaves are scored (practice)."""
+    return round(1 + 0.25 * pieces)
+
+
 def _work_min(stage: Stage, pieces: int) -> float | None:
     """Usual minutes of hands for so many pieces (practice)."""
     by_kind = {
@@ -251,7 +256,7 @@ def _work_min(stage: Stage, pieces: int) -> float | None:
         "preshape": round(2 + 0.75 * pieces),
         "shape": round(5 + 1.5 * pieces),
         "finish": round(2 + 0.5 * pieces),
-        "score": round(1 + 0.25 * pieces),
+        "score": score_min(pieces),
     }
     if stage.kind == "mix":
         return MIX_MIN.get(stage.by or "", MIX_ELSE_MIN)
@@ -260,7 +265,7 @@ def _work_min(stage: Stage, pieces: int) -> float | None:
     return by_kind.get(stage.kind)
 
 
-def _until(stage: Stage, formula: Formula) -> tuple[Until, object] | None:
+def _until(stage: Stage, formula: Formula) -> tuple[Until, Message] | None:
     """What usually ends a stage of this kind, and why."""
     kind = stage.kind
     spans = {
@@ -286,7 +291,7 @@ def _until(stage: Stage, formula: Formula) -> tuple[Until, object] | None:
     return None
 
 
-def _folds(dough: Feel, kneaded: bool, no_more: bool) -> tuple[tuple[Series, ...], object]:
+def _folds(dough: Feel, kneaded: bool, no_more: bool) -> tuple[tuple[Series, ...], Message]:
     """As many sets as the dough asks for; none if it is kneaded, or folded before."""
     if no_more:
         return (), message("course-why-folds-before")

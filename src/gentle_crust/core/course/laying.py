@@ -9,7 +9,7 @@ from gentle_crust.core.course.fill import Batch, Filled, FilledPath, fill
 from gentle_crust.core.course.method import BESIDE
 from gentle_crust.core.course.places import Ground
 from gentle_crust.core.course.ripen import leads_h, with_ripe
-from gentle_crust.core.course.standing import Run, Standing
+from gentle_crust.core.course.standing import Run, Standing, baked_in
 from gentle_crust.core.course.taken import What, minutes_taken
 from gentle_crust.core.course.walk import walk
 from gentle_crust.core.fermentation.rates import Floats
@@ -40,7 +40,8 @@ class Laid:
 
 
 def out_of(runs: tuple[Run, ...]) -> float:
-    return next((run.end for run in runs if run.filled.bake), runs[-1].end)
+    """When the last loaf of some stages leaves the oven; the end of what is not baked."""
+    return (baked_in(runs) or runs[-1]).end
 
 
 class Laying:
@@ -125,6 +126,7 @@ class Laying:
 
 
 def dough_stages(stages: tuple[Filled, ...]) -> tuple[Filled, ...]:
+    """Stages of the dough itself, without what ripens beside it."""
     return tuple(each for each in stages if each.kind not in BESIDE)
 
 
@@ -156,6 +158,7 @@ def held(stages: tuple[Filled, ...]) -> tuple[Filled, ...]:
 
 
 def all_holds(search: Laying) -> tuple[Filled, ...]:
+    """Holds of the trunk and of every part."""
     return (*held(search.trunk), *(each for tail in search.tails for each in held(tail)))
 
 
@@ -182,5 +185,6 @@ def anchor_of(search: Laying) -> int:
 
 
 def mix_at(laid: Laid) -> float:
+    """When the dough is mixed; of parts apart, the first one's."""
     runs = laid.trunk or laid.parts[0]
     return next((run.start for run in (*laid.trunk, *laid.parts[0]) if run.filled.kind == "mix"), runs[0].start)

@@ -79,15 +79,21 @@ def _changes(made: CoursePlan, problem: Problem) -> Iterator[tuple[Asked, Mend]]
             yield changed, Mend(message("mend-dough-c", dough=dough_c), {"dough_c": dough_c})
 
 
-def _with(asked: Asked, method: Method) -> tuple[Asked, dict[str, Any]]:
-    return replace(asked, method=method, style=""), {"method": as_written(method), "style": None}
+def _with(asked: Asked, method: Method, said: Message) -> tuple[Asked, Mend]:
+    """Another method in the place of the one that was asked for."""
+    return replace(asked, method=method, style=""), Mend(said, {"method": as_written(method), "style": None})
 
 
-def _changed(method: Method, id_: str, stage: Stage) -> Method:
-    """The method with another stage in the place of one."""
+def _with_stage(asked: Asked, stage: Stage, said: Message) -> tuple[Asked, Mend]:
+    """Another stage in the place of the one of its id."""
+    return _with(asked, _changed(asked.method, stage), said)
+
+
+def _changed(method: Method, stage: Stage) -> Method:
+    """The method with another stage in the place of the one of its id."""
 
     def swapped(stages: tuple[Stage, ...]) -> tuple[Stage, ...]:
-        return tuple(stage if each.id == id_ else each for each in stages)
+        return tuple(stage if each.id == stage.id else each for each in stages)
 
     return Method(swapped(method.stages), tuple(replace(part, stages=swapped(part.stages)) for part in method.parts))
 
@@ -105,10 +111,8 @@ def _elsewhere(asked: Asked, problem: Problem) -> Iterator[tuple[Asked, Mend]]:
         said = message("mend-place", place=message(f"course-place-{place.name.replace('_', '-')}"))
         stage = _stage_of(asked.method, problem.stage)
         if stage is not None and (stage.place is None or stage.place.name == "room"):
-            changed, change = _with(asked, _changed(asked.method, stage.id, replace(stage, place=place)))
-            yield changed, Mend(said, change)
-        changed, change = _with(asked, _all_at(asked.method, place))
-        yield changed, Mend(said, change)
+            yield _with_stage(asked, replace(stage, place=place), said)
+        yield _with(asked, _all_at(asked.method, place), said)
 
 
 def _all_at(method: Method, place: Place) -> Method:
@@ -130,26 +134,25 @@ def _otherwise(asked: Asked, problem: Problem) -> Iterator[tuple[Asked, Mend]]:
     if stage is None:
         return
     if stage.kind in ("bulk", "proof") and (stage.place is None or stage.place.name != "fridge"):
-        changed, change = _with(asked, _changed(asked.method, stage.id, replace(stage, until=Until("ready"))))
-        yield changed, Mend(message("mend-until-ready", stage=message(f"course-kind-{stage.kind}")), change)
+        yield _until_ready(asked, stage)
     before = _bulk_before(asked.method, problem)
     if before is not None:
-        changed, change = _with(asked, _changed(asked.method, before.id, replace(before, until=Until("ready"))))
-        yield changed, Mend(message("mend-until-ready", stage=message("course-kind-bulk")), change)
+        yield _until_ready(asked, before)
     if stage.until is not None and stage.until.way == "span":
         low, high = stage.until.minutes
         for part in (0.7, 0.5, 1.4, 0.3, 2.0):
             shorter = Until("span", minutes=(low * part, max(high * part, low * part)))
-            changed, change = _with(asked, _changed(asked.method, stage.id, replace(stage, until=shorter)))
             code = "mend-shorter" if part < 1 else "mend-longer"
-            yield (
-                changed,
-                Mend(message(code, stage=message(f"course-kind-{stage.kind}"), minutes=round(high * part)), change),
-            )
+            said = message(code, stage=message(f"course-kind-{stage.kind}"), minutes=round(high * part))
+            yield _with_stage(asked, replace(stage, until=shorter), said)
     if stage.until is not None and stage.until.way == "dough_c":
         after = replace(stage, until=Until("span", minutes=(60.0, 60.0)))
-        changed, change = _with(asked, _changed(asked.method, stage.id, after))
-        yield changed, Mend(message("mend-shorter", stage=message(f"course-kind-{stage.kind}"), minutes=60), change)
+        yield _with_stage(asked, after, message("mend-shorter", stage=message(f"course-kind-{stage.kind}"), minutes=60))
+
+
+def _until_ready(asked: Asked, stage: Stage) -> tuple[Asked, Mend]:
+    said = message("mend-until-ready", stage=message(f"course-kind-{stage.kind}"))
+    return _with_stage(asked, replace(stage, until=Until("ready")), said)
 
 
 def _bulk_before(method: Method, problem: Problem) -> Stage | None:
@@ -209,5 +212,5 @@ def _other_vessel(asked: Asked, problem: Problem) -> Iterator[tuple[Asked, Mend]
     ]
     for kind in dict.fromkeys(kinds):
         baking = replace(stage.baking, vessel=vessel_of(kind), heated=None, stages=None, steam=())
-        changed, change = _with(asked, _changed(asked.method, stage.id, replace(stage, baking=baking)))
-        yield changed, Mend(message("mend-vessel", vessel=message(f"the-vessel-{kind}")), change)
+        said = message("mend-vessel", vessel=message(f"the-vessel-{kind}"))
+        yield _with_stage(asked, replace(stage, baking=baking), said)

@@ -31,19 +31,15 @@ def as_told(search: Laying, start: float, holds: dict[str, float], laid: Laid, s
     )
     trunk = kept(wide.trunk) if search.asked.method.parts else ()
     parts = _loaded(parts, frozenset(settled))
-    mixes = [
-        run.start
-        for run in (*trunk, *(each for part in parts for each in part.runs))
-        if run.filled.kind in ("autolyse", "mix")
-    ]
-    found = beside(search.asked, search.paths[0], search.clock, _leaven_at(trunk, parts, mixes), 0.0, factors)
+    found = beside(search.asked, search.paths[0], search.clock, _leaven_at(trunk, parts), 0.0, factors)
     return Solved(search.asked, search.clock, trunk, parts, found)
 
 
-def _leaven_at(trunk: tuple[Run, ...], parts: tuple[PartCourse, ...], mixes: list[float]) -> float:
+def _leaven_at(trunk: tuple[Run, ...], parts: tuple[PartCourse, ...]) -> float:
     """When what ripens is wanted: at the first mixing."""
-    at = [run.start for run in (*trunk, *(each for part in parts for each in part.runs)) if run.filled.kind == "mix"]
-    return min(at or mixes)
+    return min(
+        run.start for runs in (trunk, *(part.runs for part in parts)) for run in runs if run.filled.kind == "mix"
+    )
 
 
 def _loaded(parts: tuple[PartCourse, ...], settled: frozenset[str]) -> tuple[PartCourse, ...]:

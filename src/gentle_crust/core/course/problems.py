@@ -42,7 +42,7 @@ class Problem:
     minutes: float = 0.0
 
 
-def find(solved: Solved, steps: tuple[Step, ...], water: WaterAnswer | None) -> tuple[Problem, ...]:
+def find(solved: Solved, steps: tuple[Step, ...], water: WaterAnswer) -> tuple[Problem, ...]:
     """All problems of a course, the gravest first."""
     found = [*_past(solved, steps), *_ripe(solved)]
     for run in solved.runs:
@@ -130,8 +130,7 @@ def _stage(solved: Solved, run: Run) -> list[Problem]:
 
 def _time(part: PartCourse) -> list[Problem]:
     """A part that leaves the oven at another time than it is wanted."""
-    loaded = next((run.filled for run in part.runs if run.filled.bake), part.runs[-1].filled if part.runs else None)
-    if loaded is None or abs(part.off_h) <= NEAR_H:
+    if abs(part.off_h) <= NEAR_H:
         return []
     minutes = float(round(60 * abs(part.off_h)))
     code = "late" if part.off_h > 0 else "early"
@@ -144,7 +143,7 @@ def _time(part: PartCourse) -> list[Problem]:
             and not run.filled.bake
             and run.filled.kind != "cool"
         ),
-        loaded,
+        (part.baked or part.runs[-1]).filled,
     )
     text = message(f"problem-{code}", stage=called(hold), minutes=round(minutes))
     return [Problem(code, hold.id, part.path.name, text, minutes)]
@@ -155,7 +154,7 @@ def _proof(solved: Solved, part: PartCourse) -> list[Problem]:
     batch = part.path.batch
     runs = (*solved.trunk, *part.runs)
     share = share_at_load(batch, runs)
-    loaded = next((run for run in runs if run.filled.bake), None)
+    loaded = part.baked
     if share is None or loaded is None:
         return []
     below, above = near_target(runs)
@@ -178,10 +177,9 @@ def _proof(solved: Solved, part: PartCourse) -> list[Problem]:
 
 
 def _oven(solved: Solved, part: PartCourse) -> list[Problem]:
-    bake, filled = part.bake, next((run.filled for run in part.runs if run.filled.bake), None)
-    if bake is None or filled is None:
+    if part.baked is None or part.bake is None:
         return []
-    found = []
+    filled, bake, found = part.baked.filled, part.bake, []
     if bake.misfit:
         found.append(Problem("vessel", filled.id, part.path.name, bake.misfit))
     if bake.refused:
@@ -193,10 +191,10 @@ def _oven(solved: Solved, part: PartCourse) -> list[Problem]:
     return found
 
 
-def _too_cold_to_mix(solved: Solved, water: WaterAnswer | None) -> list[Problem]:
+def _too_cold_to_mix(solved: Solved, water: WaterAnswer) -> list[Problem]:
     """A dough that would need water too hot for its leaven to leave the bowl as warm as was wished."""
     wished = solved.asked.dough_c
-    if water is None or water.dough_c > wished - WANTS_HOTTER_K or water.water_c < HOTTEST_POUR_C - 1:
+    if water.dough_c > wished - WANTS_HOTTER_K or water.water_c < HOTTEST_POUR_C - 1:
         return []
     mix = next(run.filled for run in solved.runs if run.filled.kind == "mix")
     text = message("problem-water-hot", wished=wished, water=round(water.water_c), becomes=round(water.dough_c, 1))

@@ -12,7 +12,7 @@ from typing import Literal
 from gentle_crust.core.course.ask import Asked
 from gentle_crust.core.course.carry_on import Carried, Read, carry_on
 from gentle_crust.core.course.fill import Filled
-from gentle_crust.core.course.method import BESIDE, Method, Part, Place, Series, Stage, Until, numbered
+from gentle_crust.core.course.method import BESIDE, Method, Part, Place, Series, Stage, numbered
 from gentle_crust.core.course.solved import Solved
 from gentle_crust.core.errors import Conflict, CraftError, NotFound
 
@@ -143,19 +143,16 @@ def _done(told: _Told, stage: Stage, at: datetime) -> _Told:
 
 def _split(told: _Told, stage: Stage, press: Press) -> _Told:
     """A stage that waits, cut in two where its dough was folded or put elsewhere: the first half is done."""
-    first = replace(stage, folds=stage.folds, until=stage.until)
     second = replace(stage, id="", folds=() if stage.folds is not None else None)
     if press.kind == "moved":
         second = replace(second, place=press.place or Place("room"))
     if press.kind == "fold":
         second = replace(second, folds=(Series("stretch", 1, 0.0, (0.0, 0.0)),))
-    if stage.until is not None and stage.until.way == "span":
-        second = replace(second, until=Until("span", minutes=stage.until.minutes))
 
     def cut(stages: tuple[Stage, ...]) -> tuple[Stage, ...]:
         found: list[Stage] = []
         for each in stages:
-            found += [first, second] if each.id == stage.id else [each]
+            found += [stage, second] if each.id == stage.id else [each]
         return tuple(found)
 
     method = numbered(
@@ -180,7 +177,7 @@ def _statuses(told: _Told, solved: Solved, now: datetime) -> dict[str, Status]:
     for each in solved.beside:
         if each.filled is not None:
             id_ = each.filled.id
-            found[id_] = "done" if id_ in told.ends else _in_the_jar(each.start, each.wanted, at)
+            found[id_] = "done" if id_ in told.ends else _in_the_jar(each.start, at)
     for part in solved.parts:
         before_done = True
         for run in (*solved.trunk, *part.runs):
@@ -196,7 +193,7 @@ def _statuses(told: _Told, solved: Solved, now: datetime) -> dict[str, Status]:
     return found
 
 
-def _in_the_jar(start: float, wanted: float, at: float) -> Status:
+def _in_the_jar(start: float, at: float) -> Status:
     return "planned" if at < start else "due"
 
 

@@ -9,7 +9,7 @@ from gentle_crust.core.course.ask import Asked
 from gentle_crust.core.course.baking import FilledBake
 from gentle_crust.core.course.fill import FilledPath
 from gentle_crust.core.course.ripen import Beside
-from gentle_crust.core.course.standing import Run
+from gentle_crust.core.course.standing import Run, baked_in
 from gentle_crust.core.fermentation.engine import Leg, run
 from gentle_crust.core.fermentation.targets import share_of_greatest
 
@@ -29,19 +29,24 @@ class PartCourse:
     shares: str | None = None
 
     @property
+    def baked(self) -> Run | None:
+        """Its stage that bakes."""
+        return baked_in(self.runs)
+
+    @property
     def bake(self) -> FilledBake | None:
         """Its bake."""
-        return next((run.filled.bake for run in self.runs if run.filled.bake), None)
+        return None if self.baked is None else self.baked.filled.bake
 
     @property
     def load(self) -> float | None:
         """When its first load goes in."""
-        return next((run.start for run in self.runs if run.filled.bake), None)
+        return None if self.baked is None else self.baked.start
 
     @property
     def out(self) -> float:
         """When its last loaf leaves the oven; of one that is not baked, its end."""
-        return next((run.end for run in self.runs if run.filled.bake), self.runs[-1].end)
+        return (self.baked or self.runs[-1]).end
 
     @property
     def off_h(self) -> float:
@@ -55,18 +60,18 @@ def last_share(part: PartCourse, clock: Clock) -> float | None:
 
     None of a part that is one load, or that waits in the fridge.
     """
-    at = next((i for i, each in enumerate(part.runs) if each.filled.bake), None)
-    if at is None or part.runs[at].before is None or part.bake is None or part.bake.loads < 2:
+    loaded, batch = part.baked, part.path.batch
+    if loaded is None or loaded.before is None or part.bake is None or part.bake.loads < 2:
         return None
-    loaded, batch, state = part.runs[at], part.path.batch, part.runs[at].before
-    last = next((each.filled for each in reversed(part.runs[:at]) if each.filled.stage.minutes is None), None)
-    if last is None or last.cold or state is None:
+    before = part.runs[: part.runs.index(loaded)]
+    last = next((each.filled for each in reversed(before) if each.filled.stage.minutes is None), None)
+    if last is None or last.cold:
         return None
     waits_h = (part.bake.all_min - part.bake.minutes) / 60
     steps = max(round(waits_h / WAIT_STEP_H), 2)
     air = clock.room_c(np.linspace(loaded.start, loaded.start + waits_h, steps))
     leg = Leg(waits_h, air, "banneton", batch.piece_g, batch.holds_shaped)
-    rise = run(batch.makeup, state, leg, np.ones(len(state.made_ml))).rise[-1]
+    rise = run(batch.makeup, loaded.before, leg, np.ones(len(loaded.before.made_ml))).rise[-1]
     return float(share_of_greatest(rise, batch.holds_shaped)[len(rise) // 2])
 
 

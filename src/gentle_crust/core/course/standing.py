@@ -1,6 +1,6 @@
 """How far along its way a dough is, and one stage of it as it goes."""
 
-from collections.abc import Mapping
+from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
 
 from gentle_crust.core.course.fill import Batch, Filled
@@ -70,9 +70,14 @@ def ends_itself(each: Filled) -> bool:
     return each.stage.minutes is None and each.until.way in ("ready", "judged", "rise", "share")
 
 
+def baked_in(runs: Iterable[Run]) -> Run | None:
+    """The first stage of a way that bakes; None if none does."""
+    return next((run for run in runs if run.filled.bake), None)
+
+
 def share_at_load(batch: Batch, runs: tuple[Run, ...]) -> float | None:
     """Likely share of its greatest volume with which a dough meets the oven; None if it is not baked."""
-    loaded = next((run for run in runs if run.filled.bake), None)
+    loaded = baked_in(runs)
     if loaded is None or loaded.before is None:
         return None
     rise = rise_of(batch.makeup, loaded.before)

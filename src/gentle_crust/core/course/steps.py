@@ -1,11 +1,13 @@
 """What hands do, and when: derived from the stages, by the shape, the place, the vessel and the tools."""
 
-from collections.abc import Iterator
+from collections.abc import Callable, Iterator
 from dataclasses import dataclass, replace
+from typing import Any
 
 from gentle_crust.core.cautions import at_step
 from gentle_crust.core.course.baking import FilledBake
-from gentle_crust.core.course.fill import Batch, Filled
+from gentle_crust.core.course.fill import Batch, Filled, score_min
+from gentle_crust.core.course.method import HeatStage
 from gentle_crust.core.course.ripen import Beside
 from gentle_crust.core.course.solved import PartCourse, Solved, last_share
 from gentle_crust.core.course.standing import Run
@@ -14,7 +16,7 @@ from gentle_crust.core.formula.model import Formula
 from gentle_crust.core.formula.scaling import Ingredient
 from gentle_crust.core.messages import NOTHING, Message, joined, message, named
 from gentle_crust.core.oven.equipment import shape_row, vessel_row
-from gentle_crust.core.oven.profile import RECOVERY_MIN, RYE_COOL_MIN
+from gentle_crust.core.oven.profile import RECOVERY_MIN
 from gentle_crust.core.oven.steaming import Steaming, steaming
 from gentle_crust.core.water.plan import WaterAnswer
 
@@ -32,6 +34,8 @@ OF_ONE_MINUTE = {"preheat": 0, "fire": 0, "uncover": 0, "vent": 0, "score": 1, "
 LAST_LOAD_BEYOND = 0.05
 """A later load that would go so far past its target while it waits for the oven is put into the fridge (practice)."""
 SAID_ONCE = ("jar", "mould")
+Made = Callable[..., "Step"]
+"""A step of one bake: what, when (h), minutes of hands, its words, and of which load."""
 
 
 @dataclass(frozen=True)
@@ -55,7 +59,7 @@ class Step:
     g: float | None = None
 
 
-def steps(solved: Solved, water: WaterAnswer | None) -> tuple[Step, ...]:
+def steps(solved: Solved, water: WaterAnswer) -> tuple[Step, ...]:
     """All steps of a course in order of time."""
     found: list[Step] = []
     for each in solved.beside:
@@ -79,8 +83,9 @@ def _said_once(found: list[Step]) -> tuple[Step, ...]:
     return tuple(kept)
 
 
-def _cautions(step: str, **more: object) -> tuple[str, ...]:
-    return tuple(each.code for each in at_step(step, **more))  # type: ignore[arg-type]
+def _cautions(step: str, vessel: str = "", oven: str = "", lidded: bool = False, **more: Any) -> tuple[str, ...]:
+    """Codes of the cautions at a step; away from the oven there is no vessel to speak of."""
+    return tuple(each.code for each in at_step(step, vessel, oven, lidded, **more))
 
 
 def _beside(each: Beside, solved: Solved) -> Step:
@@ -90,7 +95,7 @@ def _beside(each: Beside, solved: Solved) -> Step:
     if each.ripening is None:
         soaker = formula.soakers[each.filled.row or 0] if each.filled else formula.soakers[0]
         dairy = any(extra.kind in ("milk", "butter") for extra in soaker.extras)
-        cautions = _cautions(each.kind, vessel="", oven="", lidded=False, dairy=dairy)
+        cautions = _cautions(each.kind, dairy=dairy)
         text = message(f"step-{each.kind}", name=named(soaker.name))
         return Step(each.kind, stage, part, each.start, minutes, text, cautions)
     build = each.ripening.build
@@ -98,7 +103,7 @@ def _beside(each: Beside, solved: Solved) -> Step:
         "flour": round(build.flour_g, 1), "water": round(build.water_g, 1),
         "warm": round(build_water_c(each.ripening, solved.clock), 1),
     }  # fmt: skip
-    cautions = _cautions(each.kind, vessel="", oven="", lidded=False)
+    cautions = _cautions(each.kind)
     if each.kind == "preferment":
         yeast = build.flour_g * each.ripening.preferment.yeast_percent / 100
         kind = message(f"course-preferment-{each.ripening.preferment.kind}")
@@ -111,14 +116,15 @@ def _beside(each: Beside, solved: Solved) -> Step:
 
 
 def _of_dough(
-    runs: tuple[Run, ...], batch: Batch, water: WaterAnswer | None, solved: Solved, cold: bool = False
+    runs: tuple[Run, ...], batch: Batch, water: WaterAnswer, solved: Solved, cold: bool = False
 ) -> Iterator[Step]:
     """Steps of everything that is done to a dough before it is loaded."""
     rested = False
     for place, run in enumerate(runs):
         each = run.filled
         if each.bake is not None or each.kind == "cool":
-            yield from _cooled(each, run, batch, runs, place)
+            if each.kind == "cool":
+                yield _cooled(run, batch)
             cold = False
             continue
         waits = each.stage.minutes is None
@@ -140,7 +146,7 @@ def _of_dough(
             yield _by_hand(run, batch, water, rested, solved)
         for number, fold in enumerate(run.folds, 1):
             yield Step(
-                "fold", each.id, each.part, fold, HANDS_MIN["fold"], _fold_words(each, number, batch, solved),
+                "fold", each.id, each.part, fold, HANDS_MIN["fold"], _fold_words(each, number, solved),
                 number=number, of=len(run.folds),
             )  # fmt: skip
 
@@ -152,7 +158,7 @@ def _moves(runs: tuple[Run, ...], place: int) -> bool:
     return before is None or before.place != runs[place].filled.place or between
 
 
-def _fold_words(each: Filled, number: int, batch: Batch, solved: Solved) -> Message:
+def _fold_words(each: Filled, number: int, solved: Solved) -> Message:
     counted, kind = 0, "stretch"
     for series in each.stage.folds or ():
         counted += series.count
@@ -165,14 +171,12 @@ def _fold_words(each: Filled, number: int, batch: Batch, solved: Solved) -> Mess
     return joined(how, message("step-work-in", what=tuple(late))) if late else how
 
 
-def _by_hand(run: Run, batch: Batch, water: WaterAnswer | None, rested: bool, solved: Solved) -> Step:
+def _by_hand(run: Run, batch: Batch, water: WaterAnswer, rested: bool, solved: Solved) -> Step:
     each, formula = run.filled, batch.formula
     shape, pieces = formula.shape, batch.pieces if each.part else solved.asked.pieces
-    lying = shape in ("slipper", "flat_round")
     bake = next((part.bake for part in solved.parts if part.path.name == each.part), solved.parts[0].bake)
-    number = of = None
     if each.kind == "autolyse":
-        text = message("step-autolyse", water=_drawn(water))
+        text = message("step-autolyse", water=round(water.drawn_c, 1))
     elif each.kind == "mix":
         text = _mix_words(
             each, batch, water, rested, any(other.folds for other in solved.runs), solved.asked.kitchen.scale_g
@@ -184,7 +188,7 @@ def _by_hand(run: Run, batch: Batch, water: WaterAnswer | None, rested: bool, so
             by=message(f"course-by-{(each.stage.by or 'hand_kneading').replace('_', '-')}"),
         )
     elif each.kind == "divide":
-        code = "cut" if lying and shape == "slipper" else "pieces"
+        code = "cut" if shape == "slipper" else "pieces"
         text = message(f"step-divide-{code}", pieces=pieces, g=round(batch.piece_g))
     elif each.kind == "shape":
         text = shaping(formula, "" if bake is None else bake.vessel.kind)
@@ -194,26 +198,18 @@ def _by_hand(run: Run, batch: Batch, water: WaterAnswer | None, rested: bool, so
         text = message(f"step-fold-{each.stage.how}")
     else:
         text = message(f"step-{each.kind.replace('_', '-')}")
-    cautions = _cautions(each.kind, vessel="", oven="", lidded=False)
-    if each.kind == "score":
-        cautions = ("blades",)
+    cautions = _cautions(each.kind)
     minutes = HANDS_MIN["autolyse"] if each.kind == "autolyse" else each.work_min
-    return Step(each.kind, each.id, each.part, run.start, minutes, text, cautions, number, of)
+    return Step(each.kind, each.id, each.part, run.start, minutes, text, cautions)
 
 
-def _drawn(water: WaterAnswer | None) -> float:
-    return 20.0 if water is None else round(water.drawn_c, 1)
-
-
-def _mix_words(
-    each: Filled, batch: Batch, water: WaterAnswer | None, rested: bool, folded: bool, scale_g: float
-) -> Message:
+def _mix_words(each: Filled, batch: Batch, water: WaterAnswer, rested: bool, folded: bool, scale_g: float) -> Message:
     lines = batch.weighed.dough.lines
     late = set(each.stage.late or ())
     inside = [line for line in lines if line.role not in ("flour", "water") and not _is_late(line, late)]
     names = tuple(message(f"course-into-{line.role}", name=named(line.name)) for line in inside)
-    dough = 0.0 if water is None else round(water.dough_c, 1)
-    said = message("step-mix", water=_drawn(water), dough=dough)
+    dough = round(water.dough_c, 1)
+    said = message("step-mix", water=round(water.drawn_c, 1), dough=dough)
     if rested:
         said = message("step-mix-rested", what=message("course-listed", parts=names) if names else NOTHING, dough=dough)
     order = message("step-mix-order", what=each.stage.order) if each.stage.order else NOTHING
@@ -239,38 +235,26 @@ def shaping(formula: Formula, vessel: str) -> Message:
     return message(f"step-shape-{known}")
 
 
-def _cooled(each: Filled, run: Run, batch: Batch, runs: tuple[Run, ...], place: int) -> Iterator[Step]:
-    """When the loaf may be cut, if the method cools it."""
-    if each.kind != "cool":
-        return
-    bake = next((earlier.filled.bake for earlier in runs[:place] if earlier.filled.bake), None)
-    if bake is None:
-        return
-    minutes = bake.cool_min if each.stage.until is None else 60 * run.hours
-    text = message("step-cut-rye" if bake.cool_min >= RYE_COOL_MIN else "step-cut", minutes=round(minutes))
-    yield Step(
-        "cut", each.id, each.part, run.start + minutes / 60, 0, text, _cautions("cut", vessel="", oven="", lidded=False)
-    )
+def _cooled(run: Run, batch: Batch) -> Step:
+    """When the loaf may be cut."""
+    text = message("step-cut-rye" if batch.formula.rye_rich else "step-cut", minutes=round(60 * run.hours))
+    return Step("cut", run.filled.id, run.filled.part, run.end, 0, text, _cautions("cut"))
 
 
 def _of_oven(part: PartCourse, solved: Solved) -> Iterator[Step]:
     """Steps of the oven: heating, each load with its steam, what is changed while it bakes, out."""
-    bake, load = part.bake, part.load
-    if bake is None or load is None:
+    if part.baked is None or part.bake is None:
         return
-    filled = next(run.filled for run in part.runs if run.filled.bake)
-    kinds = {"vessel": bake.vessel.kind, "oven": bake.oven.kind, "lidded": bake.lidded}
+    filled, bake, load = part.baked.filled, part.bake, part.baked.start
     scored = shape_row(solved.asked.formula.shape)["scored"] == "1" and not solved.asked.formula.rye_rich
     stated = any(run.filled.kind == "score" for run in (*solved.trunk, *part.runs))
-    name = part.path.name if solved.trunk else filled.part
 
-    def made(step: str, at: float, minutes: float, text: Message, number: int, **more: object) -> Step:
-        of = bake.loads if bake.loads > 1 else None
-        codes = _cautions(step, scored=False, what=str(more.get("what", "")), **kinds)
-        return Step(
-            step, filled.id, name, at, minutes, text, codes if step != "score" else ("blades",),
-            number if of else None, of, str(more.get("what", "")), more.get("g"),  # type: ignore[arg-type]
-        )  # fmt: skip
+    def made(
+        step: str, at: float, minutes: float, text: Message, number: int, what: str = "", g: float | None = None
+    ) -> Step:
+        codes = _cautions(step, bake.vessel.kind, bake.oven.kind, bake.lidded, scored=False, what=what)
+        which, of = (number, bake.loads) if bake.loads > 1 else (None, None)
+        return Step(step, filled.id, filled.part, at, minutes, text, codes, which, of, what, g)
 
     if part.shares is None:
         yield from _heating(bake, load, made)
@@ -281,7 +265,7 @@ def _of_oven(part: PartCourse, solved: Solved) -> Iterator[Step]:
                 step = "steam_in" if each.way == "in" else "steam_out"
                 yield made(step, start + each.minute / 60, TOUCH_MIN, each.text, number, what=each.what, g=each.g)
         if scored and not stated:
-            minutes = round(1 + 0.25 * min(bake.per_load, part.path.batch.pieces))
+            minutes = score_min(min(bake.per_load, part.path.batch.pieces))
             yield made("score", start - minutes / 60, minutes, message("step-score"), number)
         yield made("load", start, LOAD_MIN, loading(bake, solved.asked.formula), number)
         if number == 1 and (last_share(part, solved.clock) or 0.0) > part.path.batch.target.high + LAST_LOAD_BEYOND:
@@ -291,7 +275,7 @@ def _of_oven(part: PartCourse, solved: Solved) -> Iterator[Step]:
         yield made("out", start + bake.minutes / 60, OUT_MIN, out, number)
 
 
-def _heating(bake: FilledBake, load: float, made) -> Iterator[Step]:  # type: ignore[no-untyped-def]
+def _heating(bake: FilledBake, load: float, made: Made) -> Iterator[Step]:
     if bake.oven.kind == "wood":
         soak = RAKE_H if bake.fired is None else bake.fired.soaked_min / 60
         floor = round(bake.preheat.setpoint_c if bake.fired is None else bake.fired.floor_c)
@@ -315,7 +299,7 @@ def _steam(bake: FilledBake, load: int) -> tuple[Steaming, ...]:
     return steaming(bake.steam, lead, bake.vent_min, bake.minutes)
 
 
-def _while_baking(bake: FilledBake, start: float, number: int, made, shared: bool) -> Iterator[Step]:  # type: ignore[no-untyped-def]
+def _while_baking(bake: FilledBake, start: float, number: int, made: Made, shared: bool) -> Iterator[Step]:
     at = 0.0
     for before, after in zip(bake.stages, bake.stages[1:], strict=False):
         at += before.minutes
@@ -337,7 +321,7 @@ def _while_baking(bake: FilledBake, start: float, number: int, made, shared: boo
             yield made("set_oven", when, TOUCH_MIN, _set_words(after), number)
 
 
-def _set_words(stage) -> Message:  # type: ignore[no-untyped-def]
+def _set_words(stage: HeatStage) -> Message:
     parts = [message("step-set-oven", heat=round(stage.setpoint_c)) if stage.setpoint_c else message("step-oven-off")]
     parts += [message("step-fan-on")] if stage.fan else []
     parts += [message("step-door-ajar")] if stage.door == "ajar" else []

@@ -126,8 +126,6 @@ def _unfermented_h(each: Filled, at: float, ground: Ground, fixed: Fixed) -> flo
         return each.bake.all_min / 60
     if each.until.way == "at":
         return _until_hour(ground.clock, at, each.until.value)
-    if each.kind == "cool" and each.stage.until is None:
-        return 0.0
     low, high = each.until.minutes
     return each.work_min / 60 if each.stage.minutes is not None else (low + high) / 120
 
