@@ -93,6 +93,12 @@ def test_every_unit_of_a_limit_has_its_words():
     assert {unit for unit in told if f"unit-{unit}" not in ASKED} == set()
 
 
+def test_no_code_stands_twice_in_one_catalogue():
+    for path in CATALOGUES:
+        codes = [each.id.name for each in FluentResource(path.read_text()).body if hasattr(each, "id")]
+        assert len(codes) == len(set(codes)), path.name
+
+
 def test_no_code_stands_in_two_catalogues():
     everywhere = [code for path in CATALOGUES for code in asked_for(path)]
     assert len(everywhere) == len(set(everywhere))
