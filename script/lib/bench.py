@@ -293,7 +293,7 @@ def _three_doughs(folder: Path):
     demo.fill(sessions, lambda: SATURDAY_AT.replace(hour=6, minute=30))
     app = create_app(sessions, lambda: SATURDAY_AT)
     client = app.test_client()
-    begun = {"formula_id": "lamplighters-tin", "pieces": 2, "proof": "room"}
+    begun = {"formula_id": "lamplighters-tin", "pieces": 2, "style": "room_steady"}
     for number, (formula, minutes) in enumerate(
         (("tidewater-country", 95), ("two-tides", 80), ("lamplighters-tin", 40))
     ):

@@ -51,7 +51,7 @@ def test_the_list_says_what_is_next(client):
         ({"formula_id": "gone"}, "formula_id"),
         ({"sleep_from": "25:99"}, "sleep_from"),
         ({"yeast": 3}, "yeast"),
-        ({"proof": "cellar"}, "proof"),
+        ({"style": "cellar"}, "style"),
     ],
 )
 def test_bad_values_name_their_field(client, change, field):
@@ -73,7 +73,7 @@ def test_too_large_missing_and_wrong_method(client):
 
 
 def test_mends_are_offered_for_a_wish_that_comes_too_late(client):
-    late = ASKED | {"ready": "2026-11-28T15:00", "proof": "room"}
+    late = ASKED | {"ready": "2026-11-28T15:00", "style": "room_steady"}
     assert client.post("/api/plan", json=late).get_json()["plan"]["problems"]
     mends = client.post("/api/plan/mends", json=late).get_json()["mends"]
     assert mends and mends[0]["field"] == "ready"

@@ -181,7 +181,7 @@ def test_a_plan_that_cannot_be_read_closes_only_its_own_dough(day):
     assert [each["id"] for each in day.bench()["doughs"]] == [PLAN]
 
 
-QUICK = {"mixed_at": None, "proof": "room", "dough_c": 28}
+QUICK = {"mixed_at": None, "style": "room_steady", "dough_c": 28}
 
 
 @pytest.mark.parametrize("hours", [0.0, 2.0, 5.0, 9.0, 23.5])

@@ -128,7 +128,7 @@ def test_a_dough_mixed_without_a_plan_comes_to_the_bench(day):
 
 def test_two_doughs_want_the_oven_and_a_remedy_is_applied_and_taken_back(day):
     day.mixed().at(14, 30)
-    body = {"event": "t-start", "formula_id": "lamplighters-tin", "pieces": 2, "proof": "room"}
+    body = {"event": "t-start", "formula_id": "lamplighters-tin", "pieces": 2, "style": "room_steady"}
     day.client.post("/api/bench/mixed/tins", json=body | {"mixed_at": day.now.isoformat()})
     day.client.post("/api/bench/mixed/more", json=body | {"event": "m", "mixed_at": (day.now - 20 * MIN).isoformat()})
     codes = {clash["code"] for each in day.bench()["doughs"] for clash in each["clashes"]}
@@ -505,7 +505,7 @@ def test_the_night_in_which_the_clocks_change(sessions):
     kitchen = day.client.get("/api/kitchen").json["settings"] | {"zone": "Europe/Lisbon"}
     day.client.put("/api/kitchen", json=kitchen)
     day.now = datetime(2026, 10, 24, 8, 0, tzinfo=UTC)
-    asked = {"formula_id": "tidewater-country", "ready": "2026-10-25T07:30", "proof": "cold"}
+    asked = {"formula_id": "tidewater-country", "ready": "2026-10-25T07:30", "style": "cold_shaped"}
     day.client.put("/api/plans/dst", json=asked)
     day.press("bake_started", dough="dst")
     dough = day.dough("dst")

@@ -131,7 +131,7 @@ FIELDS = st.dictionaries(
 )
 WORDS = st.dictionaries(
     st.sampled_from(
-        ["ready", "ready_means", "proof", "vessel_id", "culture", "sleep_from", "sleep_to", "zone", "formula_id"]
+        ["ready", "ready_means", "style", "vessel_id", "culture", "sleep_from", "sleep_to", "zone", "formula_id"]
     ),
     st.one_of(st.text(max_size=30), st.none(), st.sampled_from(["2026-11-29T07:30", "cold", "22:00", "stone", "UTC"])),
 )

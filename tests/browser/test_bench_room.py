@@ -350,7 +350,7 @@ def test_a_whole_bake_at_six_hundred_times_from_mixing_to_the_cooled_loaf(browse
         page.get_by_text("Gentle Crust").first.wait_for()
         begun = datetime.fromisoformat(_json(address, "/api/kitchen")["now"])
         _json(devices, "/dough", {"do": "mix"})
-        body = {"event": "go", "formula_id": "tidewater-country", "pieces": 2, "proof": "room", "dough_c": 26,
+        body = {"event": "go", "formula_id": "tidewater-country", "pieces": 2, "style": "room_steady", "dough_c": 26,
                 "mixed_at": begun.isoformat()}  # fmt: skip
         _json(address, "/api/bench/mixed/fast", body)
         expect(title(page)).to_be_visible()

@@ -212,7 +212,7 @@ def test_a_photo_that_is_refused_is_kept_on_the_device(own, status, stuck):
 
 def test_a_saved_plan_that_cannot_be_met_is_mended_when_it_is_opened_again(own):
     key = "5d0a0f5e-0000-4000-8000-0000000000ac"
-    asked = {"formula_id": "tidewater-country", "ready": "2026-11-28T15:00", "proof": "room"}
+    asked = {"formula_id": "tidewater-country", "ready": "2026-11-28T15:00", "style": "room_steady"}
     assert own.day.client.put(f"/api/plans/{key}", json=asked).json["plan"]["problems"]
     page = own.open(f"/plan/{key}")
     trouble = page.get_by_role("status").filter(has_text="This cannot be met")

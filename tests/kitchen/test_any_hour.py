@@ -68,7 +68,7 @@ def test_vessel_and_proof_suit_the_loaf(book, key, vessel, proof):
 
 def test_what_is_given_is_not_overridden(book):
     given = Asked(
-        "tidewater-country", pieces=1, scaling_weight_g=700, ready="2026-11-29T16:00", proof="room", vessel_id="stone",
+        "tidewater-country", pieces=1, scaling_weight_g=700, ready="2026-11-29T16:00", style="room_steady", vessel_id="stone",
         dough_c=26, room_day_c=25, room_night_c=21, fridge_c=5, tap_c=12, sleep_from="23:00", sleep_to="07:00",
         zone="Europe/Lisbon", culture_id="brack",
     )  # fmt: skip
@@ -101,10 +101,10 @@ def test_a_vessel_that_is_gone_is_named(sessions, book):
 
 
 def test_mends_come_in_the_kitchens_own_time(book):
-    late = Asked("tidewater-country", ready="2026-11-28T17:00", proof="room")
+    late = Asked("tidewater-country", ready="2026-11-28T17:00", style="room_steady")
     ready = [mend.value for mend in book.mends(late) if mend.field == "ready"]
     assert ready and len(ready[0]) == len("2026-11-28T17:00")
-    assert not book.preview(Asked("tidewater-country", ready=ready[0], proof="room")).plan.problems
+    assert not book.preview(Asked("tidewater-country", ready=ready[0], style="room_steady")).plan.problems
 
 
 def test_saved_plans_are_listed_with_their_next_step_until_it_has_passed(sessions):

@@ -62,10 +62,10 @@ def hand(sessions):
     return Hand(sessions)
 
 
-@pytest.mark.parametrize("proof", ["room", "cold"])
+@pytest.mark.parametrize("style", ["room_steady", "cold_shaped"])
 @pytest.mark.parametrize("formula", FORMULAS)
-def test_each_formula_goes_its_whole_way_and_comes_out_as_planned(hand, formula, proof):
-    plan = hand.begin("b", formula_id=formula, proof=proof)
+def test_each_formula_goes_its_whole_way_and_comes_out_as_planned(hand, formula, style):
+    plan = hand.begin("b", formula_id=formula, style=style)
     done = hand.bake("b")
     kinds = [key.rsplit("-", 1)[0] for key in done]
     order = [kind for kind in ("mix", "divide", "shape", "chill", "load", "vent", "out", "cut") if kind in kinds]
@@ -80,13 +80,13 @@ def test_each_formula_goes_its_whole_way_and_comes_out_as_planned(hand, formula,
 
 @pytest.mark.parametrize("formula", ["tidewater-country", "lamplighters-tin"])
 def test_ten_minutes_late_with_everything_it_still_comes_out_and_later(hand, formula):
-    plan = hand.begin("b", formula_id=formula, proof="room")
+    plan = hand.begin("b", formula_id=formula, style="room_steady")
     done = hand.bake("b", late_min=10)
     assert plan.out + 10 * MIN < done["out-1"] < plan.out + timedelta(hours=3)
 
 
 def test_more_loaves_than_the_oven_takes_go_in_one_load_after_the_other(hand):
-    plan = hand.begin("b", formula_id="tidewater-country", pieces=5, proof="cold")
+    plan = hand.begin("b", formula_id="tidewater-country", pieces=5, style="cold_shaped")
     assert plan.bake.loads > 1
     done = hand.bake("b")
     for number in range(2, plan.bake.loads + 1):
@@ -95,7 +95,7 @@ def test_more_loaves_than_the_oven_takes_go_in_one_load_after_the_other(hand):
 
 
 def test_a_poolish_is_judged_as_a_preferment_while_it_ripens(hand):
-    hand.begin("b", formula_id="market-morning-baguette", proof="room")
+    hand.begin("b", formula_id="market-morning-baguette", style="room_steady")
     step = hand.dough("b").live.next
     hand.now = step.at + 5 * MIN
     hand.press("b", tale.STEP, {"key": step.key})
@@ -107,7 +107,7 @@ def test_a_poolish_is_judged_as_a_preferment_while_it_ripens(hand):
 
 
 def test_mixed_at_once_though_a_levain_was_planned_what_comes_before_is_left_behind(hand):
-    hand.begin("b", formula_id="tidewater-country", proof="room")
+    hand.begin("b", formula_id="tidewater-country", style="room_steady")
     hand.now = SATURDAY + timedelta(hours=2)
     hand.press("b", tale.STEP, {"key": "mix-1"})
     steps = {step.key: step.state for step in hand.dough("b").live.steps}
@@ -118,7 +118,7 @@ def test_mixed_at_once_though_a_levain_was_planned_what_comes_before_is_left_beh
 def test_the_plan_room_shows_what_the_bench_does(hand, sessions):
     from gentle_crust.kitchen.follow import FollowBook
 
-    hand.begin("b", formula_id="lamplighters-tin", proof="room")
+    hand.begin("b", formula_id="lamplighters-tin", style="room_steady")
     hand.now = SATURDAY + timedelta(hours=2)
     hand.press("b", tale.STEP, {"key": "mix-1"})
     hand.press("b", tale.READ, {"measure": "celsius", "value": 27})
@@ -132,7 +132,7 @@ def test_the_plan_room_shows_what_the_bench_does(hand, sessions):
 def test_whatever_is_pressed_at_whatever_time_the_bench_still_answers(hand, seed):
     dice = random.Random(seed)
     formula = dice.choice(FORMULAS)
-    hand.begin("b", formula_id=formula, proof=dice.choice(["room", "cold"]))
+    hand.begin("b", formula_id=formula, style=dice.choice(["room_steady", "cold_shaped"]))
     pressed: list[str] = []
     for _ in range(28):
         hand.now += dice.choice([1, 7, 20, 45, 90]) * MIN

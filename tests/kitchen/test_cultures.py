@@ -200,21 +200,21 @@ def test_a_plan_builds_from_the_culture_as_it_lives(sessions):
 
 def test_a_plan_reports_at_once_when_the_culture_needs_longer_and_what_would_do(sessions):
     plans = PlanBook(Work(sessions, lambda: SATURDAY))
-    asked = Asked("tidewater-country", ready="2026-11-28T19:30", proof="room", culture_id="brack")
+    asked = Asked("tidewater-country", ready="2026-11-28T19:30", style="room_steady", culture_id="brack")
     problems = plans.preview(asked).plan.problems
     assert problems and problems[0].minutes > 0
     fields = {mend.field for mend in plans.mends(asked)}
     assert "ready" in fields
-    lively = Asked("tidewater-country", ready="2026-11-28T17:30", proof="room", culture_id="gull")
+    lively = Asked("tidewater-country", ready="2026-11-28T17:30", style="room_steady", culture_id="gull")
     assert plans.preview(lively).plan.problems
     assert {"yeast_supplement_percent", "ready"} <= {mend.field for mend in plans.mends(lively)}
 
 
 def test_a_slow_culture_makes_the_plan_begin_earlier_and_a_read_one_narrows_its_band(sessions, book):
     plans = PlanBook(Work(sessions, lambda: SATURDAY))
-    asked = Asked("tidewater-country", ready="2026-11-30T18:30", proof="room")
+    asked = Asked("tidewater-country", ready="2026-11-30T18:30", style="room_steady")
     usual = plans.preview(asked).plan
-    unknown = plans.preview(Asked("tidewater-country", ready="2026-11-30T18:30", proof="room", culture_id="")).plan
+    unknown = plans.preview(Asked("tidewater-country", ready="2026-11-30T18:30", style="room_steady", culture_id="")).plan
     assert usual.costs.spread_min < unknown.costs.spread_min
     for each in book.open("gull").events:
         if each.event.kind == "seen":
@@ -229,7 +229,7 @@ def test_a_slow_culture_makes_the_plan_begin_earlier_and_a_read_one_narrows_its_
 def test_a_culture_fed_a_moment_ago_is_too_young_and_a_spoilt_one_is_refused(sessions, book):
     plans = PlanBook(Work(sessions, lambda: SATURDAY))
     book.log("gull", "now", fed(flour_g=160, water_g=160), None)
-    asked = Asked("tidewater-country", ready="2026-11-28T20:30", proof="room", culture_id="gull")
+    asked = Asked("tidewater-country", ready="2026-11-28T20:30", style="room_steady", culture_id="gull")
     assert "young_culture" in [problem.code for problem in plans.preview(asked).plan.problems]
     book.log("gull", "look", Event("e", 0, "seen", growth="fuzzy"), None)
     with pytest.raises(CraftError) as refused:

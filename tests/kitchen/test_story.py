@@ -11,7 +11,7 @@ from gentle_crust.config import config
 from gentle_crust.contract.events import is_step_key
 from gentle_crust.contract.tidy import clean, sane
 from gentle_crust.core.errors import CraftError
-from gentle_crust.core.scheduling.happened import keys
+from gentle_crust.core.bench.happened import keys
 from gentle_crust.kitchen import story as tale
 from gentle_crust.kitchen.now import Clock, clock_of, rate_of, system_now
 from gentle_crust.kitchen.story import story_of

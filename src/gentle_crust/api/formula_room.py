@@ -46,7 +46,7 @@ from gentle_crust.core.formula.model import (
 )
 from gentle_crust.core.formula.scaling import totals, weigh
 from gentle_crust.core.leaven.together import Batch, together
-from gentle_crust.core.scheduling.weigh_list import by_feel, handling_words
+from gentle_crust.core.plan.weigh_list import by_feel, handling_words
 from gentle_crust.core.tables import rows
 from gentle_crust.interchange.files import FORMATS, bring_in, export
 from gentle_crust.interchange.recipe_text import formula_of, read_recipe

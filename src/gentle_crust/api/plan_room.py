@@ -4,10 +4,11 @@ from typing import Any
 
 from flask import Response
 
-from gentle_crust.api.common import answer, if_match, now, room, said, work
+from gentle_crust.api.common import answer, if_match, room, said, work
 from gentle_crust.contract.pages import PageQuery
 from gentle_crust.contract.plans import (
     AskedBody,
+    MendAnswer,
     MendsAnswer,
     PlanAnswer,
     PlanDoneAnswer,
@@ -15,6 +16,7 @@ from gentle_crust.contract.plans import (
     ReadingBody,
     ReadingPath,
     SavedPlanAnswer,
+    StyleLine,
     TurnAnswer,
     TurnBody,
     WayAnswer,
@@ -23,12 +25,15 @@ from gentle_crust.contract.plans import (
     WhyAnswer,
 )
 from gentle_crust.contract.strict import KeyPath
-from gentle_crust.core.scheduling.ways import Way, ways
-from gentle_crust.core.scheduling.what_if import what_if
-from gentle_crust.core.scheduling.why import why
+from gentle_crust.core.course.plan import plan
+from gentle_crust.core.plan.tell import Wanted, tell
+from gentle_crust.core.plan.ways import Way, ways
+from gentle_crust.core.plan.what_if import what_if
+from gentle_crust.core.plan.why import why
 from gentle_crust.kitchen.ahead import Ahead
 from gentle_crust.kitchen.follow import FollowBook, Followed, Taken
 from gentle_crust.kitchen.plans import Answer, PlanBook
+from gentle_crust.kitchen.taken import taken_of
 from gentle_crust.kitchen.turn import UNITS, turn
 
 plans = room("plans")
@@ -50,6 +55,7 @@ def _plan(made: Answer) -> dict[str, Any]:
         "newest_version": made.newest_version,
         "plan": made.plan,
         "marks": list(made.marks),
+        "styles": [StyleLine(id=id_, name=name) for id_, name in _book().styles(made)],
     }
 
 
@@ -73,26 +79,24 @@ def _saved(found: Followed) -> Response:
 
 @plans.post("/plan", responses={200: PlanAnswer})
 def preview_plan(body: AskedBody) -> Response:
-    """Reckon a plan without keeping it."""
-    return answer(PlanAnswer(**_plan(_book().preview(body.asked()))))
+    """Reckon a plan without keeping it, around what other plans and doughs take."""
+    return answer(PlanAnswer(**_plan(_book().preview(body.asked(), taken_of(work(), body.in_place_of)))))
 
 
 @plans.post("/plan/ways", responses={200: WaysAnswer})
 def ways_to_plan(body: AskedBody) -> Response:
-    """Four ways to the same bread by the same time."""
-    wish, kitchen = _book().ask(body.asked())
-    return answer(WaysAnswer(ways=[_way(way) for way in ways(wish, kitchen, now()())]))
+    """The styles that suit, each to the same bread by the same time."""
+    asked = _book().ask(body.asked(), taken_of(work(), body.in_place_of))
+    means_cut = body.ready_means == "cut"
+    return answer(WaysAnswer(ways=[_way(way, means_cut) for way in ways(asked)]))
 
 
-def _way(way: Way) -> WayAnswer:
-    plan = way.plan
+def _way(way: Way, means_cut: bool) -> WayAnswer:
+    plan = None if way.plan is None else tell(way.plan, Wanted(None, means_cut))
     return WayAnswer(
-        code=way.code,
+        style=way.style,
         title=way.title,
         gives=way.gives,
-        proof=way.proof,
-        dough_c=way.dough_c,
-        fridge_days=way.fridge_days,
         why_not=str(said(way.why_not)) if way.why_not else "",
         ready=plan.ready if plan else None,
         ribbon=plan.ribbon if plan else None,
@@ -105,29 +109,27 @@ def _way(way: Way) -> WayAnswer:
 @plans.post("/plan/what-if", responses={200: WhatIfsAnswer})
 def shades_of_plan(body: AskedBody) -> Response:
     """The same clock in a colder kitchen, with a weaker leaven, an hour late."""
-    wish, kitchen = _book().ask(body.asked())
-    return answer(WhatIfsAnswer(shades=list(what_if(wish, kitchen, now()()))))
+    return answer(WhatIfsAnswer(shades=list(what_if(plan(_book().ask(body.asked()))))))
 
 
 @plans.post("/plan/why", responses={200: WhyAnswer})
 def why_plan(body: AskedBody) -> Response:
     """What drives the time of bulk, the weightiest first."""
-    wish, kitchen = _book().ask(body.asked())
-    return answer(WhyAnswer(why=why(wish, kitchen, now()())))
+    return answer(WhyAnswer(why=why(plan(_book().ask(body.asked())).solved)))
 
 
 @plans.post("/plan/turn", responses={200: TurnAnswer})
 def turn_plan(body: TurnBody) -> Response:
     """A question turned round: how much, how warm, how long."""
-    wish, kitchen = _book().ask(body.asked.asked())
-    found = turn(body.question, wish, kitchen, body.rise, body.hours, body.room_h)
+    found = turn(body.question, _book().ask(body.asked.asked()), body.rise, body.hours, body.room_h)
     return answer(TurnAnswer(turned=found, unit=UNITS[body.question]))
 
 
 @plans.post("/plan/mends", responses={200: MendsAnswer})
 def mend_plan(body: AskedBody) -> Response:
     """Single changes that would rid this plan of its problems."""
-    return answer(MendsAnswer(mends=list(_book().mends(body.asked()))))
+    found = _book().mends(body.asked(), taken_of(work(), body.in_place_of))
+    return answer(MendsAnswer(mends=[MendAnswer(sentence=each.sentence, change=each.change) for each in found]))
 
 
 @plans.get("/plans", responses={200: PlansAnswer})
@@ -149,7 +151,7 @@ def save_plan(path: KeyPath, body: AskedBody) -> Response:
 
     With If-Match, only the state that it names.
     """
-    _book().save(path.key, body.asked(), if_match())
+    _book().save(path.key, body.asked(), if_match(), taken_of(work(), path.key))
     return _saved(_follow().open(path.key))
 
 

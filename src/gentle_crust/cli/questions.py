@@ -19,12 +19,12 @@ from gentle_crust.core.fermentation.dough import Dough
 from gentle_crust.core.fermentation.forecast import Stretch, forecast
 from gentle_crust.core.formula.measures import Habits
 from gentle_crust.core.formula.scaling import totals, weigh
+from gentle_crust.core.plan.weigh_list import by_feel
 from gentle_crust.core.readiness.advice import Pace
 from gentle_crust.core.readiness.cues import STAGES, Leaven, Stage, cues_of
 from gentle_crust.core.readiness.cues import Dough as JudgedDough
 from gentle_crust.core.readiness.judge import Question, judge
 from gentle_crust.core.readiness.prior import ShareBand
-from gentle_crust.core.scheduling.weigh_list import by_feel
 from gentle_crust.core.water.balance import Mixing
 from gentle_crust.core.water.plan import Bowl, Pour, dough_from_waters, friction_of, mix_of_dough, plan_water
 from gentle_crust.core.water.taps import Taps

@@ -1,7 +1,7 @@
 """What a plan is asked for, as it is kept."""
 
 from dataclasses import dataclass
-from typing import Literal
+from typing import Any, Literal
 
 from gentle_crust.core.fermentation.targets import School
 
@@ -20,11 +20,15 @@ class Asked:
     scaling_weight_g: float | None = None
     ready: str | None = None
     ready_means: Literal["out", "cut"] = "out"
-    proof: Literal["room", "cold"] | None = None
+    style: str | None = None
+    """The style that it is made in; without one, and without a method, the one that suits the formula."""
+    method: dict[str, Any] | None = None
+    """A method of the baker's own, in place of a style."""
     vessel_id: str | None = None
     dough_c: float | None = None
     culture: Literal["lively", "hungry"] = "lively"
     fridge_days: int = 0
+    """Days that it waits in the fridge beyond what its style has."""
     school: School = "by_dough"
     folds: int | None = None
     later_pieces: int = 0

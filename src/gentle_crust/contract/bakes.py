@@ -4,6 +4,8 @@ from dataclasses import dataclass
 from datetime import datetime
 from typing import Any, Literal
 
+from gentle_crust.core.messages import Message
+
 BakeState = Literal["on_bench", "baked", "stopped"]
 
 
@@ -29,7 +31,7 @@ class RecordStep:
 
     key: str
     kind: str
-    title: str
+    title: Message
     at: datetime
     planned: datetime | None
     skipped: bool

@@ -8,15 +8,15 @@ from pydantic import AwareDatetime, Field, StringConstraints
 
 from gentle_crust.contract.bakes import BakeLine, BakeRecord
 from gentle_crust.contract.strict import KeyPath, Number, Short, Shown, Strict
+from gentle_crust.core.bench.clashes import Clash
+from gentle_crust.core.bench.live import LiveStep
+from gentle_crust.core.bench.remedies import Remedy
+from gentle_crust.core.bench.standing import Standing
 from gentle_crust.core.fermentation.probe import ProbeSays
 from gentle_crust.core.messages import Message
+from gentle_crust.core.plan.shown import Ribbon
 from gentle_crust.core.readiness.cues import Cue, Stage
 from gentle_crust.core.readiness.judge import Verdict
-from gentle_crust.core.scheduling.clashes import Clash
-from gentle_crust.core.scheduling.live import LiveStep
-from gentle_crust.core.scheduling.remedies import Remedy
-from gentle_crust.core.scheduling.result import Ribbon
-from gentle_crust.core.scheduling.standing import Standing
 
 Key = Annotated[str, StringConstraints(pattern=r"^[A-Za-z0-9-]{1,50}$")]
 
@@ -117,7 +117,7 @@ class MixedBody(Strict):
     formula_id: Short
     pieces: int | None = None
     scaling_weight_g: Number | None = None
-    proof: Literal["room", "cold"] | None = None
+    style: Short | None = None
     dough_c: Number | None = None
     mixed_at: AwareDatetime
 

@@ -26,7 +26,7 @@ from gentle_crust.core.fermentation.uncertainty import Span, Vigour
 from gentle_crust.core.formula.model import YeastKind
 from gentle_crust.core.limits import Limit
 from gentle_crust.core.messages import Message
-from gentle_crust.core.scheduling.result import Night, TimeSpan
+from gentle_crust.core.plan.shown import Night, TimeSpan
 
 Note = Annotated[str, StringConstraints(max_length=500)]
 

@@ -21,7 +21,7 @@ from gentle_crust.contract.tidy import clean
 from gentle_crust.core.culture.culture import Culture
 from gentle_crust.core.errors import Unreadable
 from gentle_crust.core.formula.model import Formula
-from gentle_crust.core.scheduling.result import Plan
+from gentle_crust.core.plan.shown import Plan
 
 T = TypeVar("T")
 Body = dict[str, Any]
@@ -102,10 +102,25 @@ def _plan_3(body: Body) -> None:
             caution["text"] = {"code": f"caution-{caution['code']}", "data": {}}
 
 
+def _plan_4(body: Body) -> None:
+    """Older plans did not keep keys of their steps: each was counted among those of its kind."""
+    count: dict[str, int] = {}
+    for step in body["steps"]:
+        count[step["kind"]] = count.get(step["kind"], 0) + 1
+        step.setdefault("key", f"{step['kind']}-{count[step['kind']]}")
+
+
+def _asked_2(body: Body) -> None:
+    """The first questions chose between a proof in the room and one in the fridge."""
+    proof = body.pop("proof", None)
+    if proof is not None:
+        body["style"] = "cold_shaped" if proof == "cold" else "room_steady"
+
+
 KITCHEN: Document[Settings] = Document("kitchen", Adapted(Settings))
 PANTRY: Document[Pantry] = Document("pantry", Adapted(Pantry))
 FORMULA: Document[Formula] = Document("formula", Adapted(Formula), (of_several_preferments,))
-ASKED: Document[Asked] = Document("question of the plan", Adapted(Asked))
-PLAN: Document[Plan] = Document("plan", Adapted(Plan), (_plan_2, _plan_3))
+ASKED: Document[Asked] = Document("question of the plan", Adapted(Asked), (_asked_2,))
+PLAN: Document[Plan] = Document("plan", Adapted(Plan), (_plan_2, _plan_3, _plan_4))
 CULTURE: Document[Culture] = Document("culture", Adapted(Culture))
 DOCUMENTS: tuple[Document[Any], ...] = (KITCHEN, PANTRY, FORMULA, ASKED, PLAN, CULTURE)

@@ -18,13 +18,13 @@ from pydantic import (
 
 from gentle_crust.contract.adapted import Adapted
 from gentle_crust.contract.tidy import clean, sane
+from gentle_crust.core.bench.happened import EXTRA_FOLD, Happened
+from gentle_crust.core.bench.remedies import Change as CourseChange
+from gentle_crust.core.bench.remedies import ChangeCode, changed
 from gentle_crust.core.culture.events import Event as CultureEvent
 from gentle_crust.core.culture.events import EventKind
 from gentle_crust.core.errors import CraftError, Unreadable
 from gentle_crust.core.fermentation.readings import ReadingKind
-from gentle_crust.core.scheduling.happened import EXTRA_FOLD, Happened
-from gentle_crust.core.scheduling.remedies import Change as CourseChange
-from gentle_crust.core.scheduling.remedies import ChangeCode, changed
 
 STARTED, STEP, NOT_YET, SNOOZED = "bake_started", "bake_step", "bake_not_yet", "bake_snoozed"
 NOTE, PHOTO, CHANGED, JUDGED = "bake_note", "bake_photo", "bake_changed", "bake_judged"

@@ -22,7 +22,7 @@ from gentle_crust.core.formula.scaling import Total, Weighed
 from gentle_crust.core.leaven.together import Amount, SharedLevain
 from gentle_crust.core.limits import Limit
 from gentle_crust.core.messages import Message
-from gentle_crust.core.scheduling.result import ByFeel
+from gentle_crust.core.plan.shown import ByFeel
 from gentle_crust.text.reading import Reading
 from gentle_crust.text.render import PLAIN, say
 

@@ -1,11 +1,12 @@
 """Plans, as they are asked for and shown."""
 
 from datetime import datetime
-from typing import Annotated, ClassVar, Literal
+from typing import Annotated, Any, ClassVar, Literal
 
 from pydantic import Field, StringConstraints
 
 from gentle_crust.contract.asked import Asked
+from gentle_crust.contract.course import CourseMethodBody
 from gentle_crust.contract.shown import Measure, PlanLine, Question, TakenReading
 from gentle_crust.contract.strict import KeyPath, Number, Short, Shown, Strict
 from gentle_crust.core import limits
@@ -15,11 +16,10 @@ from gentle_crust.core.fermentation.marks import Mark
 from gentle_crust.core.fermentation.targets import School
 from gentle_crust.core.formula.model import Formula
 from gentle_crust.core.limits import Limit
-from gentle_crust.core.scheduling.mends import Mend
-from gentle_crust.core.scheduling.result import Costs, Plan, Problem, Proof, Ribbon
-from gentle_crust.core.scheduling.ways import WayCode
-from gentle_crust.core.scheduling.what_if import WhatIf
-from gentle_crust.core.scheduling.why import Why
+from gentle_crust.core.messages import Message
+from gentle_crust.core.plan.shown import Costs, Plan, Problem, Proof, Ribbon
+from gentle_crust.core.plan.what_if import WhatIf
+from gentle_crust.core.plan.why import Why
 
 
 class AskedBody(Strict):
@@ -50,7 +50,8 @@ class AskedBody(Strict):
         None, description="Kitchen's wall clock, 2026-11-29T07:30; omitted: the first good time"
     )
     ready_means: Literal["out", "cut"] = "out"
-    proof: Literal["room", "cold"] | None = None
+    style: Short | None = Field(None, description="Omitted, and without a method: the one that suits the formula")
+    method: CourseMethodBody | None = None
     vessel_id: Short | None = None
     dough_c: Number | None = None
     culture: Literal["lively", "hungry"] = "lively"
@@ -76,9 +77,20 @@ class AskedBody(Strict):
     sleep_to: Short | None = None
     zone: Short | None = None
 
+    in_place_of: Short | None = Field(None, description="Key of the saved plan that this is a change of")
+
     def asked(self) -> Asked:
         """As the kitchen takes it."""
-        return Asked(**self.model_dump())
+        given = self.model_dump(exclude={"method", "in_place_of"})
+        method = None if self.method is None else self.method.model_dump(by_alias=True, exclude_none=True)
+        return Asked(**given, method=method)
+
+
+class StyleLine(Shown):
+    """A style by its id and its name."""
+
+    id: str
+    name: Message
 
 
 class PlanAnswer(Shown):
@@ -90,6 +102,8 @@ class PlanAnswer(Shown):
     newest_version: int
     plan: Plan
     marks: list[Mark]
+    styles: list[StyleLine]
+    """The styles that suit the formula and the kitchen."""
 
 
 class SavedPlanAnswer(PlanAnswer):
@@ -141,14 +155,11 @@ class ReadingPath(KeyPath):
 
 
 class WayAnswer(Shown):
-    """One way to get there; without a plan, why not."""
+    """One way to get there: a style, what speaks for it, and its plan; without one, why not."""
 
-    code: WayCode
-    title: str
-    gives: str
-    proof: Literal["room", "cold"]
-    dough_c: float
-    fridge_days: int
+    style: str
+    title: Message
+    gives: Message
     why_not: str
     ready: datetime | None
     ribbon: Ribbon | None
@@ -196,7 +207,14 @@ class TurnAnswer(Shown):
     unit: Literal["h", "percent", "c"]
 
 
+class MendAnswer(Shown):
+    """One change that would do: what of the question takes which value, and a sentence that says so."""
+
+    sentence: Message
+    change: dict[str, Any]
+
+
 class MendsAnswer(Shown):
     """Single changes that would make the wish come true."""
 
-    mends: list[Mend]
+    mends: list[MendAnswer]

@@ -4,6 +4,7 @@ A message is stored as its code and data, and answered as a sentence in the bake
 with the reading as its context. Of a time when sentences were stored, they are kept as they are.
 """
 
+import json
 import logging
 from collections.abc import Callable
 from datetime import datetime
@@ -83,3 +84,18 @@ def _json_schema(_schema: CoreSchema, _handler: GetJsonSchemaHandler) -> JsonSch
 Message.__get_pydantic_core_schema__ = _schema  # type: ignore[attr-defined]
 Message.__get_pydantic_json_schema__ = _json_schema  # type: ignore[attr-defined]
 MESSAGE: TypeAdapter[Message] = TypeAdapter(Message)
+
+
+def kept(title: Any) -> str:
+    """What a stored document says, a message or an older sentence, as one text that a column keeps."""
+    return title if isinstance(title, str) else json.dumps(title, separators=(",", ":"))
+
+
+def unkept(text: str) -> Message:
+    """Back from such a text."""
+    if not text.startswith("{"):
+        return written(text)
+    try:
+        return _of_stored(json.loads(text))
+    except ValueError:
+        return written(text)

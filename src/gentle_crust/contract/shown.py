@@ -20,7 +20,7 @@ Question = Literal["ready", "levain", "yeast", "dough_c", "proofer_c", "before_f
 class NextStep:
     """The next thing to do."""
 
-    title: str
+    title: Message
     at: datetime
 
 

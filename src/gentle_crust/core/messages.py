@@ -50,6 +50,15 @@ def joined(*parts: Message) -> Message:
     return NOTHING if not told else told[0] if len(told) == 1 else message("sentences", parts=told)
 
 
+def listed(*parts: Message) -> Message:
+    """Parts of a sentence one after the other: flour, water and salt."""
+    if len(parts) < 2:
+        return parts[0] if parts else NOTHING
+    if len(parts) == 2:
+        return message("listed-last", first=parts[0], last=parts[1])
+    return message("listed", first=parts[0], others=listed(*parts[1:]))
+
+
 def written(text: str) -> Message:
     """A sentence that no catalogue has: one that was stored, or the steps of a plan, which are not said by code yet."""
     return message("said-before", text=text) if text else NOTHING

@@ -3,15 +3,15 @@
 from collections.abc import Callable
 from dataclasses import dataclass
 from datetime import datetime, timedelta
-from typing import Any, Literal
+from typing import Any
 
 from sqlalchemy.orm import Session, sessionmaker
 
 from gentle_crust.contract import events as bodies
 from gentle_crust.contract.asked import Asked
+from gentle_crust.core.bench.happened import keys
 from gentle_crust.core.clock import zone_of
-from gentle_crust.core.scheduling.happened import keys
-from gentle_crust.core.scheduling.result import Plan, PlanTimes
+from gentle_crust.core.plan.shown import Plan, PlanTimes
 from gentle_crust.kitchen.bench import BenchBook
 from gentle_crust.kitchen.beside import write_bake
 from gentle_crust.kitchen.local_time import LOCAL
@@ -124,8 +124,8 @@ def _answer(sessions: sessionmaker[Session], dough: _Dough, at: datetime) -> Ans
     zone = zone_of(book.settings.get().zone)
     in_the_evening = EVENING_H[0] <= at.astimezone(zone).hour < EVENING_H[1]
 
-    def plan(ready: datetime, proof: Literal["room", "cold"]) -> tuple[Answer, PlanTimes]:
-        asked = Asked(dough.formula, pieces=dough.pieces, proof=proof, culture_id="",
+    def plan(ready: datetime, style: str) -> tuple[Answer, PlanTimes]:
+        asked = Asked(dough.formula, pieces=dough.pieces, style=style, culture_id="",
                       ready=ready.astimezone(zone).strftime(LOCAL))  # fmt: skip
         answer = book.preview(asked)
         if answer.plan.times is None:
@@ -146,10 +146,10 @@ def _answer(sessions: sessionmaker[Session], dough: _Dough, at: datetime) -> Ans
     if dough.key == "cold" or (dough.key == "bulk" and in_the_evening):
         # A cold proof is as long as suits the night, so it is looked for rather than reckoned back.
         halves = range(20, 48) if dough.key == "bulk" else range(6, 52, 2)
-        return min((plan(at + n * HALF_HOUR, "cold") for n in halves), key=unlike)[0]
+        return min((plan(at + n * HALF_HOUR, "cold_shaped") for n in halves), key=unlike)[0]
     ready = at + dough.ahead
     for _ in range(MOST_TRIES):
-        answer, times = plan(ready, "room")
+        answer, times = plan(ready, "room_steady")
         off = dough.moment(times) - (at + dough.ahead)
         if abs(off) < MINUTE:
             break

@@ -4,9 +4,10 @@ from dataclasses import dataclass
 from datetime import datetime, timedelta
 
 from gentle_crust.contract.cultures import Due
+from gentle_crust.contract.sentences import unkept
 from gentle_crust.core.culture.shared import Demand, SharedBuild, share_builds
-from gentle_crust.core.messages import Message, message, written
-from gentle_crust.core.scheduling.result import LevainBuild
+from gentle_crust.core.messages import Message, message
+from gentle_crust.core.plan.shown import LevainBuild
 from gentle_crust.kitchen.bench import BenchBook
 from gentle_crust.kitchen.cultures import CultureBook
 from gentle_crust.kitchen.plans import PlanBook, SavedPlan
@@ -63,9 +64,9 @@ class Ahead:
         """The next thing to do: a plan's step that is near, else a feed that was missed, else the earliest of all."""
         with self.work.read() as session:
             planned = Plans(session).next_of_all(self.now())
-        steps = [] if planned is None else [Due(written(planned[1]), planned[2], "plan", planned[0])]
+        steps = [] if planned is None else [Due(unkept(planned[1]), planned[2], "plan", planned[0])]
         steps += [
-            Due(written(dough.live.next.title), dough.live.next.at, "bench", dough.id)
+            Due(dough.live.next.title, dough.live.next.at, "bench", dough.id)
             for dough in self.bench.view().doughs
             if dough.live.next is not None
         ]
@@ -93,8 +94,8 @@ class Ahead:
             culture = saved.answer.asked.culture_id or ""
             for number, step in enumerate(saved.answer.plan.steps):
                 if step.kind in ("feed", "levain") and step.at >= self.now() and culture:
-                    title = message("kitchen-step-of", step=written(step.title), formula=saved.answer.formula.name)
-                    found.append(Entry(f"plan-{saved.id}-{number}", title, written(step.detail), step.at, culture))
+                    title = message("kitchen-step-of", step=step.title, formula=saved.answer.formula.name)
+                    found.append(Entry(f"plan-{saved.id}-{number}", title, step.detail, step.at, culture))
         wanted = [each for each in found if culture_id in (None, each.culture_id)]
         return tuple(sorted(wanted, key=lambda entry: entry.at))
 

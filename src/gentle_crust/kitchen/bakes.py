@@ -15,9 +15,11 @@ from gentle_crust.contract.bakes import (
     UnreadableEvent,
 )
 from gentle_crust.contract.pages import PAGE, Page, place_of, written
+from gentle_crust.core.bench.happened import EXTRA_FOLD, keys
+from gentle_crust.core.course.steps import CODES
 from gentle_crust.core.errors import NotFound
-from gentle_crust.core.scheduling.happened import EXTRA_FOLD, keys
-from gentle_crust.core.scheduling.result import Plan
+from gentle_crust.core.messages import Message, message, named
+from gentle_crust.core.plan.shown import Plan
 from gentle_crust.kitchen import story as tale
 from gentle_crust.kitchen.plans import PlanBook
 from gentle_crust.kitchen.story import Story, Told, story_of
@@ -97,13 +99,21 @@ def _steps(plan: Plan, story: Story) -> tuple[RecordStep, ...]:
     found = []
     for deed in story.happened.deeds:
         step = planned.get(deed.key)
-        extra = "Extra fold" if deed.key.startswith(EXTRA_FOLD) else deed.key.rsplit("-", 1)[0].replace("_", " ")
-        title = extra.capitalize() if step is None else step.title
         kind = "fold" if deed.key.startswith(EXTRA_FOLD) else deed.key.rsplit("-", 1)[0]
+        title = _title(deed.key, kind) if step is None else step.title
         wanted = None if step is None else step.at + timedelta(minutes=step.minutes)
         late = None if wanted is None or deed.skipped else _late_min(deed.at, wanted)
         found.append(RecordStep(deed.key, kind, title, deed.at, wanted, deed.skipped, late))
     return tuple(found)
+
+
+def _title(key: str, kind: str) -> Message:
+    """What a step is called that the plan did not have."""
+    if key.startswith(EXTRA_FOLD):
+        return message("live-extra-fold")
+    if kind in ("move", "back", "reshape"):
+        return message({"move": "shown-step-move", "back": "live-back", "reshape": "live-reshape"}[kind])
+    return message(f"course-step-{kind}") if kind in CODES else named(kind)
 
 
 def _late_min(at: datetime, planned: datetime) -> int:

@@ -11,27 +11,27 @@ from gentle_crust.contract import events as bodies
 from gentle_crust.contract.bench import AwayNote, Probe, Score, SetAside
 from gentle_crust.contract.tidy import sane
 from gentle_crust.core import limits
+from gentle_crust.core.bench.clashes import Absence, Clash, Taken, clashes, taken_by
+from gentle_crust.core.bench.happened import Core
+from gentle_crust.core.bench.live import Live, live
+from gentle_crust.core.bench.remedies import Change, Remedy, changed, remedies, rescues
+from gentle_crust.core.bench.standing import Standing, foretold_c, leaven_of, question_of, unforeseen
+from gentle_crust.core.bench.under_way import Followed, Following, follow
 from gentle_crust.core.clock import Clock
+from gentle_crust.core.course.ask import Asked
+from gentle_crust.core.course.believed import Read
 from gentle_crust.core.errors import CraftError, Infeasible, NotFound, within
 from gentle_crust.core.fermentation.probe import Sample, listen
-from gentle_crust.core.fermentation.readings import Reading
 from gentle_crust.core.messages import message
+from gentle_crust.core.oven.equipment import Vessel
+from gentle_crust.core.plan.shown import Plan
 from gentle_crust.core.readiness.cues import Cue, Stage, cues_of
 from gentle_crust.core.readiness.judge import Question, Verdict, judge
-from gentle_crust.core.scheduling.clashes import Absence, Clash, Taken, clashes, taken_by
-from gentle_crust.core.scheduling.course import recipe
-from gentle_crust.core.scheduling.follow import Following, bulk_warmth
-from gentle_crust.core.scheduling.happened import Core
-from gentle_crust.core.scheduling.live import Live, live
-from gentle_crust.core.scheduling.plan import clock_of, make_plan
-from gentle_crust.core.scheduling.remedies import Change, Remedy, changed, remedies, rescues
-from gentle_crust.core.scheduling.result import Plan
-from gentle_crust.core.scheduling.standing import Standing, foretold_c, leaven_of, question_of, unforeseen
-from gentle_crust.core.scheduling.wish import Kitchen, Wish
 from gentle_crust.kitchen import story as tale
 from gentle_crust.kitchen.follow import as_read, mixed_of, readings_of
 from gentle_crust.kitchen.once import Known
 from gentle_crust.kitchen.plans import PlanBook, SavedPlan
+from gentle_crust.kitchen.question import vessel_of
 from gentle_crust.kitchen.settings import KitchenSettings
 from gentle_crust.kitchen.story import Story, story_of
 from gentle_crust.kitchen.work import Work
@@ -87,11 +87,10 @@ class BenchView:
 
 
 @lru_cache(maxsize=64)
-def _carried(saved: Known[Plan], wish: Wish, kitchen: Kitchen, made_at: datetime, following: Following) -> Live:
+def _carried(planned: Known[Plan], asked: Asked, following: Following) -> tuple[Live, Followed]:
     """A dough carried on to a moment. All that it depends on is given, so it is reckoned once."""
-    now = following.now or made_at
-    found = make_plan(wish, kitchen, made_at, following)
-    return live(saved.value, found, following.happened, clock_of(wish, kitchen), now)
+    found = follow(planned.value, asked, following)
+    return live(planned.value, found, following.happened, following.now or asked.now), found
 
 
 @dataclass(frozen=True)
@@ -101,21 +100,25 @@ class Dough:
     key: str
     saved: SavedPlan
     story: Story
-    wish: Wish
-    kitchen: Kitchen
+    asked: Asked
+    vessel: Vessel
     following: Following
     mixed: datetime
     now: datetime
     probe: Probe | None
 
-    @property
-    def clock(self) -> Clock:
-        return clock_of(self.wish, self.kitchen)
-
     def carried(self, following: Following | None = None) -> Live:
         """As it stands now, or as it would with another past."""
-        saved = Known(self.saved.mark, self.saved.answer.plan)
-        return _carried(saved, self.wish, self.kitchen, self.saved.saved_at, following or self.following)
+        return self._carried(following)[0]
+
+    def _carried(self, following: Following | None = None) -> tuple[Live, Followed]:
+        planned = Known(self.saved.mark, self.saved.answer.plan)
+        return _carried(planned, self.asked, following or self.following)
+
+    @property
+    def clock(self) -> Clock:
+        """The clock of the kitchen that it stands in."""
+        return self._carried()[1].progress.solved.clock
 
 
 class BenchBook:
@@ -160,7 +163,7 @@ class BenchBook:
             if not stories[plan.id].on_bench(minute):
                 continue
             try:
-                dough = self._dough(plan, asked(plan.answer), stories[plan.id], minute)
+                dough = self._dough(plan, asked(plan), stories[plan.id], minute)
                 lives[dough.key] = dough.carried()
                 doughs.append(dough)
             except Exception as error:
@@ -183,8 +186,8 @@ class BenchBook:
             name=_name(dough),
             pieces=int(asked.pieces or 1),
             each_g=float(asked.scaling_weight_g or 0),
-            vessel=dough.wish.vessel.name,
-            vessel_kind=dough.wish.vessel.kind,
+            vessel=dough.vessel.name,
+            vessel_kind=dough.vessel.kind,
             rye_percent=100 * formula.blend("rye_fraction"),
             started=dough.story.started or dough.now,
             mixed=dough.mixed,
@@ -194,7 +197,7 @@ class BenchBook:
             probe=dough.probe,
         )
 
-    def _dough(self, saved: SavedPlan, question: tuple[Wish, Kitchen], story: Story, now: datetime) -> Dough:
+    def _dough(self, saved: SavedPlan, asked: Asked, story: Story, now: datetime) -> Dough:
         """A dough as of ``now``, or of its last press, should the clock have been set back since."""
         plan = saved.answer.plan
         mixed = mixed_of(plan, story)
@@ -202,12 +205,13 @@ class BenchBook:
             raise Infeasible("id", "kitchen-plan-too-old-to-start")
         latest = story.told[-1].at if story.told else now
         now = max(now, min(latest, now + MOST_BACK))
-        readings = as_read(readings_of(story, mixed), mixed)
+        readings = as_read(readings_of(story, mixed))
         oven_c = self._oven_heard(plan, story, now) if story.oven_c is None else story.oven_c
         if oven_c is not None:
-            question = (question[0], _oven_as_read(question[1], oven_c, plan.bake.preheat_c))
-        following = Following(plan.times, plan.proof.bulk_rise, readings, story.looked(mixed), story.happened, now)
-        dough = Dough(saved.id, saved, story, *question, following, mixed, now, None)
+            asked = _oven_as_read(asked, oven_c, plan.bake.preheat_c)
+        following = Following(readings, story.looked(mixed), story.happened, now)
+        vessel = vessel_of(saved.answer.asked, self.settings.get())
+        dough = Dough(saved.id, saved, story, asked, vessel, following, mixed, now, None)
         device = story.last(bodies.PROBE)
         if device is None or not device.body.get("device"):
             return dough
@@ -223,17 +227,17 @@ class BenchBook:
             rows = Samples(session).since(device, "dough_c", max(since, last - HEARD_BACK), dough.now)
         samples = tuple(Sample((at - dough.mixed) / timedelta(hours=1), value) for at, value in rows)
         before = (dough.now, dough.now - timedelta(minutes=30))
-        if dough.story.happened.done("divide-1") is None:
-            foretold = bulk_warmth(recipe(dough.wish, dough.kitchen), dough.clock, dough.following, before)
-        else:
-            carried = dough.carried()
-            foretold = tuple(foretold_c(carried.plan, at) for at in before)
+        carried = dough.carried()
+        foretold = tuple(foretold_c(carried.plan, at) for at in before)
         now_h = (dough.now - dough.mixed) / timedelta(hours=1)
         says = listen(samples, foretold[0], foretold[1], now_h)
-        told = tuple(Reading(max(each.at_h, 0.0), "dough_c", each.celsius, True) for each in says.trusted[-1:])
+        told = tuple(
+            Read(dough.mixed + timedelta(hours=max(each.at_h, 0.0)), "dough_c", each.celsius, True)
+            for each in says.trusted[-1:]
+        )
         following = dough.following
         if told and dough.story.happened.done("divide-1") is None and dough.story.happened.done("mix-1") is not None:
-            merged = sorted((*following.readings, *told), key=lambda each: each.at_h)
+            merged = sorted((*following.readings, *told), key=lambda each: each.at)
             following = replace(following, readings=tuple(merged))
         return replace(dough, following=following, probe=Probe(device, says, rows[-1][0] if rows else None))
 
@@ -270,13 +274,12 @@ class BenchBook:
                 story = story_of(Events(session).plain(*tale.ALL, subject=key))
         if not saved or story.started is None:
             raise NotFound("id", "kitchen-dough-not-on-bench")
-        return self._dough(saved[0], self.plans.question(saved[0].answer), story, self._minute())
+        return self._dough(saved[0], self.plans.question(saved[0]), story, self._minute())
 
     def would_stand(self, saved: SavedPlan, story: Story) -> None:
         """Carry a dough that is not kept yet to now. Raises CraftError if it cannot be."""
-        dough = self._dough(saved, self.plans.question(saved.answer), story, self._minute())
-        known = Known("", saved.answer.plan)
-        _carried.__wrapped__(known, dough.wish, dough.kitchen, saved.saved_at, dough.following)
+        dough = self._dough(saved, self.plans.question(saved), story, self._minute())
+        _carried.__wrapped__(Known("", saved.answer.plan), dough.asked, dough.following)
 
     def remedies(self, key: str) -> tuple[tuple[Remedy, ...], tuple[Remedy, ...]]:
         """Ways out of what a dough runs into, and rescues for one that has gone over."""
@@ -295,7 +298,7 @@ class BenchBook:
 
         ways: tuple[Remedy, ...] = ()
         if shown.clashes:
-            ways = remedies(shown.live, dough.clock, dough.kitchen.room.fridge_c, dough.now, attempt, away)
+            ways = remedies(shown.live, dough.clock, dough.asked.kitchen.room.fridge_c, dough.now, attempt, away)
         return ways, rescues(shown.live, dough.now, attempt)
 
     def cues(self, key: str, stage: Stage | None = None) -> tuple[Standing, tuple[Cue, ...]]:
@@ -322,7 +325,7 @@ class BenchBook:
         if "out_g" in cues:
             cues = _with_loss(cues, dough.saved.answer.asked.scaling_weight_g)
         leaven = leaven_of(dough.saved.answer.formula)
-        return question_of(dough.saved.answer.plan, stands, dough.wish.vessel.kind, rye, leaven, measured, cues)
+        return question_of(dough.saved.answer.plan, stands, dough.vessel.kind, rye, leaven, measured, cues)
 
     # -- absences, record, score -----------------------------------------------------------------------------
 
@@ -358,10 +361,11 @@ def _set_aside(plan: SavedPlan, error: Exception) -> SetAside:
     return SetAside(plan.id, _name_of(plan), message("kitchen-dough-failed"))
 
 
-def _oven_as_read(kitchen: Kitchen, read_c: float, set_c: float) -> Kitchen:
-    """The kitchen with its oven as much hotter or cooler than its dial as a thermometer says."""
+def _oven_as_read(asked: Asked, read_c: float, set_c: float) -> Asked:
+    """The question with its oven as much hotter or cooler than its dial as a thermometer says."""
     off = max(min(round(read_c - set_c), 50), -50)
-    return replace(kitchen, oven=replace(kitchen.oven, offset_k=float(off)))
+    oven = replace(asked.kitchen.oven, offset_k=float(off))
+    return replace(asked, kitchen=replace(asked.kitchen, oven=oven))
 
 
 def _with_loss(cues: dict[str, str | float], piece_g: float | None) -> dict[str, str | float]:

@@ -13,6 +13,7 @@ from sqlalchemy.orm import Session
 from gentle_crust.contract import events as bodies
 from gentle_crust.contract.documents import FORMULA
 from gentle_crust.contract.formulas import FormulaLine
+from gentle_crust.contract.sentences import kept
 from gentle_crust.contract.tidy import sane
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.formula.feel import feel, mixing_for
@@ -27,7 +28,7 @@ from gentle_crust.store.models import BakeRow, FormulaRow, PlanRow
 from gentle_crust.store.repositories import Events, Formulas
 
 LOG = logging.getLogger(__name__)
-RULE = 1
+RULE = 2
 AT_ONCE = 200
 """So many rows are written anew in one transaction."""
 
@@ -90,7 +91,7 @@ def write_plan(session: Session, row: PlanRow) -> None:
 
 def _step(step: Any) -> tuple[str, str, datetime] | None:
     at = _instant(step.get("at")) if isinstance(step, dict) else None
-    return None if at is None else (str(step.get("kind", ""))[:30], str(step.get("title", "")), at)
+    return None if at is None else (str(step.get("kind", ""))[:30], kept(step.get("title", "")), at)
 
 
 def _instant(value: Any) -> datetime | None:

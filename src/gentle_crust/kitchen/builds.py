@@ -11,7 +11,7 @@ from gentle_crust.core.culture.sour import Sour, SourWish, sour
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.fermentation.uncertainty import unknown
 from gentle_crust.core.formula.model import YeastKind
-from gentle_crust.core.scheduling.result import Night
+from gentle_crust.core.plan.shown import Night
 from gentle_crust.kitchen.culture_view import nights_between
 from gentle_crust.kitchen.cultures import CultureBook
 from gentle_crust.kitchen.local_time import instant_of

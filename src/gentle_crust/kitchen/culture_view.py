@@ -24,7 +24,7 @@ from gentle_crust.core.fermentation.readings import said_of
 from gentle_crust.core.fermentation.uncertainty import activities, span
 from gentle_crust.core.leaven.hunger import HUNGRY_H
 from gentle_crust.core.messages import NOTHING, message, named
-from gentle_crust.core.scheduling.result import Night, dated
+from gentle_crust.core.plan.shown import Night, dated
 
 
 def nights_between(clock: Clock, start: float, end: float) -> tuple[Night, ...]:

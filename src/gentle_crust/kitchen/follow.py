@@ -5,7 +5,9 @@ from datetime import datetime, timedelta
 
 from gentle_crust.contract.events import READ, READ_WITHDRAWN
 from gentle_crust.contract.shown import Measure, TakenReading
+from gentle_crust.core.bench.under_way import Following, follow
 from gentle_crust.core.clock import zone_of
+from gentle_crust.core.course.believed import Read
 from gentle_crust.core.errors import CraftError, Infeasible
 from gentle_crust.core.fermentation.readings import (
     Reading,
@@ -15,9 +17,7 @@ from gentle_crust.core.fermentation.readings import (
     rise_from_line,
 )
 from gentle_crust.core.messages import NOTHING
-from gentle_crust.core.scheduling.follow import Following
-from gentle_crust.core.scheduling.plan import make_plan
-from gentle_crust.core.scheduling.result import Plan
+from gentle_crust.core.plan.shown import Plan
 from gentle_crust.kitchen.local_time import instant_of
 from gentle_crust.kitchen.plans import PlanBook, SavedPlan
 from gentle_crust.kitchen.story import ALL, Story, story_of
@@ -67,9 +67,9 @@ def readings_of(story: Story, mixed: datetime) -> tuple[TakenReading, ...]:
     return tuple(each for each in story.readings if each.at >= mixed)
 
 
-def as_read(readings: tuple[TakenReading, ...], mixed: datetime) -> tuple[Reading, ...]:
+def as_read(readings: tuple[TakenReading, ...]) -> tuple[Read, ...]:
     """Readings as the core counts them."""
-    return tuple(Reading((each.at - mixed) / timedelta(hours=1), each.kind, each.value, each.sure) for each in readings)
+    return tuple(Read(each.at, each.kind, each.value, each.sure) for each in readings)
 
 
 def value_of(taken: Taken, plan: Plan) -> tuple[ReadingKind, float]:
@@ -108,12 +108,9 @@ class FollowBook:
         taken = readings_of(story, mixed)
         if not taken and not story.happened.deeds:
             return Followed(saved, taken, None, story.started)
-        following = Following(
-            times, saved.answer.plan.proof.bulk_rise, as_read(taken, mixed), story.looked(mixed), story.happened
-        )
+        following = Following(as_read(taken), story.looked(mixed), story.happened, self.now())
         try:
-            wish, kitchen = self.plans.question(saved.answer)
-            plan = make_plan(wish, kitchen, saved.saved_at, following)
+            plan = follow(saved.answer.plan, self.plans.question(saved), following).plan
         except CraftError as error:
             why = error.what
             return Followed(saved, tuple(replace(each, doubt=why) for each in taken), None, story.started)

@@ -15,27 +15,29 @@ from gentle_crust.contract.documents import ASKED, FORMULA, PLAN
 from gentle_crust.contract.events import STARTED
 from gentle_crust.contract.kitchen import Settings
 from gentle_crust.contract.pages import PAGE, Page, place_of, written
+from gentle_crust.contract.sentences import unkept
 from gentle_crust.contract.shown import NextStep, PlanLine, PlanState
-from gentle_crust.core.clock import Room, zone_of
+from gentle_crust.core.clock import zone_of
+from gentle_crust.core.course.ask import Asked as CourseAsked
+from gentle_crust.core.course.plan import CoursePlan
+from gentle_crust.core.course.taken import Taken
 from gentle_crust.core.errors import Conflict, CraftError, Infeasible, NotFound, Unreadable
 from gentle_crust.core.fermentation.marks import Mark, in_bowl, in_jar, on_box
-from gentle_crust.core.formula.edit import with_levain_share, with_yeast, with_yeast_beside
 from gentle_crust.core.formula.model import Formula
 from gentle_crust.core.leaven.starter import Starter
 from gentle_crust.core.messages import Message
-from gentle_crust.core.oven.equipment import Vessel, fits
-from gentle_crust.core.scheduling.mends import Mend, mends
-from gentle_crust.core.scheduling.plan import make_plan
-from gentle_crust.core.scheduling.result import Plan
-from gentle_crust.core.scheduling.wish import Kitchen, Wish
+from gentle_crust.core.plan.shown import Plan
+from gentle_crust.core.plan.tell import tell
 from gentle_crust.kitchen import states
 from gentle_crust.kitchen.beside import write_plan
 from gentle_crust.kitchen.cultures import CultureBook
 from gentle_crust.kitchen.formulas import FormulaBook
-from gentle_crust.kitchen.local_time import LOCAL, instant_of
+from gentle_crust.kitchen.local_time import LOCAL
 from gentle_crust.kitchen.mixes import MixBook
 from gentle_crust.kitchen.once import Known
-from gentle_crust.kitchen.settings import KitchenSettings, hour_of, nights
+from gentle_crust.kitchen.page_mends import PageMend, page_mends
+from gentle_crust.kitchen.question import Behind, completed, plan_of, question_of, styles_for, wanted
+from gentle_crust.kitchen.settings import KitchenSettings, hour_of
 from gentle_crust.kitchen.work import Work
 from gentle_crust.store.baking import Bakes, PlanLineRow, Plans
 from gentle_crust.store.models import BakeRow, PlanRow
@@ -98,79 +100,6 @@ def marks_of(plan: Plan, settings: Settings) -> tuple[Mark, ...]:
     return tuple(found)
 
 
-def _complete(asked: Asked, settings: Settings, formula: Formula) -> Asked:
-    """Fill what was left out, but for the time it should be ready."""
-    night = formula.leaven == "levain" and formula.shape in ("boule", "batard") and not formula.rye_rich
-    default: dict[str, Any] = {
-        "pieces": formula.pieces,
-        "scaling_weight_g": formula.scaling_weight_g,
-        "proof": "cold" if night else "room",
-        "vessel_id": _vessel_for(settings, formula, asked).id,
-        "dough_c": formula.dough_c,
-        **{name: getattr(settings, name) for name in ("room_day_c", "room_night_c", "fridge_c", "tap_c")},
-        **{name: getattr(settings, name) for name in ("sleep_from", "sleep_to", "zone")},
-    }
-    return replace(asked, **{name: value for name, value in default.items() if getattr(asked, name) is None})
-
-
-def _vessel_for(settings: Settings, formula: Formula, asked: Asked) -> Vessel:
-    """The kitchen's first vessel that this loaf fits, holding most of the pieces at once."""
-    weight = asked.scaling_weight_g or formula.scaling_weight_g
-    able = [vessel for vessel in settings.vessels if not fits(vessel, formula.shape, weight)]
-    if formula.shape == "slipper":
-        able = [vessel for vessel in able if vessel.kind == "tray"] or able
-    return able[0] if able else settings.vessels[0]
-
-
-def _as_asked(formula: Formula, asked: Asked) -> Formula:
-    """The formula with the levain's share and the yeast that were asked for."""
-    if asked.levain_percent is not None:
-        formula = with_levain_share(formula, asked.levain_percent)
-    if asked.yeast_percent is not None:
-        formula = with_yeast(formula, asked.yeast_percent)
-    return with_yeast_beside(formula, asked.yeast_supplement_percent)
-
-
-def _wish(asked: Asked, settings: Settings, formula: Formula) -> tuple[Wish, Kitchen]:
-    """The core's question from a completed one."""
-    zone = zone_of(asked.zone or settings.zone)
-    vessel = next((vessel for vessel in settings.vessels if vessel.id == asked.vessel_id), None)
-    if vessel is None:
-        raise CraftError("vessel_id", "kitchen-plan-vessel-gone")
-    ready = instant_of(asked.ready or "", zone, "ready")
-    room = Room(float(asked.room_day_c or 0), float(asked.room_night_c or 0), float(asked.fridge_c or 0))
-    wish = Wish(
-        formula=_as_asked(formula, asked),
-        pieces=int(asked.pieces or 0),
-        scaling_weight_g=float(asked.scaling_weight_g or 0),
-        ready=ready,
-        ready_means=asked.ready_means,
-        proof=asked.proof or "room",
-        vessel=vessel,
-        dough_c=float(asked.dough_c or 0),
-        culture=asked.culture,
-        mixing="",
-        fridge_days=asked.fridge_days,
-        school=asked.school,
-        folds=asked.folds,
-        later_pieces=asked.later_pieces,
-        later_days=asked.later_days,
-        stand_c=asked.stand_c,
-    )
-    sleep = nights(asked.sleep_from or "", asked.sleep_to or "")
-    return wish, Kitchen(
-        zone.key,
-        room,
-        sleep,
-        float(asked.tap_c or 0),
-        settings.oven,
-        settings.altitude_m,
-        settings.hot_tap_c,
-        settings.scale_g,
-        settings.steam,
-    )
-
-
 class PlanBook:
     """All plans of a kitchen."""
 
@@ -181,35 +110,45 @@ class PlanBook:
         self.mixes = MixBook(work)
         self.cultures = CultureBook(work)
 
-    def preview(self, asked: Asked) -> Answer:
-        """The plan for a question, not kept. Without ``ready``, for the first good time that works."""
+    def preview(self, asked: Asked, taken: tuple[Taken, ...] = ()) -> Answer:
+        """The plan for a question, not kept. Without ``ready``, for the first good time that works.
+
+        ``taken``: what other plans and doughs take of the kitchen.
+        """
+        whole, behind, about = self._completed(asked, taken)
+        if whole.ready is None:
+            return self._first_good(whole, behind, about)
+        return self._answer(whole, behind, about, plan_of(whole, behind))
+
+    def ask(self, asked: Asked, taken: tuple[Taken, ...] = ()) -> CourseAsked:
+        """The core's question for a plan that has a time."""
+        whole, behind, _ = self._completed(asked, taken)
+        return question_of(whole, behind)
+
+    def _completed(self, asked: Asked, taken: tuple[Taken, ...]) -> tuple[Asked, Behind, tuple[bool, int]]:
+        """A question with all that was left out, what it is asked with, and how its formula stands."""
         settings = self.settings.get()
         formula, about = self._formula(asked)
         whole, starter = self._complete(asked, settings, formula)
-        if whole.ready is None:
-            return self._first_good(whole, settings, formula, starter, about)
-        wish, kitchen = self._wish(whole, settings, formula, starter)
-        made = make_plan(wish, kitchen, self.now())
-        return Answer(whole, formula, *about, made, marks_of(made, settings))
+        return whole, Behind(settings, formula, starter, self.now(), self.mixes.learnt_k(), taken), about
 
-    def ask(self, asked: Asked) -> tuple[Wish, Kitchen]:
-        """The core's question for a plan that has a time."""
-        settings = self.settings.get()
-        formula, _ = self._formula(asked)
-        whole, starter = self._complete(asked, settings, formula)
-        return self._wish(whole, settings, formula, starter)
+    def _answer(self, whole: Asked, behind: Behind, about: tuple[bool, int], made: CoursePlan) -> Answer:
+        plan = tell(made, wanted(whole, behind.settings))
+        return Answer(whole, behind.formula, *about, plan, marks_of(plan, behind.settings))
 
-    def question(self, answer: Answer) -> tuple[Wish, Kitchen]:
-        """The core's question behind a saved answer, its formula and culture as they were then."""
-        return self.asker()(answer)
+    def question(self, saved: SavedPlan) -> CourseAsked:
+        """The core's question behind a saved plan, its formula and culture as they were then."""
+        return self.asker()(saved)
 
-    def asker(self) -> Callable[[Answer], tuple[Wish, Kitchen]]:
+    def asker(self) -> Callable[[SavedPlan], CourseAsked]:
         """The same for several, in one kitchen that is looked up once."""
         settings, learnt = self.settings.get(), self.mixes.learnt_k()
 
-        def question(answer: Answer) -> tuple[Wish, Kitchen]:
-            wish, kitchen = _wish(answer.asked, settings, answer.formula)
-            return replace(wish, starter=answer.plan.starter), replace(kitchen, learnt_k=learnt)
+        def question(saved: SavedPlan) -> CourseAsked:
+            answer = saved.answer
+            whole = completed(answer.asked, settings, answer.formula)
+            behind = Behind(settings, answer.formula, answer.plan.starter, _planned_at(saved), learnt)
+            return question_of(whole, behind)
 
         return question
 
@@ -244,12 +183,6 @@ class PlanBook:
             formula = self.formulas.version(asked.formula_id, asked.version, "version").formula
         return formula, (kept.put_away, newest)
 
-    def _wish(
-        self, asked: Asked, settings: Settings, formula: Formula, starter: Starter | None
-    ) -> tuple[Wish, Kitchen]:
-        wish, kitchen = _wish(asked, settings, formula)
-        return replace(wish, starter=starter), replace(kitchen, learnt_k=self.mixes.learnt_k())
-
     def _starter(self, culture_id: str) -> Starter:
         try:
             return self.cultures.starter(culture_id)
@@ -258,7 +191,7 @@ class PlanBook:
 
     def _complete(self, asked: Asked, settings: Settings, formula: Formula) -> tuple[Asked, Starter | None]:
         """The question with all that was left out filled in, but for the time; and the culture of its levain."""
-        whole = _complete(asked, settings, formula)
+        whole = completed(asked, settings, formula)
         levain = next((one for one in formula.preferments if one.kind == "levain"), None)
         share = None if levain is None else formula.flour(levain.flour_kind)
         if share is None:
@@ -268,59 +201,50 @@ class PlanBook:
         best = self.cultures.best_starter(share.kind)
         return replace(whole, culture_id=best.id if best else ""), best
 
-    def _first_good(
-        self, whole: Asked, settings: Settings, formula: Formula, starter: Starter | None, about: tuple[bool, int]
-    ) -> Answer:
+    def _first_good(self, whole: Asked, behind: Behind, about: tuple[bool, int]) -> Answer:
         """For breakfast tomorrow, else for noon, the afternoon or the evening; else the same on the days after.
 
         Days beyond the third are tried only where time is all that lacks, as in a cold kitchen.
         """
-        zone = zone_of(whole.zone or settings.zone)
+        zone = zone_of(whole.zone or behind.settings.zone)
         today = self.now().astimezone(zone).replace(hour=0, minute=0, second=0, microsecond=0, tzinfo=None)
         breakfast = hour_of(whole.sleep_to or "", "sleep_to") + 1.75
-        answer: Answer | None = None
+        first: tuple[Asked, CoursePlan] | None = None
         for day, hour in product((1, 2, 3, 4, 6, 8, 10), (breakfast, 12.5, 15.0, 18.5)):
-            if day > USUAL_DAYS and answer is not None and _not_for_want_of_time(answer.plan):
+            if day > USUAL_DAYS and first is not None and _not_for_want_of_time(first[1]):
                 break
             ready = today + timedelta(days=day, minutes=15 * round(hour * 4))
             tried = replace(whole, ready=ready.strftime(LOCAL))
             try:
-                wish, kitchen = self._wish(tried, settings, formula, starter)
+                made = plan_of(tried, behind)
             except CraftError as error:
                 if error.field != "ready":
                     raise
                 continue
-            made = make_plan(wish, kitchen, self.now())
-            answer = answer or Answer(tried, formula, *about, made, marks_of(made, settings))
+            first = first or (tried, made)
             if not made.problems:
-                return Answer(tried, formula, *about, made, marks_of(made, settings))
-        if answer is None:
+                return self._answer(tried, behind, about, made)
+        if first is None:
             raise Infeasible("ready", "kitchen-no-usable-time")
-        return answer
+        return self._answer(first[0], behind, about, first[1])
 
-    def mends(self, asked: Asked) -> tuple[Mend, ...]:
-        """Single changes that would rid a plan of its problems; ready as the kitchen's wall clock."""
-        settings = self.settings.get()
-        formula, _ = self._formula(asked)
-        whole, starter = self._complete(asked, settings, formula)
-        wish, kitchen = self._wish(whole, settings, formula, starter)
-        zone = zone_of(kitchen.zone)
-        found = mends(wish, kitchen, settings.vessels, self.now())
-        return tuple(
-            replace(mend, value=datetime.fromisoformat(mend.value).astimezone(zone).strftime(LOCAL))
-            if mend.field == "ready"
-            else mend
-            for mend in found
-        )
+    def mends(self, asked: Asked, taken: tuple[Taken, ...] = ()) -> tuple[PageMend, ...]:
+        """Single changes that would rid a plan of its problems, as what of the question takes which value."""
+        whole, behind, _ = self._completed(asked, taken)
+        return page_mends(plan_of(whole, behind), whole, behind)
 
-    def save(self, key: str, asked: Asked, base: int | None = None) -> SavedPlan:
+    def styles(self, answer: Answer) -> tuple[tuple[str, Message], ...]:
+        """Id and name of the styles that suit a plan's formula in this kitchen."""
+        return styles_for(answer.formula, self.settings.get().vessels)
+
+    def save(self, key: str, asked: Asked, base: int | None = None, taken: tuple[Taken, ...] = ()) -> SavedPlan:
         """Plan and keep under the client's own key; saving the same key again replaces what was asked.
 
         Raises ChangedMeanwhile if it was made from state ``base``, and another stands by now.
         """
         if asked.version is None:
             asked = replace(asked, version=self.formulas.newest(self.formulas.get(asked.formula_id).id))
-        return self._keep(key, self.preview(asked), base)
+        return self._keep(key, self.preview(asked, taken), base)
 
     def for_mixed(self, key: str, asked: Asked, mixed_at: datetime) -> SavedPlan:
         """A plan for a dough that is mixed already, not kept yet: ready as long after that as its own course takes."""
@@ -428,7 +352,7 @@ class PlanBook:
             row.ready,
             row.begins or row.ready,
             row.saved_at,
-            NextStep(*step) if step and begun is None else None,
+            NextStep(unkept(step[0]), step[1]) if step and begun is None else None,
             state,
         )
 
@@ -468,9 +392,14 @@ def _kept(row: Known[Callable[[], PlanRow | None]]) -> tuple[Asked, Formula, Pla
     return _read(found)
 
 
-def _not_for_want_of_time(plan: Plan) -> bool:
+def _not_for_want_of_time(made: CoursePlan) -> bool:
     """Whether a plan has problems that another day would not mend."""
-    return any(problem.code not in ("past", "asleep") for problem in plan.problems)
+    return any(problem.code not in ("past", "asleep", "early") for problem in made.problems)
+
+
+def _planned_at(saved: SavedPlan) -> datetime:
+    """When a saved plan was made; of one that was made for a dough already mixed, before that was begun."""
+    return min(saved.saved_at, saved.answer.plan.begins)
 
 
 def _minute(at: datetime) -> datetime:

@@ -16,14 +16,14 @@ from gentle_crust.contract.events import Changed, is_step_key
 from gentle_crust.contract.problem import of_validation
 from gentle_crust.contract.tidy import clean, sane
 from gentle_crust.core import limits
+from gentle_crust.core.bench.happened import check_order, milestones_of
+from gentle_crust.core.bench.remedies import changed
 from gentle_crust.core.clock import zone_of
 from gentle_crust.core.culture.events import Event
 from gentle_crust.core.errors import Conflict, CraftError, Infeasible, NotFound, Unreadable, called, within
 from gentle_crust.core.fermentation.readings import Reading, check
 from gentle_crust.core.readiness.judge import Question, Verdict, judge
 from gentle_crust.core.readiness.outcome import looked
-from gentle_crust.core.scheduling.happened import check_order
-from gentle_crust.core.scheduling.remedies import changed
 from gentle_crust.kitchen import states
 from gentle_crust.kitchen import story as tale
 from gentle_crust.kitchen.bench import ABSENT, LONGEST_AWAY, PRESENT, BenchBook
@@ -159,7 +159,8 @@ class Presses:
                 story = grown(story, (press.id, press.kind, press.at, body))
                 if any(each.id == press.id for each in story.unreadable):
                     raise Unreadable("body", "kitchen-what-pressed-cannot-kept")
-                check_order(story.happened, max(self.now(), *(each.at for each in story.told)))
+                latest = max(self.now(), *(each.at for each in story.told))
+                check_order(story.happened, latest, milestones_of(saved().answer.plan.steps))
                 if press.kind in MOVES:
                     self._must_stand(key, before, story)
                 self._took_culture(press, saved)
@@ -341,7 +342,8 @@ class Presses:
             body = {"event": event, "at": at.isoformat()}
             sane(at, "at")
             before, after = story_of(told), story_of([*told, (correction, bodies.CORRECTED, self.now(), body)])
-            check_order(after.happened, max(self.now(), *(each.at for each in after.told)))
+            latest = max(self.now(), *(each.at for each in after.told))
+            check_order(after.happened, latest, milestones_of(self._saved(key).answer.plan.steps))
             self._must_stand(key, before, after)
             events.add(EventRow(id=correction, kind=bodies.CORRECTED, subject=key, at=self.now(), body=body))
             write_bake(session, key, after)

@@ -30,11 +30,11 @@ from gentle_crust.contract.events import (
 )
 from gentle_crust.contract.shown import TakenReading
 from gentle_crust.contract.tidy import clean
+from gentle_crust.core.bench.happened import Core, Deed, Happened, Held
+from gentle_crust.core.bench.remedies import Change, changed
 from gentle_crust.core.errors import Unreadable
 from gentle_crust.core.fermentation.readings import Looked
 from gentle_crust.core.messages import NOTHING
-from gentle_crust.core.scheduling.happened import Core, Deed, Happened, Held
-from gentle_crust.core.scheduling.remedies import Change, changed
 from gentle_crust.store.columns import FOR_EVER, NO_TIME
 from gentle_crust.store.repositories import PlainEvent
 

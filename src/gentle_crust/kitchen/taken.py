@@ -2,20 +2,20 @@
 
 from datetime import timedelta
 
+from gentle_crust.core.bench.clashes import taken_by
 from gentle_crust.core.course.taken import Taken
-from gentle_crust.core.scheduling.clashes import taken_by
-from gentle_crust.core.scheduling.result import Plan
+from gentle_crust.core.plan.shown import Plan
 from gentle_crust.kitchen.bench import BenchBook
 from gentle_crust.kitchen.plans import PlanBook
 from gentle_crust.kitchen.work import Work
 from gentle_crust.store.baking import Plans
 
 
-def taken_of(work: Work) -> tuple[Taken, ...]:
-    """Hands and oven that all other doughs take from now on."""
+def taken_of(work: Work, but: str | None = None) -> tuple[Taken, ...]:
+    """Hands and oven that all doughs and saved plans take from now on, without the one under the key ``but``."""
     now = work.now()
     found: list[Taken] = []
-    doughs = [dough for dough in BenchBook(work).view().doughs if not dough.live.over]
+    doughs = [dough for dough in BenchBook(work).view().doughs if not dough.live.over and dough.id != but]
     for dough in doughs:
         takes = taken_by(dough.name, dough.live, now)
         found += [Taken("hands", dough.name, each.start, each.end) for each in takes.hands]
@@ -24,7 +24,7 @@ def taken_of(work: Work) -> tuple[Taken, ...]:
     with work.read() as session:
         coming = PlanBook(work).some(Plans(session).coming(now))
     for saved in coming:
-        if saved.id not in under_way:
+        if saved.id not in under_way and saved.id != but:
             found += _of_plan(saved.answer.formula.name, saved.answer.plan)
     return tuple(each for each in found if each.end > now)
 

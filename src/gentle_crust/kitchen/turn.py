@@ -4,11 +4,11 @@ from typing import Literal
 
 from gentle_crust.contract.shown import Question
 from gentle_crust.core import limits
+from gentle_crust.core.course.ask import Asked
 from gentle_crust.core.errors import Infeasible, within
 from gentle_crust.core.fermentation import inverse
 from gentle_crust.core.fermentation.dough import makeup_of
 from gentle_crust.core.fermentation.inverse import Bulk, Turned
-from gentle_crust.core.scheduling.wish import Kitchen, Wish, check_wish
 
 UNITS: dict[str, Literal["h", "percent", "c"]] = {
     "ready": "h",
@@ -21,13 +21,13 @@ UNITS: dict[str, Literal["h", "percent", "c"]] = {
 }
 
 
-def turn(question: Question, wish: Wish, kitchen: Kitchen, rise: float, hours: float, room_h: float) -> Turned:
-    """Answer one question about the bulk of a wish. Raises CraftError for figures out of reach."""
-    check_wish(wish, kitchen)
+def turn(question: Question, asked: Asked, rise: float, hours: float, room_h: float) -> Turned:
+    """Answer one question about the bulk of a plan. Raises CraftError for figures out of reach."""
+    kitchen = asked.kitchen
     within("rise", limits.ASKED_RISE, rise)
-    makeup = makeup_of(wish.formula)
-    dough_g = wish.pieces * wish.scaling_weight_g
-    bulk = Bulk(makeup, dough_g, wish.dough_c, kitchen.room.day_c)
+    makeup = makeup_of(asked.formula)
+    dough_g = asked.pieces * asked.scaling_weight_g
+    bulk = Bulk(makeup, dough_g, asked.dough_c, kitchen.room.day_c)
     if question == "ready":
         return inverse.ready_h(bulk, rise)
     if question == "levain":

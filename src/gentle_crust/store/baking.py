@@ -17,6 +17,10 @@ def _inside(column: Any, path: str) -> Any:
     return case((func.json_valid(column) == 1, func.json_extract(column, path)), else_=None)
 
 
+MOST_TITLE = 400
+"""Letters of a step's title, as a message is written down."""
+
+
 class PlanLineRow(NamedTuple):
     """A plan as a list shows it."""
 
@@ -53,7 +57,7 @@ class Plans:
         """Kind, title and instant of a plan's steps, in place of those that were there."""
         self.session.execute(delete(PlanStepRow).where(PlanStepRow.plan_id == key))
         rows = [
-            {"plan_id": key, "number": number, "kind": kind, "title": title[:120], "at": at}
+            {"plan_id": key, "number": number, "kind": kind, "title": title[:MOST_TITLE], "at": at}
             for number, (kind, title, at) in enumerate(steps)
         ]
         if rows:

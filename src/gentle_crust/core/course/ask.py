@@ -3,7 +3,7 @@
 from dataclasses import dataclass
 from datetime import datetime
 
-from gentle_crust.core.clock import Nights, Room
+from gentle_crust.core.clock import Nights, Room, Stand
 from gentle_crust.core.course.method import Method
 from gentle_crust.core.course.taken import Taken
 from gentle_crust.core.fermentation.uncertainty import Vigour, of_dough, unknown
@@ -62,6 +62,8 @@ class Asked:
     """What other plans and doughs take of the kitchen."""
     style: str = ""
     """The style that the method is of; empty for one of the baker's own."""
+    stands: tuple[Stand, ...] = ()
+    """Where else than in the room it stands what would be in the room, from when to when."""
 
     @property
     def belief(self) -> Vigour:

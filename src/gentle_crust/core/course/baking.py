@@ -136,6 +136,8 @@ def filled_bake(asked: Asked, baking: Baking, pieces: int, cold: bool) -> Filled
 
 def _vessel(given: Vessel | None, kitchen: Kitchen, formula: Formula, piece_g: float) -> tuple[Vessel, Whys]:
     """The vessel that was named, as the kitchen has it; else the kitchen's best for the shape."""
+    if given in kitchen.vessels:
+        return given, ()
     if given is not None:
         return next((each for each in kitchen.vessels if each.kind == given.kind), given), ()
     groups = (

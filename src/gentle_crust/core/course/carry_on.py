@@ -1,101 +1,120 @@
 """The rest of a course under way, carried on from what is known of it."""
 
-from dataclasses import dataclass, replace
+from collections.abc import Mapping
+from dataclasses import dataclass, field, replace
 from datetime import datetime
 
-import numpy as np
-
 from gentle_crust.core.course.ask import Asked
+from gentle_crust.core.course.believed import Read, believe
 from gentle_crust.core.course.fill import Filled
+from gentle_crust.core.course.folding import Folded
 from gentle_crust.core.course.laying import BEGINS_LATER, MOST_ROUNDS, NEAR_H, Laid, Laying, all_holds, held
 from gentle_crust.core.course.outcome import as_told
 from gentle_crust.core.course.solve import solve
 from gentle_crust.core.course.solved import Solved
-from gentle_crust.core.fermentation.rates import Floats
-from gentle_crust.core.fermentation.readings import RISES, Reading, ReadingKind, check, grid, update
+from gentle_crust.core.fermentation.readings import Doubt, Looked
 
-SOON_AFTER_H = 0.75
-"""A temperature that is read so near the mixing is the one that the dough left the bowl with."""
+LONG_AGO = -1e6
+"""Hours: before anything that is followed."""
+
+
+@dataclass(frozen=True)
+class Folds:
+    """Folds of a stage under way: those of its plan that were done, others, and how many of its plan do not happen."""
+
+    done: tuple[datetime, ...] = ()
+    extra: tuple[datetime, ...] = ()
+    left_out: int = 0
+    not_before: datetime | None = None
 
 
 @dataclass(frozen=True)
 class Carried:
-    """What is known of a course under way: when stages ended, and until when others are to be held, by their ids."""
+    """What is known of a course under way, by the ids of its stages.
 
-    ends: dict[str, datetime]
-    holds: dict[str, datetime]
-    readings: "tuple[Read, ...]" = ()
+    ``ends``: when they ended. ``holds``: until when others are to be held. ``begins``: when the dough was, or is to
+    be, begun, if nothing of it has ended. ``bakes_from``: before when a bake cannot begin, as its oven is not hot.
+    ``looked`` counts from mixing.
+    """
+
+    ends: Mapping[str, datetime] = field(default_factory=dict)
+    holds: Mapping[str, datetime] = field(default_factory=dict)
+    readings: tuple[Read, ...] = ()
+    looked: tuple[Looked, ...] = ()
+    begins: datetime | None = None
+    folds: Mapping[str, Folds] = field(default_factory=dict)
+    bakes_from: Mapping[str, datetime] = field(default_factory=dict)
 
 
 @dataclass(frozen=True)
-class Read:
-    """What was read of a dough in its bulk: when, by what way, and its rise (fraction of its gas-free volume).
+class CarriedOn:
+    """A course under way: as it will be done, nothing of it before now; and as it was due, whatever the time is now."""
 
-    ``dough_c``: what a thermometer in it showed, C, which counts soon after mixing.
-    """
-
-    at: datetime
-    kind: ReadingKind
-    value: float
-    sure: bool = False
+    solved: Solved
+    due: Solved
 
 
-def carry_on(asked: Asked, known: Carried) -> Solved:
+def carry_on(asked: Asked, known: Carried) -> CarriedOn:
     """The rest of a course, carried on from what is known of it as of ``asked.now``.
 
     What was done took as long as it took; what is running has not ended yet; holds to come are moved so that each
     part meets its time. Without anything known, the course of the least cost.
     """
-    if not known.ends:
-        return solve(asked)
-    search = Laying(_as_warm_as_read(asked, known))
+    if not known.ends and known.begins is None:
+        solved = solve(asked)
+        return CarriedOn(solved, solved)
+    search = Laying(asked)
     ends = {id_: search.clock.hours(at) for id_, at in known.ends.items()}
-    start, fixed = _as_it_was(search, ends)
+    start, fixed = _as_it_was(search, ends, known.begins)
+    search.ground = replace(search.ground, folded=_folded(search, known.folds))
     search.ripe_for(start)
-    _as_lively_as_read(search, start, fixed, known)
+    odd = believe(search, start, _so_far(search, start, fixed, ends), known.readings, known.looked)
     until = {id_: search.clock.hours(at) for id_, at in known.holds.items()}
-    holds = {each.id: sum(each.until.minutes) / 120 for each in all_holds(search) if each.id not in fixed}
-    laid = search.lay(start, {**holds, **fixed})
-    for _ in range(MOST_ROUNDS):
-        fixed |= _not_over_yet(search, start, laid, ends, until)
-        holds, moved = _held_to(search, laid, {k: v for k, v in holds.items() if k not in fixed})
-        laid = search.lay(start, {**holds, **fixed})
-        if moved < NEAR_H:
-            break
-    return as_told(search, start, {**holds, **fixed}, laid, ends)
+    due_holds, due = _laid_out(search, start, fixed, ends, until, {}, LONG_AGO)
+    hot = {id_: search.clock.hours(at) for id_, at in known.bakes_from.items()}
+    holds, laid = _laid_out(search, start, fixed, ends, until, hot, 0.0)
+    solved = _told(search, start, holds, laid, ends, odd)
+    if _times(laid) == _times(due):
+        return CarriedOn(solved, solved)
+    return CarriedOn(solved, _told(search, start, due_holds, due, ends, odd))
 
 
-def _as_warm_as_read(asked: Asked, known: Carried) -> Asked:
-    """The question with the dough as warm as a thermometer showed soon after it was mixed."""
-    mixed = [at for id_, at in known.ends.items() if _kind_of(asked, id_) == "mix"]
-    soon = [
-        each.value
-        for each in known.readings
-        if each.kind == "dough_c" and mixed and abs((each.at - min(mixed)).total_seconds()) < 3600 * SOON_AFTER_H
-    ]
-    return replace(asked, dough_c=soon[-1]) if soon else asked
+def _told(
+    search: Laying, start: float, holds: dict[str, float], laid: Laid, ends: dict[str, float], odd: tuple[Doubt, ...]
+) -> Solved:
+    return replace(as_told(search, start, holds, laid, ends), doubts=odd)
 
 
-def _kind_of(asked: Asked, id_: str) -> str:
-    return next((stage.kind for _, path in asked.method.paths for stage in path if stage.id == id_), "")
+def _folded(search: Laying, folds: Mapping[str, Folds]) -> dict[str, Folded]:
+    hours = search.clock.hours
+    return {
+        id_: Folded(
+            tuple(hours(at) for at in each.done), tuple(hours(at) for at in each.extra), each.left_out,
+            LONG_AGO if each.not_before is None else hours(each.not_before),
+        )
+        for id_, each in folds.items()
+    }  # fmt: skip
 
 
-def _as_it_was(search: Laying, ends: dict[str, float]) -> tuple[float, dict[str, float]]:
+def _as_it_was(search: Laying, ends: dict[str, float], begins: datetime | None) -> tuple[float, dict[str, float]]:
     """When the dough was begun, and the hours of all that is done; of parts apart, how much later each began."""
     fixed: dict[str, float] = {}
-    begins: dict[str, float] = {}
+    started: dict[str, float] = {}
+    given = None if begins is None else search.clock.hours(begins)
     for batch, tail in zip(search.batches, search.tails, strict=True):
         before: float | None = None
         for each in (*search.trunk, *tail):
             if each.id not in ends:
                 break
             if before is None:
-                before = begins[batch.name] = ends[each.id] - _own_h(each)
+                before = started[batch.name] = ends[each.id] - _own_h(each) if given is None else given
             fixed[each.id] = max(ends[each.id] - before, 0.0)
             before = ends[each.id]
-    start = min(begins.values())
+    if not started:
+        return given or 0.0, fixed
+    start = min(started.values())
     if not search.trunk:
-        fixed |= {f"{BEGINS_LATER} {name}": at - start for name, at in begins.items()}
+        fixed |= {f"{BEGINS_LATER} {name}": at - start for name, at in started.items()}
     return start, fixed
 
 
@@ -104,22 +123,58 @@ def _own_h(each: Filled) -> float:
     return each.work_min / 60 if each.stage.minutes is not None else sum(each.until.minutes) / 120
 
 
+def _so_far(search: Laying, start: float, fixed: dict[str, float], ends: dict[str, float]) -> dict[str, float]:
+    """Hours of what is done, and of what has been running until now."""
+    return fixed | _not_over_yet(search, start, search.lay(start, fixed), ends, {}, {}, 0.0)
+
+
+def _laid_out(
+    search: Laying, start: float, fixed: dict[str, float], ends: dict[str, float], until: dict[str, float],
+    hot: dict[str, float], now: float,
+) -> tuple[dict[str, float], Laid]:  # fmt: skip
+    """The rest of a course with the hours that are settled for its stages; nothing to come is before ``now``."""
+    settled = dict(fixed)
+    holds = {each.id: sum(each.until.minutes) / 120 for each in all_holds(search) if each.id not in settled}
+    laid = search.lay(start, {**holds, **settled})
+    for _ in range(MOST_ROUNDS):
+        settled |= _not_over_yet(search, start, laid, ends, until, hot, now)
+        holds, moved = _held_to(search, laid, {k: v for k, v in holds.items() if k not in settled})
+        before, laid = laid, search.lay(start, {**holds, **settled})
+        if moved < NEAR_H and _near(before, laid):
+            break
+    return {**holds, **settled}, laid
+
+
+def _times(laid: Laid) -> tuple[tuple[float, float], ...]:
+    """When each stage begins and ends."""
+    return tuple((run.start, run.end) for runs in (laid.trunk, *laid.parts) for run in runs)
+
+
+def _near(one: Laid, other: Laid) -> bool:
+    """Whether two courses end at the same times."""
+    return all(abs(a - b) < NEAR_H for a, b in zip(one.outs(), other.outs(), strict=True))
+
+
 def _not_over_yet(
-    search: Laying, start: float, laid: Laid, ends: dict[str, float], until: dict[str, float]
-) -> dict[str, float]:
-    """Hours of what is running, which has not ended before now; of what is to be held until a time; and how much
-    later a part begins that has not begun."""
+    search: Laying, start: float, laid: Laid, ends: dict[str, float], until: Mapping[str, float],
+    hot: Mapping[str, float], now: float,
+) -> dict[str, float]:  # fmt: skip
+    """Hours of what is running, which has not ended before now; of what is to be held until a time, or until the oven
+    is hot; and how much later a part begins that has not begun."""
     found: dict[str, float] = {}
     for batch, part in zip(search.batches, laid.parts, strict=True):
         own = [run for run in (*laid.trunk, *part) if run.filled.id not in ends]
-        if len(own) == len(part) and not laid.trunk and own[0].start < 0:
-            found[f"{BEGINS_LATER} {batch.name}"] = -start
+        if len(own) == len(part) and not laid.trunk and own[0].start < now:
+            found[f"{BEGINS_LATER} {batch.name}"] = now - start
             continue
         for place, run in enumerate(own):
+            after = own[place + 1].filled if place + 1 < len(own) else None
             if run.filled.id in until:
-                found[run.filled.id] = max(max(until[run.filled.id], 0.0) - run.start, 0.0)
-            elif place == 0 and run.end < 0 and run.filled.bake is None:
-                found[run.filled.id] = -run.start
+                found[run.filled.id] = max(max(until[run.filled.id], now) - run.start, 0.0)
+            elif place == 0 and run.end < now and run.filled.bake is None:
+                found[run.filled.id] = now - run.start
+            if after is not None and after.id in hot and run.end < hot[after.id] - NEAR_H:
+                found[run.filled.id] = hot[after.id] - run.start
     return found
 
 
@@ -150,33 +205,3 @@ def _share_out(holds: dict[str, float], able: list[Filled], late_h: float) -> fl
         left -= holds[each.id] - new
         holds[each.id] = new
     return moved
-
-
-def _as_lively_as_read(search: Laying, start: float, fixed: dict[str, float], known: Carried) -> None:
-    """The dough's leaven believed as lively as what was read of its rise tells."""
-    mixed = next((run for run in search.lay(start, fixed).trunk if run.filled.kind == "mix"), None)
-    rises = [each for each in known.readings if each.kind in RISES]
-    if mixed is None or not rises:
-        return
-    prior = search.asked.belief
-    told = tuple(Reading(search.clock.hours(each.at) - mixed.start, each.kind, each.value, each.sure) for each in rises)
-    for index, each in enumerate(told):
-        check(each, f"readings.{index}")
-    lengths = {run.filled.id: run.hours for run in search.lay(start, fixed).trunk}
-    wide = search.lay(start, {**lengths, **fixed}, grid(prior))
-
-    def rise_at(hours: float) -> Floats:
-        at = mixed.start + hours
-        run = next((run for run in reversed(wide.trunk) if run.trace is not None and run.start <= at), wide.trunk[-1])
-        if run.trace is None:
-            return np.zeros(len(grid(prior)))
-        rise: Floats = np.array([np.interp(at - run.start, run.trace.hours, column) for column in run.trace.rise.T])
-        return rise
-
-    search.belief = update(told, rise_at, prior)
-    lively = search.belief.likely
-    search.batches = [
-        replace(batch, makeup=replace(batch.makeup, liveliness=batch.makeup.liveliness * lively))
-        for batch in search.batches
-    ]
-    search.laid = {}

@@ -23,6 +23,7 @@ from gentle_crust.core.course.standing import near_target, share_at_load
 from gentle_crust.core.fermentation.rates import Floats
 
 LENGTHS = 9
+FINER = 17
 MOST_CHOICES = 400
 ASLEEP_STEP, ASLEEP_MIN, PAST_MIN, LATE_MIN, OFF_MIDDLE, LATER_H = 150.0, 4.0, 60.0, 3.0, 20.0, 8.0
 """What is paid for: a step in the baker's sleep, a minute of it, a minute before now, a minute off the time wanted, a
@@ -34,6 +35,8 @@ SOON_STEPS_H = (1 / 6, 0.5)
 FEW_CHOICES = 20
 """Beginnings that are tried for what is wanted as soon as it can be: the finer the fewer choices of holds there are."""
 TOUCH_H, HANDS_H = 1 / 30, 5 / 60
+SURE_H = 0.1
+"""What ripens takes a little longer or shorter than is reckoned here: it is kept so far from the night."""
 
 
 def _choices(stages: tuple[Filled, ...]) -> Lengths:
@@ -45,6 +48,18 @@ def _choices(stages: tuple[Filled, ...]) -> Lengths:
     grids = [np.linspace(each.until.minutes[0] / 60, each.until.minutes[1] / 60, each_has) for each in holds]
     rows = np.array(list(product(*grids))) if holds else np.zeros((1, 0))
     return {each.id: rows[:, column] for column, each in enumerate(holds)}
+
+
+def _near(stages: tuple[Filled, ...], chosen: dict[str, float]) -> Lengths:
+    """Lengths a little shorter and longer than those that were chosen, of one hold after the other; one row a choice."""
+    rows, places = [], [each.id for each in held(stages)]
+    for each in held(stages):
+        low, high = (end / 60 for end in each.until.minutes)
+        step = (high - low) / (LENGTHS - 1)
+        for move in np.linspace(-step, step, FINER):
+            hours = min(max(chosen[each.id] + float(move), low), high)
+            rows.append([hours if id_ == each.id else chosen[id_] for id_ in places])
+    return {id_: np.array(rows)[:, column] for column, id_ in enumerate(places)}
 
 
 def coarse(search: Laying) -> tuple[float, dict[str, float], float]:
@@ -65,6 +80,12 @@ def coarse(search: Laying) -> tuple[float, dict[str, float], float]:
     if wanted is None:
         costs = costs + LATER_H * (starts + whole - search.before_h)
     best = int(costs.argmin())
+    if wanted is not None and costs[best] >= ASLEEP_STEP and held(own):
+        near = _near(own, {name: float(column[best]) for name, column in holds.items()})
+        finer = wanted - whole_h(search, own, near) * np.ones(max(len(column) for column in near.values()))
+        its, its_others = _costs(search, finer, near, anchor)
+        if its.min() < costs[best]:
+            holds, starts, costs, others, best = near, finer, its, its_others, int(its.argmin())
     chosen = {name: float(column[best]) for name, column in holds.items()}
     for tail, hours in others:
         chosen |= spread(tail, float(hours[best]))
@@ -126,8 +147,9 @@ def _leads(search: Laying, starts: Floats, holds: Lengths, anchor: int) -> Float
     sleep, cost = sleep_of(search.clock), np.zeros(len(starts))
     for leads in search.leads:
         able = [
-            asleep(sleep, mix - hours, mix - hours + HANDS_H) + PAST_MIN * 60 * np.maximum(hours - mix, 0)
-            for hours in leads
+            PAST_MIN * 60 * np.maximum(max(lead) - mix, 0)
+            + sum((asleep(sleep, mix - hours - SURE_H, mix - hours + HANDS_H + SURE_H) for hours in lead), np.zeros(len(mix)))
+            for lead in leads
         ]
         cost = cost + np.min(able, axis=0)
     return cost

@@ -171,7 +171,7 @@ def _filled(
     kind, formula = stage.kind, asked.formula
     row = _row(stage, formula, number) if kind in BESIDE else None
     if kind in ("bulk", "proof", "rest", "warm_up", "bench_rest", "autolyse", *BESIDE) and stage.place is None:
-        place, reason = _place(asked.kitchen, formula.leaven)
+        place, reason = _place(asked, formula.leaven)
         stage = replace(stage, place=place)
         why.append(("place", reason))
     if kind == "keep" and stage.place is None:
@@ -218,9 +218,11 @@ def _row(stage: Stage, formula: Formula, number: int) -> int:
     return rows[stage.which or 0]
 
 
-def _place(kitchen: Kitchen, leaven: str) -> tuple[Place, Message]:
-    """The room, if a dough ferments there; else somewhere warmer, or cooler."""
-    mean = room_mean_c(kitchen)
+def _place(asked: Asked, leaven: str) -> tuple[Place, Message]:
+    """The room, if a dough ferments there or it was said how warm it stands; else somewhere warmer, or cooler."""
+    mean = asked.stands[-1].ambient_c if asked.stands else room_mean_c(asked.kitchen)
+    if asked.stands:
+        return ROOM, message("course-why-room", mean=round(mean, 1))
     low, high = LIVES_BETWEEN_C[leaven]
     if mean < low:
         return WARM, message("course-why-too-cold", mean=round(mean, 1))
@@ -265,6 +267,11 @@ def _work_min(stage: Stage, pieces: int) -> float | None:
     return by_kind.get(stage.kind)
 
 
+def usual_cool_min(formula: Formula) -> float:
+    """How long a loaf cools before it is cut, min."""
+    return float(RYE_COOL_MIN if formula.rye_rich else shape_row(formula.shape)["cool_min"])
+
+
 def _until(stage: Stage, formula: Formula) -> tuple[Until, Message] | None:
     """What usually ends a stage of this kind, and why."""
     kind = stage.kind
@@ -280,7 +287,7 @@ def _until(stage: Stage, formula: Formula) -> tuple[Until, Message] | None:
     if kind in spans:
         return Until("span", minutes=spans[kind]), message(f"course-why-until-{kind.replace('_', '-')}")
     if kind == "cool":
-        minutes = RYE_COOL_MIN if formula.rye_rich else float(shape_row(formula.shape)["cool_min"])
+        minutes = usual_cool_min(formula)
         return Until("span", minutes=(minutes, minutes)), message("course-why-until-cool")
     if kind in BESIDE:
         return Until("ripe"), message("course-why-until-ripe")

@@ -1,11 +1,28 @@
 """When a dough is folded: as it is wished, as there is time, and while the baker is awake."""
 
+from dataclasses import dataclass
+
 from gentle_crust.core.clock import Clock
 from gentle_crust.core.course.method import Series
 
 FOLDS_NEED_H = 0.2
 """A fold nearer to the end of its stage than this is not made any more."""
 CLOSEST_FOLDS_H = 1 / 6
+FORGIVING = 0.7
+"""After a late fold the next may follow in this part of the usual time (practice)."""
+
+
+@dataclass(frozen=True)
+class Folded:
+    """Folds of a stage under way, hours from the clock's origin: those that were wished, and those that were not.
+
+    ``left_out`` of the wished ones do not happen; what is left is done no sooner than ``not_before``.
+    """
+
+    done: tuple[float, ...] = ()
+    extra: tuple[float, ...] = ()
+    left_out: int = 0
+    not_before: float = -1e9
 
 
 def folds_h(wished: tuple[Series, ...], hours: float | None) -> tuple[float, ...]:
@@ -38,3 +55,20 @@ def folds_awake(clock: Clock, start: float, folds: tuple[float, ...]) -> tuple[f
         return awake
     gap = max((bed - FOLDS_NEED_H) / len(folds), CLOSEST_FOLDS_H)
     return tuple(gap * (n + 1) for n in range(len(folds)) if gap * (n + 1) <= bed - FOLDS_NEED_H / 2)
+
+
+def folds_on(so_far: Folded, wished_h: tuple[float, ...], start: float, hours: float | None) -> tuple[float, ...]:
+    """Folds of a stage under way, hours into it: those that were done, and the others as soon as they may be.
+
+    A late fold pushes the next only as far as it must: folds are forgiving.
+    """
+    found = [at - start for at in sorted((*so_far.done, *so_far.extra))]
+    last = so_far.done[-1] - start if so_far.done else None
+    for place in range(len(so_far.done) + so_far.left_out, len(wished_h)):
+        due = wished_h[place]
+        if last is not None and place:
+            due = max(due, last + FORGIVING * (wished_h[place] - wished_h[place - 1]))
+        last = due = max(due, so_far.not_before - start)
+        if hours is None or due <= hours - FOLDS_NEED_H:
+            found.append(due)
+    return tuple(sorted(each for each in found if each > 0 and (hours is None or each < hours)))

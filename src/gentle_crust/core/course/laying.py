@@ -49,7 +49,9 @@ class Laying:
 
     def __init__(self, asked: Asked) -> None:
         self.asked = asked
-        self.clock = Clock(asked.now, zone_of(asked.kitchen.zone), asked.kitchen.nights, asked.kitchen.room)
+        self.clock = Clock(
+            asked.now, zone_of(asked.kitchen.zone), asked.kitchen.nights, asked.kitchen.room, asked.stands
+        )
         self.paths = agreed(fill(asked))
         self.wanted = [
             None if (at := asked.ready_at(path.name)) is None else self.clock.hours(at) for path in self.paths
@@ -83,7 +85,7 @@ class Laying:
     def led_for(self, mix: float) -> None:
         """How long before a dough that is mixed about then what ripens beside it may be begun."""
         self.leads = leads_h(self.asked, self.paths[0], self.clock, mix)
-        self.before_h = max((min(leads) for leads in self.leads), default=0.0)
+        self.before_h = max((min(max(lead) for lead in leads) for leads in self.leads), default=0.0)
 
     def trunk_batch(self) -> Batch:
         """The whole dough before its pieces go different ways."""

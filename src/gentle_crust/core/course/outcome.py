@@ -32,7 +32,7 @@ def as_told(search: Laying, start: float, holds: dict[str, float], laid: Laid, s
     trunk = kept(wide.trunk) if search.asked.method.parts else ()
     parts = _loaded(parts, frozenset(settled))
     found = beside(search.asked, search.paths[0], search.clock, _leaven_at(trunk, parts), 0.0, factors)
-    return Solved(search.asked, search.clock, trunk, parts, found)
+    return Solved(search.asked, search.clock, trunk, parts, found, search.belief)
 
 
 def _leaven_at(trunk: tuple[Run, ...], parts: tuple[PartCourse, ...]) -> float:

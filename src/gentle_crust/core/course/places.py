@@ -1,11 +1,13 @@
 """Where a dough stands, and how warm it is there."""
 
+from collections.abc import Mapping
 from dataclasses import dataclass, field
 
 import numpy as np
 
 from gentle_crust.core.clock import Clock
 from gentle_crust.core.course.ask import Kitchen
+from gentle_crust.core.course.folding import Folded
 from gentle_crust.core.course.method import Place
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.uncertainty import ONE
@@ -18,12 +20,16 @@ OVEN_OFF_C, PROOFER_C, OUTDOORS_C = 26.0, 26.0, 8.0
 
 @dataclass(frozen=True)
 class Ground:
-    """Where a course goes on: kitchen and clock, what the dough leaves the bowl with (C), activities of its leaven."""
+    """Where a course goes on: kitchen and clock, what the dough leaves the bowl with (C), activities of its leaven.
+
+    ``folded``: folds so far, by the ids of stages that are under way.
+    """
 
     kitchen: Kitchen
     clock: Clock
     dough_c: float
     factors: Floats = field(default_factory=lambda: ONE)
+    folded: Mapping[str, Folded] = field(default_factory=dict)
 
     def air_c(self, place: Place, at: Floats, since: float) -> Floats:
         """Warmth around a dough at times ``at`` (hours from the clock's origin) of a stage that began at ``since``."""

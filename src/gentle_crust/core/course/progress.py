@@ -4,31 +4,36 @@ Every stage is planned, due, running, done or skipped. Stages of one way to the 
 a stage begins where the one before it ends, so that the times at which stages end tell all that happened.
 """
 
-from collections.abc import Sequence
-from dataclasses import dataclass, replace
-from datetime import datetime
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass, field, replace
+from datetime import datetime, timedelta
 from typing import Literal
 
 from gentle_crust.core.course.ask import Asked
-from gentle_crust.core.course.carry_on import Carried, Read, carry_on
-from gentle_crust.core.course.fill import Filled
-from gentle_crust.core.course.method import BESIDE, Method, Part, Place, Series, Stage, numbered
+from gentle_crust.core.course.believed import Read
+from gentle_crust.core.course.carry_on import Carried, Folds, carry_on
+from gentle_crust.core.course.fill import Filled, fill
+from gentle_crust.core.course.method import BESIDE, Method, Part, Place, Stage, numbered
 from gentle_crust.core.course.solved import Solved
 from gentle_crust.core.errors import Conflict, CraftError, NotFound
+from gentle_crust.core.fermentation.readings import Looked
 
-PressKind = Literal["done", "skipped", "fold", "moved", "held"]
+PressKind = Literal["done", "begun", "skipped", "fold", "extra_fold", "no_fold", "moved", "held"]
 Status = Literal["planned", "due", "running", "done", "skipped"]
 AHEAD_MIN = 2.0
 """A press may be so much ahead of the clock: two clocks differ (practice)."""
 LONG_AGO_H = 24 * 20
+STIR_MIN = 5.0
+"""Minutes of hands before a dough that is only stirred together rests (practice)."""
 
 
 @dataclass(frozen=True)
 class Press:
     """What a baker said of a stage, and when it was so.
 
-    ``done``: it ended then. ``skipped``: it does not happen. ``fold``: the dough was folded once more. ``moved``: it
-    was put into ``place``. ``held``: it is to go on until ``until``.
+    ``done``: it ended then. ``begun``: it began then, so what was before it ended. ``skipped``: it does not happen.
+    ``fold``: the next of its folds was done; ``extra_fold``: one that was not planned; ``no_fold``: one is left out.
+    ``moved``: its dough was put into ``place``. ``held``: it is to go on until ``until``.
     """
 
     kind: PressKind
@@ -39,11 +44,24 @@ class Press:
 
 
 @dataclass(frozen=True)
+class Known:
+    """What else is known of a course under way: readings and looks (which count from mixing), when its dough is begun
+    if nothing of it was done yet, before when a bake cannot begin, and before when the next fold is not done."""
+
+    readings: tuple[Read, ...] = ()
+    looked: tuple[Looked, ...] = ()
+    begins: datetime | None = None
+    bakes_from: Mapping[str, datetime] = field(default_factory=dict)
+    folds_from: Mapping[str, datetime] = field(default_factory=dict)
+
+
+@dataclass(frozen=True)
 class Progress:
-    """A course under way: how each stage stands, by its id, and the course as it goes on."""
+    """A course under way: how each stage stands, by its id, the course as it goes on, and as it was due."""
 
     statuses: dict[str, Status]
     solved: Solved
+    due: Solved
 
     def of(self, status: Status) -> tuple[str, ...]:
         """Ids of the stages that stand so."""
@@ -52,31 +70,45 @@ class Progress:
 
 @dataclass(frozen=True)
 class _Told:
-    """A method as presses changed it, when its stages ended, and which do not happen."""
+    """A method as presses changed it, when its stages ended, which do not happen, until when others are held."""
 
     method: Method
+    minutes: dict[str, float]
     ends: dict[str, datetime]
     skipped: frozenset[str]
     holds: dict[str, datetime]
+    folds: dict[str, Folds]
+    begins: datetime | None = None
 
 
-def progress(asked: Asked, presses: Sequence[Press], now: datetime, readings: tuple[Read, ...] = ()) -> Progress:
+def progress(asked: Asked, presses: Sequence[Press], now: datetime, known: Known | None = None) -> Progress:
     """The course after ``presses``, in the order in which they were made, as of ``now`` (an aware instant).
 
-    ``readings`` of the dough tell how lively its leaven is, and how warm it left the bowl.
+    Readings of the dough tell how lively its leaven is, how warm it left the bowl, and how warm the room is.
 
     Raises NotFound for a stage that there is not, Conflict for what contradicts what was pressed before, and CraftError
     for a time that cannot be; each names the stage.
     """
-    told = _Told(numbered(asked.method), {}, frozenset(), {})
+    more = Known() if known is None else known
+    method = numbered(asked.method)
+    asked = replace(asked, method=method)
+    minutes = {each.id: each.work_min for path in fill(asked) for each in path.stages}
+    told = _Told(method, minutes, {}, frozenset(), {}, {}, more.begins)
     for press in presses:
         _in_time(press, now)
         told = _pressed(told, press)
     begun = {id_: at for id_, at in told.ends.items() if _stage(told.method, id_).kind not in BESIDE}
     # Until there is a dough the plan stands as it was made: what ripens was begun for its mix.
-    changed = replace(asked, method=_without(told.method, told.skipped), now=now if begun else asked.now)
-    solved = carry_on(changed, Carried(begun, told.holds, readings))
-    return Progress(_statuses(told, solved, now), solved)
+    under_way = bool(begun) or told.begins is not None
+    changed = replace(asked, method=_without(told.method, told.skipped), now=now if under_way else asked.now)
+    folds = {
+        id_: replace(told.folds.get(id_, Folds()), not_before=more.folds_from.get(id_))
+        for id_ in {*told.folds, *more.folds_from}
+    }
+    carried = carry_on(
+        changed, Carried(begun, told.holds, more.readings, more.looked, told.begins, folds, more.bakes_from)
+    )
+    return Progress(_statuses(told, carried.solved, now), carried.solved, carried.due)
 
 
 def _in_time(press: Press, now: datetime) -> None:
@@ -104,17 +136,21 @@ def _pressed(told: _Told, press: Press) -> _Told:
         _after_what_was(told, stage, press.at)
     if press.kind == "done":
         return _done(told, stage, press.at)
+    if press.kind == "begun":
+        return _begun(told, stage, press.at)
     if press.kind == "skipped":
         if stage.kind in ("mix", "bake"):
             raise Conflict("stage", "course-press-needed", stage=stage.id)
         return replace(told, skipped=told.skipped | {stage.id})
     if stage.minutes is not None or stage.kind in (*BESIDE, "mix", "bake", "divide", "shape"):
         raise Conflict("stage", "course-press-not-waiting", stage=stage.id)
+    if press.kind in ("fold", "extra_fold", "no_fold"):
+        return _folded(told, stage, press)
     if press.kind == "held":
         if press.until is None or press.until <= press.at:
             raise CraftError("until", "course-press-not-later", stage=stage.id)
         return replace(told, holds={**told.holds, stage.id: press.until})
-    return _split(told, stage, press)
+    return _moved(told, stage, press)
 
 
 def _after_what_was(told: _Told, stage: Stage, at: datetime) -> None:
@@ -133,21 +169,55 @@ def _done(told: _Told, stage: Stage, at: datetime) -> _Told:
     ends = dict(told.ends)
     if stage.kind not in BESIDE:
         for path in _paths_of(told.method, stage.id):
-            place = [each.id for each in path].index(stage.id)
-            for each in path[:place]:
-                if each.kind not in BESIDE and each.id not in told.skipped:
-                    ends.setdefault(each.id, at)
+            before = [each for each in path if each.kind not in BESIDE and each.id not in told.skipped]
+            place = [each.id for each in before].index(stage.id)
+            begun = at - timedelta(minutes=told.minutes[stage.id])
+            _ended_before(told, before[:place], begun, ends)
     ends[stage.id] = at
     return replace(told, ends=ends)
 
 
-def _split(told: _Told, stage: Stage, press: Press) -> _Told:
-    """A stage that waits, cut in two where its dough was folded or put elsewhere: the first half is done."""
-    second = replace(stage, id="", folds=() if stage.folds is not None else None)
-    if press.kind == "moved":
-        second = replace(second, place=press.place or Place("room"))
+def _ended_before(told: _Told, stages: list[Stage], at: datetime, ends: dict[str, datetime]) -> None:
+    """Stages that were not pressed end at ``at``, hands before one another as long as they take; none before what is
+    known."""
+    known = [ends[each.id] for each in stages if each.id in ends]
+    at = max([at, *known[-1:]])
+    for each in reversed(stages):
+        if each.id in ends:
+            return
+        ends[each.id] = at
+        at = max([at - timedelta(minutes=told.minutes[each.id]), *known[-1:]])
+
+
+def _begun(told: _Told, stage: Stage, at: datetime) -> _Told:
+    """A stage that began: the one before it ended. The first of a dough: that was when it was begun."""
+    if stage.kind in BESIDE:
+        raise Conflict("stage", "course-press-not-waiting", stage=stage.id)
+    ends, begins = dict(told.ends), told.begins
+    for path in _paths_of(told.method, stage.id):
+        before = [each for each in path if each.kind not in BESIDE and each.id not in told.skipped]
+        place = [each.id for each in before].index(stage.id)
+        _ended_before(told, before[:place], at, ends)
+        if not place:
+            begins = at
+    return replace(told, ends=ends, begins=begins)
+
+
+def _folded(told: _Told, stage: Stage, press: Press) -> _Told:
+    """A stage that was folded, or of whose folds one is left out."""
+    so_far = told.folds.get(stage.id, Folds())
     if press.kind == "fold":
-        second = replace(second, folds=(Series("stretch", 1, 0.0, (0.0, 0.0)),))
+        so_far = replace(so_far, done=(*so_far.done, press.at))
+    elif press.kind == "extra_fold":
+        so_far = replace(so_far, extra=(*so_far.extra, press.at))
+    else:
+        so_far = replace(so_far, left_out=so_far.left_out + 1)
+    return replace(told, folds={**told.folds, stage.id: so_far})
+
+
+def _moved(told: _Told, stage: Stage, press: Press) -> _Told:
+    """A stage that waits, cut in two where its dough was put elsewhere: the first half is done."""
+    second = replace(stage, id="", folds=() if stage.folds is not None else None, place=press.place or Place("room"))
 
     def cut(stages: tuple[Stage, ...]) -> tuple[Stage, ...]:
         found: list[Stage] = []
@@ -158,7 +228,8 @@ def _split(told: _Told, stage: Stage, press: Press) -> _Told:
     method = numbered(
         Method(cut(told.method.stages), tuple(Part(p.name, p.pieces, cut(p.stages)) for p in told.method.parts))
     )
-    return _done(replace(told, method=method), _stage(method, stage.id), press.at)
+    minutes = {each.id: told.minutes.get(each.id, 0.0) for _, path in method.paths for each in path}
+    return _done(replace(told, method=method, minutes=minutes), _stage(method, stage.id), press.at)
 
 
 def _without(method: Method, skipped: frozenset[str]) -> Method:

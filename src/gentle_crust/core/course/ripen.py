@@ -38,6 +38,8 @@ from gentle_crust.core.leaven.ripening import (
 
 ALWAYS = datetime(1970, 1, 1, tzinfo=UTC)
 HANDS_H = 5 / 60
+SLOWER_FEEDS = (1.0, 1.5, 2.2, 3.2)
+"""A feed with more flour takes so many times as long as the quickest (practice)."""
 
 
 @dataclass(frozen=True)
@@ -152,10 +154,16 @@ def _soaked(filled: Filled, clock: Clock, mix: float) -> Beside:
     return Beside(filled.kind, filled, mix - awake_h(clock, mix, filled.until.minutes), mix)
 
 
-def leads_h(asked: Asked, path: FilledPath, clock: Clock, mix: float) -> tuple[tuple[float, ...], ...]:
-    """For each stage beside a dough that is mixed about ``mix``: how long before it may be begun, hours, the usual
-    first. What the culture wants before its levain is in the levain's."""
-    found: list[tuple[float, ...]] = []
+Lead = tuple[float, ...]
+"""Hours before the mixing at which hands are needed for what ripens beside it, the last first."""
+
+
+def leads_h(asked: Asked, path: FilledPath, clock: Clock, mix: float) -> tuple[tuple[Lead, ...], ...]:
+    """For each stage beside a dough that is mixed about ``mix``: the ways to lead it there, the usual first.
+
+    What the culture wants before its levain is in the levain's.
+    """
+    found: list[tuple[Lead, ...]] = []
     lively = 1.0 if asked.starter is None else asked.starter.vigour.likely
     feeds = int(not asked.lively) if asked.starter is None else asked.starter.feeds_first(clock.at(mix - 8))
     feeds = max(feeds, sum(each.kind == "feed" for each in path.beside))
@@ -167,17 +175,25 @@ def leads_h(asked: Asked, path: FilledPath, clock: Clock, mix: float) -> tuple[t
             jar = replace(jar_makeup(asked.formula, preferment), liveliness=lively)
             hours = hours_to_ripe(jar, own, mix - 7, mass, LEVAIN_RATIOS)
             woken = feeds * quickest_h(own, mix - 14, mass, asked.formula, preferment, lively) if feeds else 0.0
-            able = tuple(float(each) + woken for each in hours if np.isfinite(each))
-            found.append(able or (UNRIPE_H,))
+            fed = _feed_leads(woken, feeds)
+            able = tuple((each, *(each + m for m in more)) for each in hours[np.isfinite(hours)].tolist() for more in fed)
+            found.append(able or ((UNRIPE_H,),))
         else:
-            found.append((preferment_h(own, mix, mass, asked.formula, preferment),))
+            found.append(((preferment_h(own, mix, mass, asked.formula, preferment),),))
     found += [_spread_h(each.until.minutes) for each in path.beside if each.kind in ("soak", "scald")]
     return tuple(found)
 
 
-def _spread_h(minutes: tuple[float, float]) -> tuple[float, ...]:
+def _feed_leads(woken_h: float, feeds: int) -> tuple[Lead, ...]:
+    """Hours before a levain at which its culture may be fed: as quickly as can be, or with more flour and slower."""
+    if not feeds:
+        return ((),)
+    return tuple(tuple(slower * woken_h * (n + 1) / feeds for n in range(feeds)) for slower in SLOWER_FEEDS)
+
+
+def _spread_h(minutes: tuple[float, float]) -> tuple[Lead, ...]:
     low, high = minutes[0] / 60, minutes[1] / 60
-    return tuple(np.linspace(low, high, 7).tolist()) if high > low else (low,)
+    return tuple((each,) for each in np.linspace(low, high, 7).tolist()) if high > low else ((low,),)
 
 
 def with_ripe(asked: Asked, path: FilledPath, clock: Clock, mix: float) -> Batch:

@@ -11,7 +11,10 @@ from gentle_crust.core.course.fill import FilledPath
 from gentle_crust.core.course.ripen import Beside
 from gentle_crust.core.course.standing import Run, baked_in
 from gentle_crust.core.fermentation.engine import Leg, run
+from gentle_crust.core.fermentation.rates import Floats
+from gentle_crust.core.fermentation.readings import Doubt
 from gentle_crust.core.fermentation.targets import share_of_greatest
+from gentle_crust.core.fermentation.uncertainty import ONE, Vigour, activities
 
 WAIT_STEP_H = 1 / 6
 
@@ -77,13 +80,22 @@ def last_share(part: PartCourse, clock: Clock) -> float | None:
 
 @dataclass(frozen=True)
 class Solved:
-    """A course that was solved: the trunk, its parts, and what goes on beside them."""
+    """A course that was solved: the trunk, its parts, and what goes on beside them.
+
+    ``belief`` is how lively its leaven is held to be; ``doubts`` are readings of it that are hard to believe.
+    """
 
     asked: Asked
     clock: Clock
     trunk: tuple[Run, ...]
     parts: tuple[PartCourse, ...]
     beside: tuple[Beside, ...]
+    belief: Vigour
+    doubts: tuple[Doubt, ...] = ()
+
+    def factors(self, columns: int) -> Floats:
+        """The activities that its doughs are carried for side by side, if in so many columns."""
+        return activities(Vigour(1.0, self.belief.sigma)) if columns > 1 else ONE
 
     @property
     def runs(self) -> tuple[Run, ...]:

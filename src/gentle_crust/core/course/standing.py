@@ -84,6 +84,11 @@ def share_at_load(batch: Batch, runs: tuple[Run, ...]) -> float | None:
     return float(share_of_greatest(rise, batch.holds_shaped)[len(rise) // 2])
 
 
+def rise_aimed_at(batch: Batch) -> float:
+    """Rise at which a shaped dough has the share of its greatest volume that its proof aims at."""
+    return batch.target.aim * (1 + batch.holds_shaped) - 1
+
+
 def near_target(runs: tuple[Run, ...]) -> tuple[float, float]:
     """How far below and above its target a share may be at the oven: hardly, or if all lengths are the baker's, far."""
     free = any(ends_itself(run.filled) and run.filled.until.way in ("ready", "judged") for run in runs)

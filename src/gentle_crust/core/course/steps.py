@@ -14,7 +14,7 @@ from gentle_crust.core.course.standing import Run
 from gentle_crust.core.course.waters import build_water_c, diluted
 from gentle_crust.core.formula.model import Formula
 from gentle_crust.core.formula.scaling import Ingredient
-from gentle_crust.core.messages import NOTHING, Message, joined, message, named
+from gentle_crust.core.messages import NOTHING, Message, joined, listed, message, named
 from gentle_crust.core.oven.equipment import shape_row, vessel_row
 from gentle_crust.core.oven.profile import RECOVERY_MIN
 from gentle_crust.core.oven.steaming import Steaming, steaming
@@ -57,6 +57,8 @@ class Step:
     of: int | None = None
     what: str = ""
     g: float | None = None
+    title: Message = NOTHING
+    """What it is called, if its code does not say it."""
 
 
 def steps(solved: Solved, water: WaterAnswer) -> tuple[Step, ...]:
@@ -112,6 +114,8 @@ def _beside(each: Beside, solved: Solved) -> Step:
         return Step(each.kind, stage, part, each.start, minutes, text, cautions)
     culture = named(each.ripening.culture) if each.ripening.culture else message("course-the-culture")
     text = message(f"step-{each.kind}", seed=round(build.seed_g, 1), culture=culture, **grams)
+    kept = each.ripening.kept_g if each.kind == "levain" else 0.0
+    text = joined(text, message("step-kept", kept=round(kept, 1)) if kept else NOTHING)
     return Step(each.kind, stage, part, each.start, minutes, text, cautions)
 
 
@@ -211,7 +215,7 @@ def _mix_words(each: Filled, batch: Batch, water: WaterAnswer, rested: bool, fol
     dough = round(water.dough_c, 1)
     said = message("step-mix", water=round(water.drawn_c, 1), dough=dough)
     if rested:
-        said = message("step-mix-rested", what=message("course-listed", parts=names) if names else NOTHING, dough=dough)
+        said = message("step-mix-rested", what=listed(*names), dough=dough)
     order = message("step-mix-order", what=each.stage.order) if each.stage.order else NOTHING
     last = message("step-work-in", what=tuple(each.stage.late or ())) if late and not folded else NOTHING
     little = sum(line.g for line in lines if line.role == "yeast")
@@ -250,11 +254,12 @@ def _of_oven(part: PartCourse, solved: Solved) -> Iterator[Step]:
     stated = any(run.filled.kind == "score" for run in (*solved.trunk, *part.runs))
 
     def made(
-        step: str, at: float, minutes: float, text: Message, number: int, what: str = "", g: float | None = None
-    ) -> Step:
+        step: str, at: float, minutes: float, text: Message, number: int, what: str = "", g: float | None = None,
+        title: Message = NOTHING,
+    ) -> Step:  # fmt: skip
         codes = _cautions(step, bake.vessel.kind, bake.oven.kind, bake.lidded, scored=False, what=what)
         which, of = (number, bake.loads) if bake.loads > 1 else (None, None)
-        return Step(step, filled.id, filled.part, at, minutes, text, codes, which, of, what, g)
+        return Step(step, filled.id, filled.part, at, minutes, text, codes, which, of, what, g, title)
 
     if part.shares is None:
         yield from _heating(bake, load, made)
@@ -263,7 +268,7 @@ def _of_oven(part: PartCourse, solved: Solved) -> Iterator[Step]:
         if part.shares is None:
             for each in _steam(bake, number):
                 step = "steam_in" if each.way == "in" else "steam_out"
-                yield made(step, start + each.minute / 60, TOUCH_MIN, each.text, number, what=each.what, g=each.g)
+                yield made(step, start + each.minute / 60, TOUCH_MIN, each.text, number, each.what, each.g, each.title)
         if scored and not stated:
             minutes = score_min(min(bake.per_load, part.path.batch.pieces))
             yield made("score", start - minutes / 60, minutes, message("step-score"), number)

@@ -5,7 +5,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from gentle_crust.core.course.fill import Batch, Filled
-from gentle_crust.core.course.folding import folds_awake, folds_h
+from gentle_crust.core.course.folding import folds_awake, folds_h, folds_on
 from gentle_crust.core.course.places import Ground
 from gentle_crust.core.course.standing import Standing
 from gentle_crust.core.fermentation.engine import Leg, State, Trace, run
@@ -41,7 +41,10 @@ class Waiting:
 
     def folds(self, hours: float | None) -> tuple[float, ...]:
         """When it is folded, hours into it, if it lasts so long (None: long enough); filled folds when one is awake."""
-        found = folds_h(self.each.stage.folds or (), hours)
+        so_far, wished = self.ground.folded.get(self.each.id), self.each.stage.folds or ()
+        if so_far is not None:
+            return folds_on(so_far, folds_h(wished, None), self.now.at, hours)
+        found = folds_h(wished, hours)
         return folds_awake(self.ground.clock, self.now.at, found) if "folds" in dict(self.each.why) else found
 
     @property

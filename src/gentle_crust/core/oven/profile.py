@@ -1,17 +1,12 @@
 """The staged bake of a load, as a plan takes it."""
 
 from dataclasses import dataclass, replace
-from functools import lru_cache
-from math import ceil
 
 import numpy as np
 
-from gentle_crust.core import limits
-from gentle_crust.core.errors import within
-from gentle_crust.core.oven.equipment import Oven, Vessel, shape_row, vessel_row
-from gentle_crust.core.oven.loaf import OVER_NIGHT_H, PROOFED_C, Loaf
-from gentle_crust.core.oven.staged import CoreAt, Want, draft
-from gentle_crust.core.oven.steaming import Steaming, steaming
+from gentle_crust.core.messages import Message
+from gentle_crust.core.oven.staged import CoreAt
+from gentle_crust.core.oven.steaming import Steaming
 
 RYE_COOL_MIN = 24 * 60
 FRIDGE_C = 5.0
@@ -23,7 +18,7 @@ RECOVERY_MIN = 10
 class BakeStage:
     """Minutes at one set point (C), covered or steaming, or open."""
 
-    name: str
+    name: Message
     minutes: int
     setpoint_c: float
     covered: bool
@@ -79,63 +74,3 @@ class BakeProfile:
     def all_loads_min(self) -> int:
         """From the first load to the last loaf out."""
         return self.loads * self.minutes + (self.loads - 1) * RECOVERY_MIN
-
-
-@lru_cache(maxsize=512)
-def profile(
-    vessel: Vessel,
-    oven: Oven,
-    shape: str,
-    piece_g: float,
-    pieces: int,
-    rye: float,
-    cold: bool,
-    hydration: float = 0.72,
-    altitude_m: float = 0.0,
-    sugar: float = 0.0,
-    steam: tuple[str, ...] = (),
-) -> BakeProfile:
-    """The staged bake for ``pieces`` of ``piece_g`` dough in ``vessel``, simulated until it is done.
-
-    ``rye`` is rye's share of the flour, ``cold`` whether it comes from the fridge, ``steam`` the baker's means. Set
-    points are cut to what the oven reaches.
-    """
-    within("scaling_weight_g", limits.SCALING_WEIGHT_G, piece_g)
-    within("oven.top_c", limits.OVEN_TOP_C, oven.top_c)
-    vessel_row(vessel.kind)
-    form = shape_row(shape)
-    loaf = Loaf(
-        max(round(piece_g / 5) * 5, 30),
-        min(max(hydration, 0.45), 1.2),
-        FRIDGE_C if cold else PROOFED_C,
-        shape,
-        1,
-        min(sugar, 0.4),
-        cold_hours=OVER_NIGHT_H if cold else 0.0,
-    )
-    made = draft(loaf, pieces, vessel, oven, Want(rye=rye >= 0.5, steam=steam), altitude_m)
-    lidded = vessel_row(vessel.kind)["lidded"] == "1"
-    bake = made.bake
-    return BakeProfile(
-        preheat_min=round(bake.preheat.minutes),
-        preheat_c=bake.preheat.setpoint_c,
-        stages=tuple(
-            BakeStage(
-                ("lid on" if lidded else "steam") if stage.covered else ("lid off" if lidded else "dry"),
-                round(stage.minutes),
-                round(stage.setpoint_c),
-                stage.covered,
-            )
-            for stage in bake.stages
-        ),
-        lidded=lidded,
-        cold_start=made.cold_start,
-        core_done_c=made.done.core_c,
-        cool_min=RYE_COOL_MIN if rye >= 0.5 else int(form["cool_min"]),
-        loads=ceil(pieces / made.per_load),
-        pieces_per_load=made.per_load,
-        short_k=made.short_k,
-        core=made.core,
-        last=made.done.last,
-        steam=steaming(bake.steam, round(bake.preheat.minutes), bake.vent_min, bake.minutes),
-    )

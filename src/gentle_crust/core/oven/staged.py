@@ -79,6 +79,12 @@ class CoreAt:
     core_c: float
 
 
+def core_line(baked: Baked, until_min: float) -> tuple[CoreAt, ...]:
+    """Minutes and core temperature of a bake, from loading on, at 25 moments."""
+    at = np.linspace(0, until_min, 25)
+    return tuple(CoreAt(float(minute), round(baked.at("core", float(minute)), 2)) for minute in at)
+
+
 @dataclass(frozen=True)
 class Draft:
     """A bake drawn up: the question that was simulated, how it went, and what it takes."""
@@ -94,8 +100,7 @@ class Draft:
     @property
     def core(self) -> tuple[CoreAt, ...]:
         """Minutes and core temperature, from loading on, at 25 moments."""
-        at = np.linspace(0, self.bake.minutes, 25)
-        return tuple(CoreAt(float(minute), round(self.baked.at("core", float(minute)), 2)) for minute in at)
+        return core_line(self.baked, self.bake.minutes)
 
 
 def heat_of(oven: Oven) -> OvenHeat:

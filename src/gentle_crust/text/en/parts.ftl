@@ -3,3 +3,5 @@
 nothing = {""}
 sentences = { $parts }
 said-before = { FIGURES($text) }
+listed = { $first }, { $others }
+listed-last = { $first } and { $last }

@@ -1,23 +1,25 @@
 """The levains of a plan by the clock."""
 
-from gentle_crust.core.clock import Clock
-from gentle_crust.core.scheduling.result import LevainBuild, dated
-from gentle_crust.core.scheduling.whole import Course
+from gentle_crust.core.course.solved import Solved
+from gentle_crust.core.plan.shown import LevainBuild, dated
 
 
-def levain_builds(course: Course, clock: Clock) -> tuple[LevainBuild, ...]:
+def levain_builds(solved: Solved) -> tuple[LevainBuild, ...]:
     """The levains of a course by the clock."""
-    formula = course.recipe.wish.formula
-    masses = [mass for one, mass in course.recipe.ripened if one.kind == "levain"]
+    formula, clock = solved.asked.formula, solved.clock
+    stages = solved.parts[0].path.batch.weighed.stages
     found = []
-    for each, mass in zip((one for one in course.ripenings if one.kind == "levain"), masses, strict=True):
+    for beside in solved.beside:
+        each, filled = beside.ripening, beside.filled
+        if each is None or filled is None or filled.row is None or beside.kind != "levain":
+            continue
         share = formula.flour(each.preferment.flour_kind)
         build, one = each.build, each.preferment
         found.append(
             LevainBuild(
                 flour=share.name if share else one.flour_kind,
                 hydration_percent=one.hydration_percent,
-                needed_g=mass,
+                needed_g=stages[filled.row].g,
                 kept_g=each.kept_g,
                 seed_g=build.seed_g,
                 flour_g=build.flour_g,

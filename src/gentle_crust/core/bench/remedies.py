@@ -5,14 +5,13 @@ from dataclasses import dataclass, replace
 from datetime import datetime, timedelta
 from typing import Literal
 
+from gentle_crust.core.bench.clashes import Absence, Clash, called
+from gentle_crust.core.bench.happened import Happened, Held
+from gentle_crust.core.bench.live import Live, still_to_do
 from gentle_crust.core.clock import Clock, Stand
 from gentle_crust.core.errors import CraftError
-from gentle_crust.core.scheduling.clashes import Absence, Clash
-from gentle_crust.core.scheduling.happened import Happened, Held
-from gentle_crust.core.scheduling.live import Live, still_to_do
-from gentle_crust.core.scheduling.ribbon import nights_between
-from gentle_crust.core.scheduling.say import c, lower
-from gentle_crust.core.scheduling.say import clock as say_clock
+from gentle_crust.core.messages import Message, joined, message
+from gentle_crust.core.plan.ribbon import nights_between
 
 ChangeCode = Literal["chill", "chill_bowl", "warm", "cool", "load_at", "hold_cold", "wait", "reshape", "flatbread"]
 WARM_C, COOL_C, CELLAR_C = 27.0, 18.0, 15.0
@@ -49,7 +48,7 @@ class Remedy:
     """A change with what it comes to, in a sentence."""
 
     change: Change
-    sentence: str
+    sentence: Message
     out: datetime
 
 
@@ -105,7 +104,7 @@ def remedies(
         if not left:
             out.append(Remedy(change, sentence, after.plan.out))
         elif all(clash.code == "hands" for clash in left):
-            busy = f"{sentence} Two things then want hands at {_say(left[0].at)}."
+            busy = joined(sentence, message("remedy-busy", at=left[0].at))
             nearly.append(Remedy(change, busy, after.plan.out))
         if len(out) == MOST:
             break
@@ -203,34 +202,32 @@ def _quarter(when: datetime) -> datetime:
     return when if not past else when + QUARTER - past
 
 
-def _say(at: datetime) -> str:
-    return say_clock(at.isoformat())
-
-
-def _sentence(change: Change, after: Live) -> str:
+def _sentence(change: Change, after: Live) -> Message:
     times = after.plan.times
-    load = _say(times.load if times else after.plan.out)
-    ends = {step.key: step.at for step in after.steps if step.state in ("due", "coming")}
-    first = next((ends[key] for key in ("divide-1", "shape-1") if key in ends), None)
-    then = f"divide at {_say(first)}, load at {load}" if first else f"load at {load}"
+    load = times.load if times else after.plan.out
+    ends = {step.key: step for step in after.steps if step.state in ("due", "coming")}
     if change.code == "chill":
-        return f"Chill the shaped dough at {_say(change.at)}, load at {load}."
+        return message("remedy-chill", at=change.at, load=load)
     if change.code == "wait":
-        waiting = next((step.title for step in after.steps if step.key == change.key), "it")
-        return f"Let it wait: {lower(waiting)} at {_say(ends.get(change.key, change.at))}, load at {load}."
+        waiting = ends.get(change.key)
+        step = message("course-step-mix") if waiting is None else called(waiting)
+        return message("remedy-wait", step=step, at=change.at if waiting is None else waiting.at, load=load)
     if change.code == "hold_cold":
-        return f"Hold it in the fridge from {_say(change.at)}, load at {load}."
+        return message("remedy-hold", at=change.at, load=load)
     if change.code == "load_at":
-        return f"Load at {load} instead; it waits in the fridge."
+        return message("remedy-load", load=load)
+    first = next((ends[key].at for key in ("divide-1", "shape-1") if key in ends), None)
+    cold = "-cold" if change.code == "chill_bowl" and change.load_at is not None else ""
+    then = (
+        message(f"remedy-then-load{cold}", load=load)
+        if first is None
+        else message(f"remedy-then-divide{cold}", at=first, load=load)
+    )
     if change.code == "chill_bowl":
-        up = _say(change.until or change.at)
-        if change.load_at is not None:
-            then = then.replace(", load", ", then the fridge, load")
-        return f"Chill the whole dough at {_say(change.at)}, out again at {up}; {then}."
+        return message("remedy-bowl", at=change.at, up=change.until or change.at, then=then)
     if change.code in ("warm", "cool"):
-        verb = "Warm" if change.code == "warm" else "Cool"
-        return f"{verb} it, to {c(change.ambient_c or 0)}: {then}."
-    return "Fold it gently and shape it again." if change.code == "reshape" else "Bake it as a flatbread."
+        return message(f"remedy-{change.code}", warm=round(change.ambient_c or 0, 1), then=then)
+    return message("remedy-reshape" if change.code == "reshape" else "remedy-flat")
 
 
 def rescues(found: Live, now: datetime, attempt: Try) -> tuple[Remedy, ...]:
@@ -245,10 +242,6 @@ def rescues(found: Live, now: datetime, attempt: Try) -> tuple[Remedy, ...]:
         except CraftError:
             continue
         times = after.plan.times
-        load = _say(times.load if times else after.plan.out)
-        words = {
-            "reshape": f"Fold it gently, shape it again and proof it once more: load about {load}.",
-            "flatbread": f"Dimple it into an oiled tray and bake it flat: load at {load}.",
-        }
-        out.append(Remedy(change, words[change.code], after.plan.out))
+        load = times.load if times else after.plan.out
+        out.append(Remedy(change, message(f"rescue-{change.code}", load=load), after.plan.out))
     return tuple(out)

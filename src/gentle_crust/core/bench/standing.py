@@ -3,14 +3,15 @@
 from dataclasses import dataclass
 from datetime import datetime, timedelta
 
+from gentle_crust.core.bench.happened import Happened
 from gentle_crust.core.fermentation.targets import ShareTarget
 from gentle_crust.core.formula.model import Formula
+from gentle_crust.core.plan.ribbon import DRAWN_OF_DOUGH
+from gentle_crust.core.plan.shown import Plan, RibbonPart
 from gentle_crust.core.readiness.advice import Pace
 from gentle_crust.core.readiness.cues import Dough, Leaven, Stage
 from gentle_crust.core.readiness.judge import Question
 from gentle_crust.core.readiness.prior import ShareBand
-from gentle_crust.core.scheduling.happened import Happened
-from gentle_crust.core.scheduling.result import Plan, RibbonPart
 
 NARROW, WIDE = 0.9, 1.15
 """A bulk's own target: rises from this part of the plan's to that one (practice)."""
@@ -41,11 +42,13 @@ def standing(plan: Plan, happened: Happened, now: datetime) -> Standing:
     if happened.done("load-1") is not None:
         return unforeseen("baked")
     if happened.done("mix-1") is None:
-        builds = [part for part in plan.ribbon.parts if part.kind not in ("bulk", "rest", "proof")]
+        builds = [part for part in plan.ribbon.parts if part.kind not in DRAWN_OF_DOUGH]
         begun = [part for part in builds if part.points[0].at <= now]
         return _of_build(begun[-1], now) if begun else unforeseen("gluten")
-    shaped = happened.done("shape-1") is not None
-    part = next(each for each in plan.ribbon.parts if each.kind == ("proof" if shaped else "bulk"))
+    shaped = _shaped(plan, happened)
+    part = _stretch(plan, shaped, now)
+    if part is None:
+        return unforeseen("final_proof" if shaped else "gluten")
     rise, low, high, dough_c = _at(part, now)
     greatest = holds.shaped if shaped else holds.bulk
     share = ShareBand(*((1 + each) / (1 + greatest) for each in (min(low, rise), rise, max(high, rise))))
@@ -59,6 +62,23 @@ def standing(plan: Plan, happened: Happened, now: datetime) -> Standing:
     aim = plan.proof.bulk_rise
     target = ShareTarget(*((1 + part_ * aim) / (1 + greatest) for part_ in (NARROW, WIDE)))
     return Standing("bulk", rise, dough_c, share, target, pace, False)
+
+
+def _shaped(plan: Plan, happened: Happened) -> bool:
+    """Whether the dough is in the pieces that are baked: shaped, or divided where nothing is shaped."""
+    last = "shape" if any(step.kind == "shape" for step in plan.steps) else "divide"
+    return happened.done(f"{last}-1") is not None
+
+
+def _stretch(plan: Plan, shaped: bool, now: datetime) -> RibbonPart | None:
+    """The stretch of its way that a dough is on: of the shaped dough, or of that before."""
+    dough = [part for part in plan.ribbon.parts if part.kind in DRAWN_OF_DOUGH]
+    at_bench = [place for place, part in enumerate(dough) if part.kind == "shaping"]
+    after = at_bench[-1] + 1 if at_bench else 0
+    own = dough[after:] if shaped else dough[:after] or dough
+    own = [part for part in own if part.kind != "shaping"]
+    begun = [part for part in own if part.points[0].at <= now]
+    return (begun[-1] if begun else own[0]) if own else None
 
 
 def _of_build(part: RibbonPart, now: datetime) -> Standing:
@@ -98,7 +118,7 @@ def unforeseen(stage: Stage) -> Standing:
 
 def foretold_c(plan: Plan, at: datetime) -> float:
     """The dough's temperature by its forecast at an instant, C."""
-    points = [point for part in plan.ribbon.parts if part.kind in ("bulk", "rest", "proof") for point in part.points]
+    points = [point for part in plan.ribbon.parts if part.kind in DRAWN_OF_DOUGH for point in part.points]
     before = [point for point in points if point.at <= at]
     return (before[-1] if before else points[0]).dough_c
 

@@ -1,30 +1,32 @@
 """Why a forecast says what it says: its drivers, by how much each moves the time of bulk."""
 
 from dataclasses import dataclass, replace
-from datetime import datetime
 
 import numpy as np
 
+from gentle_crust.core.course.solved import Solved
 from gentle_crust.core.fermentation.dough import Makeup
 from gentle_crust.core.fermentation.engine import Leg, begin, run
 from gentle_crust.core.fermentation.uncertainty import ONE
-from gentle_crust.core.scheduling.plan import plan_course
-from gentle_crust.core.scheduling.wish import Kitchen, Wish
+from gentle_crust.core.messages import Message, joined, message
+from gentle_crust.core.plan.milestones import milestones, rise_at_end
 
 PLAIN_C = 24.0
 PLAIN_LEVAIN = 1 / 11
 """A levain of 20 g to 100 g of flour added: a plain dose (practice)."""
 PLAIN_YEAST = 1.0
 LONGEST_H = 60.0
+LEAST_RISE = 0.2
+"""A dough that hardly rises before it is divided is compared at this rise (practice)."""
 
 
 @dataclass(frozen=True)
 class Driver:
     """One driver: ``factor`` is what it does to the time of bulk (1.2: a fifth longer than with a plain one)."""
 
-    name: str
+    name: Message
     factor: float
-    sentence: str
+    sentence: Message
 
 
 @dataclass(frozen=True)
@@ -36,15 +38,16 @@ class Why:
     drivers: tuple[Driver, ...]
 
 
-def why(wish: Wish, kitchen: Kitchen, now: datetime) -> Why:
+def why(solved: Solved) -> Why:
     """The drivers of a plan's bulk, each taken alone against a plain white dough at 24 C."""
-    course, _ = plan_course(wish, kitchen, now)
-    made, rise = course.recipe, course.bulk_rise
-    actual = made.makeup
-    bulk_c = course.bulk.dough_c
-    mean_c = float(
-        np.interp(np.linspace(0, course.times.bulk_end - course.times.mix, 50), course.bulk.hours, bulk_c).mean()
-    )
+    times, batch = milestones(solved), solved.parts[0].path.batch
+    actual, bulk = batch.makeup, times.bulk
+    rise = max(rise_at_end(bulk), LEAST_RISE)
+    likely_h = times.bulk_end - times.mix
+    mean_c = solved.asked.dough_c
+    if bulk is not None and bulk.trace is not None:
+        even = np.linspace(0, bulk.hours, 50)
+        mean_c = float(np.interp(even, bulk.trace.hours, bulk.trace.dough_c).mean())
     levain = actual.levain_yeast > 0
     plain = replace(
         actual,
@@ -60,7 +63,7 @@ def why(wish: Wish, kitchen: Kitchen, now: datetime) -> Why:
     )
 
     def hours(makeup: Makeup, c: float) -> float:
-        leg = Leg(LONGEST_H, np.full(240, c), "covered_bowl", made.weighed.dough_g, 50.0)
+        leg = Leg(LONGEST_H, np.full(240, c), "covered_bowl", batch.weighed.dough_g, 50.0)
         found = run(makeup, begin(makeup, c), leg, ONE).hours_to(rise)[0]
         return LONGEST_H if np.isnan(found) else float(found)
 
@@ -72,33 +75,30 @@ def why(wish: Wish, kitchen: Kitchen, now: datetime) -> Why:
     leaven = alone(levain_yeast=actual.levain_yeast, yeast_percent=actual.yeast_percent)
     grain = alone(whole_grain=actual.whole_grain, rye=actual.rye)
     rich = alone(sugar_percent=actual.sugar_percent, fat_percent=actual.fat_percent, malt_percent=actual.malt_percent)
+    salted = message("shown-why-salted", percent=round(actual.salt_percent, 1))
     drivers = [
-        Driver("Temperature", hours(plain, mean_c) / plain_h, _warm(mean_c)),
-        Driver("Leaven", leaven, _leaven(actual)),
-        Driver("Salt", alone(salt_percent=actual.salt_percent), f"{actual.salt_percent:.1f} % salt; 2 % is usual."),
-        Driver("Flour", grain, _grain(actual)),
-        Driver("Sugar, fat, malt", rich, "Sugar and fat beyond a little slow it; malt hurries it."),
+        Driver(message("shown-why-warmth"), hours(plain, mean_c) / plain_h, _warm(mean_c)),
+        Driver(message("shown-why-leaven"), leaven, _leaven(actual)),
+        Driver(message("shown-why-salt"), alone(salt_percent=actual.salt_percent), salted),
+        Driver(message("shown-why-flour"), grain, _grain(actual)),
+        Driver(message("shown-why-rich"), rich, message("shown-why-richness")),
     ]
     by_weight = sorted(drivers, key=lambda each: -abs(np.log(each.factor)))
-    likely_h = course.times.bulk_end - course.times.mix
     return Why(plain_h, likely_h, tuple(each for each in by_weight if abs(each.factor - 1) > 0.004))
 
 
-def _warm(mean_c: float) -> str:
-    words = "colder is slower" if mean_c < PLAIN_C else "warmer is faster"
-    return f"Bulk at {{{mean_c:.1f}|c}} on the whole: {words}, by about a tenth for each degree."
+def _warm(mean_c: float) -> Message:
+    return message("shown-why-colder" if mean_c < PLAIN_C else "shown-why-warmer", mean=round(mean_c, 1))
 
 
-def _leaven(makeup: Makeup) -> str:
+def _leaven(makeup: Makeup) -> Message:
     parts = []
     if makeup.levain_yeast > 0:
-        parts.append(f"levain with {100 * makeup.levain_yeast:.0f} % of the flour; 9 % is plain")
+        parts.append(message("shown-why-levain-part", percent=round(100 * makeup.levain_yeast)))
     if makeup.yeast_percent > 1e-6:
-        parts.append(f"{makeup.yeast_percent:.2g} % yeast as instant, what a preferment brings along counted")
-    text = ", and ".join(parts) or "no leaven"
-    return f"{text[0].upper()}{text[1:]}."
+        parts.append(message("shown-why-yeast-part", percent=float(f"{makeup.yeast_percent:.2g}")))
+    return joined(*parts) or message("shown-why-no-leaven")
 
 
-def _grain(makeup: Makeup) -> str:
-    parts = f"{100 * makeup.whole_grain:.0f} % whole grain and {100 * makeup.rye:.0f} % rye"
-    return f"{parts}: both feed the yeast, and both hold less gas."
+def _grain(makeup: Makeup) -> Message:
+    return message("shown-why-grain", whole=round(100 * makeup.whole_grain), rye=round(100 * makeup.rye))

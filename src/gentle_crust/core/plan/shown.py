@@ -1,8 +1,4 @@
-"""A plan as it is shown: steps by the clock, what to weigh, water, bake, ribbon, and what is wrong with it.
-
-Sentences hold quantities as ``{27.5|c}`` (temperature, C), ``{5|dc}`` (difference, K), ``{340|g}`` (mass)
-and ``{2026-11-28T06:30:00+00:00|clock}`` (instant), so that whoever shows them can use the baker's own units.
-"""
+"""A plan as it is shown and kept: steps by the clock, what to weigh, water, bake, ribbon, and what is wrong with it."""
 
 from dataclasses import dataclass
 from datetime import datetime
@@ -33,17 +29,25 @@ def dated(span: Span, clock: Clock) -> TimeSpan:
 
 @dataclass(frozen=True)
 class Step:
-    """One line of the ladder. ``minutes`` are hands-on; a step with none runs by itself."""
+    """One thing to do. ``minutes`` are hands-on; a step with none runs by itself.
+
+    ``key`` stays the same however the plan moves: fold-2 is the second fold of the dough, load-101 the first load of
+    the second part. ``stage`` is the id of its stage of the course; both are empty in plans of an older kind.
+    """
 
     kind: str
     at: datetime
     minutes: int
-    title: str
-    detail: str
+    title: Message
+    detail: Message
     span: TimeSpan | None
     cautions: tuple[Caution, ...]
     what: str = ""
     """What goes into the oven or comes out of it, at a step of steaming."""
+    key: str = ""
+    stage: str = ""
+    part: str = ""
+    """The part that it is a step of; empty for a step of all."""
 
 
 @dataclass(frozen=True)
@@ -55,7 +59,7 @@ class WeighLine:
     g: float
     percent: float | None
     mixed_percent: float | None
-    note: str
+    note: Message
 
 
 @dataclass(frozen=True)
@@ -63,7 +67,7 @@ class WeighStage:
     """What is weighed together, and for when."""
 
     kind: str
-    title: str
+    title: Message
     at: datetime
     lines: tuple[WeighLine, ...]
     g: float
@@ -82,10 +86,10 @@ class RibbonPoint:
 
 @dataclass(frozen=True)
 class RibbonPart:
-    """One body of dough: culture, levain or preferment, bulk, rest or proof."""
+    """One body of dough: culture, levain or preferment; bulk, rest, proof, or whatever else it waits for."""
 
     kind: str
-    title: str
+    title: Message
     points: tuple[RibbonPoint, ...]
     target_rise: float | None
 
@@ -96,7 +100,7 @@ class RibbonBake:
 
     start: datetime
     end: datetime
-    name: str
+    name: Message
     setpoint_c: float
     covered: bool
 
@@ -136,8 +140,11 @@ class Problem:
     """Something about the wish that cannot be met, by how many minutes (0 if it is not about time)."""
 
     code: str
-    sentence: str | Message
+    sentence: Message
     minutes: float
+    stage: str = ""
+    """The id of the stage that it is about."""
+    part: str = ""
 
 
 @dataclass(frozen=True)
@@ -242,7 +249,7 @@ class Costs:
     hours: float
     """From the first step until it can be cut."""
     sourness: float
-    taste: str
+    taste: Message
     """The sourness in words."""
     flavour: float
     spread_min: float
@@ -251,7 +258,7 @@ class Costs:
 
 @dataclass(frozen=True)
 class LaterPart:
-    """The part of a split batch that is baked on another day, with its own target and warm-up."""
+    """The part of a split batch that is baked on another day, as plans of an older kind told it."""
 
     pieces: int
     chill: datetime
@@ -263,7 +270,7 @@ class LaterPart:
     share: float
     target_low: float
     target_high: float
-    sentence: str
+    sentence: Message
 
 
 @dataclass(frozen=True)
@@ -275,7 +282,7 @@ class FoldPlan:
     every_min: int
     from_min: int
     to_min: int
-    sentence: str
+    sentence: Message
 
 
 @dataclass(frozen=True)
@@ -296,6 +303,15 @@ class LevainBuild:
 
 
 @dataclass(frozen=True)
+class PartOut:
+    """A part of the dough: how many pieces it has, and when the last of them leaves the oven."""
+
+    name: str
+    pieces: int
+    out: datetime
+
+
+@dataclass(frozen=True)
 class Plan:
     """The whole answer to a wish."""
 
@@ -313,9 +329,10 @@ class Plan:
     feel: Feeling
     proof: Proof
     bake: BakeProfile
+    """The bake of its first part."""
     ribbon: Ribbon
     problems: tuple[Problem, ...]
-    notes: tuple[str, ...]
+    notes: tuple[Message, ...]
     by_feel: ByFeel | None = None
     times: PlanTimes | None = None
     costs: Costs | None = None
@@ -329,3 +346,5 @@ class Plan:
     dues: Dues | None = None
     """What is due when, of a plan that is being baked."""
     holds: Holds | None = None
+    outs: tuple[PartOut, ...] = ()
+    """When each part leaves the oven, if there are several."""

@@ -4,15 +4,15 @@ from dataclasses import dataclass
 from datetime import datetime, timedelta
 from typing import Literal
 
+from gentle_crust.core.bench.live import Live, LiveStep, shifted, still_to_do
 from gentle_crust.core.clock import Clock
-from gentle_crust.core.scheduling.live import Live, LiveStep, shifted, still_to_do
-from gentle_crust.core.scheduling.say import clock as say_clock
-from gentle_crust.core.scheduling.say import duration, lower
+from gentle_crust.core.course.steps import CODES
+from gentle_crust.core.messages import Message, listed, message, named
 
-ClashCode = Literal["asleep", "away", "hands", "oven", "over_proofed", "under_proofed", "last_load"]
+ClashCode = Literal["asleep", "away", "hands", "oven", "over_proofed", "under_proofed"]
 LEAST_MIN = 4
 """Hands wanted in two places for no longer than this are no clash: a fold or a switch can slip (practice)."""
-OWN = ("over_proofed", "under_proofed", "last_load")
+OWN = ("over_proofed", "under_proofed")
 
 
 @dataclass(frozen=True)
@@ -27,7 +27,7 @@ class Absence:
 class Hands:
     """Hands wanted by a dough, from ``start`` for some minutes."""
 
-    title: str
+    title: Message
     start: datetime
     end: datetime
 
@@ -46,7 +46,7 @@ class Clash:
     """Something that will not do: a sentence, and when it comes to that."""
 
     code: ClashCode
-    sentence: str
+    sentence: Message
     at: datetime
 
 
@@ -57,7 +57,7 @@ def taken_by(name: str, found: Live, now: datetime) -> Taken:
 
 
 def _hands(step: LiveStep) -> Hands:
-    return Hands(step.title, step.at, step.at + timedelta(minutes=max(step.minutes, 1)))
+    return Hands(called(step), step.at, step.at + timedelta(minutes=max(step.minutes, 1)))
 
 
 def oven_of(found: Live, now: datetime) -> tuple[datetime, datetime] | None:
@@ -86,10 +86,14 @@ def clashes(
     return tuple(sorted(hit, key=lambda clash: clash.at))
 
 
-def _list(steps: list[LiveStep]) -> str:
-    named = [f"{lower(step.title)} at {say_clock(step.at.isoformat())}" for step in steps[:3]]
-    more = f" and {len(steps) - 3} more" if len(steps) > 3 else ""
-    return ", ".join(named) + more
+def called(step: LiveStep) -> Message:
+    """A step within a sentence."""
+    return message(f"course-step-{step.kind}") if step.kind in CODES else step.title
+
+
+def _list(steps: list[LiveStep]) -> Message:
+    said = listed(*(message("clash-listed", step=called(step), at=step.at) for step in steps[:3]))
+    return said if len(steps) <= 3 else message("clash-listed-more", steps=said, more=len(steps) - 3)
 
 
 def _asleep(steps: list[LiveStep], clock: Clock) -> list[Clash]:
@@ -98,12 +102,12 @@ def _asleep(steps: list[LiveStep], clock: Clock) -> list[Clash]:
         start = clock.hours(step.at)
         if clock.asleep_min(start, start + max(step.minutes, 1) / 60) >= 1:
             hit.append(step)
-    return [Clash("asleep", f"While you sleep: {_list(hit)}.", hit[0].at)] if hit else []
+    return [Clash("asleep", message("clash-asleep", steps=_list(hit)), hit[0].at)] if hit else []
 
 
 def _away(steps: list[LiveStep], absences: tuple[Absence, ...]) -> list[Clash]:
     hit = [step for step in steps if any(each.start <= step.at < each.end for each in absences)]
-    return [Clash("away", f"While you are away: {_list(hit)}.", hit[0].at)] if hit else []
+    return [Clash("away", message("clash-away", steps=_list(hit)), hit[0].at)] if hit else []
 
 
 def _hands_twice(steps: list[LiveStep], others: tuple[Taken, ...]) -> list[Clash]:
@@ -114,10 +118,10 @@ def _hands_twice(steps: list[LiveStep], others: tuple[Taken, ...]) -> list[Clash
             for theirs in other.hands:
                 shared = (min(own.end, theirs.end) - max(own.start, theirs.start)) / timedelta(minutes=1)
                 if shared > LEAST_MIN:
-                    sentence = (
-                        f"Two things at once, for {duration(shared)}: {lower(step.title)} at"
-                        f" {say_clock(step.at.isoformat())}, and {other.name}: {lower(theirs.title)}."
-                    )
+                    sentence = message(
+                        "clash-hands", minutes=round(shared), step=called(step), at=step.at, name=named(other.name),
+                        other=theirs.title,
+                    )  # fmt: skip
                     found.append(Clash("hands", sentence, step.at))
     return found[:1]
 
@@ -128,10 +132,6 @@ def _oven_twice(found: Live, others: tuple[Taken, ...], now: datetime) -> list[C
         return []
     for other in others:
         if other.oven is not None and own[0] < other.oven[1] and other.oven[0] < own[1]:
-            until = say_clock(other.oven[1].isoformat())
-            sentence = (
-                f"The oven is taken: {other.name} is in it until {until}, this one is wanted in it at"
-                f" {say_clock(own[0].isoformat())}."
-            )
+            sentence = message("clash-oven", name=named(other.name), until=other.oven[1], at=own[0])
             return [Clash("oven", sentence, own[0])]
     return []

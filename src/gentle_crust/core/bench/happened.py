@@ -1,7 +1,7 @@
 """What was really done with a dough, and what the baker changed about its course on the way."""
 
 from collections import Counter
-from collections.abc import Iterable
+from collections.abc import Iterable, Sequence
 from dataclasses import dataclass
 from datetime import datetime, timedelta
 from typing import Protocol
@@ -86,24 +86,35 @@ class Happened:
         return tuple(deed.at for deed in self.deeds if deed.key.startswith(EXTRA_FOLD) and not deed.skipped)
 
 
-class _Kinded(Protocol):
+class _Keyed(Protocol):
     @property
     def kind(self) -> str: ...
+    @property
+    def key(self) -> str: ...
 
 
-def keys(steps: Iterable[_Kinded]) -> tuple[str, ...]:
-    """A key for each step of a plan that stays the same however the plan moves: fold-2 is the second fold."""
+def keys(steps: Iterable[_Keyed]) -> tuple[str, ...]:
+    """The key of each step; those of a plan of an older kind, which kept none, are counted: fold-2 is the second."""
     count: Counter[str] = Counter()
     found = []
     for step in steps:
         count[step.kind] += 1
-        found.append(f"{step.kind}-{count[step.kind]}")
+        found.append(step.key or f"{step.kind}-{count[step.kind]}")
     return tuple(found)
 
 
-def check_order(happened: Happened, now: datetime) -> None:
-    """Raise CraftError if something was done before what must come first, or is still to come."""
-    order = ("mix-1", "divide-1", "shape-1", "chill-1", "load-1", "out-1")
+MILESTONES = ("mix", "divide", "shape", "chill", "load", "out")
+
+
+def milestones_of(steps: Iterable[_Keyed]) -> tuple[str, ...]:
+    """Keys of the steps that come in this order, whatever else does; the first part's."""
+    all_steps = tuple(steps)
+    named = zip(keys(all_steps), all_steps, strict=True)
+    return tuple(key for key, step in named if step.kind in MILESTONES and key == f"{step.kind}-1")
+
+
+def check_order(happened: Happened, now: datetime, order: Sequence[str]) -> None:
+    """Raise CraftError if something was done before what must come first in ``order``, or is still to come."""
     last: tuple[str, datetime] | None = None
     for deed in happened.deeds:
         if deed.at > now + timedelta(minutes=1):

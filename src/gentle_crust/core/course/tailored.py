@@ -1,0 +1,102 @@
+"""A style's method with what a baker wants otherwise: its vessel, its folds, longer in the cold, pieces for later."""
+
+from collections.abc import Callable
+from dataclasses import replace
+
+from gentle_crust.core.course.method import Baking, Method, Part, Place, Series, Stage, Until
+from gentle_crust.core.oven.equipment import Vessel
+
+Change = Callable[[Stage], Stage]
+NOW, LATER = "first", "later"
+"""Names of the parts of a batch that is split."""
+DAY_MIN = 24 * 60.0
+LEAST_COLD_MIN = 12 * 60.0
+FRIDGE = Place("fridge")
+
+
+def each_stage(method: Method, change: Change) -> Method:
+    """The method with every stage changed."""
+
+    def changed(stages: tuple[Stage, ...]) -> tuple[Stage, ...]:
+        return tuple(change(stage) for stage in stages)
+
+    parts = tuple(replace(part, stages=changed(part.stages)) for part in method.parts)
+    return Method(changed(method.stages), parts)
+
+
+def baked_in_vessel(method: Method, vessel: Vessel) -> Method:
+    """Every bake that names no vessel, in this one."""
+
+    def changed(stage: Stage) -> Stage:
+        baking = stage.baking or Baking()
+        if stage.kind != "bake" or baking.vessel is not None:
+            return stage
+        return replace(stage, baking=replace(baking, vessel=vessel))
+
+    return each_stage(method, changed)
+
+
+def longer_cold(method: Method, days: int) -> Method:
+    """The last hold in the fridge of every way so many days longer."""
+    if not days:
+        return method
+    ids = {found.id for _, path in method.paths if (found := _cold_hold(path)) is not None}
+
+    def changed(stage: Stage) -> Stage:
+        return _longer(stage, days) if stage.id in ids else stage
+
+    return each_stage(method, changed)
+
+
+def _longer(stage: Stage, days: int) -> Stage:
+    until = stage.until or Until("span")
+    low, high = until.minutes
+    more = days * DAY_MIN
+    return replace(stage, until=replace(until, minutes=(low + more, max(high, low) + more)))
+
+
+def _cold_hold(stages: tuple[Stage, ...]) -> Stage | None:
+    """The last stage of a way that waits in the fridge for as long as suits."""
+    return next((stage for stage in reversed(stages) if is_cold(stage) and stage.until and stage.until.hold), None)
+
+
+def is_cold(stage: Stage) -> bool:
+    """Whether a stage stands in the fridge, by what its method says."""
+    return stage.place is not None and stage.place.name == "fridge"
+
+
+def folded(method: Method, count: int, every_min: float) -> Method:
+    """The first bulk in the room folded so many times, ``every_min`` apart."""
+    first = next((s for _, path in method.paths for s in path if s.kind == "bulk" and not is_cold(s)), None)
+    series = (Series("stretch", count, every_min, (every_min, every_min)),) if count else ()
+
+    def changed(stage: Stage) -> Stage:
+        return replace(stage, folds=series) if first is not None and stage.id == first.id else stage
+
+    return each_stage(method, changed)
+
+
+def split(method: Method, pieces: int, later: int, days: int) -> Method:
+    """A method without parts in two once its dough is shaped: some of its pieces are baked so many days later.
+
+    What goes on in the fridge goes on there so much longer; what was to proof in the room is first kept cold.
+    """
+    if not later or method.parts or not method.stages:
+        return method
+    at = _shaped_at(method.stages)
+    first, rest = method.stages[:at], method.stages[at:]
+    own = tuple(replace(stage, id="") for stage in rest)
+    if _cold_hold(rest) is None:
+        hold = Until("span", minutes=(LEAST_COLD_MIN, days * DAY_MIN + LEAST_COLD_MIN))
+        own = (Stage("keep", place=FRIDGE, until=hold), *own)
+    else:
+        cold = next(stage for stage in own if is_cold(stage) and stage.until and stage.until.hold)
+        own = tuple(_longer(stage, days) if stage is cold else stage for stage in own)
+    return Method(first, (Part(NOW, pieces - later, rest), Part(LATER, later, own)))
+
+
+def _shaped_at(stages: tuple[Stage, ...]) -> int:
+    """After which stages the pieces may part: shaping, else dividing, else mixing."""
+    kinds = [stage.kind for stage in stages]
+    last = next(kind for kind in ("shape", "divide", "mix") if kind in kinds)
+    return len(kinds) - kinds[::-1].index(last)

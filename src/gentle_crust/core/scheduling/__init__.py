@@ -1,1 +1,0 @@
-"""From a wish to a bake-day plan."""

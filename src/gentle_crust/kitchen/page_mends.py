@@ -1,0 +1,61 @@
+"""What would do about a plan's problems, as changes of the question that the page asked."""
+
+from dataclasses import dataclass
+from datetime import datetime, timedelta
+from typing import Any
+
+from gentle_crust.contract.asked import Asked
+from gentle_crust.core.clock import zone_of
+from gentle_crust.core.course.fill import usual_cool_min
+from gentle_crust.core.course.mends import mends
+from gentle_crust.core.course.plan import CoursePlan
+from gentle_crust.core.messages import Message
+from gentle_crust.kitchen.local_time import LOCAL
+from gentle_crust.kitchen.question import Behind
+
+MOST = 4
+
+
+@dataclass(frozen=True)
+class PageMend:
+    """One change that would do: a sentence, and what of the question takes which value."""
+
+    sentence: Message
+    change: dict[str, Any]
+
+
+def page_mends(made: CoursePlan, asked: Asked, behind: Behind) -> tuple[PageMend, ...]:
+    """Changes that would rid a plan of its problems, each of them once; all were tried."""
+    found: list[PageMend] = []
+    for mend in mends(made):
+        if mend is None:
+            continue
+        change = _as_asked(mend.change, asked, behind)
+        if change and all(other.change != change for other in found):
+            found.append(PageMend(mend.text, change))
+    return tuple(found[:MOST])
+
+
+def _as_asked(change: dict[str, Any], asked: Asked, behind: Behind) -> dict[str, Any]:
+    """A change of the core's question in the page's own fields; nothing for one that the page cannot ask."""
+    found: dict[str, Any] = {}
+    for name, value in change.items():
+        if name == "ready":
+            found["ready"] = _local(value, asked, behind)
+        elif name == "style" and value is not None:
+            found |= {"style": value, "method": None, "fridge_days": 0}
+        elif name == "method" and value is not None:
+            # What was asked beside the style stands in the method by now.
+            found |= {"method": value, "style": None, "fridge_days": 0, "later_pieces": 0, "folds": None}
+        elif name not in ("style", "method"):
+            found[name] = value
+    return found
+
+
+def _local(value: Any, asked: Asked, behind: Behind) -> str:
+    """A time at which the first part leaves the oven, by the kitchen's clock and as it was meant."""
+    first = value if isinstance(value, str) else next(iter(value.values()))
+    at = datetime.fromisoformat(first)
+    if asked.ready_means == "cut":
+        at += timedelta(minutes=usual_cool_min(behind.formula))
+    return at.astimezone(zone_of(asked.zone or behind.settings.zone)).strftime(LOCAL)

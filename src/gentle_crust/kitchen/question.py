@@ -1,0 +1,208 @@
+"""What a baker asks of a plan, as the core takes it: completed from formula and kitchen."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
+from datetime import UTC, datetime, timedelta
+from typing import Any
+
+from gentle_crust.contract.asked import Asked
+from gentle_crust.contract.kitchen import Settings
+from gentle_crust.core import limits
+from gentle_crust.core.clock import Room, Stand, zone_of
+from gentle_crust.core.course.ask import Asked as CourseAsked
+from gentle_crust.core.course.ask import Kitchen
+from gentle_crust.core.course.fill import usual_cool_min
+from gentle_crust.core.course.method import Method, numbered
+from gentle_crust.core.course.plan import CoursePlan, plan
+from gentle_crust.core.course.styles import fitting, method_for, style_of
+from gentle_crust.core.course.tailored import baked_in_vessel, folded, longer_cold, split
+from gentle_crust.core.course.taken import Taken
+from gentle_crust.core.course.written import method_of
+from gentle_crust.core.errors import CraftError, Unreadable, within
+from gentle_crust.core.fermentation.targets import SCHOOLS
+from gentle_crust.core.formula.edit import with_levain_share, with_yeast, with_yeast_beside
+from gentle_crust.core.formula.feel import feel
+from gentle_crust.core.formula.model import Formula
+from gentle_crust.core.leaven.starter import Starter
+from gentle_crust.core.limits import Limit
+from gentle_crust.core.oven.equipment import Vessel, fits
+from gentle_crust.core.oven.kit import Steam, steam_of
+from gentle_crust.core.plan.tell import Wanted
+from gentle_crust.kitchen.local_time import instant_of
+from gentle_crust.kitchen.settings import nights
+
+LONGEST_AHEAD = timedelta(days=14)
+ALWAYS = datetime(1970, 1, 1, tzinfo=UTC)
+USUAL_GAP_MIN = 30.0
+
+
+@dataclass(frozen=True)
+class Behind:
+    """What a question is asked with: the kitchen, the formula as it is, the culture, when it is asked, and around
+    what other doughs take. ``learnt_k``: what ways of mixing add to a dough here, where it was measured."""
+
+    settings: Settings
+    formula: Formula
+    starter: Starter | None
+    now: datetime
+    learnt_k: tuple[tuple[str, float], ...] = ()
+    taken: tuple[Taken, ...] = ()
+
+
+def completed(asked: Asked, settings: Settings, formula: Formula) -> Asked:
+    """Fill what was left out, but for the time it should be ready."""
+    default: dict[str, Any] = {
+        "pieces": formula.pieces,
+        "scaling_weight_g": formula.scaling_weight_g,
+        "vessel_id": _vessel_for(settings, formula, asked).id,
+        "dough_c": formula.dough_c,
+        **{name: getattr(settings, name) for name in ("room_day_c", "room_night_c", "fridge_c", "tap_c")},
+        **{name: getattr(settings, name) for name in ("sleep_from", "sleep_to", "zone")},
+    }
+    whole = replace(asked, **{name: value for name, value in default.items() if getattr(asked, name) is None})
+    if whole.style is None and whole.method is None:
+        able = fitting(formula, settings.vessels)
+        whole = replace(whole, style=able[0].id if able else "room_steady")
+    return whole
+
+
+def _vessel_for(settings: Settings, formula: Formula, asked: Asked) -> Vessel:
+    """The kitchen's first vessel that this loaf fits, holding most of the pieces at once."""
+    weight = asked.scaling_weight_g or formula.scaling_weight_g
+    able = [vessel for vessel in settings.vessels if not fits(vessel, formula.shape, weight)]
+    if formula.shape == "slipper":
+        able = [vessel for vessel in able if vessel.kind == "tray"] or able
+    return able[0] if able else settings.vessels[0]
+
+
+def asked_formula(formula: Formula, asked: Asked) -> Formula:
+    """The formula with the levain's share and the yeast that were asked for."""
+    if asked.levain_percent is not None:
+        formula = with_levain_share(formula, asked.levain_percent)
+    if asked.yeast_percent is not None:
+        formula = with_yeast(formula, asked.yeast_percent)
+    return with_yeast_beside(formula, asked.yeast_supplement_percent)
+
+
+def course_question(asked: Asked, behind: Behind) -> CourseAsked:
+    """The core's question from a completed one. Raises CraftError that names a field which no kitchen has so."""
+    _check(asked)
+    settings, formula = behind.settings, asked_formula(behind.formula, asked)
+    zone = zone_of(asked.zone or settings.zone)
+    vessel = vessel_of(asked, settings)
+    method = _method(asked, formula, vessel)
+    kitchen = Kitchen(
+        zone=zone.key,
+        room=Room(float(asked.room_day_c or 0), float(asked.room_night_c or 0), float(asked.fridge_c or 0)),
+        nights=nights(asked.sleep_from or "", asked.sleep_to or ""),
+        oven=settings.oven,
+        vessels=settings.vessels,
+        steam=tuple(steam_of(Steam(kind)) for kind in settings.steam),
+        tap_c=float(asked.tap_c or 0),
+        hot_tap_c=settings.hot_tap_c,
+        altitude_m=settings.altitude_m,
+        scale_g=settings.scale_g,
+        learnt_k=behind.learnt_k,
+    )
+    return CourseAsked(
+        formula=formula,
+        method=method,
+        kitchen=kitchen,
+        pieces=int(asked.pieces or 0),
+        scaling_weight_g=float(asked.scaling_weight_g or 0),
+        dough_c=float(asked.dough_c or 0),
+        now=behind.now,
+        ready=_ready(asked, method, formula, behind.now),
+        lively=asked.culture == "lively",
+        starter=behind.starter,
+        school=asked.school,
+        taken=behind.taken,
+        style="" if asked.method is not None else asked.style or "",
+        stands=() if asked.stand_c is None else (Stand(ALWAYS, None, asked.stand_c),),
+    )
+
+
+def wanted(asked: Asked, settings: Settings) -> Wanted:
+    """When the bread is wanted, and what that means."""
+    zone = zone_of(asked.zone or settings.zone)
+    return Wanted(None if asked.ready is None else instant_of(asked.ready, zone, "ready"), asked.ready_means == "cut")
+
+
+def vessel_of(asked: Asked, settings: Settings) -> Vessel:
+    """The vessel that was asked for."""
+    vessel = next((vessel for vessel in settings.vessels if vessel.id == asked.vessel_id), None)
+    if vessel is None:
+        raise CraftError("vessel_id", "kitchen-plan-vessel-gone")
+    return vessel
+
+
+def _check(asked: Asked) -> None:
+    pieces = int(asked.pieces or 0)
+    within("pieces", limits.PIECES, pieces)
+    within("later_pieces", Limit("pieces-kept-for-another-day", 0, pieces - 1, ""), asked.later_pieces)
+    within("later_days", limits.LATER_DAYS, asked.later_days)
+    within("fridge_days", limits.FRIDGE_DAYS, asked.fridge_days)
+    if asked.stand_c is not None:
+        within("stand_c", limits.STAND_C, asked.stand_c)
+    if asked.folds is not None:
+        within("folds", limits.FOLDS, asked.folds)
+    if asked.school != "by_dough" and asked.school not in SCHOOLS:
+        raise Unreadable("school", "scheduling-school-unknown", school=asked.school, names=tuple(SCHOOLS))
+
+
+def _method(asked: Asked, formula: Formula, vessel: Vessel) -> Method:
+    """The style's method, or the baker's own, with what was asked otherwise."""
+    if asked.method is not None:
+        method = method_of(asked.method, formula)
+    else:
+        method = method_for(style_of(asked.style or "room_steady"), formula)
+    method = numbered(method)
+    if asked.folds is not None:
+        method = folded(method, asked.folds, float(feel(formula).fold_every_min or USUAL_GAP_MIN))
+    method = baked_in_vessel(longer_cold(method, asked.fridge_days), vessel)
+    return numbered(split(method, int(asked.pieces or 0), asked.later_pieces, asked.later_days))
+
+
+def _ready(asked: Asked, method: Method, formula: Formula, now: datetime) -> tuple[tuple[str, datetime], ...]:
+    """When each part is to leave the oven: cool enough to cut when it is wanted, if that was meant; later ones on
+    their own day."""
+    if asked.ready is None:
+        return ()
+    at = instant_of(asked.ready, zone_of(asked.zone or "UTC"), "ready")
+    if not timedelta(0) < at - now < LONGEST_AHEAD:
+        raise CraftError("ready", "scheduling-wanted-out-of-span")
+    if asked.ready_means == "cut":
+        at -= timedelta(minutes=usual_cool_min(formula))
+    names = [name for name, _ in method.paths]
+    later = timedelta(days=asked.later_days) if asked.later_pieces and len(names) == 2 else timedelta(0)
+    return tuple((name, at + (later if place else timedelta(0))) for place, name in enumerate(names))
+
+
+def field_of(error: CraftError) -> CraftError:
+    """An error of the core's question by the name of the field that the page asked with."""
+    names = {"kitchen.sleep": "sleep_from", "method.stages": "method"}
+    field = error.field.removeprefix("kitchen.") if error.field not in names else names[error.field]
+    if field == error.field:
+        return error
+    return type(error)(field, error.what.code, **error.what.values)
+
+
+def question_of(asked: Asked, behind: Behind) -> CourseAsked:
+    """The core's question, what is wrong with it said by the page's own names."""
+    try:
+        return course_question(asked, behind)
+    except CraftError as error:
+        raise field_of(error) from error
+
+
+def plan_of(asked: Asked, behind: Behind) -> CoursePlan:
+    """A completed question planned, what is wrong with it said by the page's own names."""
+    try:
+        return plan(course_question(asked, behind))
+    except CraftError as error:
+        raise field_of(error) from error
+
+
+def styles_for(formula: Formula, vessels: Sequence[Vessel]) -> tuple[tuple[str, Any], ...]:
+    """Id and name of the styles that suit a formula in a kitchen."""
+    return tuple((style.id, style.name) for style in fitting(formula, tuple(vessels)))
