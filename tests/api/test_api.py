@@ -76,8 +76,8 @@ def test_mends_are_offered_for_a_wish_that_comes_too_late(client):
     late = ASKED | {"ready": "2026-11-28T15:00", "style": "room_steady"}
     assert client.post("/api/plan", json=late).get_json()["plan"]["problems"]
     mends = client.post("/api/plan/mends", json=late).get_json()["mends"]
-    assert mends and mends[0]["field"] == "ready"
-    mended = client.post("/api/plan", json=late | {"ready": mends[0]["value"]}).get_json()
+    assert mends and list(mends[0]["change"]) == ["ready"]
+    mended = client.post("/api/plan", json=late | mends[0]["change"]).get_json()
     assert not mended["plan"]["problems"]
 
 

@@ -60,7 +60,7 @@ def test_its_record_tells_what_was_done_and_when_it_was_planned(done):
     assert steps["fold-3"]["skipped"] and not steps["load-1"]["skipped"]
     assert steps["mix-1"]["title"] == "Mix" and steps["mix-1"]["planned"]
     ats = [step["at"] for step in found["steps"]]
-    assert ats == sorted(ats) and len(found["steps"]) == 15
+    assert ats == sorted(ats) and len(found["steps"]) == 19
     assert found["readings"][0]["kind"] == "rise_eye" and found["readings"][0]["value"] == pytest.approx(0.2)
     (verdict,) = found["verdicts"]
     assert verdict["stage"] == "final_proof" and verdict["verdict"] and verdict["do"]

@@ -41,7 +41,7 @@ def test_three_doughs_and_nothing_late(tmp_path, now):
     assert "chill-1" in {deed.key for deed in cold.story.happened.deeds}
     assert not {"divide-1", "shape-1"} & {deed.key for deed in bulk.story.happened.deeds}
     done = {deed.key for deed in oven.story.happened.deeds}
-    assert "preheat-1" in done and oven.live.next.key == "load-1"
+    assert "preheat-1" in done and oven.live.next.key == "score-1"
     assert timedelta(0) < oven.live.next.at - now < timedelta(minutes=30)
     planned = [line for line in PlanBook(Work(sessions, lambda: now)).page().lines if line.state == "planned"]
     assert [line.id for line in planned] == [demo.TOMORROW_PLAN] and planned[0].begins >= now

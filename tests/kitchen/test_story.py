@@ -10,8 +10,8 @@ from hypothesis import strategies as st
 from gentle_crust.config import config
 from gentle_crust.contract.events import is_step_key
 from gentle_crust.contract.tidy import clean, sane
-from gentle_crust.core.errors import CraftError
 from gentle_crust.core.bench.happened import keys
+from gentle_crust.core.errors import CraftError
 from gentle_crust.kitchen import story as tale
 from gentle_crust.kitchen.now import Clock, clock_of, rate_of, system_now
 from gentle_crust.kitchen.story import story_of
@@ -114,7 +114,7 @@ def test_whatever_is_pressed_and_taken_back_each_step_is_there_at_most_once(pres
 def test_keys_name_each_of_a_kind():
     class Kinded:
         def __init__(self, kind):
-            self.kind = kind
+            self.kind, self.key = kind, ""
 
     found = keys([Kinded("fold"), Kinded("fold"), Kinded("load"), Kinded("fold")])
     assert found == ("fold-1", "fold-2", "load-1", "fold-3")

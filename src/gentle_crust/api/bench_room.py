@@ -176,7 +176,7 @@ def _keep(presses: Presses, each: PressBody, at: datetime) -> None:
 @bench.post("/bench/mixed/<key>", responses={200: BenchAnswer})
 def just_mixed(path: KeyPath, body: MixedBody) -> Response:
     """A dough that was mixed without a plan comes to the bench."""
-    asked = Asked(body.formula_id, pieces=body.pieces, scaling_weight_g=body.scaling_weight_g, proof=body.proof,
+    asked = Asked(body.formula_id, pieces=body.pieces, scaling_weight_g=body.scaling_weight_g, style=body.style,
                   dough_c=body.dough_c)  # fmt: skip
     _presses().mixed(path.key, body.event, asked, body.mixed_at)
     return answer(_bench(_book().view()))

@@ -8,6 +8,7 @@ from gentle_crust.api.common import answer, if_match, room, said, work
 from gentle_crust.contract.pages import PageQuery
 from gentle_crust.contract.plans import (
     AskedBody,
+    BesideQuery,
     MendAnswer,
     MendsAnswer,
     PlanAnswer,
@@ -78,15 +79,15 @@ def _saved(found: Followed) -> Response:
 
 
 @plans.post("/plan", responses={200: PlanAnswer})
-def preview_plan(body: AskedBody) -> Response:
+def preview_plan(query: BesideQuery, body: AskedBody) -> Response:
     """Reckon a plan without keeping it, around what other plans and doughs take."""
-    return answer(PlanAnswer(**_plan(_book().preview(body.asked(), taken_of(work(), body.in_place_of)))))
+    return answer(PlanAnswer(**_plan(_book().preview(body.asked(), taken_of(work(), query.plan)))))
 
 
 @plans.post("/plan/ways", responses={200: WaysAnswer})
-def ways_to_plan(body: AskedBody) -> Response:
+def ways_to_plan(query: BesideQuery, body: AskedBody) -> Response:
     """The styles that suit, each to the same bread by the same time."""
-    asked = _book().ask(body.asked(), taken_of(work(), body.in_place_of))
+    asked = _book().ask(body.asked(), taken_of(work(), query.plan))
     means_cut = body.ready_means == "cut"
     return answer(WaysAnswer(ways=[_way(way, means_cut) for way in ways(asked)]))
 
@@ -126,9 +127,9 @@ def turn_plan(body: TurnBody) -> Response:
 
 
 @plans.post("/plan/mends", responses={200: MendsAnswer})
-def mend_plan(body: AskedBody) -> Response:
+def mend_plan(query: BesideQuery, body: AskedBody) -> Response:
     """Single changes that would rid this plan of its problems."""
-    found = _book().mends(body.asked(), taken_of(work(), body.in_place_of))
+    found = _book().mends(body.asked(), taken_of(work(), query.plan))
     return answer(MendsAnswer(mends=[MendAnswer(sentence=each.sentence, change=each.change) for each in found]))
 
 

@@ -77,13 +77,17 @@ class AskedBody(Strict):
     sleep_to: Short | None = None
     zone: Short | None = None
 
-    in_place_of: Short | None = Field(None, description="Key of the saved plan that this is a change of")
-
     def asked(self) -> Asked:
         """As the kitchen takes it."""
-        given = self.model_dump(exclude={"method", "in_place_of"})
+        given = self.model_dump(exclude={"method"})
         method = None if self.method is None else self.method.model_dump(by_alias=True, exclude_none=True)
         return Asked(**given, method=method)
+
+
+class BesideQuery(Shown):
+    """The saved plan that a question is a change of: it does not stand in its own way."""
+
+    plan: Short = ""
 
 
 class StyleLine(Shown):

@@ -78,8 +78,8 @@ class Clock:
     """Where else the dough stood or will stand; the later of two that overlap holds."""
 
     def at(self, hours: float) -> datetime:
-        """The instant at ``hours`` from the origin, to the second."""
-        return (self.origin + timedelta(hours=hours)).replace(microsecond=0)
+        """The instant at ``hours`` from the origin, to the nearest second."""
+        return (self.origin + timedelta(hours=hours, milliseconds=500)).replace(microsecond=0)
 
     def hours(self, when: datetime) -> float:
         """Hours from the origin to an instant."""

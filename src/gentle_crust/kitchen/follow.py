@@ -108,7 +108,9 @@ class FollowBook:
         taken = readings_of(story, mixed)
         if not taken and not story.happened.deeds:
             return Followed(saved, taken, None, story.started)
-        following = Following(as_read(taken), story.looked(mixed), story.happened, self.now())
+        following = Following(
+            as_read(taken), story.looked(mixed), story.happened, self.now() if story.happened.deeds else None
+        )
         try:
             plan = follow(saved.answer.plan, self.plans.question(saved), following).plan
         except CraftError as error:

@@ -7,7 +7,7 @@ from typing import Any
 from gentle_crust.contract.asked import Asked
 from gentle_crust.core.clock import zone_of
 from gentle_crust.core.course.fill import usual_cool_min
-from gentle_crust.core.course.mends import mends
+from gentle_crust.core.course.mends import alternatives
 from gentle_crust.core.course.plan import CoursePlan
 from gentle_crust.core.messages import Message
 from gentle_crust.kitchen.local_time import LOCAL
@@ -25,15 +25,13 @@ class PageMend:
 
 
 def page_mends(made: CoursePlan, asked: Asked, behind: Behind) -> tuple[PageMend, ...]:
-    """Changes that would rid a plan of its problems, each of them once; all were tried."""
+    """Single changes that would rid a plan of its problems; all were tried."""
     found: list[PageMend] = []
-    for mend in mends(made):
-        if mend is None:
-            continue
-        change = _as_asked(mend.change, asked, behind)
+    for mend in alternatives(made, MOST):
+        change = dict(mend.leaven) or _as_asked(mend.change, asked, behind)
         if change and all(other.change != change for other in found):
             found.append(PageMend(mend.text, change))
-    return tuple(found[:MOST])
+    return tuple(found)
 
 
 def _as_asked(change: dict[str, Any], asked: Asked, behind: Behind) -> dict[str, Any]:
@@ -47,6 +45,8 @@ def _as_asked(change: dict[str, Any], asked: Asked, behind: Behind) -> dict[str,
         elif name == "method" and value is not None:
             # What was asked beside the style stands in the method by now.
             found |= {"method": value, "style": None, "fridge_days": 0, "later_pieces": 0, "folds": None}
+        elif name == "culture":
+            found["culture"] = "lively" if value["lively"] else "hungry"
         elif name not in ("style", "method"):
             found[name] = value
     return found

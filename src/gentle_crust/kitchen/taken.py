@@ -11,7 +11,7 @@ from gentle_crust.kitchen.work import Work
 from gentle_crust.store.baking import Plans
 
 
-def taken_of(work: Work, but: str | None = None) -> tuple[Taken, ...]:
+def taken_of(work: Work, but: str = "") -> tuple[Taken, ...]:
     """Hands and oven that all doughs and saved plans take from now on, without the one under the key ``but``."""
     now = work.now()
     found: list[Taken] = []

@@ -64,7 +64,8 @@ def follow(planned: Plan, asked: Asked, following: Following) -> Followed:
     changed = replace(changed, method=numbered(changed.method))
     where = places(changed.method, planned)
     minutes = {each.id: each.work_min for path in fill(changed) for each in path.stages}
-    now = following.now or asked.now
+    latest = max((each.at for each in (*happened.deeds, *following.readings)), default=asked.now)
+    now = following.now or max(latest, asked.now)
     pressed = presses_of(happened, where, minutes, now)
     begins = _begins(planned, happened)
     late = max(now - begins, timedelta(0)) if following.now and not _begun(happened) else timedelta(0)
@@ -160,7 +161,7 @@ def _builds(planned: Plan, happened: Happened) -> tuple[RibbonPart, ...]:
 
 def _told(planned: Plan, found: Progress, happened: Happened, following: Following) -> Plan:
     """The plan as it goes on: what was weighed and built stays as it was."""
-    solved = found.solved
+    solved = found.due if following.now is None else found.solved
     made = _planned_course(solved, planned)
     belief = solved.belief
     said = said_of(belief) if any(r.kind != "dough_c" for r in following.readings) or following.looked else NOTHING

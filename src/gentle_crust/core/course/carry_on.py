@@ -14,6 +14,8 @@ from gentle_crust.core.course.solve import solve
 from gentle_crust.core.course.solved import Solved
 from gentle_crust.core.fermentation.readings import Doubt, Looked
 
+MET_H = 2e-4
+"""A time that is met so nearly is met to the second."""
 LONG_AGO = -1e6
 """Hours: before anything that is followed."""
 
@@ -140,7 +142,7 @@ def _laid_out(
         settled |= _not_over_yet(search, start, laid, ends, until, hot, now)
         holds, moved = _held_to(search, laid, {k: v for k, v in holds.items() if k not in settled})
         before, laid = laid, search.lay(start, {**holds, **settled})
-        if moved < NEAR_H and _near(before, laid):
+        if moved < MET_H and _near(before, laid):
             break
     return {**holds, **settled}, laid
 

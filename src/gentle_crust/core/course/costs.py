@@ -51,7 +51,7 @@ def _choices(stages: tuple[Filled, ...]) -> Lengths:
 
 
 def _near(stages: tuple[Filled, ...], chosen: dict[str, float]) -> Lengths:
-    """Lengths a little shorter and longer than those that were chosen, of one hold after the other; one row a choice."""
+    """Lengths a little shorter and longer than those that were chosen, of one hold after the other."""
     rows, places = [], [each.id for each in held(stages)]
     for each in held(stages):
         low, high = (end / 60 for end in each.until.minutes)
@@ -148,11 +148,16 @@ def _leads(search: Laying, starts: Floats, holds: Lengths, anchor: int) -> Float
     for leads in search.leads:
         able = [
             PAST_MIN * 60 * np.maximum(max(lead) - mix, 0)
-            + sum((asleep(sleep, mix - hours - SURE_H, mix - hours + HANDS_H + SURE_H) for hours in lead), np.zeros(len(mix)))
+            + sum((_awake_at(sleep, mix - hours) for hours in lead), np.zeros(len(mix)))
             for lead in leads
         ]
         cost = cost + np.min(able, axis=0)
     return cost
+
+
+def _awake_at(sleep: tuple[Floats, Floats], at: Floats) -> Floats:
+    """What hands at ``at`` pay for the sleep they take, or come near to."""
+    return asleep(sleep, at - SURE_H, at + HANDS_H + SURE_H)
 
 
 def _off_middle(search: Laying, holds: Lengths) -> Floats | float:

@@ -1,8 +1,9 @@
 """One change that would do: tried before it is offered."""
 
 from collections.abc import Iterator
-from dataclasses import dataclass, replace
+from dataclasses import asdict, dataclass, replace
 from datetime import timedelta
+from itertools import islice
 from typing import Any
 
 from gentle_crust.core.course.as_written import as_written
@@ -14,12 +15,21 @@ from gentle_crust.core.course.plan import CoursePlan, in_style, plan, ready_of, 
 from gentle_crust.core.course.problems import Problem
 from gentle_crust.core.course.styles import fitting
 from gentle_crust.core.errors import CraftError
+from gentle_crust.core.formula.edit import with_levain_share, with_yeast, with_yeast_beside
+from gentle_crust.core.formula.model import Formula
 from gentle_crust.core.messages import Message, message
 
 OF_FERMENTING = (
     "unripe", "no_rise", "never_ready", "never_warms", "under_proofed", "over_proofed", "proof_too_short", "water_hot",
 )  # fmt: skip
 EARLIER_LATER_H = (1, 2, -1, 3, -2, 4, 6, 8, 12, 24)
+PINCH_PERCENT = 0.2
+"""Instant yeast beside a levain, of all flour: a pinch that hurries bulk and leaves it sourdough (practice)."""
+MORE, LESS = 1.6, 0.5
+LEVAIN_PERCENT = (3.0, 25.0)
+"""Prefermented flour of a levain that bakers use, and how it is changed (practice)."""
+LESS_YEAST, LEAST_YEAST_PERCENT = (0.6, 0.35), 0.02
+"""What is left of the dough's yeast where it is too much, and the least that can still be weighed (practice)."""
 MOST_TRIED = 10
 """So many other questions are tried for all problems of one plan."""
 A_QUARTER = timedelta(minutes=15)
@@ -31,6 +41,8 @@ class Mend:
 
     text: Message
     change: dict[str, Any]
+    leaven: tuple[tuple[str, float], ...] = ()
+    """What of the formula's leaven that changes: its levain's share, its yeast, a pinch of yeast beside, percent."""
 
 
 def mends(made: CoursePlan) -> tuple[Mend | None, ...]:
@@ -55,6 +67,25 @@ def mends(made: CoursePlan) -> tuple[Mend | None, ...]:
     return tuple(known.get(problem.code) for problem in made.problems)
 
 
+def alternatives(made: CoursePlan, most: int) -> tuple[Mend, ...]:
+    """Several changes of which each alone rids a plan of all its problems, the one that a baker likes best first.
+
+    Where no change does, one that is rid of some of them.
+    """
+    found: list[Mend] = []
+    tried: set[Asked] = set()
+    for problem in made.problems:
+        for asked, mend in _changes(made, problem):
+            if asked in tried:
+                continue
+            if len(tried) >= MOST_TRIED or len(found) >= most:
+                break
+            tried.add(asked)
+            if _codes(asked) == set():
+                found.append(mend)
+    return tuple(found) or tuple(mend for mend in mends(made) if mend is not None)[:1]
+
+
 def _codes(asked: Asked) -> set[str] | None:
     """Codes of the problems of another question; None if it cannot be asked."""
     try:
@@ -71,7 +102,11 @@ def _changes(made: CoursePlan, problem: Problem) -> Iterator[tuple[Asked, Mend]]
         yield from _otherwise(asked, problem)
     if problem.code in ("vessel", "oven", "unsafe"):
         yield from _other_vessel(asked, problem)
-    yield from _at_another_time(made)
+    times = _at_another_time(made)
+    yield from islice(times, 1)
+    if problem.code in ("past", "late", "unripe", "over_proofed", "young_culture"):
+        yield from _other_leaven(asked, problem)
+    yield from times
     yield from _in_another_style(asked)
     if problem.code in ("water_hot", "no_rise", "under_proofed", "never_ready"):
         for dough_c in (asked.dough_c - 2, asked.dough_c - 4, asked.dough_c + 2):
@@ -189,6 +224,34 @@ def _ready(asked: Asked, ready: tuple[tuple[str, Any], ...]) -> tuple[Asked, Men
     times = {name: at.isoformat() for name, at in ready}
     change = times[""] if list(times) == [""] else times
     return changed, Mend(message("mend-ready", at=ready[0][1]), {"ready": change})
+
+
+def _other_leaven(asked: Asked, problem: Problem) -> Iterator[tuple[Asked, Mend]]:
+    """More leaven where time is short, less of it where the dough goes too far; a culture that is awake already."""
+    formula = asked.formula
+    if formula.leaven == "levain" and not asked.lively and asked.starter is None:
+        yield replace(asked, lively=True), Mend(message("mend-lively"), {"culture": {"lively": True}})
+    share = next((one.flour_percent for one in formula.preferments if one.kind == "levain"), None)
+    too_far = problem.code == "over_proofed"
+    if formula.leaven == "levain" and not formula.yeast_percent and not too_far:
+        pinch = with_yeast_beside(formula, PINCH_PERCENT)
+        yield _leavened(
+            asked, pinch, message("mend-pinch", percent=PINCH_PERCENT), "yeast_supplement_percent", PINCH_PERCENT
+        )
+    if share is not None:
+        other = round(share * (LESS if too_far else MORE), 1)
+        if LEVAIN_PERCENT[0] <= other <= LEVAIN_PERCENT[1]:
+            said = message("mend-less-levain" if too_far else "mend-more-levain", percent=other, instead=share)
+            yield _leavened(asked, with_levain_share(formula, other), said, "levain_percent", other)
+    for part in LESS_YEAST if too_far else ():
+        percent = round(formula.yeast_percent * part, 2)
+        if percent >= LEAST_YEAST_PERCENT:
+            said = message("mend-less-yeast", percent=percent, instead=formula.yeast_percent)
+            yield _leavened(asked, with_yeast(formula, percent), said, "yeast_percent", percent)
+
+
+def _leavened(asked: Asked, formula: Formula, said: Message, name: str, percent: float) -> tuple[Asked, Mend]:
+    return replace(asked, formula=formula), Mend(said, {"formula": asdict(formula)}, ((name, percent),))
 
 
 def _in_another_style(asked: Asked) -> Iterator[tuple[Asked, Mend]]:

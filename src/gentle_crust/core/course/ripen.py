@@ -176,7 +176,8 @@ def leads_h(asked: Asked, path: FilledPath, clock: Clock, mix: float) -> tuple[t
             hours = hours_to_ripe(jar, own, mix - 7, mass, LEVAIN_RATIOS)
             woken = feeds * quickest_h(own, mix - 14, mass, asked.formula, preferment, lively) if feeds else 0.0
             fed = _feed_leads(woken, feeds)
-            able = tuple((each, *(each + m for m in more)) for each in hours[np.isfinite(hours)].tolist() for more in fed)
+            ripe = hours[np.isfinite(hours)].tolist()
+            able = tuple((each, *(each + more for more in before)) for each in ripe for before in fed)
             found.append(able or ((UNRIPE_H,),))
         else:
             found.append(((preferment_h(own, mix, mass, asked.formula, preferment),),))

@@ -11,6 +11,7 @@ import numpy as np
 
 from gentle_crust.core.course.ask import Asked
 from gentle_crust.core.course.costs import (
+    ASLEEP_STEP,
     HANDS_H,
     LATER_H,
     PAST_MIN,
@@ -98,7 +99,8 @@ def _best(search: Laying) -> tuple[float, dict[str, float]]:
         cost = cost_of(search, laid, holds)
         if cost < best[0]:
             best = (cost, start, holds)
-        if cost <= foreseen + 1 or not free:
+        # What ripens was thought of at another time of mixing: with hands in the night it is looked at once more.
+        if (cost <= foreseen + 1 and cost < ASLEEP_STEP) or not free:
             break
     return _toward_target(search, best)
 
@@ -199,8 +201,13 @@ def _told(search: Laying, start: float, holds: dict[str, float]) -> Solved:
     """The course with every activity of its leaven side by side, at the lengths that were found."""
     search.ripe_for(mix_at(search.lay(start, holds)))
     start, holds, laid = _exact(search, start, holds, NEAR_H, 10 * NEAR_H)
-    if search.wanted[anchor_of(search)] is None:
+    anchor = anchor_of(search)
+    wanted = search.wanted[anchor]
+    if wanted is None:
         start, laid = _not_in_the_past(search, start, holds, laid)
+    elif abs(laid.outs()[anchor] - wanted) < 2 * NEAR_H:
+        # The seconds that are left: the same lengths, begun so much sooner.
+        start -= laid.outs()[anchor] - wanted
     return as_told(search, start, holds, laid)
 
 

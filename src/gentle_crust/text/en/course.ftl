@@ -304,6 +304,11 @@ mend-until-ready = Let the { $stage } go on until it is ready.
 mend-shorter = Make the { $stage } shorter: up to { SPAN($minutes) }.
 mend-longer = Make the { $stage } longer: up to { SPAN($minutes) }.
 mend-dough-c = Mix it to { WARMTH($dough) }.
+mend-lively = Build from a lively culture, fed within the last day: no feed is needed first.
+mend-pinch = A pinch of yeast beside the levain, { $percent } % instant: shorter bulk, milder, stales sooner.
+mend-more-levain = More levain: { $percent } % of the flour instead of { $instead } %.
+mend-less-levain = Less levain: { $percent } % of the flour instead of { $instead } %.
+mend-less-yeast = Less yeast: { $percent } % of the flour instead of { $instead } %; begin sooner.
 mend-vessel = Bake it in another vessel: { $vessel }.
 
 style-room-steady = Room and steady
