@@ -42,7 +42,9 @@ class Hand:
         self.presses.press(key, (Press(f"{key}-{self.count}", kind, at or self.now, body),))
 
     def dough(self, key):
-        return next(each for each in self.book.view().doughs if each.id == key)
+        view = self.book.view()
+        assert not view.aside, [say(each.sentence).sentence for each in view.aside]
+        return next(each for each in view.doughs if each.id == key)
 
     def bake(self, key, late_min=0.0, most=60):
         """Do whatever is next when it is due, so much late; the keys in order, and when each was done."""

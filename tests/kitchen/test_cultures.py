@@ -263,4 +263,4 @@ def test_a_saved_plan_keeps_the_culture_that_it_was_made_with(sessions, book):
     book.put_away("gull")
     assert plans.open(demo.TOMORROW_PLAN).answer.plan == before.answer.plan
     question = plans.question(before)
-    assert wish.starter == before.answer.plan.starter
+    assert question.starter == before.answer.plan.starter

@@ -34,8 +34,8 @@ class Folds:
 class Carried:
     """What is known of a course under way, by the ids of its stages.
 
-    ``ends``: when they ended. ``holds``: until when others are to be held. ``begins``: when the dough was, or is to
-    be, begun, if nothing of it has ended. ``bakes_from``: before when a bake cannot begin, as its oven is not hot.
+    ``ends``: when they ended. ``holds``: until when others are to be held. ``begins``: when the first stages of doughs
+    began, or are to begin. ``bakes_from``: before when a bake cannot begin, as its oven is not hot.
     ``looked`` counts from mixing.
     """
 
@@ -43,7 +43,7 @@ class Carried:
     holds: Mapping[str, datetime] = field(default_factory=dict)
     readings: tuple[Read, ...] = ()
     looked: tuple[Looked, ...] = ()
-    begins: datetime | None = None
+    begins: Mapping[str, datetime] = field(default_factory=dict)
     folds: Mapping[str, Folds] = field(default_factory=dict)
     bakes_from: Mapping[str, datetime] = field(default_factory=dict)
 
@@ -62,7 +62,7 @@ def carry_on(asked: Asked, known: Carried) -> CarriedOn:
     What was done took as long as it took; what is running has not ended yet; holds to come are moved so that each
     part meets its time. Without anything known, the course of the least cost.
     """
-    if not known.ends and known.begins is None:
+    if not known.ends and not known.begins:
         solved = solve(asked)
         return CarriedOn(solved, solved)
     search = Laying(asked)
@@ -98,22 +98,26 @@ def _folded(search: Laying, folds: Mapping[str, Folds]) -> dict[str, Folded]:
     }  # fmt: skip
 
 
-def _as_it_was(search: Laying, ends: dict[str, float], begins: datetime | None) -> tuple[float, dict[str, float]]:
+def _as_it_was(
+    search: Laying, ends: dict[str, float], begins: Mapping[str, datetime]
+) -> tuple[float, dict[str, float]]:
     """When the dough was begun, and the hours of all that is done; of parts apart, how much later each began."""
     fixed: dict[str, float] = {}
     started: dict[str, float] = {}
-    given = None if begins is None else search.clock.hours(begins)
+    given = {id_: search.clock.hours(at) for id_, at in begins.items()}
     for batch, tail in zip(search.batches, search.tails, strict=True):
         before: float | None = None
         for each in (*search.trunk, *tail):
             if each.id not in ends:
                 break
             if before is None:
-                before = started[batch.name] = ends[each.id] - _own_h(each) if given is None else given
+                own = ends[each.id] - _own_h(each)
+                before = started[batch.name] = min(given.get(each.id, own), ends[each.id])
             fixed[each.id] = max(ends[each.id] - before, 0.0)
             before = ends[each.id]
-    if not started:
-        return given or 0.0, fixed
+        first = (*search.trunk, *tail)[0]
+        if before is None and first.id in given:
+            started[batch.name] = given[first.id]
     start = min(started.values())
     if not search.trunk:
         fixed |= {f"{BEGINS_LATER} {name}": at - start for name, at in started.items()}

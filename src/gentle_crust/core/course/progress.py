@@ -78,7 +78,7 @@ class _Told:
     skipped: frozenset[str]
     holds: dict[str, datetime]
     folds: dict[str, Folds]
-    begins: datetime | None = None
+    begins: dict[str, datetime]
 
 
 def progress(asked: Asked, presses: Sequence[Press], now: datetime, known: Known | None = None) -> Progress:
@@ -93,22 +93,27 @@ def progress(asked: Asked, presses: Sequence[Press], now: datetime, known: Known
     method = numbered(asked.method)
     asked = replace(asked, method=method)
     minutes = {each.id: each.work_min for path in fill(asked) for each in path.stages}
-    told = _Told(method, minutes, {}, frozenset(), {}, {}, more.begins)
+    told = _Told(method, minutes, {}, frozenset(), {}, {}, {})
     for press in presses:
         _in_time(press, now)
         told = _pressed(told, press)
     begun = {id_: at for id_, at in told.ends.items() if _stage(told.method, id_).kind not in BESIDE}
     # Until there is a dough the plan stands as it was made: what ripens was begun for its mix.
-    under_way = bool(begun) or told.begins is not None
+    begins = told.begins or _first_stages(told.method, more.begins if not begun else None)
+    under_way = bool(begun or begins)
     changed = replace(asked, method=_without(told.method, told.skipped), now=now if under_way else asked.now)
     folds = {
         id_: replace(told.folds.get(id_, Folds()), not_before=more.folds_from.get(id_))
         for id_ in {*told.folds, *more.folds_from}
     }
-    carried = carry_on(
-        changed, Carried(begun, told.holds, more.readings, more.looked, told.begins, folds, more.bakes_from)
-    )
+    carried = carry_on(changed, Carried(begun, told.holds, more.readings, more.looked, begins, folds, more.bakes_from))
     return Progress(_statuses(told, carried.solved, now), carried.solved, carried.due)
+
+
+def _first_stages(method: Method, at: datetime | None) -> dict[str, datetime]:
+    """The first stages of a method's doughs, begun at a time."""
+    firsts = [next((stage.id for stage in path if stage.kind not in BESIDE), "") for _, path in method.paths]
+    return {} if at is None else dict.fromkeys(firsts, at)
 
 
 def _in_time(press: Press, now: datetime) -> None:
@@ -133,7 +138,7 @@ def _pressed(told: _Told, press: Press) -> _Told:
     if stage.id in told.ends or stage.id in told.skipped:
         raise Conflict("stage", "course-press-twice", stage=stage.id)
     if stage.kind not in BESIDE:
-        _after_what_was(told, stage, press.at)
+        _after_what_was(told, stage, None if press.kind == "held" else press.at)
     if press.kind == "done":
         return _done(told, stage, press.at)
     if press.kind == "begun":
@@ -153,12 +158,12 @@ def _pressed(told: _Told, press: Press) -> _Told:
     return _moved(told, stage, press)
 
 
-def _after_what_was(told: _Told, stage: Stage, at: datetime) -> None:
+def _after_what_was(told: _Told, stage: Stage, at: datetime | None) -> None:
     """Nothing happens before what was already done on the same way, nor to a dough that is past it."""
     for path in _paths_of(told.method, stage.id):
         place = [each.id for each in path].index(stage.id)
         before = [told.ends[each.id] for each in path[:place] if each.id in told.ends and each.kind not in BESIDE]
-        if before and at < max(before):
+        if before and at is not None and at < max(before):
             raise Conflict("at", "course-press-out-of-order", stage=stage.id)
         if any(each.id in told.ends for each in path[place + 1 :]):
             raise Conflict("stage", "course-press-past", stage=stage.id)
@@ -193,13 +198,13 @@ def _begun(told: _Told, stage: Stage, at: datetime) -> _Told:
     """A stage that began: the one before it ended. The first of a dough: that was when it was begun."""
     if stage.kind in BESIDE:
         raise Conflict("stage", "course-press-not-waiting", stage=stage.id)
-    ends, begins = dict(told.ends), told.begins
+    ends, begins = dict(told.ends), dict(told.begins)
     for path in _paths_of(told.method, stage.id):
         before = [each for each in path if each.kind not in BESIDE and each.id not in told.skipped]
         place = [each.id for each in before].index(stage.id)
         _ended_before(told, before[:place], at, ends)
         if not place:
-            begins = at
+            begins[stage.id] = at
     return replace(told, ends=ends, begins=begins)
 
 
