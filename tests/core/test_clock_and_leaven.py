@@ -7,6 +7,7 @@ import pytest
 
 from gentle_crust.core.clock import Clock, Nights, Room, zone_of
 from gentle_crust.core.fermentation.engine import Leg, begin, run
+from gentle_crust.core.fermentation.room import room_leg
 from gentle_crust.core.fermentation.uncertainty import ONE, activities
 from gentle_crust.core.formula.model import FlourShare, Formula, Preferment
 from gentle_crust.core.leaven.build import (
@@ -27,7 +28,6 @@ from gentle_crust.core.leaven.ripening import (
     quickest_h,
     yeasted,
 )
-from gentle_crust.core.scheduling.course import room_leg
 
 NOON = datetime(2026, 11, 29, 12, tzinfo=UTC)
 LEVAIN = Preferment("levain", "strong_white", 10, 100)

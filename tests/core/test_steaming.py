@@ -5,6 +5,7 @@ from datetime import UTC, datetime, timedelta
 
 import pytest
 
+from gentle_crust.core.bench.happened import Deed, Happened
 from gentle_crust.core.clock import Nights, Room
 from gentle_crust.core.formula.model import FlourShare, Formula, Preferment
 from gentle_crust.core.oven.bake import Bake
@@ -15,10 +16,8 @@ from gentle_crust.core.oven.profile import RECOVERY_MIN
 from gentle_crust.core.oven.staged import Done
 from gentle_crust.core.oven.steaming import steaming
 from gentle_crust.core.oven.steps import touches
-from gentle_crust.core.scheduling.happened import Deed, Happened
-from gentle_crust.core.scheduling.plan import make_plan
-from gentle_crust.core.scheduling.wish import Kitchen, Wish
 from gentle_crust.text.render import say
+from tests.plans import Bench, Wish, kitchen, make_plan
 
 STONE = Vessel("stone", "stone", "Stone", 1)
 NOW = datetime(2026, 11, 28, 6, 30, tzinfo=UTC)
@@ -105,12 +104,12 @@ def test_grams_and_minutes_of_ones_own_are_kept():
     assert steaming([Steam("none")], 50, 16, 40) == ()
 
 
-def wish(vessel: Vessel = STONE, pieces: int = 1, shape: str = "boule", steam: str = "hot_pan") -> tuple[Wish, Kitchen]:
+def wish(vessel: Vessel = STONE, pieces: int = 1, shape: str = "boule", steam: str = "hot_pan"):
     formula = Formula("Loaf", WHITE, 70, 2, shape, (), (Preferment("levain", "strong_white", 10, 100),))
-    asked = Wish(formula, pieces, 850 if shape == "boule" else 350, datetime(2026, 11, 29, 15, tzinfo=UTC), "out",
-                 "room", vessel, 25, "lively", "")  # fmt: skip
-    kitchen = Kitchen("Europe/Lisbon", Room(22, 19, 4), Nights(22.5, 6.5), 15, Oven("electric", 250), steam=(steam,))
-    return asked, kitchen
+    ready, weight = datetime(2026, 11, 29, 15, tzinfo=UTC), 850 if shape == "boule" else 350
+    asked = Wish(formula, pieces, weight, ready, "room", vessel, 25)
+    means = () if steam == "none_at_all" else (steam,)
+    return asked, kitchen("Europe/Lisbon", Room(22, 19, 4), Nights(22.5, 6.5), Oven("electric", 250), steam=means)
 
 
 def test_a_plan_has_the_steps_of_its_steam():
@@ -136,26 +135,19 @@ def test_a_plan_in_a_pot_or_without_means_has_no_boiling_water():
 
 
 def test_every_load_is_steamed_and_live_steps_follow_the_loading():
-    from gentle_crust.core.scheduling.follow import Following
-    from gentle_crust.core.scheduling.live import live
-    from gentle_crust.core.scheduling.plan import clock_of
 
-    asked, kitchen = wish(pieces=8, shape="baguette")
-    plan = make_plan(asked, kitchen, NOW)
+    dough = Bench(*wish(pieces=8, shape="baguette"), NOW)
+    plan = dough.saved
     assert plan.bake.loads > 1
     pans = [step.at for step in plan.steps if step.what == "pan" and step.kind == "steam_in"]
     loads = [step.at for step in plan.steps if step.kind == "load"]
     assert len(pans) == len(loads) == plan.bake.loads
     assert loads[1] - pans[1] == timedelta(minutes=RECOVERY_MIN)
     late = loads[0] + timedelta(minutes=20)
-    deeds = tuple(
-        Deed(f"{step.kind}-1", step.at + timedelta(minutes=step.minutes))
-        for step in plan.steps if step.kind in ("mix", "divide", "shape")
-    )  # fmt: skip
+    deeds = tuple(dough.deed(key) for key in ("mix-1", "divide-1", "shape-1"))
     happened = Happened((*deeds, Deed("load-1", late)))
     now = late + timedelta(minutes=1)
-    followed = make_plan(asked, kitchen, NOW, Following(plan.times, plan.proof.bulk_rise, happened=happened, now=now))
-    found = {step.key: step for step in live(plan, followed, happened, clock_of(asked, kitchen), now).steps}
+    found = {step.key: step for step in dough.at(now, happened).steps}
     assert found["steam_in-1"].state == "skipped"
     assert found["steam_in-2"].state in ("due", "coming")
     assert abs(found["steam_in-2"].at - late - timedelta(minutes=0.5)) < timedelta(seconds=2)

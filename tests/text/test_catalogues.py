@@ -116,7 +116,7 @@ def test_every_limit_is_called_something_and_says_its_bounds(name):
 
 @pytest.mark.parametrize("path", CATALOGUES, ids=lambda path: path.stem)
 def test_every_message_can_be_said_with_what_it_asks_for(path):
-    times = {"at", "time", "after"}
+    times = {"at", "time", "after", "until", "load", "up", "instead", "goes"}
     for code, names in asked_for(path).items():
         data = {name: "2026-11-29T07:30:00+00:00" if name in times else 3.0 for name in names}
         data |= dict.fromkeys(names & {"unit"}, "C")

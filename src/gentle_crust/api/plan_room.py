@@ -56,7 +56,7 @@ def _plan(made: Answer) -> dict[str, Any]:
         "newest_version": made.newest_version,
         "plan": made.plan,
         "marks": list(made.marks),
-        "styles": [StyleLine(id=id_, name=name) for id_, name in _book().styles(made)],
+        "styles": [StyleLine(id=each.id, name=each.name, cold=each.cold) for each in _book().styles(made)],
     }
 
 

@@ -91,10 +91,11 @@ class BesideQuery(Shown):
 
 
 class StyleLine(Shown):
-    """A style by its id and its name."""
+    """A style by its id and its name, and whether its dough stands in the fridge."""
 
     id: str
     name: Message
+    cold: bool
 
 
 class PlanAnswer(Shown):

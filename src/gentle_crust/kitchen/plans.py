@@ -20,6 +20,7 @@ from gentle_crust.contract.shown import NextStep, PlanLine, PlanState
 from gentle_crust.core.clock import zone_of
 from gentle_crust.core.course.ask import Asked as CourseAsked
 from gentle_crust.core.course.plan import CoursePlan
+from gentle_crust.core.course.styles import Style
 from gentle_crust.core.course.taken import Taken
 from gentle_crust.core.errors import Conflict, CraftError, Infeasible, NotFound, Unreadable
 from gentle_crust.core.fermentation.marks import Mark, in_bowl, in_jar, on_box
@@ -233,8 +234,8 @@ class PlanBook:
         whole, behind, _ = self._completed(asked, taken)
         return page_mends(plan_of(whole, behind), whole, behind)
 
-    def styles(self, answer: Answer) -> tuple[tuple[str, Message], ...]:
-        """Id and name of the styles that suit a plan's formula in this kitchen."""
+    def styles(self, answer: Answer) -> tuple[Style, ...]:
+        """The styles that suit a plan's formula in this kitchen."""
         return styles_for(answer.formula, self.settings.get().vessels)
 
     def save(self, key: str, asked: Asked, base: int | None = None, taken: tuple[Taken, ...] = ()) -> SavedPlan:

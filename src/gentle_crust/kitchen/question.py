@@ -14,7 +14,7 @@ from gentle_crust.core.course.ask import Kitchen
 from gentle_crust.core.course.fill import usual_cool_min
 from gentle_crust.core.course.method import Method, numbered
 from gentle_crust.core.course.plan import CoursePlan, plan
-from gentle_crust.core.course.styles import fitting, method_for, style_of
+from gentle_crust.core.course.styles import Style, fitting, method_for, style_of
 from gentle_crust.core.course.tailored import baked_in_vessel, folded, longer_cold, split
 from gentle_crust.core.course.taken import Taken
 from gentle_crust.core.course.written import method_of
@@ -203,6 +203,6 @@ def plan_of(asked: Asked, behind: Behind) -> CoursePlan:
         raise field_of(error) from error
 
 
-def styles_for(formula: Formula, vessels: Sequence[Vessel]) -> tuple[tuple[str, Any], ...]:
-    """Id and name of the styles that suit a formula in a kitchen."""
-    return tuple((style.id, style.name) for style in fitting(formula, tuple(vessels)))
+def styles_for(formula: Formula, vessels: Sequence[Vessel]) -> tuple[Style, ...]:
+    """The styles that suit a formula in a kitchen."""
+    return fitting(formula, tuple(vessels))

@@ -1100,7 +1100,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Reckon a plan without keeping it. */
+        /** Reckon a plan without keeping it, around what other plans and doughs take. */
         post: operations["plans_preview_plan_plan_post"];
         delete?: never;
         options?: never;
@@ -1151,7 +1151,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Four ways to the same bread by the same time. */
+        /** The styles that suit, each to the same bread by the same time. */
         post: operations["plans_ways_to_plan_plan_ways_post"];
         delete?: never;
         options?: never;
@@ -1719,10 +1719,12 @@ export interface components {
             later_pieces: number;
             /** Levain Percent */
             levain_percent?: number | null;
+            /** Method */
+            method?: {
+                [key: string]: unknown;
+            } | null;
             /** Pieces */
             pieces?: number | null;
-            /** Proof */
-            proof?: ("room" | "cold") | null;
             /** Ready */
             ready?: string | null;
             /**
@@ -1749,6 +1751,8 @@ export interface components {
             sleep_to?: string | null;
             /** Stand C */
             stand_c?: number | null;
+            /** Style */
+            style?: string | null;
             /** Tap C */
             tap_c?: number | null;
             /** Version */
@@ -1806,10 +1810,9 @@ export interface components {
             later_pieces: number;
             /** Levain Percent */
             levain_percent?: number | null;
+            method?: components["schemas"]["CourseMethodBody"] | null;
             /** Pieces */
             pieces?: number | null;
-            /** Proof */
-            proof?: ("room" | "cold") | null;
             /**
              * Ready
              * @description Kitchen's wall clock, 2026-11-29T07:30; omitted: the first good time
@@ -1842,6 +1845,11 @@ export interface components {
              * @description A warm or cool place for levain, bulk and proof; omitted: the kitchen
              */
             stand_c?: number | null;
+            /**
+             * Style
+             * @description Omitted, and without a method: the one that suits the formula
+             */
+            style?: string | null;
             /** Tap C */
             tap_c?: number | null;
             /**
@@ -2367,7 +2375,7 @@ export interface components {
              * Code
              * @enum {string}
              */
-            code: "asleep" | "away" | "hands" | "oven" | "over_proofed" | "under_proofed" | "last_load";
+            code: "asleep" | "away" | "hands" | "oven" | "over_proofed" | "under_proofed";
             /** Sentence */
             sentence: string;
         };
@@ -4636,7 +4644,7 @@ export interface components {
         };
         /**
          * LaterPart
-         * @description The part of a split batch that is baked on another day, with its own target and warm-up.
+         * @description The part of a split batch that is baked on another day, as plans of an older kind told it.
          */
         LaterPart: {
             /**
@@ -5029,19 +5037,16 @@ export interface components {
             waters: components["schemas"]["PourBody"][];
         };
         /**
-         * Mend
-         * @description One change: which field of the wish takes which value, and a sentence that says so.
+         * MendAnswer
+         * @description One change that would do: what of the question takes which value, and a sentence that says so.
          */
-        Mend: {
-            /**
-             * Field
-             * @enum {string}
-             */
-            field: "ready" | "proof" | "culture" | "vessel" | "dough_c" | "levain_percent" | "yeast_supplement_percent" | "yeast_percent" | "stand_c" | "school";
+        MendAnswer: {
+            /** Change */
+            change: {
+                [key: string]: unknown;
+            };
             /** Sentence */
             sentence: string;
-            /** Value */
-            value: string;
         };
         /**
          * MendsAnswer
@@ -5049,7 +5054,7 @@ export interface components {
          */
         MendsAnswer: {
             /** Mends */
-            mends: components["schemas"]["Mend"][];
+            mends: components["schemas"]["MendAnswer"][];
         };
         /**
          * MixedBody
@@ -5069,10 +5074,10 @@ export interface components {
             mixed_at: string;
             /** Pieces */
             pieces?: number | null;
-            /** Proof */
-            proof?: ("room" | "cold") | null;
             /** Scaling Weight G */
             scaling_weight_g?: number | null;
+            /** Style */
+            style?: string | null;
         };
         /**
          * MyFlour
@@ -5587,6 +5592,21 @@ export interface components {
             prices: components["schemas"]["PriceBody"][];
         };
         /**
+         * PartOut
+         * @description A part of the dough: how many pieces it has, and when the last of them leaves the oven.
+         */
+        PartOut: {
+            /** Name */
+            name: string;
+            /**
+             * Out
+             * Format: date-time
+             */
+            out: string;
+            /** Pieces */
+            pieces: number;
+        };
+        /**
          * Phases
          * @description How likely it is still rising, ripe, past its peak, or hungry; they sum to 1.
          */
@@ -5675,6 +5695,11 @@ export interface components {
              * Format: date-time
              */
             out: string;
+            /**
+             * Outs
+             * @default []
+             */
+            outs: components["schemas"]["PartOut"][];
             /** Problems */
             problems: components["schemas"]["Problem"][];
             proof: components["schemas"]["Proof"];
@@ -5710,6 +5735,8 @@ export interface components {
             /** Newest Version */
             newest_version: number;
             plan: components["schemas"]["Plan"];
+            /** Styles */
+            styles: components["schemas"]["StyleLine"][];
         };
         /**
          * PlanDoneAnswer
@@ -6084,8 +6111,18 @@ export interface components {
             code: string;
             /** Minutes */
             minutes: number;
+            /**
+             * Part
+             * @default
+             */
+            part: string;
             /** Sentence */
             sentence: string;
+            /**
+             * Stage
+             * @default
+             */
+            stage: string;
         };
         /**
          * ProblemDocument
@@ -6498,7 +6535,7 @@ export interface components {
         };
         /**
          * RibbonPart
-         * @description One body of dough: culture, levain or preferment, bulk, rest or proof.
+         * @description One body of dough: culture, levain or preferment; bulk, rest, proof, or whatever else it waits for.
          */
         RibbonPart: {
             /** Kind */
@@ -6646,6 +6683,8 @@ export interface components {
             shared: components["schemas"]["SharedBuild"] | null;
             /** Started */
             started: string | null;
+            /** Styles */
+            styles: components["schemas"]["StyleLine"][];
         };
         /**
          * Schedule
@@ -7305,7 +7344,10 @@ export interface components {
         };
         /**
          * Step
-         * @description One line of the ladder. ``minutes`` are hands-on; a step with none runs by itself.
+         * @description One thing to do. ``minutes`` are hands-on; a step with none runs by itself.
+         *
+         *     ``key`` stays the same however the plan moves: fold-2 is the second fold of the dough, load-101 the first load of
+         *     the second part. ``stage`` is the id of its stage of the course; both are empty in plans of an older kind.
          */
         Step: {
             /**
@@ -7317,11 +7359,26 @@ export interface components {
             cautions: components["schemas"]["Caution"][];
             /** Detail */
             detail: string;
+            /**
+             * Key
+             * @default
+             */
+            key: string;
             /** Kind */
             kind: string;
             /** Minutes */
             minutes: number;
+            /**
+             * Part
+             * @default
+             */
+            part: string;
             span: components["schemas"]["TimeSpan"] | null;
+            /**
+             * Stage
+             * @default
+             */
+            stage: string;
             /** Title */
             title: string;
             /**
@@ -7353,6 +7410,18 @@ export interface components {
             method: {
                 [key: string]: unknown;
             };
+            /** Name */
+            name: string;
+        };
+        /**
+         * StyleLine
+         * @description A style by its id and its name, and whether its dough stands in the fridge.
+         */
+        StyleLine: {
+            /** Cold */
+            cold: boolean;
+            /** Id */
+            id: string;
             /** Name */
             name: string;
         };
@@ -7943,32 +8012,20 @@ export interface components {
         };
         /**
          * WayAnswer
-         * @description One way to get there; without a plan, why not.
+         * @description One way to get there: a style, what speaks for it, and its plan; without one, why not.
          */
         WayAnswer: {
-            /**
-             * Code
-             * @enum {string}
-             */
-            code: "quick" | "steady" | "overnight" | "days";
             costs: components["schemas"]["Costs"] | null;
-            /** Dough C */
-            dough_c: number;
-            /** Fridge Days */
-            fridge_days: number;
             /** Gives */
             gives: string;
             /** Problems */
             problems: components["schemas"]["Problem"][];
-            /**
-             * Proof
-             * @enum {string}
-             */
-            proof: "room" | "cold";
             proof_share: components["schemas"]["Proof"] | null;
             /** Ready */
             ready: string | null;
             ribbon: components["schemas"]["Ribbon"] | null;
+            /** Style */
+            style: string;
             /** Title */
             title: string;
             /** Why Not */
@@ -13229,7 +13286,9 @@ export interface operations {
     };
     plans_preview_plan_plan_post: {
         parameters: {
-            query?: never;
+            query?: {
+                plan?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -13307,7 +13366,9 @@ export interface operations {
     };
     plans_mend_plan_plan_mends_post: {
         parameters: {
-            query?: never;
+            query?: {
+                plan?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -13463,7 +13524,9 @@ export interface operations {
     };
     plans_ways_to_plan_plan_ways_post: {
         parameters: {
-            query?: never;
+            query?: {
+                plan?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;

@@ -899,7 +899,7 @@ export interface Words {
       ready: string
       kitchen: string
       dough: string
-      proof: string
+      style: string
       vessel: string
       sleep: string
     }
@@ -918,7 +918,7 @@ export interface Words {
       tap: string
       dough: string
       culture: string
-      proof: string
+      style: string
       days: string
       levain: string
       school: string
@@ -931,6 +931,7 @@ export interface Words {
     says: {
       pieces: (data: { count: Value; mass: Value }) => string
       kept: (data: { count: Value; later: Value; mass: Value }) => string
+      partOut: (data: { name: Value; pieces: Value; when: Value }) => string
       kitchen: (data: { day: Value; night: Value; tap: Value }) => string
       stands: (data: { day: Value; night: Value; warm: Value }) => string
       dough: (data: { warm: Value }) => string
@@ -967,10 +968,9 @@ export interface Words {
       wet_far: string
     }
     schoolWhy: Record<string, string>
-    proofLong: {
-      cold: string
-      room: string
-    }
+    ownWay: string
+    otherWay: string
+    inFridge: (data: { style: Value; warm: Value }) => string
     today: string
     tomorrow: string
     save: string

@@ -21,7 +21,7 @@ export function benchSpan(doughs: BenchDough[], now: number, past: number, futur
 
 /** Whether a stretch is part of this dough's day: a levain that nobody built at the bench is not. */
 function happens(dough: BenchDough, kind: string): boolean {
-  if (['bulk', 'rest', 'proof'].includes(kind)) return true
+  if (!['feed', 'levain', 'poolish', 'biga', 'sponge'].includes(kind)) return true
   const step = ['feed', 'levain'].includes(kind) ? kind : 'preferment'
   return dough.steps.some((one) => one.kind === step && one.state !== 'skipped')
 }

@@ -66,10 +66,11 @@ AS_PLANNED = (*BESIDE, "old_dough", "autolyse", "mix")
 
 def _steps(planned: Plan, followed: Followed, happened: Happened, now: datetime) -> tuple[LiveStep, ...]:
     older = dict(zip(keys(planned.steps), planned.steps, strict=True))
-    newer = {step.key: step for step in followed.due}
     ahead = {step.key: step for step in followed.plan.steps}
+    newer = {step.key: _as_due(step, ahead, now) for step in followed.due}
     dues = {
-        **_before_mixing(older, happened), **_folds(older, followed, happened), **_baking(followed, happened),
+        **_before_mixing(older, happened), **_folds(older, followed, happened),
+        **_baking(tuple(newer.values()), followed, happened),
     }  # fmt: skip
     shown = {key: step for key, step in older.items() if step.kind in (*BESIDE, "old_dough", "fold")}
     shown |= {key: step for key, step in newer.items() if step.kind != "fold" and step.stage != RESHAPE}
@@ -97,6 +98,12 @@ def _steps(planned: Plan, followed: Followed, happened: Happened, now: datetime)
             extra = message("live-extra-fold")
             found.append(LiveStep(deed.key, "fold", extra, NOTHING, NOTHING, deed.at, FOLD_MIN, None, (), "done"))
     return tuple(sorted(found, key=lambda step: (step.at, step.state != "done")))
+
+
+def _as_due(step: Step, ahead: dict[str, Step], now: datetime) -> Step:
+    """A step when it will be done; one that is to be done now, since when it has been due."""
+    foreseen = ahead.get(step.key)
+    return step if foreseen is None or foreseen.at <= now + timedelta(minutes=MOVE_MIN) else foreseen
 
 
 RESHAPE = "shaped-again"
@@ -130,21 +137,21 @@ def _folds(older: dict[str, Step], followed: Followed, happened: Happened) -> di
     return found
 
 
-def _baking(followed: Followed, happened: Happened) -> dict[str, datetime | None]:
+def _baking(steps: tuple[Step, ...], followed: Followed, happened: Happened) -> dict[str, datetime | None]:
     """When each load is due in, and out, one after the other, and when the last can be cut."""
     found: dict[str, datetime | None] = {}
     for bake in followed.where.bakes():
-        own = [step for step in followed.due if step.stage == bake.id]
+        own = [step for step in steps if step.stage == bake.id]
         found |= _loads(own, followed.plan.bake, happened)
         outs = [step for step in own if step.kind == "out"]
         if not outs:
             continue
         last = outs[-1]
-        out = happened.done(last.key) or found[last.key] or last.at
-        part = next((step.part for step in own), "")
-        for step in followed.due:
-            if step.kind == "cut" and step.part == part:
-                found[step.key] = _later(out + (step.at - last.at), happened.until(step.key))
+        came_out = happened.done(last.key) is not None
+        for step in steps:
+            if step.kind == "cut" and step.part == last.part:
+                at = step.at if came_out else (found[last.key] or last.at) + (step.at - last.at)
+                found[step.key] = _later(at, happened.until(step.key))
     return found
 
 

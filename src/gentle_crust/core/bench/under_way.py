@@ -64,14 +64,15 @@ def follow(planned: Plan, asked: Asked, following: Following) -> Followed:
     changed = replace(changed, method=numbered(changed.method))
     where = places(changed.method, planned)
     minutes = {each.id: each.work_min for path in fill(changed) for each in path.stages}
-    latest = max((each.at for each in (*happened.deeds, *following.readings)), default=asked.now)
-    now = following.now or max(latest, asked.now)
+    told = [*(deed.at for deed in happened.deeds), *(read.at for read in following.readings)]
+    now = following.now or max([asked.now, *told])
     pressed = presses_of(happened, where, minutes, now)
     begins = _begins(planned, happened)
     late = max(now - begins, timedelta(0)) if following.now and not _begun(happened) else timedelta(0)
     known = Known(
         following.readings, following.looked, begins + late, _bakes_from(planned, happened, where, following.now),
-        _folds_from(happened, where, following.now),
+        _folds_from(happened, where),
+        following.now is None,
     )  # fmt: skip
     found = progress(changed, pressed, now, known)
     plan = _told(planned, found, happened, following)
@@ -131,16 +132,13 @@ def _bakes_from(planned: Plan, happened: Happened, where: Places, now: datetime 
     return found
 
 
-def _folds_from(happened: Happened, where: Places, now: datetime | None) -> dict[str, datetime]:
-    """Before when the next fold is not due, as it was put off, nor done."""
+def _folds_from(happened: Happened, where: Places) -> dict[str, datetime]:
+    """Before when the next fold is not due, as it was put off."""
     found: dict[str, datetime] = {}
     for held in happened.held:
         stage = where.stage(held.key)
         if held.key.startswith("fold-") and stage is not None and not happened.settled(held.key):
             found[stage.id] = max(held.until, found.get(stage.id, held.until))
-    for key, id_ in where.of_key.items():
-        if now is not None and key.startswith("fold-") and not happened.settled(key):
-            found[id_] = max(now, found.get(id_, now))
     return found
 
 

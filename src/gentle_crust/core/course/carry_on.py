@@ -12,7 +12,7 @@ from gentle_crust.core.course.laying import BEGINS_LATER, MOST_ROUNDS, NEAR_H, L
 from gentle_crust.core.course.outcome import as_told
 from gentle_crust.core.course.solve import solve
 from gentle_crust.core.course.solved import Solved
-from gentle_crust.core.fermentation.readings import Doubt, Looked
+from gentle_crust.core.fermentation.readings import RISES, Doubt, Looked, Reading, doubts
 
 MET_H = 2e-4
 """A time that is met so nearly is met to the second."""
@@ -46,6 +46,8 @@ class Carried:
     begins: Mapping[str, datetime] = field(default_factory=dict)
     folds: Mapping[str, Folds] = field(default_factory=dict)
     bakes_from: Mapping[str, datetime] = field(default_factory=dict)
+    as_planned: bool = False
+    """Whether nobody says what is done: what was not pressed goes by the plan."""
 
 
 @dataclass(frozen=True)
@@ -70,11 +72,13 @@ def carry_on(asked: Asked, known: Carried) -> CarriedOn:
     start, fixed = _as_it_was(search, ends, known.begins)
     search.ground = replace(search.ground, folded=_folded(search, known.folds))
     search.ripe_for(start)
-    odd = believe(search, start, _so_far(search, start, fixed, ends), known.readings, known.looked)
+    seen = _seen_in_bulk(search, known.readings)
+    now = seen if known.as_planned else 0.0
+    odd = believe(search, start, _so_far(search, start, fixed, ends, now), known.readings, known.looked)
     until = {id_: search.clock.hours(at) for id_, at in known.holds.items()}
-    due_holds, due = _laid_out(search, start, fixed, ends, until, {}, LONG_AGO)
+    due_holds, due = _laid_out(search, start, fixed, ends, until, {}, seen)
     hot = {id_: search.clock.hours(at) for id_, at in known.bakes_from.items()}
-    holds, laid = _laid_out(search, start, fixed, ends, until, hot, 0.0)
+    holds, laid = _laid_out(search, start, fixed, ends, until, hot, max(seen, 0.0))
     solved = _told(search, start, holds, laid, ends, odd)
     if _times(laid) == _times(due):
         return CarriedOn(solved, solved)
@@ -129,9 +133,19 @@ def _own_h(each: Filled) -> float:
     return each.work_min / 60 if each.stage.minutes is not None else sum(each.until.minutes) / 120
 
 
-def _so_far(search: Laying, start: float, fixed: dict[str, float], ends: dict[str, float]) -> dict[str, float]:
-    """Hours of what is done, and of what has been running until now."""
-    return fixed | _not_over_yet(search, start, search.lay(start, fixed), ends, {}, {}, 0.0)
+def _so_far(
+    search: Laying, start: float, fixed: dict[str, float], ends: dict[str, float], now: float
+) -> dict[str, float]:
+    """Hours of what is done, and of what has been running until ``now``."""
+    return fixed | _not_over_yet(search, start, search.lay(start, fixed), ends, {}, {}, now)
+
+
+def _seen_in_bulk(search: Laying, readings: tuple[Read, ...]) -> float:
+    """When the dough's rise was read last, so that it can be believed: what was running then had not ended."""
+    told = tuple(Reading(search.clock.hours(each.at), each.kind, each.value, each.sure) for each in readings)
+    odd = {doubt.index for doubt in doubts(told)}
+    sound = [each.at_h for index, each in enumerate(told) if each.kind in RISES and index not in odd]
+    return max(sound, default=LONG_AGO)
 
 
 def _laid_out(

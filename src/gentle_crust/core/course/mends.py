@@ -97,6 +97,8 @@ def _codes(asked: Asked) -> set[str] | None:
 def _changes(made: CoursePlan, problem: Problem) -> Iterator[tuple[Asked, Mend]]:
     """Changes worth trying for a problem, the one that a baker likes best first."""
     asked = made.asked
+    if problem.code == "over_proofed":
+        yield from _other_leaven(asked, problem)
     if problem.code in OF_FERMENTING:
         yield from _elsewhere(asked, problem)
         yield from _otherwise(asked, problem)
@@ -104,7 +106,7 @@ def _changes(made: CoursePlan, problem: Problem) -> Iterator[tuple[Asked, Mend]]
         yield from _other_vessel(asked, problem)
     times = _at_another_time(made)
     yield from islice(times, 1)
-    if problem.code in ("past", "late", "unripe", "over_proofed", "young_culture"):
+    if problem.code in ("past", "late", "unripe", "young_culture"):
         yield from _other_leaven(asked, problem)
     yield from times
     yield from _in_another_style(asked)

@@ -53,6 +53,8 @@ class Known:
     begins: datetime | None = None
     bakes_from: Mapping[str, datetime] = field(default_factory=dict)
     folds_from: Mapping[str, datetime] = field(default_factory=dict)
+    as_planned: bool = False
+    """Whether nobody says what is done: what was not pressed goes by the plan."""
 
 
 @dataclass(frozen=True)
@@ -106,7 +108,9 @@ def progress(asked: Asked, presses: Sequence[Press], now: datetime, known: Known
         id_: replace(told.folds.get(id_, Folds()), not_before=more.folds_from.get(id_))
         for id_ in {*told.folds, *more.folds_from}
     }
-    carried = carry_on(changed, Carried(begun, told.holds, more.readings, more.looked, begins, folds, more.bakes_from))
+    carried = carry_on(
+        changed, Carried(begun, told.holds, more.readings, more.looked, begins, folds, more.bakes_from, more.as_planned)
+    )
     return Progress(_statuses(told, carried.solved, now), carried.solved, carried.due)
 
 

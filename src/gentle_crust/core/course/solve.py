@@ -201,13 +201,8 @@ def _told(search: Laying, start: float, holds: dict[str, float]) -> Solved:
     """The course with every activity of its leaven side by side, at the lengths that were found."""
     search.ripe_for(mix_at(search.lay(start, holds)))
     start, holds, laid = _exact(search, start, holds, NEAR_H, 10 * NEAR_H)
-    anchor = anchor_of(search)
-    wanted = search.wanted[anchor]
-    if wanted is None:
+    if search.wanted[anchor_of(search)] is None:
         start, laid = _not_in_the_past(search, start, holds, laid)
-    elif abs(laid.outs()[anchor] - wanted) < 2 * NEAR_H:
-        # The seconds that are left: the same lengths, begun so much sooner.
-        start -= laid.outs()[anchor] - wanted
     return as_told(search, start, holds, laid)
 
 

@@ -31,6 +31,7 @@ FIRE_H, RAKE_H, TEST_H = 2.5, 0.5, 0.1
 """Before a wood-fired oven is loaded: the fire is lit, its embers raked out, the floor tried with flour (practice)."""
 OF_ONE_MINUTE = {"preheat": 0, "fire": 0, "uncover": 0, "vent": 0, "score": 1, "load": 2, "out": 4}
 """Of what falls into one minute: the oven is lit before anything goes in, the door opened before it comes out."""
+OF_ALL_LOADS = ("preheat", "fire", "rake_out", "test_floor")
 LAST_LOAD_BEYOND = 0.05
 """A later load that would go so far past its target while it waits for the oven is put into the fridge (practice)."""
 SAID_ONCE = ("jar", "mould")
@@ -258,7 +259,7 @@ def _of_oven(part: PartCourse, solved: Solved) -> Iterator[Step]:
         title: Message = NOTHING,
     ) -> Step:  # fmt: skip
         codes = _cautions(step, bake.vessel.kind, bake.oven.kind, bake.lidded, scored=False, what=what)
-        which, of = (number, bake.loads) if bake.loads > 1 else (None, None)
+        which, of = (number, bake.loads) if bake.loads > 1 and step not in OF_ALL_LOADS else (None, None)
         return Step(step, filled.id, filled.part, at, minutes, text, codes, which, of, what, g, title)
 
     if part.shares is None:

@@ -47,7 +47,8 @@ def stopped(
     if ending is None:
         if not any(_ferments(each) for each in to_oven):
             return _landing(waits, trace, (low, 0.9 * waits.batch.holds_bulk), to_oven, fixed, carry)
-        furthest = max(high, FURTHEST_BULK * waits.batch.holds_bulk)
+        free = waits.batch.school == "by_dough"
+        furthest = max(high, FURTHEST_BULK * waits.batch.holds_bulk) if free else high
         return _landing(waits, trace, (COLD_FOLLOWS * low if chained else low, furthest), to_oven, fixed, carry)
     stop = usual_h
     if chained:

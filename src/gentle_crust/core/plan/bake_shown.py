@@ -4,6 +4,7 @@ from functools import lru_cache
 from math import ceil
 
 from gentle_crust.core.course.baking import FilledBake
+from gentle_crust.core.course.method import HeatStage
 from gentle_crust.core.messages import message
 from gentle_crust.core.oven.bake import Bake, bake
 from gentle_crust.core.oven.profile import BakeProfile, BakeStage
@@ -18,10 +19,8 @@ def bake_shown(filled: FilledBake, pieces: int, cool_min: float) -> BakeProfile:
         preheat_min=round(whole),
         preheat_c=filled.preheat.setpoint_c,
         stages=tuple(
-            BakeStage(
-                message(_called(each.covered, filled.lidded)), round(each.minutes), round(each.setpoint_c), each.covered
-            )
-            for each in filled.stages
+            BakeStage(message(_called(covered, filled.lidded)), round(minutes), round(heat), covered)
+            for heat, covered, minutes in _alike(filled.stages)
         ),
         lidded=filled.lidded,
         cold_start=filled.heated == "none",
@@ -34,6 +33,17 @@ def bake_shown(filled: FilledBake, pieces: int, cool_min: float) -> BakeProfile:
         last=filled.last,
         steam=steaming(filled.steam, round(whole), filled.vent_min, filled.minutes),
     )
+
+
+def _alike(stages: tuple[HeatStage, ...]) -> list[tuple[float, bool, float]]:
+    """Set point, whether it is covered, and minutes: stages that differ in what hands do, and in no heat, are one."""
+    found: list[tuple[float, bool, float]] = []
+    for each in stages:
+        if found and found[-1][:2] == (each.setpoint_c, each.covered):
+            found[-1] = (*found[-1][:2], found[-1][2] + each.minutes)
+        else:
+            found.append((each.setpoint_c, each.covered, each.minutes))
+    return found
 
 
 def _called(covered: bool, lidded: bool) -> str:

@@ -7,6 +7,7 @@ from gentle_crust.core.course.fill import Batch, usual_cool_min
 from gentle_crust.core.course.plan import CoursePlan
 from gentle_crust.core.course.problems import Problem as CourseProblem
 from gentle_crust.core.course.solved import Solved, last_share
+from gentle_crust.core.course.standing import Run
 from gentle_crust.core.fermentation.engine import rise_of
 from gentle_crust.core.fermentation.targets import share_of_greatest
 from gentle_crust.core.fermentation.uncertainty import band
@@ -67,7 +68,7 @@ def tell(made: CoursePlan, wanted: Wanted, told: Told | None = None, dues: Dues 
         problems=tuple(_problem(each) for each in made.problems),
         notes=_notes(solved, made.water, bake, times),
         times=plan_times(solved, times),
-        costs=costs(solved, times, bulk, steps, clock),
+        costs=costs(solved, times, bulk or when_there(solved, _warm_bulk(solved, times), batch), steps, clock),
         fold_plan=folds,
         told=told,
         levains=levain_builds(solved),
@@ -76,6 +77,12 @@ def tell(made: CoursePlan, wanted: Wanted, told: Told | None = None, dues: Dues 
         holds=Holds(batch.holds_bulk, batch.holds_shaped),
         outs=_outs(solved),
     )
+
+
+def _warm_bulk(solved: Solved, times: Milestones) -> Run | None:
+    """The last bulk that is not in the fridge."""
+    bulks = [run for run in way_of(solved) if run.filled.kind == "bulk" and run.start < times.load]
+    return next((run for run in reversed(bulks) if not run.filled.cold), None)
 
 
 def plan_times(solved: Solved, times: Milestones) -> PlanTimes:

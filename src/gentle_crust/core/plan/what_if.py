@@ -84,16 +84,16 @@ def _shade(code: str, title: Message, solved: Solved, change: Callable[[Laying],
 
 def _said(solved: Solved, ground: Ground, batch: Batch, runs: tuple[Run, ...], share: float) -> Message:
     target, times = batch.target, milestones(solved)
-    figures = {"share": round(100 * share), "low": round(100 * target.low), "high": round(100 * target.high)}
+    met, low, high = round(100 * share), round(100 * target.low), round(100 * target.high)
     planned = share_at_load(batch, way_of(solved)) or 0.0
     beyond = max(target.low - planned, planned - target.high, 0.0)
     if target.low - beyond - WITHIN <= share <= target.high + beyond + WITHIN or times.bulk is None:
-        return message("shown-shade-well", **figures)
+        return message("shown-shade-well", share=met, low=low, high=high)
     at = _there(ground, batch, runs, times.bulk)
     if at is None:
-        return message("shown-shade-never", **figures)
-    to, instead = solved.clock.at(at), solved.clock.at(times.bulk_end)
-    return message("shown-shade-longer", to=to, instead=instead, **figures)
+        return message("shown-shade-never", share=met, low=low, high=high)
+    goes, instead = solved.clock.at(at), solved.clock.at(times.bulk_end)
+    return message("shown-shade-longer", goes=goes, instead=instead, share=met, low=low, high=high)
 
 
 def _there(ground: Ground, batch: Batch, runs: tuple[Run, ...], bulk: Run) -> float | None:

@@ -104,15 +104,13 @@ shown-way-poolish_straight = Cut and straight onto the stone; the poolish gave i
 shown-way-tin_knock_back = Two rises, a fine and even crumb.
 shown-way-tin_once = One rise in the tin; the least time.
 shown-way-cold_start = Nothing is heated empty: the cold pot goes into the cold oven.
-shown-way-own = Your own way.
 
 shown-shade-colder = Kitchen { DIFFERENCE($k) } colder
 shown-shade-weaker = Leaven a fifth weaker
 shown-shade-late = Mixed an hour late
 shown-shade-well = By the clock it meets the oven at { $share } %, wanted { $low } to { $high } %: nothing need change.
 shown-shade-never = By the clock it meets the oven at { $share } %, wanted { $low } to { $high } %: bulk would not be there in time. Find it a warmer place.
-shown-shade-longer = By the clock it meets the oven at { $share } %, wanted { $low } to { $high } %. Let bulk go to { DAYCLOCK($to) } instead of { DAYCLOCK($instead) }.
-shown-shade-no-proof = By the clock the dough has risen by { $rise } % when it is divided, wanted { $aim } %.
+shown-shade-longer = By the clock it meets the oven at { $share } %, wanted { $low } to { $high } %. Let bulk go to { DAYCLOCK($goes) } instead of { DAYCLOCK($instead) }.
 
 shown-why-warmth = Temperature
 shown-why-leaven = Leaven

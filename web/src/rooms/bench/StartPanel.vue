@@ -32,7 +32,7 @@ const formula = ref('')
 const chosen = computed(() => formula.value || lines.value[0]?.id || '')
 const pieces = ref(2)
 const ago = ref('0')
-const proof = ref<'room' | 'cold'>('room')
+const style = ref<'room_steady' | 'cold_shaped'>('room_steady')
 const problem = ref('')
 const busy = ref(false)
 
@@ -49,7 +49,7 @@ async function mixed() {
       event: newKey(),
       formula_id: chosen.value,
       pieces: pieces.value,
-      proof: proof.value,
+      style: style.value,
       mixed_at,
     }
     took(await ask(api.POST('/api/bench/mixed/{key}', { params: { path: { key } }, body })))
@@ -93,11 +93,11 @@ const options = (from: Record<string, string>) =>
       <NumberField v-model="pieces" :label="t.mixedPieces" />
       <ChoiceRow v-model="ago" :legend="t.mixedAgo" :options="options(t.mixedAgoes)" />
       <ChoiceRow
-        v-model="proof"
+        v-model="style"
         :legend="t.mixedProof"
         :options="[
-          { value: 'room', label: t.mixedProofs.room! },
-          { value: 'cold', label: t.mixedProofs.cold! },
+          { value: 'room_steady', label: t.mixedProofs.room! },
+          { value: 'cold_shaped', label: t.mixedProofs.cold! },
         ]"
       />
       <p v-if="problem" role="alert">{{ problem }}</p>

@@ -26,14 +26,15 @@ const { clock, day, dayKey, dayClock, mass, massNumber, warmth, say } = useUnits
     <div class="columns">
       <table class="steps">
         <tbody>
-          <template v-for="(step, index) in plan.steps" :key="step.at + step.kind">
+          <template v-for="(step, index) in plan.steps" :key="step.key">
             <tr v-if="index === 0 || dayKey(plan.steps[index - 1]!.at) !== dayKey(step.at)" class="day">
               <td colspan="3">{{ day(step.at) }}</td>
             </tr>
             <tr>
               <th scope="row">{{ clock(step.at) }}</th>
               <td>
-                <strong>{{ step.title }}</strong> <span class="detail">{{ say(step.detail) }}</span>
+                <strong>{{ step.title }}</strong> <em v-if="step.part">{{ step.part }}</em>
+                <span class="detail">{{ say(step.detail) }}</span>
                 <span v-for="caution in step.cautions" :key="caution.code" class="caution">{{
                   caution.text
                 }}</span>

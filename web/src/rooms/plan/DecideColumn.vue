@@ -60,7 +60,21 @@ const cultures = computed(() => [
   { value: 'lively', label: t.cultureLong.lively },
   { value: 'hungry', label: t.cultureLong.hungry },
 ])
-const proof = field('proof')
+/** One of the styles that suit, or the baker's own method. */
+const style = computed({
+  get: () => (props.asked.method ? 'own' : (props.asked.style ?? '')),
+  set: (value) => value !== 'own' && emit('change', { style: value, method: undefined, fridge_days: 0 }),
+})
+const styles = computed(() => [
+  ...(props.asked.method ? [{ value: 'own', label: t.ownWay }] : []),
+  ...(props.answer?.styles ?? []).map((each) => ({ value: each.id, label: each.name })),
+])
+const cold = computed(() => props.answer?.styles.find((each) => each.id === props.asked.style)?.cold ?? false)
+const styleName = computed(() => {
+  if (props.asked.method) return t.ownWay
+  const name = props.answer?.styles.find((each) => each.id === props.asked.style)?.name ?? t.otherWay
+  return cold.value ? t.inFridge({ style: name, warm: degree(props.asked.fridge_c ?? 0) }) : name
+})
 const vessel = field('vessel_id')
 const means = field('ready_means')
 const later = field('later_pieces')
@@ -274,32 +288,20 @@ const vesselName = computed(
       </p>
     </SentenceLine>
     <SentenceLine
-      :label="t.lines.proof"
-      :value="proof === 'cold' ? `${t.proofLong.cold}, ${degree(asked.fridge_c ?? 0)}` : t.proofLong.room"
-      :open="open === 'proof'"
-      :error="errors.proof ?? errors.fridge_c"
-      @toggle="toggle('proof')"
+      :label="t.lines.style"
+      :value="styleName"
+      :open="open === 'style'"
+      :error="errors.style ?? errors.method ?? errors.fridge_c ?? errors.fridge_days"
+      @toggle="toggle('style')"
     >
+      <ChoiceRow v-model="style" :legend="t.fields.style" :options="styles" />
       <ChoiceRow
-        v-model="proof"
-        :legend="t.fields.proof"
-        :options="[
-          { value: 'cold', label: t.proofLong.cold },
-          { value: 'room', label: t.proofLong.room },
-        ]"
-      />
-      <ChoiceRow
-        v-if="proof === 'cold'"
+        v-if="cold"
         v-model="fridgeDays"
         :legend="t.fields.days"
         :options="t.nights.map((label, index) => ({ value: String(index), label }))"
       />
-      <WarmthSlider
-        v-if="proof === 'cold'"
-        v-model="fridge"
-        :label="t.fields.fridge"
-        v-bind="limits.FRIDGE_C"
-      />
+      <WarmthSlider v-if="cold" v-model="fridge" :label="t.fields.fridge" v-bind="limits.FRIDGE_C" />
     </SentenceLine>
     <SentenceLine
       :label="t.lines.vessel"

@@ -31,7 +31,7 @@ const ConflictDialog = defineAsyncComponent(() => import('../../forms/ConflictDi
 const now = useNow()
 const narrow = useMedia('(max-width: 720px)')
 const { settings } = useKitchen()
-const { say, localTime } = useUnits()
+const { say, localTime, dayClock } = useUnits()
 const {
   asked,
   answer,
@@ -56,26 +56,22 @@ const {
 } = usePlan()
 const t = words.plan
 useAbout(() => answer.value?.formula.name)
-const { ways, shades, why, shading, shade, explaining } = useAside(asked)
+const { ways, shades, why, shading, shade, explaining } = useAside(asked, id)
 const bulkHours = computed(() => {
   const times = shown.value?.times
   return times ? (Date.parse(times.bulk_end) - Date.parse(times.mix)) / 3_600_000 : 6
 })
 const chosenWay = computed(() => {
   const at = asked.value
-  const same = ways.answer.value?.ways.find(
-    (way) =>
-      way.proof === at?.proof && way.dough_c === at?.dough_c && way.fridge_days === (at?.fridge_days ?? 0),
-  )
-  return same?.code ?? null
+  return at && !at.method ? (at.style ?? null) : null
 })
 /** A way is taken as it is for what is asked now, not for what was asked when it was drawn. */
 async function takeWay(shown: Schemas['WayAnswer']) {
   const newest = await ways.current()
-  const way = newest?.ways.find((each) => each.code === shown.code)
+  const way = newest?.ways.find((each) => each.style === shown.style)
   if (!way) return
   const ready = way.ready ? localTime(way.ready) : asked.value?.ready
-  change({ proof: way.proof, dough_c: way.dough_c, fridge_days: way.fridge_days, ready })
+  change({ style: way.style, method: undefined, fridge_days: 0, ready })
 }
 /** There is a dough to read once it is mixed. */
 const mixed = computed(() => {
@@ -111,13 +107,8 @@ const lost = computed(
 )
 const share = (part: number) => `${Math.round(100 * part)} %`
 
-const NUMBERS = ['dough_c', 'levain_percent', 'yeast_supplement_percent', 'yeast_percent', 'stand_c']
-
 function mend(found: Mend) {
-  const name = found.field === 'vessel' ? 'vessel_id' : found.field
-  change({
-    [name]: NUMBERS.includes(found.field) ? Number(found.value) : found.value,
-  } as Partial<Asked>)
+  change(found.change as Partial<Asked>)
 }
 </script>
 
@@ -185,6 +176,11 @@ function mend(found: Mend) {
         </p>
         <DoughRibbonDown v-if="narrow" :plan="shown" :shade="shade" />
         <DoughRibbon v-else :plan="shown" :shade="shade" />
+        <ul v-if="shown.outs.length" class="parts">
+          <li v-for="part in shown.outs" :key="part.name">
+            {{ t.says.partOut({ pieces: part.pieces, name: part.name, when: dayClock(part.out) }) }}
+          </li>
+        </ul>
         <WhatIfRow v-if="!mixed" v-model="shading" :shades="shades.answer.value?.shades ?? []" />
         <WaysStrip
           v-if="!mixed"
@@ -206,7 +202,7 @@ function mend(found: Mend) {
           v-if="explaining"
           class="no-print"
           :why="why.answer.value?.why ?? null"
-          :asked="answer.asked"
+          :asked="asked!"
           :bulk-rise="shown.proof.bulk_rise"
           :bulk-hours="bulkHours"
           :levain="answer.formula.preferments.some((one) => one.kind === 'levain')"
@@ -306,6 +302,12 @@ a.action.as-link {
 .at-oven {
   padding-left: 10px;
   border-left: 3px solid var(--hairline);
+}
+.parts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 24px;
+  font-weight: 600;
 }
 .lost {
   display: flex;

@@ -43,11 +43,12 @@ function spanShape(step: Step) {
         {{ each.name }}<span v-if="each.next" class="next-day">{{ t.nextDay }}</span>
       </h3>
       <ol>
-        <li v-for="{ step, also } in each.steps" :key="step.at + step.kind" :class="{ idle: !step.minutes }">
+        <li v-for="{ step, also } in each.steps" :key="step.key" :class="{ idle: !step.minutes }">
           <time class="clock at" :datetime="step.at">{{ clock(step.at) }}</time>
           <div class="what">
             <p class="title">
               {{ title(step, also) }}
+              <span v-if="step.part" class="small quiet also">{{ step.part }}</span>
               <span v-if="also.length" class="small quiet also">{{
                 also.map((at) => clock(at)).join(' · ')
               }}</span>

@@ -12,7 +12,9 @@ const { say } = useUnits()
   <section class="trouble inverted" role="status" aria-live="polite">
     <div>
       <h2>{{ words.plan.trouble }}</h2>
-      <p v-for="problem in plan.problems" :key="problem.code">{{ say(problem.sentence) }}</p>
+      <p v-for="problem in plan.problems" :key="problem.code + problem.stage + problem.part">
+        {{ say(problem.sentence) }}
+      </p>
     </div>
     <div class="mends">
       <p class="small">
@@ -23,12 +25,7 @@ const { say } = useUnits()
           {{ mends === null ? words.plan.looking : mends.length ? words.plan.mends : words.plan.noMend }}
         </template>
       </p>
-      <button
-        v-for="mend in mends ?? []"
-        :key="mend.field + mend.value"
-        type="button"
-        @click="$emit('mend', mend)"
-      >
+      <button v-for="mend in mends ?? []" :key="mend.sentence" type="button" @click="$emit('mend', mend)">
         {{ say(mend.sentence) }}
       </button>
     </div>

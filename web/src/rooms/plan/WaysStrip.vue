@@ -59,7 +59,8 @@ const rows = computed(() =>
     const nights = ribbon.nights
       .map((night) => ({ from: Math.max(x(night.start), 0), to: Math.min(x(night.end), length.value) }))
       .filter((night) => night.to > night.from)
-    const bake = { from: x(ribbon.bake[0]!.start), to: x(ribbon.bake.at(-1)!.end) }
+    const first = ribbon.bake[0]
+    const bake = first ? { from: x(first.start), to: x(ribbon.bake.at(-1)!.end) } : null
     return { way, parts, nights, bake }
   }),
 )
@@ -74,12 +75,12 @@ const trouble = (way: Way) => way.why_not || (way.problems[0] ? t.problems[way.p
   <section ref="host" class="ways" :aria-label="t.title">
     <h2 v-if="ways.length">{{ t.title }}</h2>
     <ol>
-      <li v-for="({ way, parts, nights, bake }, row) in rows" :key="way.code">
+      <li v-for="({ way, parts, nights, bake }, row) in rows" :key="way.style">
         <button
           type="button"
           class="way"
           :class="{ narrow }"
-          :aria-pressed="chosen === way.code"
+          :aria-pressed="chosen === way.style"
           :disabled="!way.ribbon"
           @click="emit('take', way)"
         >

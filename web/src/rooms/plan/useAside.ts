@@ -5,11 +5,15 @@ import { useNewest } from '../../shell/newest'
 const SETTLES_MS = 450
 
 /** What is asked for beside the plan once a hand has rested: the ways to get there, and shades over it. */
-export function useAside(asked: Ref<Asked | null>) {
+export function useAside(asked: Ref<Asked | null>, plan: Ref<string | null>) {
   const shading = ref<string | null>(null)
   const explaining = ref(false)
   const timed = () => (asked.value?.ready ? asked.value : null)
-  const ways = useNewest(timed, (body) => ask(api.POST('/api/plan/ways', { body })), { wait: SETTLES_MS })
+  const ways = useNewest(
+    timed,
+    (body) => ask(api.POST('/api/plan/ways', { body, params: { query: { plan: plan.value ?? '' } } })),
+    { wait: SETTLES_MS },
+  )
   const shades = useNewest(timed, (body) => ask(api.POST('/api/plan/what-if', { body })), {
     wait: SETTLES_MS,
   })

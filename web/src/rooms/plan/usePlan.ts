@@ -66,7 +66,7 @@ export function usePlan() {
 
   const made = useNewest(
     () => (dirty.value ? asked.value : null),
-    (body) => ask(api.POST('/api/plan', { body })),
+    (body) => ask(api.POST('/api/plan', { body, params: { query: { plan: id.value ?? '' } } })),
     { complete: (found) => (asked.value = found.asked as Asked) },
   )
   const answer = computed<PlanAnswer | SavedPlan | null>(() => made.answer.value ?? saved.value)
@@ -86,7 +86,7 @@ export function usePlan() {
     keep()
   }
 
-  /** Another formula brings its own pieces, warmth, vessel and proof; the rest of the wish stays. */
+  /** Another formula brings its own pieces, warmth, vessel and way; the rest of the wish stays. */
   function takeFormula(formula: string) {
     if (!asked.value) return start(about(formula))
     change({
@@ -96,7 +96,9 @@ export function usePlan() {
       scaling_weight_g: undefined,
       dough_c: undefined,
       vessel_id: undefined,
-      proof: undefined,
+      style: undefined,
+      method: undefined,
+      fridge_days: 0,
       levain_percent: undefined,
       yeast_supplement_percent: 0,
       yeast_percent: undefined,
@@ -217,7 +219,7 @@ export function usePlan() {
 
   const mending = useNewest(
     () => (!pending.value && answer.value?.plan.problems.length ? asked.value : null),
-    (body) => ask(api.POST('/api/plan/mends', { body })),
+    (body) => ask(api.POST('/api/plan/mends', { body, params: { query: { plan: id.value ?? '' } } })),
     { wait: 500 },
   )
   const mends = computed<Mend[] | null>(() =>

@@ -10,7 +10,7 @@ plan-lines-pieces = How many
 plan-lines-ready = Wanted
 plan-lines-kitchen = Kitchen
 plan-lines-dough = Dough
-plan-lines-proof = Proof
+plan-lines-style = The way
 plan-lines-vessel = Baked in
 plan-lines-sleep = Asleep
 plan-out = Out of the oven
@@ -27,7 +27,7 @@ plan-fields-roomNight = By night
 plan-fields-tap = Tap water
 plan-fields-dough = From the bowl
 plan-fields-culture = Culture
-plan-fields-proof = Where it proofs
+plan-fields-style = The way it is made
 plan-fields-days = How long in the fridge
 plan-fields-levain = Levain, of the flour
 plan-fields-school = How far bulk goes
@@ -44,6 +44,7 @@ plan-says-kept = { $count ->
         [one] one piece
        *[other] { $count } pieces
     } of { $mass }, { $later } kept for later
+plan-says-partOut = { $name }: { $pieces }, out { $when }
 plan-says-kitchen = { $day }, { $night } at night, tap { $tap }
 plan-says-stands = { $day }, { $night } at night; dough stands at { $warm }
 plan-says-dough = { $warm } from the bowl
@@ -68,7 +69,7 @@ plan-noPinch = Without
 plan-laterDays-0 = The next day
 plan-laterDays-1 = Two days on
 plan-laterDays-2 = Three days on
-plan-nights-0 = One night
+plan-nights-0 = As usual
 plan-nights-1 = A day longer
 plan-nights-2 = Two days longer
 plan-nights-3 = Three days longer
@@ -88,8 +89,9 @@ plan-schoolWhy-wet_far = For big wet doughs with a poolish: tipped out, not shap
 
 ##
 
-plan-proofLong-cold = Cold, in the fridge
-plan-proofLong-room = In the room
+plan-ownWay = Your own way
+plan-otherWay = Another way
+plan-inFridge = { $style }, { $warm }
 plan-today = Today
 plan-tomorrow = Tomorrow
 plan-save = Save this plan
@@ -115,7 +117,11 @@ plan-looking = Looking for a way
 plan-underWay-over_proofed = Bake it sooner than planned; next time less yeast. If the oven is not hot, chill it.
 plan-underWay-under_proofed = Give it longer in the room before the fridge, or bake it later.
 plan-underWay-asleep = Chill the dough before you go to bed, and shape it in the morning.
-plan-underWay-last_load = Keep the later loaves in the fridge.
+plan-underWay-proof_too_short = Divide it now, and bake it as soon as the oven is hot.
+plan-underWay-never_ready = Put it somewhere warmer.
+plan-underWay-never_warms = Leave it longer, or put it somewhere warmer.
+plan-underWay-no_rise = Put it somewhere warmer.
+plan-underWay-fridge_full = Make room, or bake some of it sooner.
 
 ##
 
@@ -155,5 +161,6 @@ plan-pins-mix = Mix
 plan-pins-divide = Divide
 plan-pins-shape = Shape
 plan-pins-chill = Chill
+plan-pins-out_of_fridge = Out of cold
 plan-pins-load = Load
 plan-pins-out = Out

@@ -5,19 +5,17 @@ from datetime import UTC, datetime, timedelta
 
 import pytest
 
-from gentle_crust.core.clock import Clock, Nights, Room, Stand, zone_of
+from gentle_crust.core.bench.clashes import Absence, Hands, Taken, clashes
+from gentle_crust.core.bench.happened import Deed, Happened, Held, check_order
+from gentle_crust.core.bench.remedies import Change, changed, remedies, rescues
+from gentle_crust.core.clock import Nights, Room, Stand
+from gentle_crust.core.course.believed import Read
 from gentle_crust.core.errors import CraftError
-from gentle_crust.core.fermentation.readings import Looked, Reading
+from gentle_crust.core.fermentation.readings import Looked
 from gentle_crust.core.formula.model import Extra, FlourShare, Formula, Preferment
+from gentle_crust.core.messages import message
 from gentle_crust.core.oven.equipment import Oven, Vessel
-from gentle_crust.core.scheduling.clashes import Absence, Hands, Taken, clashes
-from gentle_crust.core.scheduling.follow import Following
-from gentle_crust.core.scheduling.happened import Deed, Happened, Held, check_order, keys
-from gentle_crust.core.scheduling.live import live
-from gentle_crust.core.scheduling.plan import make_plan
-from gentle_crust.core.scheduling.remedies import Change, changed, remedies, rescues
-from gentle_crust.core.scheduling.wish import Kitchen, Wish
-from gentle_crust.text.render import say
+from tests.plans import Bench, Wish, kitchen, said
 
 NOW = datetime(2026, 11, 28, 6, 0, tzinfo=UTC)
 MIN = timedelta(minutes=1)
@@ -26,49 +24,26 @@ LEVAIN = Formula(
     preferments=(Preferment("levain", "strong_white", 10, 100),),
 )  # fmt: skip
 YEASTED = Formula("Tin", (FlourShare("strong_white", 100),), 65, 2, "pan_loaf", (Extra("Oil", "oil", 3),), (), 0.8)
-KITCHEN = Kitchen("UTC", Room(23, 19, 4.5), Nights(22.5, 6.0), 14, Oven("electric", 250))
+KITCHEN = kitchen("UTC", Room(23, 19, 4.5), Nights(22.5, 6.0), Oven("electric", 250), tap_c=14)
 
 
 def wish(formula=LEVAIN, proof="room", hours=13.0, **more) -> Wish:
     vessel = Vessel("p", "lidded_cast_iron", "Pot", 2) if formula is LEVAIN else Vessel("t", "tin", "Tin", 2)
-    return Wish(formula, 2, 850, NOW + timedelta(hours=hours), "out", proof, vessel, 25, **more)
+    return Wish(formula, 2, 850, NOW + timedelta(hours=hours), proof, vessel, 25, **more)
 
 
-class Bench:
-    """One dough of one plan, to be asked at any hour."""
-
-    def __init__(self, asked: Wish, made_at=NOW, kitchen=KITCHEN) -> None:
-        self.wish, self.kitchen, self.made_at = asked, kitchen, made_at
-        self.saved = make_plan(asked, kitchen, made_at)
-        self.clock = Clock(asked.ready, zone_of(kitchen.zone), kitchen.nights, kitchen.room)
-
-    def at(self, now, happened=None, readings=(), looked=()):
-        happened = happened or Happened()
-        following = Following(
-            self.saved.times, self.saved.proof.bulk_rise, tuple(readings), tuple(looked), happened, now
-        )
-        plan = make_plan(self.wish, self.kitchen, self.made_at, following)
-        return live(self.saved, plan, happened, self.clock, now)
-
-    def step(self, key):
-        return dict(zip(keys(self.saved.steps), self.saved.steps, strict=True))[key]
-
-    def deed(self, key, late_min=0, **more):
-        step = self.step(key)
-        return Deed(key, step.at + timedelta(minutes=step.minutes + late_min), **more)
-
-    def begun(self, late_min=0):
-        return Happened((self.deed("levain-1"), self.deed("mix-1", late_min)))
+def bench(asked: Wish) -> Bench:
+    return Bench(asked, KITCHEN, NOW)
 
 
 @pytest.fixture(scope="module")
 def room():
-    return Bench(wish())
+    return bench(wish())
 
 
 @pytest.fixture(scope="module")
 def cold():
-    return Bench(wish(proof="cold", hours=25.5))
+    return bench(wish(proof="cold", hours=25.5))
 
 
 def due(found, key):
@@ -142,10 +117,11 @@ def test_divided_early_the_proof_takes_longer(room):
 
 def test_a_slow_dough_by_its_reading_comes_later_and_a_fast_one_sooner(room):
     mixed = room.saved.times.mix
-    slow, fast = (room.at(mixed + 180 * MIN, room.begun(), [Reading(3.0, "rise_box", rise)]) for rise in (0.0, 0.36))
+    at = mixed + 180 * MIN
+    slow, fast = (room.at(at, room.begun(), [Read(at, "rise_box", rise)]) for rise in (0.0, 0.36))
     assert due(slow, "divide-1").at > room.step("divide-1").at + 10 * MIN
     assert due(fast, "divide-1").at < room.step("divide-1").at - 10 * MIN
-    assert "slower" in str(say(slow.plan.told.sentence)) and "faster" in str(say(fast.plan.told.sentence))
+    assert "slower" in said(slow.plan.told.sentence) and "faster" in said(fast.plan.told.sentence)
 
 
 def test_what_was_seen_moves_the_belief_as_a_reading_does(room):
@@ -197,7 +173,7 @@ def test_loaded_the_bake_follows_the_real_time(room):
     loaded = Deed("load-1", room.step("load-1").at + 17 * MIN)
     found = room.at(loaded.at, Happened((*done, loaded)))
     steam = found.plan.bake.stages[0].minutes
-    assert minutes(due(found, "vent-1").at, loaded.at) == pytest.approx(steam)
+    assert minutes(due(found, "uncover-1").at, loaded.at) == pytest.approx(steam)
     assert minutes(due(found, "out-1").at, loaded.at) == pytest.approx(found.plan.bake.minutes)
     assert found.standing.stage == "baked"
     out = Deed("out-1", due(found, "out-1").at + 6 * MIN)
@@ -229,16 +205,18 @@ def test_a_warm_place_hurries_and_a_cool_one_slows(room):
     at = room.saved.times.mix + 60 * MIN
     stood = {c: room.at(at, replace(room.begun(), stands=(Stand(at, None, c),))) for c in (18.0, 27.0)}
     plain = room.at(at, room.begun())
-    assert due(stood[27.0], "move-1").title == "Put it somewhere warm" and due(stood[18.0], "move-1").state == "due"
+    assert (
+        said(due(stood[27.0], "move-1").title) == "Put it somewhere warm" and due(stood[18.0], "move-1").state == "due"
+    )
     assert due(stood[27.0], "divide-1").at < due(plain, "divide-1").at < due(stood[18.0], "divide-1").at
 
 
 def _evening():
     """A dough mixed so late that it would be ready in the night."""
-    bench = Bench(wish(hours=13.0))
-    happened = Happened((bench.deed("levain-1", 180), bench.deed("mix-1", 240)))
+    dough = bench(wish(hours=13.0))
+    happened = Happened((dough.deed("levain-1", 180), dough.deed("mix-1", 240)))
     now = happened.done("mix-1") + 60 * MIN
-    return bench, happened, now
+    return dough, happened, now
 
 
 def _attempt(bench, happened, now, absences=(), others=()):
@@ -251,16 +229,16 @@ def _attempt(bench, happened, now, absences=(), others=()):
 
 
 def test_a_dough_that_would_be_ready_at_night_says_so_with_two_ways_out_that_hold():
-    bench, happened, now = _evening()
-    found = bench.at(now, happened)
-    hit = clashes(found, bench.clock, (), (), now)
+    dough, happened, now = _evening()
+    found = dough.at(now, happened)
+    hit = clashes(found, dough.clock, (), (), now)
     assert [each.code for each in hit] == ["asleep"]
-    ways = remedies(found, bench.clock, 4.5, now, _attempt(bench, happened, now))
+    ways = remedies(found, dough.clock, 4.5, now, _attempt(dough, happened, now))
     assert len(ways) == 2
     for way in ways:
-        after = bench.at(now, changed(happened, way.change))
-        assert not clashes(after, bench.clock, (), (), now)
-        assert "{" in way.sentence and way.out == after.plan.out
+        after = dough.at(now, changed(happened, way.change))
+        assert not clashes(after, dough.clock, (), (), now)
+        assert ":" in said(way.sentence) and way.out == after.plan.out
     assert len({way.change.code for way in ways}) == 2
 
 
@@ -270,9 +248,10 @@ def test_away_another_dough_and_the_oven_are_clashes_too(room):
     found = room.at(now, happened)
     fold, load = due(found, "fold-2").at, due(found, "load-1").at
     away = clashes(found, room.clock, (Absence(fold - MIN, fold + MIN),), (), now)
-    assert [each.code for each in away] == ["away"] and "fold 2" in away[0].sentence
-    divide = due(found, "divide-1").at
-    other = Taken("Tin", (Hands("Shape", divide, divide + 15 * MIN),), (load - 20 * MIN, load + 10 * MIN))
+    assert [each.code for each in away] == ["away"] and said(away[0].sentence).startswith("While you are away: fold at")
+    shape = due(found, "shape-1").at
+    hands = Hands(message("course-step-shape"), shape, shape + 15 * MIN)
+    other = Taken("Tin", (hands,), (load - 20 * MIN, load + 10 * MIN))
     codes = {each.code for each in clashes(found, room.clock, (), (other,), now)}
     assert codes == {"hands", "oven"}
     ways = remedies(found, room.clock, 4.5, now, _attempt(room, happened, now, others=(replace(other, hands=()),)))
@@ -296,19 +275,20 @@ def test_over_proofed_it_is_folded_again_or_baked_flat(room):
 
 
 def test_yeasted_dough_in_a_tin_goes_the_whole_way():
-    bench = Bench(wish(YEASTED, hours=8.0))
+    dough = bench(wish(YEASTED, hours=8.0))
     happened, seen = Happened(), []
-    now = bench.saved.begins
-    for _ in range(20):
-        found = bench.at(now, happened)
+    now = dough.saved.begins
+    for _ in range(24):
+        found = dough.at(now, happened)
         if found.next is None:
             break
         seen.append(found.next.key)
         now = max(now, found.next.at + found.next.minutes * MIN)
         happened = replace(happened, deeds=(*happened.deeds, Deed(found.next.key, now)))
     assert found.over and found.next is None
-    assert seen == ["autolyse-1", "mix-1", "divide-1", "shape-1", "preheat-1", "load-1", "vent-1", "out-1", "cut-1"]
-    assert abs(minutes(bench.step("out-1").at, next(d.at for d in happened.deeds if d.key == "out-1"))) < 40
+    assert seen == ["autolyse-1", "mix-1", "divide-1", "preshape-1", "shape-1", "preheat-1", "score-1", "load-1",
+                    "swap-1", "out-1", "cut-1"]  # fmt: skip
+    assert abs(minutes(dough.step("out-1").at, next(d.at for d in happened.deeds if d.key == "out-1"))) < 40
 
 
 @pytest.mark.parametrize(
@@ -321,7 +301,7 @@ def test_yeasted_dough_in_a_tin_goes_the_whole_way():
 )
 def test_an_impossible_order_is_refused(deeds):
     with pytest.raises(CraftError) as error:
-        check_order(Happened(deeds), NOW + 120 * MIN)
+        check_order(Happened(deeds), NOW + 120 * MIN, ("mix-1", "divide-1", "shape-1", "load-1"))
     assert error.value.field == "at"
 
 
