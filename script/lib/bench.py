@@ -87,12 +87,12 @@ def _post(address: str, asked: dict, path: str = "/api/plan") -> None:
 
 
 def plans(address: str) -> tuple[float, float]:
-    """Plan answers over HTTP as a slider would ask for them: six formulas, both proofs, a day of temperatures."""
+    """Plan answers over HTTP as a slider would ask for them: six formulas, two styles, a day of temperatures."""
     wishes = [
         {
             "formula_id": key,
             "ready": "2026-11-29T07:30",
-            "proof": proof,
+            "style": style,
             "room_day_c": 20 + step / 2,
             "dough_c": 24 + step / 5,
         }
@@ -103,7 +103,7 @@ def plans(address: str) -> tuple[float, float]:
             "market-morning-baguette",
             "lamplighters-tin",
         )
-        for proof in ("cold", "room")
+        for style in ("cold_shaped", "room_steady")
         for step in range(12)
     ]
     return timed(len(wishes), lambda turn: _post(address, wishes[turn]))

@@ -15,21 +15,20 @@ from pathlib import Path
 
 from hostile import REQUESTS, throw
 from population import coverage
+from tests.plans import Bench, Wish, kitchen, make_plan
 
 from gentle_crust import demo
 from gentle_crust.contract.asked import Asked
 from gentle_crust.core.clock import Nights, Room
+from gentle_crust.core.course.believed import Read
 from gentle_crust.core.course.targets import usual_proof_h
 from gentle_crust.core.errors import CraftError
-from gentle_crust.core.fermentation.readings import Reading
 from gentle_crust.core.formula.model import FlourShare, Formula, Preferment
 from gentle_crust.core.oven.equipment import Oven, Vessel
-from gentle_crust.core.scheduling.follow import Following
-from gentle_crust.core.scheduling.plan import make_plan
-from gentle_crust.core.scheduling.wish import Kitchen, Wish
 from gentle_crust.kitchen.plans import PlanBook
 from gentle_crust.kitchen.work import Work
 from gentle_crust.store.database import open_store
+from gentle_crust.text.render import say
 
 ROOT = Path(__file__).parents[2]
 NOW = datetime(2026, 11, 28, 6, 30, tzinfo=UTC)
@@ -53,16 +52,16 @@ def kitchens() -> Proof:
         book = PlanBook(Work(sessions, lambda: NOW))
         said: Counter[str] = Counter()
         unmended, errors = [], []
-        for key, day, night, proof in _rooms([each.id for each in book.formulas.all()]):
-            asked = Asked(key, room_day_c=day, room_night_c=night, proof=proof, ready="2026-11-29T18:00")
+        for key, day, night, style in _rooms([each.id for each in book.formulas.all()]):
+            asked = Asked(key, room_day_c=day, room_night_c=night, style=style, ready="2026-11-29T18:00")
             try:
                 codes = {problem.code for problem in book.preview(asked).plan.problems}
             except CraftError as error:
-                errors.append(f"{key} {day:.0f}/{night:.0f} {proof}: {error.sentence}")
+                errors.append(f"{key} {day:.0f}/{night:.0f} {style}: {say(error.what)}")
                 continue
             said["planned" if not codes else "with a time to choose" if not codes & NEVER else "never ferments"] += 1
             if codes & NEVER and not book.mends(asked):
-                unmended.append(f"{key} {day:.0f}/{night:.0f} {proof} {sorted(codes)}")
+                unmended.append(f"{key} {day:.0f}/{night:.0f} {style} {sorted(codes)}")
         sessions.kw["bind"].dispose()
     total = sum(said.values())
     figures = (
@@ -78,11 +77,11 @@ def _rooms(keys: list[str]) -> Iterator[tuple[str, float, float, str]]:
     for key in keys:
         for day in range(5, 41, 5):
             for night in range(5, 41, 5):
-                for proof in ("room", "cold"):
-                    yield key, float(day), float(night), proof
+                for style in ("room_steady", "cold_shaped"):
+                    yield key, float(day), float(night), style
 
 
-KITCHEN = Kitchen("Europe/Lisbon", Room(23, 19, 4.5), Nights(22, 5.75), 15, Oven("electric", 250))
+KITCHEN = kitchen("Europe/Lisbon", Room(23, 19, 4.5), Nights(22, 5.75), Oven("electric", 250))
 VESSELS = {kind: Vessel(kind, kind, kind) for kind in ("stone", "lidded_cast_iron", "tin", "tray")}
 SHAPES = (("boule", "stone"), ("batard", "lidded_cast_iron"), ("baguette", "stone"), ("pan_loaf", "tin"),
           ("roll", "tray"), ("slipper", "tray"))  # fmt: skip
@@ -97,14 +96,15 @@ def yeasted() -> Proof:
             for water in (58, 66, 74, 80):
                 for warm in (20, 23, 25, 28):
                     formula = Formula("Y", (FlourShare("strong_white", 100),), water, 2, shape, yeast_percent=percent)
-                    wish = Wish(formula, 2, 90 if shape == "roll" else 500, NOW + timedelta(hours=30), "out", "room",
-                                VESSELS[vessel], warm, "lively", "")  # fmt: skip
+                    wish = Wish(formula, 2, 90 if shape == "roll" else 500, NOW + timedelta(hours=30), "room",
+                                VESSELS[vessel], warm)  # fmt: skip
                     plan = make_plan(wish, KITCHEN, NOW)
                     if plan.times is None:
                         continue
                     count += 1
                     proof_h = (plan.times.load - plan.times.proof_start) / timedelta(hours=1)
-                    bulk_h = (plan.times.bulk_end - plan.times.mix) / timedelta(hours=1)
+                    mixing = timedelta(minutes=next(step.minutes for step in plan.steps if step.kind == "mix"))
+                    bulk_h = (plan.times.bulk_end - plan.times.mix - mixing) / timedelta(hours=1)
                     least = min(least, 60 * proof_h)
                     name = (
                         f"{shape} {percent} % {water} % {warm} C: bulk {60 * bulk_h:.0f}, proof {60 * proof_h:.0f} min"
@@ -128,22 +128,19 @@ def silent_dough() -> Proof:
                       (Preferment("levain", "strong_white", 10, 100),))  # fmt: skip
     risen, count = [], 0
     for warm in (18.0, 21.0, 24.0, 27.0):
-        kitchen = replace(KITCHEN, room=Room(warm, warm, 4.5))
-        wish = Wish(formula, 2, 850, NOW + timedelta(hours=60), "out", "room", VESSELS["lidded_cast_iron"], warm)
-        plan = make_plan(wish, kitchen, NOW)
-        if plan.times is None:
-            continue
+        where = replace(KITCHEN, room=Room(warm, warm, 4.5))
+        wish = Wish(formula, 2, 850, NOW + timedelta(hours=60), "room", VESSELS["lidded_cast_iron"], warm)
+        dough = Bench(wish, where, NOW)
 
-        def vigour(*readings: Reading, wish: Wish = wish, kitchen: Kitchen = kitchen) -> float:
-            following = Following(plan.times, plan.proof.bulk_rise, readings)  # type: ignore[arg-type]  # noqa: B023
-            told = make_plan(wish, kitchen, NOW, following).told
+        def vigour(*rises: tuple[float, float], dough: Bench = dough) -> float:
+            mixed = dough.saved.times.mix  # type: ignore[union-attr]  # a plan of today has its times
+            read = [Read(mixed + timedelta(hours=at), "rise_eye", rise) for at, rise in rises]
+            told = dough.followed(readings=read).plan.told
             return told.vigour.likely if told else 1.0
 
         hours = [0.5 * n for n in range(2, 29)]
-        by_time = [vigour(*(Reading(at, "rise_eye", 0.0) for at in hours[: n + 1])) for n in range(0, len(hours), 2)]
-        by_rise = {
-            at: [vigour(Reading(at, "rise_eye", rise / 20)) for rise in range(30, -3, -2)] for at in (3.0, 6.0, 9.0)
-        }
+        by_time = [vigour(*((at, 0.0) for at in hours[: n + 1])) for n in range(0, len(hours), 2)]
+        by_rise = {at: [vigour((at, rise / 20)) for rise in range(30, -3, -2)] for at in (3.0, 6.0, 9.0)}
         for name, line in (("in time", by_time), *((f"at {at:.0f} h", line) for at, line in by_rise.items())):
             count += len(line) - 1
             risen += [f"{name}, {warm:.0f} C" for one, other in pairwise(line) if other > one + 1e-9]

@@ -210,7 +210,8 @@ def _past(followed: Followed, happened: Happened, shown: dict[str, Step]) -> set
             came_out = happened.settled(load[-1].key)
             for step in load:
                 heats = step.kind in HEATS or (step.kind == "steam_in" and first is not None and step.at < first.at)
-                if came_out or (gone_in and heats):
+                vented = step.kind == "uncover" and happened.settled(step.key.replace("uncover", "vent"))
+                if came_out or vented or (gone_in and heats):
                     found.add(step.key)
     return found
 
