@@ -81,8 +81,8 @@ class BrokenPlan:
 
 LOG = logging.getLogger(__name__)
 BEFORE_MIX_H = 18.0
-USUAL_DAYS = 3
-"""So many days ahead a first good time is looked for in a kitchen that is not cold."""
+ENOUGH_DAYS = 2
+"""So many days ahead a first good time is looked for where something else than time is wanting."""
 
 
 def marks_of(plan: Plan, settings: Settings) -> tuple[Mark, ...]:
@@ -205,14 +205,14 @@ class PlanBook:
     def _first_good(self, whole: Asked, behind: Behind, about: tuple[bool, int]) -> Answer:
         """For breakfast tomorrow, else for noon, the afternoon or the evening; else the same on the days after.
 
-        Days beyond the third are tried only where time is all that lacks, as in a cold kitchen.
+        Days beyond the second are tried only where time is all that lacks, as in a cold kitchen.
         """
         zone = zone_of(whole.zone or behind.settings.zone)
         today = self.now().astimezone(zone).replace(hour=0, minute=0, second=0, microsecond=0, tzinfo=None)
         breakfast = hour_of(whole.sleep_to or "", "sleep_to") + 1.75
         first: tuple[Asked, CoursePlan] | None = None
         for day, hour in product((1, 2, 3, 4, 6, 8, 10), (breakfast, 12.5, 15.0, 18.5)):
-            if day > USUAL_DAYS and first is not None and _not_for_want_of_time(first[1]):
+            if day > ENOUGH_DAYS and first is not None and _not_for_want_of_time(first[1]):
                 break
             ready = today + timedelta(days=day, minutes=15 * round(hour * 4))
             tried = replace(whole, ready=ready.strftime(LOCAL))

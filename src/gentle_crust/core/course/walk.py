@@ -190,16 +190,19 @@ def _ends(waits: Waiting, fixed: Fixed, rest: Ways, about: dict[str, float]) -> 
     if until.way == "at":
         return _until_hour(waits.ground.clock, waits.now.at, until.value), True, None
     within = followed_h(about.get(each.id, 4.0 if each.kind == "bulk" else 2.5))
+    tried: set[float] = set()
     while True:
         trace = waits.run(within)
         values = _measure(waits, trace)
         found = first_crossing(trace.hours, values, 0.0)
+        tried.add(within)
         if np.isnan(found) and within < LONGEST_H:
             within = next(each_h for each_h, _ in STEPS_H if each_h > within)
-        elif not np.isnan(found) and followed_h(found) < within:
+        elif not np.isnan(found) and followed_h(found) < within and followed_h(found) not in tried:
             # As finely as if it had been known: what was thought before changes nothing.
             within = followed_h(found)
         else:
+            # What is just missed in fine steps and reached in coarse ones is told by those.
             break
     if np.isnan(found) and until.way != "dough_c" and followed_h(float(trace.hours[values.argmax()])) < LONGEST_H:
         trace = waits.run(followed_h(float(trace.hours[values.argmax()])))
