@@ -72,7 +72,7 @@ def test_a_record_that_is_not_there_says_so(own):
     expect(page.get_by_role("alert")).to_contain_text("That plan is not here")
 
 
-def test_in_a_hot_kitchen_a_cool_place_is_offered_taken_and_left_again(own):
+def test_in_a_hot_kitchen_the_dough_is_put_into_a_cool_bath(own):
     page = own.open("/plan?formula=tidewater-country")
     expect(page.get_by_role("button", name=re.compile("at night")).first).to_be_visible()
     page.get_by_role("button", name=re.compile("at night")).first.click()
@@ -80,9 +80,6 @@ def test_in_a_hot_kitchen_a_cool_place_is_offered_taken_and_left_again(own):
         slider = page.get_by_role("slider", name=re.compile(name, re.IGNORECASE)).first
         slider.focus()
         page.keyboard.press("End")
-    expect(page.get_by_text("The levain does not get ripe")).to_be_visible()
-    page.get_by_role("button", name=re.compile("^Stand levain and dough at 24")).click()
-    expect(page.get_by_text("The levain does not get ripe")).to_have_count(0)
-    expect(page.get_by_text("Levain and dough stand at 24°, not in the kitchen.")).to_be_visible()
-    press(page, "Stand them in the kitchen")
-    expect(page.get_by_text("The levain does not get ripe")).to_be_visible()
+    steps = page.get_by_role("region", name="Step by step")
+    expect(steps).to_contain_text("Into a bath of water at the dough's own warmth")
+    expect(steps).to_contain_text("Put it elsewhere")

@@ -107,7 +107,7 @@ def test_wet_hands_and_keys_late_skipped_held_back_and_a_time_put_right(own):
     assert own.day.step("fold-1")["at"].startswith("2026-11-28T14:50")
     own.day.at(18, 10)
     page.reload()
-    expect(title(page)).to_have_text(re.compile("Fold 3 of 4|Divide and preshape"))
+    expect(title(page)).to_have_text(re.compile("Fold 3 of 4|Divide"))
     for fold in ("Fold 3 of 4", "Fold 4 of 4"):
         if title(page).inner_text() == fold:
             press(page, "Done")
@@ -123,7 +123,7 @@ def test_what_is_seen_is_judged_kept_and_moves_the_time(own):
     for number in (1, 2, 3, 4):
         own.day.done(f"fold-{number}")
     page = own.open()
-    expect(title(page)).to_have_text("Divide and preshape")
+    expect(title(page)).to_have_text("Divide")
     press(page, "Is it ready?")
     sheet = page.get_by_role("dialog")
     expect(sheet.locator(".word")).to_be_visible()
@@ -511,16 +511,16 @@ def test_letters_press_nothing_until_the_switch_is_turned_and_repeat_never(own):
 
 def test_a_step_far_ahead_is_asked_about_once(own):
     page = folding(own, "fold-1", "fold-2", "fold-3", "fold-4")
-    expect(title(page)).to_have_text("Divide and preshape")
+    expect(title(page)).to_have_text("Divide")
     before = steps_done(own)
     press(page, "Done")
-    expect(page.get_by_text(re.compile("^Divide and preshape is .* ahead. Is it done already?"))).to_be_visible()
+    expect(page.get_by_text(re.compile("^Divide is .* ahead. Is it done already?"))).to_be_visible()
     sound(page)
     press(page, "No, wait for it")
     assert steps_done(own) == before
     press(page, "Done")
     press(page, "Yes, done")
-    expect(title(page)).not_to_have_text("Divide and preshape")
+    expect(title(page)).not_to_have_text("Divide")
     comes_to(page, own, [*before, "divide-1"])
 
 

@@ -24,14 +24,13 @@ def evening(tmp_path_factory):
         yield address
 
 
-def test_one_of_four_ways_is_taken_with_one_press(visit):
+def test_one_of_the_ways_is_taken_with_one_press(visit):
     page = visit("/plan")
     strip = page.get_by_role("region", name="Ways to get there")
-    expect(strip.get_by_role("button")).to_have_count(4)
-    expect(strip.get_by_role("button", name=re.compile("Overnight"))).to_have_attribute("aria-pressed", "true")
+    expect(strip.get_by_role("button")).to_have_count(6)
+    expect(strip.get_by_role("button", name=re.compile("Shaped, then cold"))).to_have_attribute("aria-pressed", "true")
     strip.get_by_role("button", name=re.compile("Warm and quick")).click()
-    expect(page.locator("button.say", has_text="Proof")).to_contain_text("In the room")
-    expect(page.locator("button.say", has_text="Dough")).to_contain_text("27.5")
+    expect(page.locator("button.say", has_text="The way")).to_contain_text("Warm and quick")
     expect(strip.get_by_role("button", name=re.compile("Warm and quick"))).to_have_attribute("aria-pressed", "true")
 
 
@@ -70,18 +69,18 @@ def test_the_ready_window_follows_levain_and_how_far_bulk_goes(visit):
         page.keyboard.press("ArrowRight")
     expect(mix).not_to_have_text(before)
     page.get_by_label("25 to 40 %").check(force=True)
-    step = page.locator("li", has_text="Divide and preshape")
+    step = page.locator("li", has_text="Stop bulk at")
     expect(step).to_contain_text(re.compile(r"Stop bulk at \+(2[5-9]|3\d|40) %"))
 
 
 def test_a_reading_moves_what_comes_later_and_can_be_taken_back(browser, evening):
     page = browser.new_page(viewport=DESK)
     page.goto(f"{evening}/plan")
-    divide = page.locator("li", has_text="Divide and preshape").locator("time")
+    divide = page.locator("li", has_text="Stop bulk at").locator("time")
     expect(divide).to_be_visible()
     before = divide.inner_text()
     page.get_by_label("Line on the box").check(force=True)
-    page.get_by_label("It stands at").fill("2,0")
+    page.get_by_label("It stands at").fill("2,4")
     page.get_by_role("button", name="Log it", exact=True).click()
     expect(page.get_by_text("faster than usual")).to_be_visible()
     expect(divide).not_to_have_text(before)
@@ -128,10 +127,12 @@ def test_a_batch_is_split_for_another_day(visit):
     page.locator("button.say", has_text="How many").click()
     page.get_by_label("Of these, kept for another day").fill("1")
     page.keyboard.press("Enter")
-    expect(page.get_by_role("heading", name=re.compile("1 kept for Monday"))).to_be_visible()
+    outs = page.locator("ul.parts li")
+    expect(outs).to_have_text([re.compile("first: 1, out Sun 07:30"), re.compile("later: 1, out Mon 07:30")])
     page.get_by_label("Two days on").check(force=True)
-    expect(page.get_by_role("heading", name=re.compile("1 kept for Tuesday"))).to_be_visible()
-    expect(page.locator("section.later")).to_contain_text("of its greatest volume")
+    expect(outs.last).to_have_text(re.compile("later: 1, out Tue 07:30"))
+    steps = page.get_by_role("region", name="Step by step")
+    expect(steps.locator("li", has_text="later").filter(has_text="Load")).to_have_count(1)
 
 
 def test_the_box_of_the_kitchen_is_the_box_of_the_marks(visit):

@@ -211,8 +211,9 @@ class PlanBook:
         today = self.now().astimezone(zone).replace(hour=0, minute=0, second=0, microsecond=0, tzinfo=None)
         breakfast = hour_of(whole.sleep_to or "", "sleep_to") + 1.75
         first: tuple[Asked, CoursePlan] | None = None
+        want_of_time = False
         for day, hour in product((1, 2, 3, 4, 6, 8, 10), (breakfast, 12.5, 15.0, 18.5)):
-            if day > ENOUGH_DAYS and first is not None and _not_for_want_of_time(first[1]):
+            if day > ENOUGH_DAYS and first is not None and not want_of_time:
                 break
             ready = today + timedelta(days=day, minutes=15 * round(hour * 4))
             tried = replace(whole, ready=ready.strftime(LOCAL))
@@ -223,6 +224,7 @@ class PlanBook:
                     raise
                 continue
             first = first or (tried, made)
+            want_of_time = want_of_time or not _not_for_want_of_time(made)
             if not made.problems:
                 return self._answer(tried, behind, about, made)
         if first is None:

@@ -5,7 +5,7 @@ import { useUnits } from '../shell/units'
 import { words } from '../words'
 import RibbonDefs from './RibbonDefs.vue'
 import { bakeShapes, ribbonShapes } from './ribbonShapes'
-import { doughColour, onDough } from './temperature'
+import { groundOf, onDough } from './temperature'
 import { dayStarts } from './timeline'
 import { useWidth } from './useSize'
 import './ribbon.css'
@@ -104,7 +104,7 @@ const figure = (rise: number) => `+${Math.round(100 * rise)} %`
             <text
               class="figure grounded"
               :fill="onDough(part.near.dough_c)"
-              :stroke="doughColour(part.near.dough_c)"
+              :stroke="groundOf(part.near.dough_c)"
               x="12"
               :y="part.start + 22"
             >
@@ -114,7 +114,7 @@ const figure = (rise: number) => `+${Math.round(100 * rise)} %`
               v-if="part.end - part.start > 64"
               class="figure grounded"
               :fill="onDough(part.last.dough_c)"
-              :stroke="doughColour(part.last.dough_c)"
+              :stroke="groundOf(part.last.dough_c)"
               x="12"
               :y="part.end - 9"
             >

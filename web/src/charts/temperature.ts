@@ -19,7 +19,12 @@ export const doughColour = scaleLinear<string>()
 
 /** Ink or flour, whichever is read better on the colour of a temperature. */
 export function onDough(c: number): string {
-  return c < 9 || c > 30 ? '#ffffff' : '#1c2522'
+  return c < 6 || c > 30 ? '#ffffff' : '#1c2522'
+}
+
+/** What a figure on a dough stands on: its colour, or where neither ink nor flour is read well on that, something light. */
+export function groundOf(c: number): string {
+  return c >= 6 && c < 10.5 ? '#e4ecec' : doughColour(c)
 }
 
 /** The crust from raw dough to dark, 0-1. */

@@ -72,18 +72,24 @@ def alternatives(made: CoursePlan, most: int) -> tuple[Mend, ...]:
 
     Where no change does, one that is rid of some of them.
     """
-    found: list[Mend] = []
+    before = {each.code for each in made.problems}
+    found: dict[tuple[str, ...], Mend] = {}
+    partly: tuple[int, Mend] | None = None
     tried: set[Asked] = set()
     for problem in made.problems:
         for asked, mend in _changes(made, problem):
-            if asked in tried:
+            kind = (*mend.change, *dict(mend.leaven))
+            if asked in tried or kind in found:
                 continue
             if len(tried) >= MOST_TRIED or len(found) >= most:
                 break
             tried.add(asked)
-            if _codes(asked) == set():
-                found.append(mend)
-    return tuple(found) or tuple(mend for mend in mends(made) if mend is not None)[:1]
+            left = _codes(asked)
+            if left == set():
+                found[kind] = mend
+            elif left is not None and left < before and (partly is None or len(left) < partly[0]):
+                partly = (len(left), mend)
+    return tuple(found.values()) or (() if partly is None else (partly[1],))
 
 
 def _codes(asked: Asked) -> set[str] | None:
