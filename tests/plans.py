@@ -10,10 +10,10 @@ from gentle_crust.core.clock import Clock, Nights, Room, Stand, zone_of
 from gentle_crust.core.course.ask import Asked, Kitchen
 from gentle_crust.core.course.baking import filled_bake
 from gentle_crust.core.course.fill import usual_cool_min
-from gentle_crust.core.course.method import Baking, Method, numbered
+from gentle_crust.core.course.method import Baking, Method
 from gentle_crust.core.course.plan import CoursePlan, plan
 from gentle_crust.core.course.styles import method_for, style_of
-from gentle_crust.core.course.tailored import baked_in_vessel, folded, longer_cold, split
+from gentle_crust.core.course.tailored import Tailoring, tailored
 from gentle_crust.core.formula.feel import feel
 from gentle_crust.core.formula.model import FlourShare, Formula
 from gentle_crust.core.messages import Message
@@ -60,11 +60,9 @@ class Wish:
 def question(wish: Wish, where: Kitchen, now: datetime) -> Asked:
     """The core's question for a wish."""
     style = wish.style or STYLES[wish.proof]
-    method = numbered(method_for(style_of(style), wish.formula))
-    if wish.folds is not None:
-        method = folded(method, wish.folds, float(feel(wish.formula).fold_every_min or 30))
-    method = baked_in_vessel(longer_cold(method, wish.fridge_days), wish.vessel)
-    method = numbered(split(method, wish.pieces, wish.later_pieces, wish.later_days))
+    every_min = float(feel(wish.formula).fold_every_min or 30)
+    own = Tailoring(wish.vessel, wish.folds, every_min, wish.fridge_days, wish.later_pieces, wish.later_days)
+    method = tailored(method_for(style_of(style), wish.formula), own, wish.pieces)
     ready = wish.ready
     if ready is not None and wish.means_cut:
         ready -= timedelta(minutes=usual_cool_min(wish.formula))
@@ -75,6 +73,7 @@ def question(wish: Wish, where: Kitchen, now: datetime) -> Asked:
         scaling_weight_g=wish.scaling_weight_g, dough_c=wish.dough_c, now=now,
         ready=() if ready is None else tuple((name, ready + later * place) for place, name in enumerate(names)),
         lively=wish.lively, school=wish.school, style=style,
+        tailoring=own,
         stands=() if wish.stand_c is None else (Stand(ALWAYS, None, wish.stand_c),),
     )  # fmt: skip
 

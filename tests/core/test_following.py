@@ -244,6 +244,18 @@ def test_ways_are_the_styles_that_suit_each_planned_by_the_same_time(formula, le
     assert "fridge" not in kinds["room_steady"] and "oven_off" in kinds["warm_quick"]
 
 
+def test_ways_keep_the_vessel_the_folds_and_the_pieces_for_later():
+    own = replace(wish(LEVAIN, "room", 62.5), pieces=4, later_pieces=1, folds=2)
+    found = ways(question(own, KITCHEN, NOW))
+    assert len(found) >= 5 and all(way.plan is not None for way in found), [way.why_not for way in found]
+    for way in found:
+        first, later = way.plan.solved.parts
+        assert (first.path.batch.pieces, later.path.batch.pieces) == (3, 1)
+        assert first.bake.vessel == later.bake.vessel == own.vessel
+        folds = [fold for run in (*way.plan.solved.trunk, *first.runs) for fold in run.folds]
+        assert len(folds) <= 2
+
+
 def test_shades_make_it_later_and_keep_the_clock(cold):
     shades = {shade.code: shade for shade in what_if(course(wish(), KITCHEN, NOW))}
     assert set(shades) == {"colder", "weaker", "late"}

@@ -1,5 +1,6 @@
 """Plans: reckoned, mended, saved and opened again."""
 
+from dataclasses import replace
 from typing import Any
 
 from flask import Response
@@ -87,7 +88,7 @@ def preview_plan(query: BesideQuery, body: AskedBody) -> Response:
 @plans.post("/plan/ways", responses={200: WaysAnswer})
 def ways_to_plan(query: BesideQuery, body: AskedBody) -> Response:
     """The styles that suit, each to the same bread by the same time."""
-    asked = _book().ask(body.asked(), taken_of(work(), query.plan))
+    asked = _book().ask(replace(body.asked(), fridge_days=0), taken_of(work(), query.plan))
     means_cut = body.ready_means == "cut"
     return answer(WaysAnswer(ways=[_way(way, means_cut) for way in ways(asked)]))
 

@@ -41,7 +41,7 @@ def _as_asked(change: dict[str, Any], asked: Asked, behind: Behind) -> dict[str,
         if name == "ready":
             found["ready"] = _local(value, asked, behind)
         elif name == "style" and value is not None:
-            found |= {"style": value, "method": None, "fridge_days": 0}
+            found |= {"style": value, "method": None}
         elif name == "method" and value is not None:
             # What was asked beside the style stands in the method by now.
             found |= {"method": value, "style": None, "fridge_days": 0, "later_pieces": 0, "folds": None}

@@ -12,10 +12,10 @@ from gentle_crust.core.clock import Room, Stand, zone_of
 from gentle_crust.core.course.ask import Asked as CourseAsked
 from gentle_crust.core.course.ask import Kitchen
 from gentle_crust.core.course.fill import usual_cool_min
-from gentle_crust.core.course.method import Method, numbered
+from gentle_crust.core.course.method import Method
 from gentle_crust.core.course.plan import CoursePlan, plan
 from gentle_crust.core.course.styles import Style, fitting, method_for, style_of
-from gentle_crust.core.course.tailored import baked_in_vessel, folded, longer_cold, split
+from gentle_crust.core.course.tailored import Tailoring, tailored
 from gentle_crust.core.course.taken import Taken
 from gentle_crust.core.course.written import method_of
 from gentle_crust.core.errors import CraftError, Unreadable, within
@@ -90,7 +90,8 @@ def course_question(asked: Asked, behind: Behind) -> CourseAsked:
     settings, formula = behind.settings, asked_formula(behind.formula, asked)
     zone = zone_of(asked.zone or settings.zone)
     vessel = vessel_of(asked, settings)
-    method = _method(asked, formula, vessel)
+    tailoring = _tailoring(asked, formula, vessel)
+    method = _method(asked, formula, tailoring)
     kitchen = Kitchen(
         zone=zone.key,
         room=Room(float(asked.room_day_c or 0), float(asked.room_night_c or 0), float(asked.fridge_c or 0)),
@@ -119,6 +120,7 @@ def course_question(asked: Asked, behind: Behind) -> CourseAsked:
         taken=behind.taken,
         style="" if asked.method is not None else asked.style or "",
         stands=() if asked.stand_c is None else (Stand(ALWAYS, None, asked.stand_c),),
+        tailoring=tailoring,
     )
 
 
@@ -150,17 +152,19 @@ def _check(asked: Asked) -> None:
         raise Unreadable("school", "scheduling-school-unknown", school=asked.school, names=tuple(SCHOOLS))
 
 
-def _method(asked: Asked, formula: Formula, vessel: Vessel) -> Method:
+def _tailoring(asked: Asked, formula: Formula, vessel: Vessel) -> Tailoring:
+    """What was asked for otherwise than any style has it."""
+    every_min = float(feel(formula).fold_every_min or USUAL_GAP_MIN)
+    return Tailoring(vessel, asked.folds, every_min, asked.fridge_days, asked.later_pieces, asked.later_days)
+
+
+def _method(asked: Asked, formula: Formula, tailoring: Tailoring) -> Method:
     """The style's method, or the baker's own, with what was asked otherwise."""
     if asked.method is not None:
         method = method_of(asked.method, formula)
     else:
         method = method_for(style_of(asked.style or "room_steady"), formula)
-    method = numbered(method)
-    if asked.folds is not None:
-        method = folded(method, asked.folds, float(feel(formula).fold_every_min or USUAL_GAP_MIN))
-    method = baked_in_vessel(longer_cold(method, asked.fridge_days), vessel)
-    return numbered(split(method, int(asked.pieces or 0), asked.later_pieces, asked.later_days))
+    return tailored(method, tailoring, int(asked.pieces or 0))
 
 
 def _ready(asked: Asked, method: Method, formula: Formula, now: datetime) -> tuple[tuple[str, datetime], ...]:

@@ -100,7 +100,9 @@ export function ribbonShapes(plan: Plan, frame: Frame) {
     preferment: 3,
     feed: 4,
   }
-  const pins = plan.steps
+  /** Only the first part is drawn: what is done for the others stands in the steps. */
+  const drawn = plan.steps.filter((step) => !step.part || step.part === plan.outs[0]?.name)
+  const pins = drawn
     .filter((step) => step.kind in words.plan.pins)
     .filter(
       (step, index, all) =>
@@ -116,7 +118,7 @@ export function ribbonShapes(plan: Plan, frame: Frame) {
       rank: ranks[step.kind] ?? 9,
       kind: step.kind,
     }))
-  const handsOn = plan.steps
+  const handsOn = drawn
     .filter((step) => step.minutes > 0 && Date.parse(step.at) <= time.bakeEnd)
     .map((step) => time.u(Date.parse(step.at)))
 

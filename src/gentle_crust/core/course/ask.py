@@ -5,6 +5,7 @@ from datetime import datetime
 
 from gentle_crust.core.clock import Nights, Room, Stand
 from gentle_crust.core.course.method import Method
+from gentle_crust.core.course.tailored import PLAIN, Tailoring
 from gentle_crust.core.course.taken import Taken
 from gentle_crust.core.fermentation.uncertainty import Vigour, of_dough, unknown
 from gentle_crust.core.formula.model import Formula
@@ -64,6 +65,8 @@ class Asked:
     """The style that the method is of; empty for one of the baker's own."""
     stands: tuple[Stand, ...] = ()
     """Where else than in the room it stands what would be in the room, from when to when."""
+    tailoring: Tailoring = PLAIN
+    """What the baker wants otherwise in any style."""
 
     @property
     def belief(self) -> Vigour:

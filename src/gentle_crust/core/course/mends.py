@@ -263,7 +263,7 @@ def _leavened(asked: Asked, formula: Formula, said: Message, name: str, percent:
 
 
 def _in_another_style(asked: Asked) -> Iterator[tuple[Asked, Mend]]:
-    if asked.method.parts:
+    if asked.method.parts and not asked.tailoring.later:
         return
     for style in fitting(asked.formula, asked.kitchen.vessels):
         if style.id != asked.style:

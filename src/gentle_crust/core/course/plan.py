@@ -11,6 +11,7 @@ from gentle_crust.core.course.solve import solve
 from gentle_crust.core.course.solved import Solved
 from gentle_crust.core.course.steps import Step, steps
 from gentle_crust.core.course.styles import Style, fitting, method_for
+from gentle_crust.core.course.tailored import tailored
 from gentle_crust.core.course.waters import water_of
 from gentle_crust.core.errors import CraftError, within
 from gentle_crust.core.messages import message
@@ -81,7 +82,8 @@ def _at_once(asked: Asked, solved: Solved) -> Solved:
 
 def in_style(asked: Asked, style: Style) -> Asked:
     """The same question, answered in a style."""
-    return replace(asked, method=method_for(style, asked.formula), style=style.id)
+    method = tailored(method_for(style, asked.formula), asked.tailoring, asked.pieces)
+    return replace(asked, method=method, style=style.id)
 
 
 def suiting(asked: Asked) -> CoursePlan:

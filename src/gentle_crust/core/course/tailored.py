@@ -1,9 +1,9 @@
 """A style's method with what a baker wants otherwise: its vessel, its folds, longer in the cold, pieces for later."""
 
 from collections.abc import Callable
-from dataclasses import replace
+from dataclasses import dataclass, replace
 
-from gentle_crust.core.course.method import Baking, Method, Part, Place, Series, Stage, Until
+from gentle_crust.core.course.method import Baking, Method, Part, Place, Series, Stage, Until, numbered
 from gentle_crust.core.oven.equipment import Vessel
 
 Change = Callable[[Stage], Stage]
@@ -12,6 +12,33 @@ NOW, LATER = "first", "later"
 DAY_MIN = 24 * 60.0
 LEAST_COLD_MIN = 12 * 60.0
 FRIDGE = Place("fridge")
+
+
+@dataclass(frozen=True)
+class Tailoring:
+    """What a baker wants otherwise than a style has it: its vessel, sets of folds so far apart, days more in the cold,
+    and of ``pieces`` some baked so many days later."""
+
+    vessel: Vessel | None = None
+    folds: int | None = None
+    every_min: float = 30.0
+    more_days: int = 0
+    later: int = 0
+    later_days: int = 1
+
+
+PLAIN = Tailoring()
+
+
+def tailored(method: Method, wanted: Tailoring, pieces: int) -> Method:
+    """The method with what is wanted otherwise."""
+    method = numbered(method)
+    if wanted.folds is not None:
+        method = folded(method, wanted.folds, wanted.every_min)
+    method = longer_cold(method, wanted.more_days)
+    if wanted.vessel is not None:
+        method = baked_in_vessel(method, wanted.vessel)
+    return numbered(split(method, pieces, wanted.later, wanted.later_days))
 
 
 def each_stage(method: Method, change: Change) -> Method:

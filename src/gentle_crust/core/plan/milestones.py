@@ -93,5 +93,11 @@ def when_there(solved: Solved, run: Run | None, batch: Batch) -> Span | None:
     if shaped:
         values = share_of_greatest(trace.rise, run.holds)
         aim = float(share_of_greatest(np.array([rise]), run.holds)[0])
-        return span(run.start + crossings(trace.hours, values, aim))
-    return span(run.start + crossings(trace.hours, trace.rise, rise))
+        return _around(span(run.start + crossings(trace.hours, values, aim)), run.end)
+    return _around(span(run.start + crossings(trace.hours, trace.rise, rise)), run.end)
+
+
+def _around(found: Span, end: float) -> Span:
+    """A span around the time that was planned."""
+    low = end if found.low is None else min(found.low, end)
+    return Span(low, end, None if found.high is None else max(found.high, end))
