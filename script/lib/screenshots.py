@@ -25,10 +25,10 @@ def today_in_the_room(page: Page) -> None:
     page.get_by_label("Today").check(force=True)
     page.get_by_label("Time", exact=True).fill("19:00")
     page.keyboard.press("Enter")
-    _open(page, "Proof")
-    page.get_by_label("In the room").check(force=True)
-    page.get_by_text("Into the fridge").wait_for(state="detached")
-    _open(page, "Proof")
+    _open(page, "The way")
+    page.get_by_label("Room and steady").check(force=True)
+    page.get_by_role("region", name="Step by step").get_by_text("Into the fridge").first.wait_for(state="detached")
+    _open(page, "The way")
     page.evaluate("window.scrollTo(0, 0)")
 
 
@@ -43,7 +43,7 @@ def cannot_be_met(page: Page) -> None:
 
 
 def ways(page: Page) -> None:
-    """The four ways, and the leaven a fifth weaker."""
+    """The ways, and the leaven a fifth weaker."""
     page.get_by_role("button", name="Leaven a fifth weaker").click()
     page.locator("path.shade").first.wait_for()
 
