@@ -22,6 +22,8 @@ from gentle_crust.core.messages import Message, message
 OF_FERMENTING = (
     "unripe", "no_rise", "never_ready", "never_warms", "under_proofed", "over_proofed", "proof_too_short", "water_hot",
 )  # fmt: skip
+OF_TIME = {"past", "late", "early", "asleep", "hands_taken", "oven_taken"}
+"""What another hour would mend."""
 EARLIER_LATER_H = (1, 2, -1, 3, -2, 4, 6, 8, 12, 24)
 PINCH_PERCENT = 0.2
 """Instant yeast beside a levain, of all flour: a pinch that hurries bulk and leaves it sourdough (practice)."""
@@ -87,9 +89,14 @@ def alternatives(made: CoursePlan, most: int) -> tuple[Mend, ...]:
             left = _codes(asked)
             if left == set():
                 found[kind] = mend
-            elif left is not None and left < before and (partly is None or len(left) < partly[0]):
+            elif left is not None and _better(problem.code, left, before) and (partly is None or len(left) < partly[0]):
                 partly = (len(left), mend)
     return tuple(found.values()) or (() if partly is None else (partly[1],))
+
+
+def _better(code: str, left: set[str], before: set[str]) -> bool:
+    """Whether a problem is gone and nothing else came, or if its dough did not ferment, nothing but its hour."""
+    return code not in left and (left < before or (code not in OF_TIME and left <= OF_TIME))
 
 
 def _codes(asked: Asked) -> set[str] | None:
@@ -105,6 +112,8 @@ def _changes(made: CoursePlan, problem: Problem) -> Iterator[tuple[Asked, Mend]]
     asked = made.asked
     if problem.code == "over_proofed":
         yield from _other_leaven(asked, problem)
+    if problem.code == "water_hot":
+        yield from _other_dough_c(asked)
     if problem.code in OF_FERMENTING:
         yield from _elsewhere(asked, problem)
         yield from _otherwise(asked, problem)
@@ -116,10 +125,14 @@ def _changes(made: CoursePlan, problem: Problem) -> Iterator[tuple[Asked, Mend]]
         yield from _other_leaven(asked, problem)
     yield from times
     yield from _in_another_style(asked)
-    if problem.code in ("water_hot", "no_rise", "under_proofed", "never_ready"):
-        for dough_c in (asked.dough_c - 2, asked.dough_c - 4, asked.dough_c + 2):
-            changed = replace(asked, dough_c=dough_c)
-            yield changed, Mend(message("mend-dough-c", dough=dough_c), {"dough_c": dough_c})
+    if problem.code in ("no_rise", "under_proofed", "never_ready"):
+        yield from _other_dough_c(asked)
+
+
+def _other_dough_c(asked: Asked) -> Iterator[tuple[Asked, Mend]]:
+    """A dough that leaves the bowl cooler, or warmer."""
+    for dough_c in (asked.dough_c - 2, asked.dough_c - 4, asked.dough_c + 2):
+        yield replace(asked, dough_c=dough_c), Mend(message("mend-dough-c", dough=dough_c), {"dough_c": dough_c})
 
 
 def _with(asked: Asked, method: Method, said: Message) -> tuple[Asked, Mend]:
