@@ -95,8 +95,8 @@ def alternatives(made: CoursePlan, most: int) -> tuple[Mend, ...]:
 
 
 def _better(code: str, left: set[str], before: set[str]) -> bool:
-    """Whether a problem is gone and nothing else came, or if its dough did not ferment, nothing but its hour."""
-    return code not in left and (left < before or (code not in OF_TIME and left <= OF_TIME))
+    """Whether one problem less is left and none came; or a dough that did not ferment does, if at a wrong hour."""
+    return left < before or (code not in OF_TIME and code not in left and left <= OF_TIME)
 
 
 def _codes(asked: Asked) -> set[str] | None:
