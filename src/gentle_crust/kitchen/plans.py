@@ -20,7 +20,7 @@ from gentle_crust.contract.shown import NextStep, PlanLine, PlanState
 from gentle_crust.core.clock import zone_of
 from gentle_crust.core.course.ask import Asked as CourseAsked
 from gentle_crust.core.course.plan import CoursePlan
-from gentle_crust.core.course.styles import Style
+from gentle_crust.core.course.styles import Style, fitting
 from gentle_crust.core.course.taken import Taken
 from gentle_crust.core.errors import Conflict, CraftError, Infeasible, NotFound, Unreadable
 from gentle_crust.core.fermentation.marks import Mark, in_bowl, in_jar, on_box
@@ -37,7 +37,7 @@ from gentle_crust.kitchen.local_time import LOCAL
 from gentle_crust.kitchen.mixes import MixBook
 from gentle_crust.kitchen.once import Known
 from gentle_crust.kitchen.page_mends import PageMend, page_mends
-from gentle_crust.kitchen.question import Behind, completed, plan_of, question_of, styles_for, wanted
+from gentle_crust.kitchen.question import Behind, completed, plan_of, question_of, wanted
 from gentle_crust.kitchen.settings import KitchenSettings, hour_of
 from gentle_crust.kitchen.work import Work
 from gentle_crust.store.baking import Bakes, PlanLineRow, Plans
@@ -238,7 +238,7 @@ class PlanBook:
 
     def styles(self, answer: Answer) -> tuple[Style, ...]:
         """The styles that suit a plan's formula in this kitchen."""
-        return styles_for(answer.formula, self.settings.get().vessels)
+        return fitting(answer.formula, self.settings.get().vessels)
 
     def save(self, key: str, asked: Asked, base: int | None = None, taken: tuple[Taken, ...] = ()) -> SavedPlan:
         """Plan and keep under the client's own key; saving the same key again replaces what was asked.

@@ -1,6 +1,7 @@
 """What a baker asks of a plan, as the core takes it: completed from formula and kitchen."""
 
-from collections.abc import Sequence
+from collections.abc import Iterator
+from contextlib import contextmanager
 from dataclasses import dataclass, replace
 from datetime import UTC, datetime, timedelta
 from typing import Any
@@ -14,7 +15,7 @@ from gentle_crust.core.course.ask import Kitchen
 from gentle_crust.core.course.fill import usual_cool_min
 from gentle_crust.core.course.method import Method
 from gentle_crust.core.course.plan import CoursePlan, plan
-from gentle_crust.core.course.styles import Style, fitting, method_for, style_of
+from gentle_crust.core.course.styles import fitting, method_for, style_of
 from gentle_crust.core.course.tailored import Tailoring, tailored
 from gentle_crust.core.course.taken import Taken
 from gentle_crust.core.course.written import method_of
@@ -191,22 +192,22 @@ def field_of(error: CraftError) -> CraftError:
     return type(error)(field, error.what.code, **error.what.values)
 
 
-def question_of(asked: Asked, behind: Behind) -> CourseAsked:
-    """The core's question, what is wrong with it said by the page's own names."""
+@contextmanager
+def _by_page_names() -> Iterator[None]:
+    """What is wrong with the core's question, said by the page's own names."""
     try:
-        return course_question(asked, behind)
+        yield
     except CraftError as error:
         raise field_of(error) from error
+
+
+def question_of(asked: Asked, behind: Behind) -> CourseAsked:
+    """The core's question, what is wrong with it said by the page's own names."""
+    with _by_page_names():
+        return course_question(asked, behind)
 
 
 def plan_of(asked: Asked, behind: Behind) -> CoursePlan:
     """A completed question planned, what is wrong with it said by the page's own names."""
-    try:
+    with _by_page_names():
         return plan(course_question(asked, behind))
-    except CraftError as error:
-        raise field_of(error) from error
-
-
-def styles_for(formula: Formula, vessels: Sequence[Vessel]) -> tuple[Style, ...]:
-    """The styles that suit a formula in a kitchen."""
-    return fitting(formula, tuple(vessels))

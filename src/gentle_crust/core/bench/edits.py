@@ -6,9 +6,8 @@ from datetime import datetime, timedelta
 
 from gentle_crust.core.bench.happened import Deed, Happened, keys
 from gentle_crust.core.course.ask import Asked
-from gentle_crust.core.course.method import BESIDE, WAITING, Baking, HeatStage, Method, Part, Place, Stage, Until
+from gentle_crust.core.course.method import BESIDE, WAITING, Baking, HeatStage, Method, Place, Stage, Until, is_cold
 from gentle_crust.core.course.progress import Press
-from gentle_crust.core.course.tailored import is_cold
 from gentle_crust.core.oven.equipment import Vessel
 from gentle_crust.core.plan.shown import Plan, Step
 
@@ -57,8 +56,7 @@ def _before_oven(method: Method, more: tuple[Stage, ...]) -> Method:
         own = more if len(method.parts) < 2 else tuple(replace(stage, id="") for stage in more)
         return (*stages[:at], *own, *stages[at:])
 
-    parts = tuple(Part(part.name, part.pieces, with_more(part.stages)) for part in method.parts)
-    return Method(with_more(method.stages), parts)
+    return method.changed(with_more)
 
 
 def _after_shaping(stages: tuple[Stage, ...], place: int) -> bool:
@@ -75,7 +73,7 @@ def _baked_flat(method: Method) -> Method:
     def flat(stages: tuple[Stage, ...]) -> tuple[Stage, ...]:
         return tuple(replace(stage, baking=tray) if stage.kind == "bake" else stage for stage in stages)
 
-    return Method(flat(method.stages), tuple(replace(part, stages=flat(part.stages)) for part in method.parts))
+    return method.changed(flat)
 
 
 @dataclass(frozen=True)
@@ -87,8 +85,7 @@ class Places:
 
     def stage(self, key: str) -> Stage | None:
         """The stage that a step is of."""
-        id_ = self.of_key.get(key)
-        return next((stage for _, path in self.method.paths for stage in path if stage.id == id_), None)
+        return self.method.stage(self.of_key.get(key))
 
     def waits_before(self, id_: str) -> tuple[Stage, tuple[Stage, ...]] | None:
         """The last stage of waiting before a stage on its way, and the hands between them."""

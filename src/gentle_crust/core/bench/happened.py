@@ -60,6 +60,10 @@ class Happened:
     cores: tuple[Core, ...] = ()
     """Cores that were read in the oven."""
 
+    def deed(self, key: str) -> Deed | None:
+        """What was said of a step; None if nothing was."""
+        return next((deed for deed in self.deeds if deed.key == key), None)
+
     def done(self, key: str) -> datetime | None:
         """When a step was finished; None if it was not, or left out."""
         return next((deed.at for deed in self.deeds if deed.key == key and not deed.skipped), None)

@@ -78,7 +78,7 @@ def _steps(planned: Plan, followed: Followed, happened: Happened, now: datetime)
     past = _past(followed, happened, shown)
     found = []
     for key, step in shown.items():
-        deed = next((deed for deed in happened.deeds if deed.key == key), None)
+        deed = happened.deed(key)
         words = older[key] if step.kind in AS_PLANNED and key in older else step
         if deed is not None:
             found.append(_step(key, words, deed.at, "skipped" if deed.skipped else "done"))
@@ -262,7 +262,7 @@ def _change_steps(followed: Followed, happened: Happened, now: datetime) -> list
     heats = (plan.dues.load if plan.dues else now) - timedelta(minutes=plan.bake.preheat_min)
     loaded = any(deed.key == "load-1" and not deed.skipped for deed in happened.deeds)
     for move in _moves(happened, heats):
-        deed = next((deed for deed in happened.deeds if deed.key == move.key), None)
+        deed = happened.deed(move.key)
         state: StepState
         if deed is not None:
             at, state = deed.at, "skipped" if deed.skipped else "done"

@@ -10,7 +10,7 @@ from gentle_crust.core.course.as_written import as_written
 from gentle_crust.core.course.ask import Asked
 from gentle_crust.core.course.fill import COOL_BATH, LIVES_BETWEEN_C, WARM, room_mean_c
 from gentle_crust.core.course.kit_written import vessel_of
-from gentle_crust.core.course.method import Method, Place, Stage, Until
+from gentle_crust.core.course.method import Method, Place, Stage, Until, is_cold
 from gentle_crust.core.course.plan import CoursePlan, in_style, plan, ready_of, soonest
 from gentle_crust.core.course.problems import Problem
 from gentle_crust.core.course.styles import fitting
@@ -151,11 +151,7 @@ def _changed(method: Method, stage: Stage) -> Method:
     def swapped(stages: tuple[Stage, ...]) -> tuple[Stage, ...]:
         return tuple(stage if each.id == stage.id else each for each in stages)
 
-    return Method(swapped(method.stages), tuple(replace(part, stages=swapped(part.stages)) for part in method.parts))
-
-
-def _stage_of(method: Method, id_: str) -> Stage | None:
-    return next((stage for _, path in method.paths for stage in path if stage.id == id_), None)
+    return method.changed(swapped)
 
 
 def _elsewhere(asked: Asked, problem: Problem) -> Iterator[tuple[Asked, Mend]]:
@@ -165,7 +161,7 @@ def _elsewhere(asked: Asked, problem: Problem) -> Iterator[tuple[Asked, Mend]]:
     places = (WARM, Place("proofer")) if warm else (COOL_BATH,)
     for place in places:
         said = message("mend-place", place=message(f"course-place-{place.name.replace('_', '-')}"))
-        stage = _stage_of(asked.method, problem.stage)
+        stage = asked.method.stage(problem.stage)
         if stage is not None and (stage.place is None or stage.place.name == "room"):
             yield _with_stage(asked, replace(stage, place=place), said)
         yield _with(asked, _all_at(asked.method, place), said)
@@ -181,15 +177,15 @@ def _all_at(method: Method, place: Place) -> Method:
             for each in stages
         )
 
-    return Method(moved(method.stages), tuple(replace(part, stages=moved(part.stages)) for part in method.parts))
+    return method.changed(moved)
 
 
 def _otherwise(asked: Asked, problem: Problem) -> Iterator[tuple[Asked, Mend]]:
     """The stage left to end when it is ready, instead of as it was stated."""
-    stage = _stage_of(asked.method, problem.stage)
+    stage = asked.method.stage(problem.stage)
     if stage is None:
         return
-    if stage.kind in ("bulk", "proof") and (stage.place is None or stage.place.name != "fridge"):
+    if stage.kind in ("bulk", "proof") and not is_cold(stage):
         yield _until_ready(asked, stage)
     before = _bulk_before(asked.method, problem)
     if before is not None:
@@ -216,9 +212,7 @@ def _bulk_before(method: Method, problem: Problem) -> Stage | None:
         ids = [stage.id for stage in path]
         if problem.stage in ids:
             earlier = path[: ids.index(problem.stage)]
-            return next(
-                (s for s in earlier if s.kind == "bulk" and (s.place is None or s.place.name != "fridge")), None
-            )
+            return next((stage for stage in earlier if stage.kind == "bulk" and not is_cold(stage)), None)
     return None
 
 
@@ -287,7 +281,7 @@ def _in_another_style(asked: Asked) -> Iterator[tuple[Asked, Mend]]:
 
 
 def _other_vessel(asked: Asked, problem: Problem) -> Iterator[tuple[Asked, Mend]]:
-    stage = _stage_of(asked.method, problem.stage)
+    stage = asked.method.stage(problem.stage)
     if stage is None or stage.baking is None:
         return
     kinds = [each.kind for each in asked.kitchen.vessels] + [

@@ -1,5 +1,6 @@
 """A baker's process as data: stages in their order, and parts where pieces go different ways."""
 
+from collections.abc import Callable
 from dataclasses import dataclass, replace
 from typing import Literal
 
@@ -145,6 +146,15 @@ class Method:
             return (("", self.stages),)
         return tuple((part.name, (*self.stages, *part.stages)) for part in self.parts)
 
+    def stage(self, id_: str | None) -> Stage | None:
+        """The stage of an id; None if there is none."""
+        return next((stage for _, path in self.paths for stage in path if stage.id == id_), None)
+
+    def changed(self, change: Callable[[tuple[Stage, ...]], tuple[Stage, ...]]) -> "Method":
+        """The method with the stages of its trunk, and those of each part, changed."""
+        trunk = change(self.stages)
+        return Method(trunk, tuple(replace(part, stages=change(part.stages)) for part in self.parts))
+
     def pieces_of(self, name: str, all_pieces: int) -> int:
         """How many pieces a part has."""
         return next((part.pieces for part in self.parts if part.name == name), all_pieces)
@@ -165,5 +175,9 @@ def numbered(method: Method) -> Method:
             found.append(replace(stage, id=name))
         return tuple(found)
 
-    trunk = named(method.stages)
-    return Method(trunk, tuple(replace(part, stages=named(part.stages)) for part in method.parts))
+    return method.changed(named)
+
+
+def is_cold(stage: Stage) -> bool:
+    """Whether a stage stands in the fridge, by what its method says."""
+    return stage.place is not None and stage.place.name == "fridge"

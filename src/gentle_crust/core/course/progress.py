@@ -13,7 +13,7 @@ from gentle_crust.core.course.ask import Asked
 from gentle_crust.core.course.believed import Read
 from gentle_crust.core.course.carry_on import Carried, Folds, carry_on
 from gentle_crust.core.course.fill import Filled, fill
-from gentle_crust.core.course.method import BESIDE, Method, Part, Place, Stage, numbered
+from gentle_crust.core.course.method import BESIDE, Method, Place, Stage, numbered
 from gentle_crust.core.course.solved import Solved
 from gentle_crust.core.errors import Conflict, CraftError, NotFound
 from gentle_crust.core.fermentation.readings import Looked
@@ -127,7 +127,7 @@ def _in_time(press: Press, now: datetime) -> None:
 
 
 def _stage(method: Method, id_: str) -> Stage:
-    found = next((stage for _, path in method.paths for stage in path if stage.id == id_), None)
+    found = method.stage(id_)
     if found is None:
         raise NotFound("stage", "course-no-such-stage", stage=id_)
     return found
@@ -234,9 +234,7 @@ def _moved(told: _Told, stage: Stage, press: Press) -> _Told:
             found += [stage, second] if each.id == stage.id else [each]
         return tuple(found)
 
-    method = numbered(
-        Method(cut(told.method.stages), tuple(Part(p.name, p.pieces, cut(p.stages)) for p in told.method.parts))
-    )
+    method = numbered(told.method.changed(cut))
     minutes = {each.id: told.minutes.get(each.id, 0.0) for _, path in method.paths for each in path}
     return _done(replace(told, method=method, minutes=minutes), _stage(method, stage.id), press.at)
 
@@ -245,7 +243,7 @@ def _without(method: Method, skipped: frozenset[str]) -> Method:
     def kept(stages: tuple[Stage, ...]) -> tuple[Stage, ...]:
         return tuple(stage for stage in stages if stage.id not in skipped)
 
-    return Method(kept(method.stages), tuple(replace(part, stages=kept(part.stages)) for part in method.parts))
+    return method.changed(kept)
 
 
 def _statuses(told: _Told, solved: Solved, now: datetime) -> dict[str, Status]:

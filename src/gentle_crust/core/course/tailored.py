@@ -3,7 +3,7 @@
 from collections.abc import Callable
 from dataclasses import dataclass, replace
 
-from gentle_crust.core.course.method import Baking, Method, Part, Place, Series, Stage, Until, numbered
+from gentle_crust.core.course.method import Baking, Method, Part, Place, Series, Stage, Until, is_cold, numbered
 from gentle_crust.core.oven.equipment import Vessel
 
 Change = Callable[[Stage], Stage]
@@ -43,12 +43,7 @@ def tailored(method: Method, wanted: Tailoring, pieces: int) -> Method:
 
 def each_stage(method: Method, change: Change) -> Method:
     """The method with every stage changed."""
-
-    def changed(stages: tuple[Stage, ...]) -> tuple[Stage, ...]:
-        return tuple(change(stage) for stage in stages)
-
-    parts = tuple(replace(part, stages=changed(part.stages)) for part in method.parts)
-    return Method(changed(method.stages), parts)
+    return method.changed(lambda stages: tuple(change(stage) for stage in stages))
 
 
 def baked_in_vessel(method: Method, vessel: Vessel) -> Method:
@@ -85,11 +80,6 @@ def _longer(stage: Stage, days: int) -> Stage:
 def _cold_hold(stages: tuple[Stage, ...]) -> Stage | None:
     """The last stage of a way that waits in the fridge for as long as suits."""
     return next((stage for stage in reversed(stages) if is_cold(stage) and stage.until and stage.until.hold), None)
-
-
-def is_cold(stage: Stage) -> bool:
-    """Whether a stage stands in the fridge, by what its method says."""
-    return stage.place is not None and stage.place.name == "fridge"
 
 
 def folded(method: Method, count: int, every_min: float) -> Method:
