@@ -1,6 +1,6 @@
 """Readings, ways, shades and turned questions over HTTP; what cannot be is refused and nothing is half kept."""
 
-from datetime import timedelta
+from datetime import datetime, timedelta
 
 import pytest
 
@@ -65,6 +65,29 @@ def test_ways_shades_and_reasons_answer_for_every_formula(client):
         assert all(way["why_not"] or way["ribbon"]["parts"] for way in ways)
         assert len(client.post("/api/plan/what-if", json=asked).json["shades"]) == 3
         assert client.post("/api/plan/why", json=asked).json["why"]["likely_h"] > 0
+
+
+def test_shades_and_reasons_are_of_the_plan_that_is_shown_around_what_others_take(client):
+    """Two doughs for one time: the second is begun at another time than alone, and its shades with it."""
+    asked = {"formula_id": "tidewater-country", "ready": "2026-11-30T12:30"}
+    alone = client.post("/api/plan", json=asked).json["plan"]
+    assert client.put("/api/plans/first", json=asked).status_code == 200
+    beside = client.post("/api/plan", json=asked).json["plan"]
+    assert beside["times"]["mix"] != alone["times"]["mix"]
+
+    def begins(path):
+        shades = client.post(path, json=asked).json["shades"]
+        return next(each for each in shades if each["code"] == "colder")["parts"][0]["points"][0]["at"]
+
+    def drawn(plan):
+        return next(part for part in plan["ribbon"]["parts"] if part["kind"] == "bulk")["points"][0]["at"]
+
+    assert begins("/api/plan/what-if") == drawn(beside)
+    assert begins("/api/plan/what-if?plan=first") == drawn(alone)
+    likely = [client.post(f"/api/plan/why{which}", json=asked).json["why"]["likely_h"] for which in ("", "?plan=first")]
+    for plan, hours in zip((beside, alone), likely, strict=True):
+        mixed, ended = (datetime.fromisoformat(plan["times"][name]) for name in ("mix", "bulk_end"))
+        assert hours == pytest.approx((ended - mixed) / timedelta(hours=1), abs=0.02)
 
 
 @pytest.mark.parametrize(

@@ -27,6 +27,7 @@ from gentle_crust.contract.plans import (
     WhyAnswer,
 )
 from gentle_crust.contract.strict import KeyPath
+from gentle_crust.core.course.ask import Asked as CourseAsked
 from gentle_crust.core.course.plan import plan
 from gentle_crust.core.plan.tell import Wanted, tell
 from gentle_crust.core.plan.ways import Way, ways
@@ -59,6 +60,11 @@ def _plan(made: Answer) -> dict[str, Any]:
         "marks": list(made.marks),
         "styles": [StyleLine(id=each.id, name=each.name, cold=each.cold) for each in _book().styles(made)],
     }
+
+
+def _ask(query: BesideQuery, body: AskedBody) -> CourseAsked:
+    """The core's question of the plan that is shown: around what other plans and doughs take."""
+    return _book().ask(body.asked(), taken_of(work(), query.plan))
 
 
 def _saved(found: Followed) -> Response:
@@ -109,15 +115,15 @@ def _way(way: Way, means_cut: bool) -> WayAnswer:
 
 
 @plans.post("/plan/what-if", responses={200: WhatIfsAnswer})
-def shades_of_plan(body: AskedBody) -> Response:
+def shades_of_plan(query: BesideQuery, body: AskedBody) -> Response:
     """The same clock in a colder kitchen, with a weaker leaven, an hour late."""
-    return answer(WhatIfsAnswer(shades=list(what_if(plan(_book().ask(body.asked()))))))
+    return answer(WhatIfsAnswer(shades=list(what_if(plan(_ask(query, body))))))
 
 
 @plans.post("/plan/why", responses={200: WhyAnswer})
-def why_plan(body: AskedBody) -> Response:
+def why_plan(query: BesideQuery, body: AskedBody) -> Response:
     """What drives the time of bulk, the weightiest first."""
-    return answer(WhyAnswer(why=why(plan(_book().ask(body.asked())).solved)))
+    return answer(WhyAnswer(why=why(plan(_ask(query, body)).solved)))
 
 
 @plans.post("/plan/turn", responses={200: TurnAnswer})

@@ -13604,7 +13604,9 @@ export interface operations {
     };
     plans_shades_of_plan_plan_what_if_post: {
         parameters: {
-            query?: never;
+            query?: {
+                plan?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -13682,7 +13684,9 @@ export interface operations {
     };
     plans_why_plan_plan_why_post: {
         parameters: {
-            query?: never;
+            query?: {
+                plan?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;

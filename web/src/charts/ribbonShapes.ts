@@ -2,7 +2,7 @@ import { area, curveMonotoneX, curveMonotoneY, line } from 'd3-shape'
 import type { Plan } from '../api/client'
 import { words } from '../words'
 import { doughColour } from './temperature'
-import { pointAt, spaced, timeline } from './timeline'
+import { spaced, timeline } from './timeline'
 
 export interface Frame {
   /** Px along time and across (volume). */
@@ -17,6 +17,9 @@ interface Stop {
   offset: number
   colour: string
 }
+
+/** The figure that is written at the start of a stretch is that of the dough under it, so many units on. */
+const BESIDE_START = 24
 
 /** Everything of a plan's ribbon in drawing coordinates: u along time, v across from the flat base. */
 export function ribbonShapes(plan: Plan, frame: Frame) {
@@ -72,7 +75,8 @@ export function ribbonShapes(plan: Plan, frame: Frame) {
       ridge: ridge(part.points)!,
       first,
       last,
-      near: pointAt(part.points, 0.3),
+      near:
+        part.points.find((point) => u(point) - start >= Math.min(BESIDE_START, 0.3 * (end - start))) ?? last,
       target: part.target_rise == null ? null : v(part.target_rise),
       targetRise: part.target_rise,
       top: v(last.rise),

@@ -53,11 +53,6 @@ export function timeline(ribbon: Ribbon, length: number, bakeLength: number): Ti
   return { u: (at) => scale(at), length, breaks, bakeStart, bakeEnd, start: merged[0]!, end: bakeEnd }
 }
 
-/** The value of a part's points at a fraction of its time. */
-export function pointAt<T>(points: T[], fraction: number): T {
-  return points[Math.min(Math.round(fraction * (points.length - 1)), points.length - 1)]!
-}
-
 /** Leave out labels that would touch, the more important staying. */
 export function spaced<T extends { u: number; rank: number }>(labels: T[], gap: number): T[] {
   const kept: T[] = []

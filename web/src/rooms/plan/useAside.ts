@@ -9,17 +9,17 @@ export function useAside(asked: Ref<Asked | null>, plan: Ref<string | null>) {
   const shading = ref<string | null>(null)
   const explaining = ref(false)
   const timed = () => (asked.value?.ready ? asked.value : null)
-  const ways = useNewest(
-    timed,
-    (body) => ask(api.POST('/api/plan/ways', { body, params: { query: { plan: plan.value ?? '' } } })),
-    { wait: SETTLES_MS },
-  )
-  const shades = useNewest(timed, (body) => ask(api.POST('/api/plan/what-if', { body })), {
+  /** The plan that a question is a change of does not stand in its own way. */
+  const params = () => ({ query: { plan: plan.value ?? '' } })
+  const ways = useNewest(timed, (body) => ask(api.POST('/api/plan/ways', { body, params: params() })), {
+    wait: SETTLES_MS,
+  })
+  const shades = useNewest(timed, (body) => ask(api.POST('/api/plan/what-if', { body, params: params() })), {
     wait: SETTLES_MS,
   })
   const why = useNewest(
     () => (explaining.value ? timed() : null),
-    (body) => ask(api.POST('/api/plan/why', { body })),
+    (body) => ask(api.POST('/api/plan/why', { body, params: params() })),
     { wait: SETTLES_MS },
   )
   const shade = computed(
