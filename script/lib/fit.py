@@ -37,8 +37,8 @@ def put(values: np.ndarray) -> None:
     for (section, key, _), value in zip(FITTED, values, strict=True):
         table[section][key]["value"] = float(value)
     tables.constant.cache_clear()
-    rates._levain_gas_on_grid.cache_clear()
-    engine._food_table.cache_clear()
+    for kept in (rates._levain_gas_on_grid, rates.tabled, engine._tables, engine._life):
+        kept.cache_clear()
 
 
 def miss(case: Case) -> float:

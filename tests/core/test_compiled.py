@@ -5,8 +5,9 @@ import pytest
 from scipy.interpolate import PchipInterpolator
 
 from gentle_crust.core import compiled
-from gentle_crust.core.fermentation import stepping
+from gentle_crust.core.fermentation import engine, rates, stepping
 from gentle_crust.core.fermentation.monotone import monotone_cubic
+from gentle_crust.core.fermentation.temperature import node_shares
 from gentle_crust.core.oven.warm import warm
 
 DICE = np.random.default_rng(5)
@@ -39,14 +40,45 @@ def test_gas_is_kept_alike_for_one_dough_and_for_many():
 def test_warmth_follows_the_air_alike_and_a_fold_evens_it():
     to_nodes, share = DICE.uniform(0, 1, (8, 8)), np.full(8, 1 / 8)
     to_modes = np.linalg.inv(to_nodes)
-    decay, drive = DICE.uniform(0.5, 1, 8), DICE.uniform(0, 1, (12, 8))
+    rate, air = DICE.uniform(-2, -0.1, 8), DICE.uniform(4, 25, 12)
     folds = np.zeros(13, dtype=bool)
     folds[5] = True
-    given = (DICE.uniform(0, 1, 8), decay, drive, folds, to_modes, to_nodes, share, 0.3)
+    given = (DICE.uniform(20, 26, 8), air, rate, 0.25, folds, to_modes, to_nodes, share, 0.3)
     found, wanted = made("follow_air")(*given), plain("follow_air")(*given)
     assert np.allclose(found, wanted, rtol=1e-9)
-    nodes = to_nodes @ found[5]
-    assert np.allclose(nodes, nodes.mean(), atol=1e-6)
+    assert np.ptp(found[4]) > 1e-3 and np.ptp(found[5]) < 1e-9
+
+
+def a_leg(begun, hours=6.0, columns=2):
+    """What a leg of a dough's life is reckoned from, at a warmth that falls from 26 to 22 C."""
+    times = 25
+    nodes = np.linspace(26, 22, times)[:, None] + np.linspace(0.5, -0.5, 8)
+    folds = np.zeros(times, dtype=bool)
+    folds[6] = True
+    activity = np.linspace(0.8, 1.2, columns)
+    dough = stepping.Kept(70.0, 140.0, 1.6)
+    tables = engine._tables()
+    given = (nodes, node_shares(), hours / (times - 1), folds, begun, activity, 0.95, dough)
+    return (*given, rates.tabled(), engine._life(), tables)
+
+
+@pytest.mark.parametrize("leaven", ["levain", "yeast", "both", "none"])
+def test_a_leg_is_lived_alike(leaven):
+    levain = 0.2 if leaven in ("levain", "both") else stepping.ABSENT
+    yeast = 0.5 if leaven in ("yeast", "both") else stepping.ABSENT
+    ones = np.ones(2)
+    begun = stepping.Begun(0.5, ones * levain, ones * levain, ones * yeast, ones * 10.0, ones * 60.0)
+    found, wanted = made("lived")(*a_leg(begun)), plain("lived")(*a_leg(begun))
+    assert np.allclose(found, wanted, rtol=1e-9)
+    risen = found[stepping.RISE, -1]
+    assert (risen > 0.2).all() if leaven != "none" else np.allclose(found[stepping.MADE], 10.0)
+    assert (np.diff(found[stepping.MADE], axis=0) >= -1e-9).all()
+
+
+def test_a_shell_mean_is_the_table_read_at_each_shell():
+    nodes = DICE.uniform(-3, 65, (9, 8))
+    found = made("shell_mean")(nodes, node_shares(), rates.tabled().levain_gas, rates.PER_K)
+    assert np.allclose(found, rates.levain_gas_per_h(nodes) @ node_shares(), rtol=1e-9)
 
 
 def test_a_full_dough_takes_no_more_and_leaks():

@@ -90,7 +90,7 @@ def test_production_path_is_within_two_percent_of_a_fine_solver(dough, c):
 def test_gas_made_never_exceeds_what_the_flour_can_feed():
     made = makeup(Dough(white(), 700, 20, instant_yeast_g=20))
     trace = run(made, begin(made, 30), Leg(60, np.full(240, 30.0), "box", 1000, 2.4), np.ones(1))
-    assert trace.states[3][-1, 0] < 1000
+    assert trace.made_ml[-1, 0] < 1000
     assert trace.gas_rate[-1, 0] < 0.05 * trace.gas_rate.max()
 
 

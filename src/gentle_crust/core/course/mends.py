@@ -2,7 +2,8 @@
 
 from collections.abc import Iterator
 from dataclasses import asdict, dataclass, replace
-from datetime import timedelta
+from datetime import datetime, timedelta
+from functools import lru_cache
 from itertools import islice
 from typing import Any
 
@@ -224,7 +225,7 @@ def _at_another_time(made: CoursePlan) -> Iterator[tuple[Asked, Mend]]:
             if hours > 0:
                 yield _ready(asked, tuple((name, at + timedelta(hours=hours)) for name, at in ready_of(made)))
         return
-    soon = ready_of(soonest(asked))
+    soon = _first_good(asked)
     rounded = tuple((name, at + (A_QUARTER - (at - asked.now) % A_QUARTER)) for name, at in soon)
     # A part that is wanted later than it could be is still wanted then.
     later = tuple((name, max(at, asked.ready_at(name) or at)) for name, at in rounded)
@@ -232,6 +233,12 @@ def _at_another_time(made: CoursePlan) -> Iterator[tuple[Asked, Mend]]:
         yield _ready(asked, ready)
     for hours in EARLIER_LATER_H:
         yield _ready(asked, tuple((name, at + timedelta(hours=hours)) for name, at in asked.ready))
+
+
+@lru_cache(maxsize=16)
+def _first_good(asked: Asked) -> tuple[tuple[str, datetime], ...]:
+    """When each part could be ready at the soonest: every problem of one plan asks for it."""
+    return ready_of(soonest(asked))
 
 
 def _ready(asked: Asked, ready: tuple[tuple[str, Any], ...]) -> tuple[Asked, Mend]:

@@ -351,8 +351,8 @@ class _Search:
     def _seed_after(self, feed: PlannedFeed, seed: Seed, at_h: float) -> Seed:
         """What one feed of a chain brings into the next at ``at_h``."""
         trace = self._carry(feed, seed, at_h - feed.at_h, np.array([self.life.vigour.likely * seed.strength]))
-        yeast = float(trace.states[0][-1, 0])
-        return Seed(yeast, float(trace.states[1][-1, 0]), recovered(seed.strength, yeast))
+        yeast = float(trace.yeast[-1, 0])
+        return Seed(yeast, float(trace.bacteria[-1, 0]), recovered(seed.strength, yeast))
 
     def _likely(self, feeds: tuple[PlannedFeed, ...], seed: Seed) -> _Found | None:
         """The last feed carried through as is likely; None if it is not ripe when it is wanted."""

@@ -16,7 +16,7 @@ from gentle_crust.core.culture.culture import Culture, jar_makeup_of
 from gentle_crust.core.culture.events import Event, Place, grams_at_end, in_order, place_at_end
 from gentle_crust.core.culture.jar import level_mm
 from gentle_crust.core.fermentation.dough import Makeup
-from gentle_crust.core.fermentation.engine import Leg, State, Trace, begin, run
+from gentle_crust.core.fermentation.engine import Leg, State, Trace, begin, end_to_end, run
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.readings import Reading, grid, update
 from gentle_crust.core.fermentation.uncertainty import ONE, Span, Vigour, activities, band, span, unknown
@@ -203,26 +203,7 @@ def carry(
         leg = Leg(hours, ambient + warmer_k, "covered_bowl", max(course.grams, 20.0), jar_capacity(jar))
         traces.append(run(jar, state, leg, activity))
         state = traces[-1].end()
-    return reduce(_joined, traces)
-
-
-def _joined(first: Trace, second: Trace) -> Trace:
-    """Two traces end to end as one."""
-
-    def both(one: Floats, other: Floats) -> Floats:
-        return np.concatenate([one, other[1:]])
-
-    return Trace(
-        hours=both(first.hours, first.hours[-1] + second.hours),
-        dough_c=both(first.dough_c, second.dough_c),
-        core_c=both(first.core_c, second.core_c),
-        rise=both(first.rise, second.rise),
-        gas_rate=both(first.gas_rate, second.gas_rate),
-        ph=both(first.ph, second.ph),
-        states=tuple(both(one, other) for one, other in zip(first.states, second.states, strict=True)),  # type: ignore[arg-type]
-        nodes_c=both(first.nodes_c, second.nodes_c),
-        start_age_h=first.start_age_h,
-    )
+    return reduce(end_to_end, traces)
 
 
 def hunger_of(trace: Trace, ripe_h: float) -> Floats:
@@ -279,10 +260,10 @@ def _after(culture: Culture, course: Course, before: _Carried, clock: Clock, hyd
     vigour, read = _believed(culture, course, before.seed, _drifted(before.vigour), clock, hydration, warmer)
     ends = max(course.until_h, course.fed.at_h + 0.5)
     trace = carry(jar, state, course, ends, clock, np.array([vigour.likely * before.seed.strength]), warmer)
-    ripe = float(ripe_hours(trace)[0]) if trace.states[0][-1, 0] >= RIPE_YEAST else float("nan")
-    eaten = min(float(trace.states[0][-1, 0]), 1.0)
+    ripe = float(ripe_hours(trace)[0]) if trace.yeast[-1, 0] >= RIPE_YEAST else float("nan")
+    eaten = min(float(trace.yeast[-1, 0]), 1.0)
     strength = weakened(recovered(before.seed.strength, eaten), float(hunger_of(trace, ripe)[-1]))
-    seed = Seed(float(trace.states[0][-1, 0]), float(trace.states[1][-1, 0]), strength)
+    seed = Seed(float(trace.yeast[-1, 0]), float(trace.bacteria[-1, 0]), strength)
     return _Carried(seed, vigour, before.readings + read)
 
 
@@ -355,7 +336,7 @@ def _foretold(culture: Culture, course: Course, before: _Carried, clock: Clock, 
     middle = len(factors) // 2
     hunger = hunger_of(trace, float(ripe[middle]))
     recovering = recovered(strength)
-    forecast = Forecast(start + trace.hours, trace.states[0][:, middle], trace.states[1][:, middle], hunger, recovering)
+    forecast = Forecast(start + trace.hours, trace.yeast[:, middle], trace.bacteria[:, middle], hunger, recovering)
     return Life(
         grams=course.grams,
         place=place,

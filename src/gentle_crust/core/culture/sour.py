@@ -128,7 +128,7 @@ def _ripe(plan: _Plan, flour: str, factors: np.ndarray) -> tuple[list[float], li
     steps = round(STAGE_H / STEP_H)
     trace = run(jar, state, Leg(STAGE_H, np.full(steps, plan.warm_c), "covered_bowl", 300, jar_capacity(jar)), factors)
     if plan.ripe_by == "acid":
-        ripe, spent = (crossings(trace.hours, trace.states[1], acid) for acid in (ACID_RIPE, ACID_SPENT))
+        ripe, spent = (crossings(trace.hours, trace.bacteria, acid) for acid in (ACID_RIPE, ACID_SPENT))
     else:
         ripe, spent = ripe_hours(trace), spent_hours(trace)
     return [STAGE_H if np.isnan(each) else float(each) for each in ripe], [float(each) for each in spent]

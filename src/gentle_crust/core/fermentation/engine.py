@@ -13,19 +13,26 @@ import numpy as np
 from gentle_crust.core.fermentation import rates
 from gentle_crust.core.fermentation.dough import Makeup
 from gentle_crust.core.fermentation.rates import Floats
-from gentle_crust.core.fermentation.stepping import keep_gas
-from gentle_crust.core.fermentation.temperature import NODES, cool, mixed, node_shares
+from gentle_crust.core.fermentation.stepping import (
+    ABSENT,
+    BACTERIA,
+    BAKERS,
+    GAS_RATE,
+    MADE,
+    RISE,
+    ROOM_K,
+    YEAST,
+    Begun,
+    Kept,
+    Life,
+    Tables,
+    lived,
+)
+from gentle_crust.core.fermentation.temperature import NODES, cool, fold_flags, mixed, node_shares
 from gentle_crust.core.tables import constant, numbers
 
 STEP_H = 1 / 4
 """Longest step, h: crossing times move by less than 1 % when it is made finer."""
-ROOM_K = 298.15
-NOT_YET_FULL = 0.25
-"""Share of capacity below which a dough keeps all the gas that it makes: a fourth power of it is 0.4 %."""
-FULLY_GROWN = 60.0
-"""Growth beyond e to this changes nothing more; weeks unattended would overflow."""
-ABSENT = 1e-9
-"""Stands for a leaven that is not in the dough."""
 
 
 @dataclass(frozen=True)
@@ -64,96 +71,118 @@ class Trace:
 
     hours: Floats
     """Since the leg began."""
-    dough_c: Floats
-    core_c: Floats
-    rise: Floats
-    gas_rate: Floats
-    """ml per 100 g flour per h."""
-    ph: Floats
-    states: tuple[Floats, Floats, Floats, Floats, Floats]
     nodes_c: Floats
+    """Temperature of each shell, from the middle outwards."""
+    lives: Floats
+    """What the properties below name, one after the other, each by time and activity."""
     start_age_h: float
+
+    @property
+    def dough_c(self) -> Floats:
+        """Mean temperature of the dough."""
+        mean: Floats = self.nodes_c @ node_shares()
+        return mean
+
+    @property
+    def core_c(self) -> Floats:
+        """Temperature of its middle."""
+        return self.nodes_c[:, 0]
+
+    @property
+    def rise(self) -> Floats:
+        """Over the gas-free volume."""
+        return self.lives[RISE]
+
+    @property
+    def gas_rate(self) -> Floats:
+        """ml per 100 g flour per h."""
+        return self.lives[GAS_RATE]
+
+    @property
+    def ph(self) -> Floats:
+        """An index of acidity, not a measurement."""
+        return ph_of(self.bacteria)
+
+    @property
+    def yeast(self) -> Floats:
+        """Levain yeast, ripe levain = 1."""
+        return self.lives[YEAST]
+
+    @property
+    def bacteria(self) -> Floats:
+        """Lactic bacteria, ripe levain = 1."""
+        return self.lives[BACTERIA]
+
+    @property
+    def bakers_yeast_g(self) -> Floats:
+        """Instant yeast, g per 100 g flour."""
+        return self.lives[BAKERS]
+
+    @property
+    def made_ml(self) -> Floats:
+        """Gas made so far, ml per 100 g flour."""
+        return self.lives[MADE]
 
     def at(self, hours: float) -> State:
         """The state ``hours`` into the leg, between the steps by straight line."""
-        place = float(np.interp(hours, self.hours, np.arange(len(self.hours))))
-        low = min(int(place), len(self.hours) - 2)
-        part = place - low
-
-        def between(values: Floats) -> Floats:
-            result: Floats = values[low] * (1 - part) + values[low + 1] * part
-            return result
-
-        return State(self.start_age_h + hours, between(self.nodes_c), *(between(values) for values in self.states))
+        low = min(max(int(self.hours.searchsorted(hours, "right")) - 1, 0), len(self.hours) - 2)
+        part = (hours - self.hours[low]) / (self.hours[low + 1] - self.hours[low])
+        part = min(max(float(part), 0.0), 1.0)
+        nodes = self.nodes_c[low] * (1 - part) + self.nodes_c[low + 1] * part
+        lives = self.lives[:, low] * (1 - part) + self.lives[:, low + 1] * part
+        return State(self.start_age_h + hours, nodes, *lives[YEAST:])
 
     def until(self, hours: float) -> "Trace":
         """What happened in the first ``hours`` of the leg."""
-        kept = int(np.searchsorted(self.hours, hours - 1e-9))
+        kept = int(self.hours.searchsorted(hours - 1e-9))
         if kept >= len(self.hours):
             return self
-        part = (hours - self.hours[kept - 1]) / (self.hours[kept] - self.hours[kept - 1]) if kept else 0.0
-
-        def cut(values: Floats) -> Floats:
-            last = values[max(kept - 1, 0)] * (1 - part) + values[kept] * part
-            return np.concatenate([values[:kept], last[None]])
-
+        last = max(kept - 1, 0)
+        part = (hours - self.hours[last]) / (self.hours[kept] - self.hours[last]) if kept else 0.0
+        nodes = self.nodes_c[last] * (1 - part) + self.nodes_c[kept] * part
+        lives = self.lives[:, last] * (1 - part) + self.lives[:, kept] * part
         return Trace(
-            hours=np.concatenate([self.hours[:kept], [hours]]),
-            dough_c=cut(self.dough_c),
-            core_c=cut(self.core_c),
-            rise=cut(self.rise),
-            gas_rate=cut(self.gas_rate),
-            ph=cut(self.ph),
-            states=tuple(cut(values) for values in self.states),  # type: ignore[arg-type]
-            nodes_c=cut(self.nodes_c),
-            start_age_h=self.start_age_h,
+            np.append(self.hours[:kept], hours),
+            np.concatenate([self.nodes_c[:kept], nodes[None]]),
+            np.concatenate([self.lives[:, :kept], lives[:, None]], axis=1),
+            self.start_age_h,
         )
 
     def since(self, hours: float) -> "Trace":
         """What happened from ``hours`` into the leg on."""
-        first = int(np.searchsorted(self.hours, hours + 1e-9))
+        first = int(self.hours.searchsorted(hours + 1e-9))
         part = (hours - self.hours[first - 1]) / (self.hours[first] - self.hours[first - 1])
-
-        def cut(values: Floats) -> Floats:
-            begins = values[first - 1] * (1 - part) + values[first] * part
-            return np.concatenate([begins[None], values[first:]])
-
+        nodes = self.nodes_c[first - 1] * (1 - part) + self.nodes_c[first] * part
+        lives = self.lives[:, first - 1] * (1 - part) + self.lives[:, first] * part
         return Trace(
-            hours=np.concatenate([[0.0], self.hours[first:] - hours]),
-            dough_c=cut(self.dough_c),
-            core_c=cut(self.core_c),
-            rise=cut(self.rise),
-            gas_rate=cut(self.gas_rate),
-            ph=cut(self.ph),
-            states=tuple(cut(values) for values in self.states),  # type: ignore[arg-type]
-            nodes_c=cut(self.nodes_c),
-            start_age_h=self.start_age_h + hours,
+            np.concatenate([[0.0], self.hours[first:] - hours]),
+            np.concatenate([nodes[None], self.nodes_c[first:]]),
+            np.concatenate([lives[:, None], self.lives[:, first:]], axis=1),
+            self.start_age_h + hours,
         )
 
     def end(self) -> State:
         """The state at the end of the leg."""
-        return self.at(float(self.hours[-1]))
+        return State(self.start_age_h + float(self.hours[-1]), self.nodes_c[-1], *self.lives[YEAST:, -1])
 
     def hours_to(self, rise: float) -> Floats:
         """Hours into the leg at which each activity first reaches ``rise``; nan where it never does."""
-        return np.array(
-            [first_crossing(self.hours, self.rise[:, column], rise) for column in range(self.rise.shape[1])]
-        )
+        return crossings(self.hours, self.rise, rise)
 
 
 def joined(first: Trace, second: Trace) -> Trace:
     """Two traces of one dough, the second beginning where the first ends, as one."""
     return Trace(
-        hours=np.concatenate([first.hours, second.hours + first.hours[-1]]),
-        dough_c=np.concatenate([first.dough_c, second.dough_c]),
-        core_c=np.concatenate([first.core_c, second.core_c]),
-        rise=np.concatenate([first.rise, second.rise]),
-        gas_rate=np.concatenate([first.gas_rate, second.gas_rate]),
-        ph=np.concatenate([first.ph, second.ph]),
-        states=tuple(np.concatenate(pair) for pair in zip(first.states, second.states, strict=True)),  # type: ignore[arg-type]
-        nodes_c=np.concatenate([first.nodes_c, second.nodes_c]),
-        start_age_h=first.start_age_h,
+        np.concatenate([first.hours, second.hours + first.hours[-1]]),
+        np.concatenate([first.nodes_c, second.nodes_c]),
+        np.concatenate([first.lives, second.lives], axis=1),
+        first.start_age_h,
     )
+
+
+def end_to_end(first: Trace, second: Trace) -> Trace:
+    """The same without a second row where they meet: nothing was done to the dough there."""
+    return joined(first, Trace(second.hours[1:], second.nodes_c[1:], second.lives[:, 1:], second.start_age_h))
 
 
 def crossings(hours: Floats, values: Floats, target: float) -> Floats:
@@ -170,7 +199,14 @@ def crossings(hours: Floats, values: Floats, target: float) -> Floats:
 
 def first_crossing(hours: Floats, values: Floats, target: float) -> float:
     """First time at which one course of ``values`` reaches ``target``; nan if never."""
-    return float(crossings(hours, values[:, None], target)[0])
+    reached = values >= target
+    after = int(reached.argmax())
+    if not reached[after]:
+        return float("nan")
+    if after == 0:
+        return float(hours[0])
+    low, high = values[after - 1], values[after]
+    return float(hours[after - 1] + (target - low) / (high - low) * (hours[after] - hours[after - 1]))
 
 
 def begin(makeup: Makeup, dough_c: float, factors: int = 1) -> State:
@@ -216,30 +252,45 @@ def gas_kept(handling: str) -> float:
 
 def _dissolved(makeup: Makeup, nodes_c: Floats) -> Floats:
     """Gas the dough's water holds, ml per 100 g flour, by time."""
-    result: Floats = rates.dissolved_gas_ml_per_g_water(nodes_c) @ node_shares() * 100 * makeup.hydration
-    return result
-
-
-def _integral(rate: Floats, step_h: float, part: Floats | float = 1.0) -> Floats:
-    """Running trapezoid integral along time, from zero; only ``part`` (0-1) of each step counts."""
-    total = np.zeros_like(rate)
-    np.cumsum((rate[1:] + rate[:-1]) * (step_h / 2 * part), axis=0, out=total[1:])
-    return total
-
-
-def _logistic(start: Floats, exponent: Floats, ceiling: float) -> Floats:
-    """Closed form of logistic growth from ``start`` over the integral of its rate; shape (time, factor)."""
-    growth = start / ceiling * np.exp(np.minimum(exponent, FULLY_GROWN))
-    result: Floats = ceiling * growth / (1 - start / ceiling + growth)
+    result: Floats = rates.mean_dissolved_ml(nodes_c, node_shares()) * (100 * makeup.hydration)
     return result
 
 
 @cache
-def _food_table() -> tuple[Floats, Floats]:
-    """Gas made against the work done: d(made) = work / (1 + exp((made - half)/width)) has this inverse."""
+def _tables() -> Tables:
+    """Gas made against the work done, and fullness against the gas that brings a dough there.
+
+    d(made) = work / (1 + exp((made - half)/width)) has the inverse that is tabled. du/d(gas) = 1 - u^4 for a fullness
+    u > 0 (all is kept below) has the integral (artanh u + arctan u) / 2.
+    """
     half, width = constant("fermentation", "substrate", "half_ml"), constant("fermentation", "substrate", "width_ml")
     made = np.linspace(0, 1200, 2401)
-    return made, made + width * np.exp((made - half) / width)
+    fullness = np.concatenate([[-9.0], np.linspace(0, 0.98, 400), 1 - np.geomspace(0.02, 1e-5, 60)[1:]])
+    above = np.maximum(fullness, 0.0)
+    gas = np.where(fullness < 0, fullness, (np.arctanh(above) + np.arctan(above)) / 2)
+    return Tables(made, made + width * np.exp((made - half) / width), fullness, gas)
+
+
+@cache
+def _life() -> Life:
+    """Constants of what lives in a dough."""
+
+    def yeast(name: str) -> float:
+        return constant("fermentation", "bakers_yeast", name)
+
+    return Life(
+        levain_gas_ml=constant("fermentation", "levain", "gas_ml_per_100g_flour"),
+        bacteria_ceiling=constant("fermentation", "acid", "bacteria_ceiling"),
+        bakers_gas_ml=yeast("gas_ml_per_g_per_h"),
+        bakers_growth_per_h=yeast("growth_per_h"),
+        bakers_ceiling_g=yeast("growth_ceiling_g"),
+        growth_lag_h=yeast("growth_lag_h"),
+        waking_h=yeast("waking_h"),
+        food_half_ml=constant("fermentation", "substrate", "half_ml"),
+        food_width_ml=constant("fermentation", "substrate", "width_ml"),
+        leak_per_h=constant("fermentation", "gas", "leak_per_h"),
+        fold_keeps=gas_kept("fold"),
+    )
 
 
 def food(made_ml: Floats) -> Floats:
@@ -247,96 +298,6 @@ def food(made_ml: Floats) -> Floats:
     half, width = constant("fermentation", "substrate", "half_ml"), constant("fermentation", "substrate", "width_ml")
     left: Floats = 1 / (1 + np.exp((made_ml - half) / width))
     return left
-
-
-def _made(start_ml: Floats, work_ml: Floats) -> Floats:
-    """Gas made after ``work_ml`` of unhindered gas making, when food runs out; shape (time, factor)."""
-    made, work = _food_table()
-    return np.interp(np.interp(start_ml, made, work) + work_ml, work, made)
-
-
-@cache
-def _filling_table() -> tuple[Floats, Floats]:
-    """Fullness u against the gas that brings it there: du/d(gas) = 1 - u^4 for u > 0, all is kept below.
-
-    Its integral is (artanh u + arctan u) / 2.
-    """
-    fullness = np.concatenate([[-9.0], np.linspace(0, 0.98, 400), 1 - np.geomspace(0.02, 1e-5, 60)[1:]])
-    above = np.maximum(fullness, 0.0)
-    gas = np.where(fullness < 0, fullness, (np.arctanh(above) + np.arctan(above)) / 2)
-    return fullness, gas
-
-
-def _first_held_back(free: Floats, fullness: Floats, fold_steps: frozenset[int]) -> int:
-    """The last step before any dough is so full, or folded with bubbles in it, that gas is lost."""
-    filling = (free * fullness[:, None] > NOT_YET_FULL).any(axis=1)
-    ends = [int(filling.argmax()) if filling.any() else len(free) - 1]
-    ends += [fold for fold in fold_steps if fold < len(free) and free[fold].max() > 0]
-    return max(min(ends) - 1, 0)
-
-
-def _kept(
-    start: Floats,
-    made: Floats,
-    dissolved: Floats,
-    expand: Floats,
-    most: float,
-    step_h: float,
-    fold_steps: frozenset[int],
-) -> Floats:
-    """Gas kept, ml: ever less of what is made as the dough nears its capacity, where it also leaks."""
-    leak = constant("fermentation", "gas", "leak_per_h") * step_h
-    part = (expand[1:] + expand[:-1]) / 2 / most
-    held = (dissolved[1:] + dissolved[:-1]) / 2
-    gains = np.diff(made, axis=0) * part[:, None]
-    path: Floats = start + (made - made[0])
-    first = _first_held_back(path - dissolved[:, None], expand / most, fold_steps)
-    folds = np.zeros(len(path), dtype=np.bool_)
-    folds[[step for step in fold_steps if step < len(path)]] = True
-    keep_gas(path, first, gains, part, held, folds, gas_kept("fold"), leak, *_filling_table())
-    return path
-
-
-def _levain_life(
-    makeup: Makeup, state: State, nodes_c: Floats, step_h: float, activity: Floats
-) -> tuple[Floats, Floats, Floats]:
-    """Yeast, bacteria and unhindered gas making (before pace) of a levain; shape (time, factor)."""
-    if float(state.yeast.max()) <= ABSENT:
-        still = np.full((len(nodes_c), len(activity)), ABSENT)
-        return still, still, np.zeros_like(still)
-    share = node_shares()
-    growth = (rates.levain_yeast_growth_per_h(nodes_c) @ share)[:, None]
-    souring = (rates.levain_bacteria_growth_per_h(nodes_c) @ share)[:, None]
-    gas = (rates.levain_gas_per_h(nodes_c) @ share)[:, None]
-    yeast = _logistic(state.yeast, _integral(growth, step_h) * (activity * makeup.pace), 1.0)
-    ceiling = constant("fermentation", "acid", "bacteria_ceiling")
-    bacteria = _logistic(state.bacteria, _integral(souring, step_h) * activity, ceiling)
-    return yeast, bacteria, constant("fermentation", "levain", "gas_ml_per_100g_flour") * gas * yeast
-
-
-def _bakers_life(
-    makeup: Makeup, state: State, nodes_c: Floats, age_h: Floats, step_h: float, activity: Floats
-) -> tuple[Floats, Floats]:
-    """Baker's yeast, g per 100 g flour, and its gas making wide awake (before pace); shape (time, factor)."""
-    if float(state.bakers_yeast_g.max()) <= ABSENT:
-        still = np.full((len(nodes_c), len(activity)), ABSENT)
-        return still, np.zeros_like(still)
-    gassing = (rates.bakers_yeast_gassing(nodes_c) @ node_shares())[:, None]
-    growing = np.clip((age_h[1:] - constant("fermentation", "bakers_yeast", "growth_lag_h")) / step_h, 0, 1)
-    exponent = _integral(gassing, step_h, growing) * activity
-    yeast = _logistic(
-        state.bakers_yeast_g,
-        exponent * constant("fermentation", "bakers_yeast", "growth_per_h"),
-        constant("fermentation", "bakers_yeast", "growth_ceiling_g"),
-    )
-    return yeast, constant("fermentation", "bakers_yeast", "gas_ml_per_g_per_h") * gassing * yeast
-
-
-def _awake(age_h: Floats) -> tuple[Floats, Floats]:
-    """Share of the baker's yeast that is awake at each time, and its exact mean over each step."""
-    waking = constant("fermentation", "bakers_yeast", "waking_h")
-    asleep = np.exp(-age_h / waking)
-    return 1 - asleep, 1 + waking * np.diff(asleep, axis=0) / np.diff(age_h, axis=0)
 
 
 def run(makeup: Makeup, state: State, leg: Leg, activity: Floats) -> Trace:
@@ -347,30 +308,15 @@ def run(makeup: Makeup, state: State, leg: Leg, activity: Floats) -> Trace:
     step_h = leg.hours / steps
     fold_steps = frozenset(round(fold / step_h) for fold in leg.folds_h if fold < leg.hours)
     nodes = cool(state.nodes_c, leg.piece_g, leg.container, ambient, step_h, fold_steps)
-    share = node_shares()
-    hours = np.linspace(0, leg.hours, steps + 1)
-    age = (state.age_h + hours)[:, None]
-    pace = activity * makeup.pace
-
-    yeast, bacteria, work_rate = _levain_life(makeup, state, nodes, step_h, activity)
-    bakers, bakers_rate = _bakers_life(makeup, state, nodes, age, step_h, activity)
-    awake, awake_mean = _awake(age)
-    work = _integral(work_rate, step_h) + _integral(bakers_rate, step_h, awake_mean)
-    made = _made(state.made_ml, pace * work)
-    dissolved = _dissolved(makeup, nodes)
-    expand = (nodes @ share + 273.15) / ROOM_K / makeup.gas_free_ml
-    kept = _kept(state.kept_ml, made, dissolved, expand, leg.greatest_rise, step_h, fold_steps)
-    return Trace(
-        hours=hours,
-        dough_c=nodes @ share,
-        core_c=nodes[:, 0],
-        rise=np.maximum(kept - dissolved[:, None], 0) * expand[:, None],
-        gas_rate=pace * (work_rate + awake * bakers_rate) * food(made),
-        ph=ph_of(bacteria),
-        states=(yeast, bacteria, bakers, made, kept),
-        nodes_c=nodes,
-        start_age_h=state.age_h,
+    hours = np.arange(steps + 1) * step_h
+    hours[-1] = leg.hours
+    begun = Begun(state.age_h, state.yeast, state.bacteria, state.bakers_yeast_g, state.made_ml, state.kept_ml)
+    dough = Kept(100 * makeup.hydration, makeup.gas_free_ml, leg.greatest_rise)
+    folds = fold_flags(steps, fold_steps)
+    lives = lived(
+        nodes, node_shares(), step_h, folds, begun, activity, makeup.pace, dough, rates.tabled(), _life(), _tables()
     )
+    return Trace(hours, nodes, lives, state.age_h)
 
 
 def ph_of(bacteria: Floats) -> Floats:

@@ -6,11 +6,13 @@ import numpy as np
 from numpy.typing import NDArray
 
 from gentle_crust.core.fermentation.monotone import monotone_cubic
+from gentle_crust.core.fermentation.stepping import Rates, shell_mean
 from gentle_crust.core.tables import constant, rows
 
 Floats = NDArray[np.float64]
 
 COLDEST_C, HOTTEST_C = 0.0, 60.0
+PER_K = 20.0
 _GRID_C: Floats = np.linspace(COLDEST_C, HOTTEST_C, 1201)
 _SOFTENS_BELOW_C = 20.0
 
@@ -32,30 +34,55 @@ def _levain_gas_on_grid() -> Floats:
     return np.where(_GRID_C < _SOFTENS_BELOW_C, softer, growth)
 
 
+@cache
+def _bunsen_on_grid() -> Floats:
+    """CO2 in water after Bunsen coefficients (unverified), ml at room conditions per g."""
+    return np.interp(_GRID_C, [0.0, 4.0, 10.0, 25.0, 40.0], [1.65, 1.40, 1.15, 0.75, 0.53])
+
+
 def _at(temperature_c: Floats, grid: Floats) -> Floats:
     return np.interp(temperature_c, _GRID_C, grid)
 
 
+@cache
+def tabled() -> Rates:
+    """What depends on temperature, every twentieth of a degree from 0 to 60 C."""
+    return Rates(
+        per_k=PER_K,
+        levain_yeast=_on_grid("levain_rates", "yeast_growth_per_h"),
+        levain_bacteria=_on_grid("levain_rates", "bacteria_growth_per_h"),
+        levain_gas=_levain_gas_on_grid(),
+        bakers_gas=_on_grid("yeast_gassing", "relative_gassing"),
+        dissolved=_bunsen_on_grid(),
+    )
+
+
+def mean_dissolved_ml(nodes_c: Floats, share: Floats) -> Floats:
+    """CO2 that a gram of a dough's water holds, ml at room conditions, by time; ``nodes_c`` is (times, shells)."""
+    found: Floats = shell_mean(nodes_c, share, _bunsen_on_grid(), PER_K)
+    return found
+
+
 def levain_yeast_growth_per_h(temperature_c: Floats) -> Floats:
     """Specific growth of sourdough yeast, 1/h, 0-60 C (Ganzle, Ehmann and Hammes 1998, unverified)."""
-    return _at(temperature_c, _on_grid("levain_rates", "yeast_growth_per_h"))
+    return _at(temperature_c, tabled().levain_yeast)
 
 
 def levain_gas_per_h(temperature_c: Floats) -> Floats:
     """Gas making of sourdough yeast in units of its growth, 1/h: as growth, but less steep in the cold."""
-    return _at(temperature_c, _levain_gas_on_grid())
+    return _at(temperature_c, tabled().levain_gas)
 
 
 def levain_bacteria_growth_per_h(temperature_c: Floats) -> Floats:
     """Specific growth of lactic bacteria, 1/h, 0-60 C (Ganzle, Ehmann and Hammes 1998, unverified)."""
-    return _at(temperature_c, _on_grid("levain_rates", "bacteria_growth_per_h"))
+    return _at(temperature_c, tabled().levain_bacteria)
 
 
 def bakers_yeast_gassing(temperature_c: Floats) -> Floats:
     """Gas making of baker's yeast relative to 35 C, 0-1 (tuned)."""
-    return _at(temperature_c, _on_grid("yeast_gassing", "relative_gassing"))
+    return _at(temperature_c, tabled().bakers_gas)
 
 
 def dissolved_gas_ml_per_g_water(temperature_c: Floats) -> Floats:
-    """CO2 that a gram of water holds, ml at room conditions (after Bunsen coefficients, unverified)."""
-    return np.interp(temperature_c, [0.0, 4.0, 10.0, 25.0, 40.0], [1.65, 1.40, 1.15, 0.75, 0.53])
+    """CO2 that a gram of water holds, ml at room conditions, 0-40 C (after Bunsen coefficients, unverified)."""
+    return _at(temperature_c, tabled().dissolved)

@@ -4,6 +4,7 @@ from dataclasses import dataclass
 from functools import lru_cache
 
 import numpy as np
+from numpy.typing import NDArray
 
 from gentle_crust.core.errors import Unreadable
 from gentle_crust.core.fermentation.rates import Floats
@@ -76,14 +77,20 @@ def cool(
     ``ambient_c`` holds the temperature around the vessel during each step; the dough is folded after ``fold_steps``.
     """
     modes = _conduction(round(mass_g), heat_loss_w_per_m2_k(container, float(ambient_c.mean())))
-    decay = np.exp(modes.rate_per_h * step_h)
-    drive = np.outer(ambient_c, (1 - decay) * modes.to_modes.sum(axis=1))
-    now = modes.to_modes @ nodes_c
-    folds = np.zeros(len(ambient_c) + 1, dtype=np.bool_)
-    folds[[step for step in fold_steps if step <= len(ambient_c)]] = True
-    path = follow_air(now, decay, drive, folds, modes.to_modes, modes.to_nodes, modes.share, FOLD_COOLS_K)
-    result: Floats = path @ modes.to_nodes.T
-    return result
+    folds = fold_flags(len(ambient_c), fold_steps)
+    path: Floats = follow_air(
+        nodes_c, ambient_c, modes.rate_per_h, step_h, folds, modes.to_modes, modes.to_nodes, modes.share, FOLD_COOLS_K
+    )
+    return path
+
+
+def fold_flags(steps: int, fold_steps: frozenset[int]) -> NDArray[np.bool_]:
+    """Whether the dough is folded after each of ``steps``, shape (steps + 1,)."""
+    flags = np.zeros(steps + 1, dtype=np.bool_)
+    for step in fold_steps:
+        if step <= steps:
+            flags[step] = True
+    return flags
 
 
 def mixed(nodes_c: Floats, loses_k: float = 0.0) -> Floats:

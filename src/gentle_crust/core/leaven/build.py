@@ -81,15 +81,14 @@ def jar_capacity(jar: Makeup) -> float:
 def ripe_hours(trace: Trace) -> Floats:
     """Hours at which each column of a levain's trace is ripe: near its greatest rise, its yeast grown."""
     risen = crossings(trace.hours, trace.rise / np.maximum(trace.rise.max(axis=0), 1e-9), RIPE_SHARE_OF_PEAK)
-    grown = crossings(trace.hours, trace.states[0], RIPE_YEAST)
+    grown = crossings(trace.hours, trace.yeast, RIPE_YEAST)
     later: Floats = np.maximum(risen, grown)
     return later
 
 
 def spent_hours(trace: Trace) -> Floats:
     """Hours at which each column is past it; nan if not within the trace."""
-    yeast, _, bakers, made, _ = trace.states
-    strength = (yeast + bakers) * food(made)
+    strength = (trace.yeast + trace.bakers_yeast_g) * food(trace.made_ml)
     share = strength / strength.max(axis=0)
     before_best = np.arange(len(strength))[:, None] < strength.argmax(axis=0)
     return crossings(trace.hours, np.where(before_best, -2.0, -share), -SPENT_SHARE_OF_GAS)
@@ -100,8 +99,7 @@ def preferment_ripe_hours(trace: Trace) -> Floats:
 
     Taken at equal temperature, so that a cooling night is not mistaken for ripeness.
     """
-    _, _, bakers, made, _ = trace.states
-    strength = bakers * food(made)
+    strength = trace.bakers_yeast_g * food(trace.made_ml)
     best = np.clip(strength.argmax(axis=0), 1, len(trace.hours) - 2)
     columns = np.arange(strength.shape[1])
     before, top, after = (strength[best + shift, columns] for shift in (-1, 0, 1))
