@@ -86,17 +86,18 @@ class Trace:
     @property
     def core_c(self) -> Floats:
         """Temperature of its middle."""
-        return self.nodes_c[:, 0]
+        core: Floats = self.nodes_c[:, 0]
+        return core
 
     @property
     def rise(self) -> Floats:
         """Over the gas-free volume."""
-        return self.lives[RISE]
+        return self._row(RISE)
 
     @property
     def gas_rate(self) -> Floats:
         """ml per 100 g flour per h."""
-        return self.lives[GAS_RATE]
+        return self._row(GAS_RATE)
 
     @property
     def ph(self) -> Floats:
@@ -106,22 +107,26 @@ class Trace:
     @property
     def yeast(self) -> Floats:
         """Levain yeast, ripe levain = 1."""
-        return self.lives[YEAST]
+        return self._row(YEAST)
 
     @property
     def bacteria(self) -> Floats:
         """Lactic bacteria, ripe levain = 1."""
-        return self.lives[BACTERIA]
+        return self._row(BACTERIA)
 
     @property
     def bakers_yeast_g(self) -> Floats:
         """Instant yeast, g per 100 g flour."""
-        return self.lives[BAKERS]
+        return self._row(BAKERS)
 
     @property
     def made_ml(self) -> Floats:
         """Gas made so far, ml per 100 g flour."""
-        return self.lives[MADE]
+        return self._row(MADE)
+
+    def _row(self, which: int) -> Floats:
+        row: Floats = self.lives[which]
+        return row
 
     def at(self, hours: float) -> State:
         """The state ``hours`` into the leg, between the steps by straight line."""
@@ -308,7 +313,7 @@ def run(makeup: Makeup, state: State, leg: Leg, activity: Floats) -> Trace:
     step_h = leg.hours / steps
     fold_steps = frozenset(round(fold / step_h) for fold in leg.folds_h if fold < leg.hours)
     nodes = cool(state.nodes_c, leg.piece_g, leg.container, ambient, step_h, fold_steps)
-    hours = np.arange(steps + 1) * step_h
+    hours = np.arange(steps + 1, dtype=np.float64) * step_h
     hours[-1] = leg.hours
     begun = Begun(state.age_h, state.yeast, state.bacteria, state.bakers_yeast_g, state.made_ml, state.kept_ml)
     dough = Kept(100 * makeup.hydration, makeup.gas_free_ml, leg.greatest_rise)

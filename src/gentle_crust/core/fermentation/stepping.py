@@ -195,7 +195,7 @@ def gas_kept(
     part = (expand[1:] + expand[:-1]) / (2 * most)
     held = (dissolved[1:] + dissolved[:-1]) / 2
     gains = (made[1:] - made[:-1]) * part.reshape(-1, 1)
-    path = start + (made - made[0])
+    path: Floats = start + (made - made[0])
     first = first_held_back(path, dissolved, expand / most, folds, NOT_YET_FULL)
     leak = life.leak_per_h * step_h
     keep_gas(path, first, gains, part, held, folds, life.fold_keeps, leak, tables.fullness, tables.gas)
