@@ -58,3 +58,25 @@ def test_other_plans_are_seen_and_a_course_is_planned_around_them(client: Any) -
     assert found[0]["stage"] == "bake" and found[0]["mend"]
     after = client.post("/api/courses", json={**question, **found[0]["mend"]["change"]}).get_json()
     assert "oven_taken" not in [each["code"] for each in after["problems"]]
+
+
+def test_what_stands_in_the_fridge_is_seen_by_the_next_plan(client: Any) -> None:
+    """Room that a saved plan has is not there for another; once that is put away, it is."""
+    saved = client.get("/api/plans").get_json()["plans"][0]
+    wished = {"formula_id": "tidewater-country", "style": "cold_shaped", "ready": "2026-11-29T09:30"}
+
+    def problems(litres: float | None) -> list[str]:
+        kitchen = client.get("/api/kitchen").get_json()["settings"]
+        kept = client.put("/api/kitchen", json={**kitchen, "fridge_l": litres})
+        assert kept.status_code == 200 and kept.get_json()["settings"]["fridge_l"] == litres
+        return [each["code"] for each in client.post("/api/plan", json=wished).get_json()["plan"]["problems"]]
+
+    assert "fridge_full" not in problems(None)
+    assert "fridge_full" not in problems(20)
+    assert "fridge_full" in problems(5)
+    assert client.delete(f"/api/plans/{saved['id']}").status_code == 200
+    assert "fridge_full" not in problems(5)
+    kitchen = client.get("/api/kitchen").get_json()["settings"]
+    refused = client.put("/api/kitchen", json={**kitchen, "fridge_l": 0})
+    assert refused.status_code == 422 and refused.get_json()["errors"][0]["field"] == "fridge_l"
+    assert "The room in the fridge" in json.dumps(refused.get_json()["errors"][0])

@@ -11,7 +11,8 @@ from gentle_crust.core.clock import Clock, zone_of
 from gentle_crust.core.course.ask import Asked
 from gentle_crust.core.course.mends import mends
 from gentle_crust.core.course.plan import plan
-from gentle_crust.core.course.taken import Taken, meets, minutes_taken, most_litres
+from gentle_crust.core.course.taken import Taken, litres_of, meets, minutes_taken, most_litres
+from gentle_crust.core.errors import CraftError
 from tests.courses import NOW, courses
 
 START = datetime.fromisoformat(NOW)
@@ -92,6 +93,22 @@ def test_hands_that_another_dough_has_are_left_to_it_by_a_longer_hold() -> None:
     assert "hands_taken" not in [each.code for each in made.problems]
     moved = next(run for run in made.solved.runs if run.filled.id == "shape")
     assert abs(moved.start - shape.start) > 0.2
+
+
+def test_parts_that_stand_in_the_fridge_at_once_want_room_together() -> None:
+    question = asked("3")
+    whole_l = litres_of(plan(question).solved.parts[0].path.batch.weighed.dough_g)
+    roomy = replace(question, kitchen=replace(question.kitchen, fridge_l=whole_l + 0.1))
+    assert "fridge_full" not in [each.code for each in plan(roomy).problems]
+    cramped = replace(question, kitchen=replace(question.kitchen, fridge_l=whole_l - 0.1))
+    assert "fridge_full" in [each.code for each in plan(cramped).problems]
+
+
+def test_a_fridge_of_no_litres_is_refused_by_name() -> None:
+    question = asked("1")
+    with pytest.raises(CraftError) as refused:
+        plan(replace(question, kitchen=replace(question.kitchen, fridge_l=0.0)))
+    assert refused.value.field == "kitchen.fridge_l"
 
 
 def test_a_full_fridge_says_what_is_free() -> None:

@@ -177,6 +177,7 @@ class CourseKitchenBody(Strict):
     room_day_c: Number = 22.0
     room_night_c: Number = 19.0
     fridge_c: Number = 4.0
+    fridge_l: Number | None = None
     sleep: Annotated[list[Short], Field(min_length=2, max_length=2)] = ["22:30", "06:30"]
     zone: Short = "UTC"
     oven: CourseOvenBody | OvenKind = "electric"
@@ -211,6 +212,7 @@ class CourseKitchenBody(Strict):
             tap_c=self.tap_c,
             hot_tap_c=self.hot_tap_c,
             altitude_m=self.altitude_m,
+            fridge_l=self.fridge_l,
         )
 
 

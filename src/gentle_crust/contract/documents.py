@@ -85,6 +85,11 @@ class Document(Generic[T]):
         return frozenset(self.adapted.adapter.json_schema()["properties"])
 
 
+def _kitchen_2(body: Body) -> None:
+    """The first kitchens did not say how much room for dough their fridge has."""
+    body.setdefault("fridge_l", None)
+
+
 def _plan_2(body: Body) -> None:
     """The first plans did not say how warm tap and kettle are, nor draw the loaf's core."""
     body.setdefault("tap_c", 14.0)
@@ -117,7 +122,7 @@ def _asked_2(body: Body) -> None:
         body["style"] = "cold_shaped" if proof == "cold" else "room_steady"
 
 
-KITCHEN: Document[Settings] = Document("kitchen", Adapted(Settings))
+KITCHEN: Document[Settings] = Document("kitchen", Adapted(Settings), (_kitchen_2,))
 PANTRY: Document[Pantry] = Document("pantry", Adapted(Pantry))
 FORMULA: Document[Formula] = Document("formula", Adapted(Formula), (of_several_preferments,))
 ASKED: Document[Asked] = Document("question of the plan", Adapted(Asked), (_asked_2,))

@@ -51,6 +51,8 @@ class Settings:
     """A straight-sided box for bulk, litres."""
     jar_mm: float | None = None
     """Inner width of a straight sample jar."""
+    fridge_l: float | None = None
+    """Litres of the fridge that doughs may have; None: it is never full."""
 
     @property
     def equipment(self) -> Equipment:

@@ -109,6 +109,7 @@ class KitchenBody(Strict):
         "tin_ml": limits.TIN_ML,
         "box_l": limits.KITCHEN_BOX_L,
         "jar_mm": limits.JAR_MM,
+        "fridge_l": limits.KITCHEN_FRIDGE_L,
         "paper_c": limits.PAPER_C,
     }
 
@@ -137,6 +138,7 @@ class KitchenBody(Strict):
     currency: Short = ""
     box_l: Number | None = None
     jar_mm: Number | None = None
+    fridge_l: Number | None = None
 
     def settings(self) -> Settings:
         """As the kitchen takes it."""

@@ -120,6 +120,7 @@ YEAST_TEST_MIN = Limit("time-since-it-was-stirred", 0, 120, "min")
 
 HOT_TAP_C = Limit("hot-tap", 25, 75, "C")
 KITCHEN_BOWL_L = Limit("bowl", 0.5, 400, "litres")
+KITCHEN_FRIDGE_L = Limit("room-in-the-fridge", 0.5, 2000, "litres")
 KITCHEN_BOX_L = Limit("box", 0.5, 200, "litres")
 MIXER_DOUGH_G = Limit("dough-that-the-mixer-takes", 200, 500_000, "g")
 VESSEL_BASE_KG = Limit("weight", 0.1, 60, "kg")

@@ -104,6 +104,7 @@ def course_question(asked: Asked, behind: Behind) -> CourseAsked:
         hot_tap_c=settings.hot_tap_c,
         altitude_m=settings.altitude_m,
         scale_g=settings.scale_g,
+        fridge_l=settings.fridge_l,
         learnt_k=behind.learnt_k,
     )
     return CourseAsked(

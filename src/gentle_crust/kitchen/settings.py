@@ -22,6 +22,7 @@ NOON_H = 12.0
 _OPTIONAL = {
     "hot_tap_c": limits.HOT_TAP_C, "bowl_l": limits.KITCHEN_BOWL_L, "mixer_dough_g": limits.MIXER_DOUGH_G,
     "box_l": limits.KITCHEN_BOX_L, "jar_mm": limits.JAR_MM, "tin_ml": limits.TIN_ML,
+    "fridge_l": limits.KITCHEN_FRIDGE_L,
 }  # fmt: skip
 _OF_VESSEL = {
     "base_kg": limits.VESSEL_BASE_KG, "lid_kg": limits.VESSEL_LID_KG, "inside_l": limits.VESSEL_INSIDE_L,

@@ -1,9 +1,11 @@
 """What saved plans and doughs on the bench take of the kitchen, for whoever plans another."""
 
+from collections.abc import Iterable
 from datetime import timedelta
 
 from gentle_crust.core.bench.clashes import taken_by
 from gentle_crust.core.course.taken import Taken
+from gentle_crust.core.plan.cold import Timed, cold_stays
 from gentle_crust.core.plan.shown import Plan
 from gentle_crust.kitchen.bench import BenchBook
 from gentle_crust.kitchen.plans import PlanBook
@@ -12,7 +14,7 @@ from gentle_crust.store.baking import Plans
 
 
 def taken_of(work: Work, but: str = "") -> tuple[Taken, ...]:
-    """Hands and oven that all doughs and saved plans take from now on, without the one under the key ``but``."""
+    """Hands, oven and room in the fridge that all doughs and saved plans take from now on, without the one under the key ``but``."""
     now = work.now()
     found: list[Taken] = []
     doughs = [dough for dough in BenchBook(work).view().doughs if not dough.live.over and dough.id != but]
@@ -20,6 +22,7 @@ def taken_of(work: Work, but: str = "") -> tuple[Taken, ...]:
         takes = taken_by(dough.name, dough.live, now)
         found += [Taken("hands", dough.name, each.start, each.end) for each in takes.hands]
         found += [Taken("oven", dough.name, *takes.oven)] if takes.oven is not None else []
+        found += _cold(dough.name, dough.live.plan, [step for step in dough.live.steps if step.state != "skipped"])
     under_way = {dough.id for dough in doughs}
     with work.read() as session:
         coming = PlanBook(work).some(Plans(session).coming(now))
@@ -36,6 +39,11 @@ def _of_plan(name: str, plan: Plan) -> list[Taken]:
     heats = [step.at for step in plan.steps if step.kind == "preheat"]
     loads = [step.at for step in plan.steps if step.kind == "load"]
     outs = [step.at for step in plan.steps if step.kind == "out"]
+    cold = _cold(name, plan, plan.steps)
     if not loads or not outs:
-        return hands
-    return [*hands, Taken("oven", name, min([*heats, *loads]), max(outs))]
+        return [*hands, *cold]
+    return [*hands, *cold, Taken("oven", name, min([*heats, *loads]), max(outs))]
+
+
+def _cold(name: str, plan: Plan, steps: Iterable[Timed]) -> list[Taken]:
+    return [Taken("fridge", name, each.start, each.end, each.litres) for each in cold_stays(plan, steps)]

@@ -2637,6 +2637,8 @@ export interface components {
              * @default 4
              */
             fridge_c: number;
+            /** Fridge L */
+            fridge_l?: number | null;
             /** Hot Tap C */
             hot_tap_c?: number | null;
             /** Outdoors C */
@@ -4554,6 +4556,8 @@ export interface components {
             fahrenheit: boolean;
             /** Fridge C */
             fridge_c: number;
+            /** Fridge L */
+            fridge_l?: number | null;
             /** Hot Tap C */
             hot_tap_c?: number | null;
             /** Jar Mm */
@@ -6826,6 +6830,8 @@ export interface components {
              * @default 4
              */
             fridge_c: number;
+            /** Fridge L */
+            fridge_l?: number | null;
             /** Hot Tap C */
             hot_tap_c?: number | null;
             /** Jar Mm */

@@ -53,6 +53,7 @@ export const limits = {
   KEPT_IN_ALL_G: { low: 0, high: 100000 },
   KITCHEN_BOWL_L: { low: 0.5, high: 400 },
   KITCHEN_BOX_L: { low: 0.5, high: 200 },
+  KITCHEN_FRIDGE_L: { low: 0.5, high: 2000 },
   LATER_DAYS: { low: 1, high: 3 },
   LEVAIN_NEEDED_G: { low: 5, high: 50000 },
   LEVAIN_PERCENT: { low: 0.5, high: 40 },

@@ -675,6 +675,7 @@ export interface Words {
     altitude: string
     box: string
     jar: string
+    fridgeRoom: string
     oven: string
     ovenTop: string
     ovens: Record<string, string>

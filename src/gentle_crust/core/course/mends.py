@@ -23,7 +23,7 @@ from gentle_crust.core.messages import Message, message
 OF_FERMENTING = (
     "unripe", "no_rise", "never_ready", "never_warms", "under_proofed", "over_proofed", "proof_too_short", "water_hot",
 )  # fmt: skip
-OF_TIME = {"past", "late", "early", "asleep", "hands_taken", "oven_taken"}
+OF_TIME = {"past", "late", "early", "asleep", "hands_taken", "oven_taken", "fridge_full"}
 """What another hour would mend."""
 EARLIER_LATER_H = (1, 2, -1, 3, -2, 4, 6, 8, 12, 24)
 PINCH_PERCENT = 0.2

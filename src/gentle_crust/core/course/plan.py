@@ -45,6 +45,8 @@ def check(asked: Asked) -> None:
     within("kitchen.room_day_c", limits.ROOM_DAY_C, kitchen.room.day_c)
     within("kitchen.room_night_c", limits.ROOM_NIGHT_C, kitchen.room.night_c)
     within("kitchen.fridge_c", limits.FRIDGE_C, kitchen.room.fridge_c)
+    if kitchen.fridge_l is not None:
+        within("kitchen.fridge_l", limits.KITCHEN_FRIDGE_L, kitchen.fridge_l)
     within("kitchen.tap_c", limits.TAP_C, kitchen.tap_c)
     if kitchen.nights.length_h > 14:
         raise CraftError("kitchen.sleep", "scheduling-sleep-length")

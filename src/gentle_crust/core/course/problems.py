@@ -8,7 +8,7 @@ from gentle_crust.core.course.fill import Filled
 from gentle_crust.core.course.solved import PartCourse, Solved
 from gentle_crust.core.course.standing import Run, near_target, share_at_load
 from gentle_crust.core.course.steps import Step
-from gentle_crust.core.course.taken import LITRES_PER_KG, Meeting, meets, most_litres
+from gentle_crust.core.course.taken import Meeting, Taken, litres_of, meets, most_litres
 from gentle_crust.core.course.targets import least_rise
 from gentle_crust.core.course.waters import HOTTEST_POUR_C
 from gentle_crust.core.messages import Message, message, named
@@ -233,22 +233,30 @@ def _fridge(solved: Solved) -> list[Problem]:
     room = solved.asked.kitchen.fridge_l
     if room is None:
         return []
-    for run in solved.runs:
-        if run.trace is None or not run.filled.cold:
-            continue
-        part = next((each for each in solved.parts if each.path.name == run.filled.part), None)
-        grams = part.path.batch.dough_g if part is not None and run.filled.part else _whole_g(solved)
-        wants = LITRES_PER_KG * grams / 1000
-        others = most_litres(solved.asked.taken, solved.clock, run.start, run.end)
-        if wants + others > room:
+    clock = solved.clock
+    cold = [run for run in solved.runs if run.trace is not None and run.filled.cold]
+    own = [
+        Taken("fridge", "", clock.at(run.start), clock.at(run.end), litres_of(_grams(solved, run.filled.part)))
+        for run in cold
+    ]
+    for run, stands in zip(cold, own, strict=True):
+        beside = (*solved.asked.taken, *(each for each in own if each is not stands))
+        others = most_litres(beside, clock, run.start, run.end)
+        if stands.litres + others > room:
             text = message(
                 "problem-fridge-full",
                 stage=called(run.filled),
-                wants=round(wants, 1),
+                wants=round(stands.litres, 1),
                 room=round(max(room - others, 0), 1),
             )
             return [Problem("fridge_full", run.filled.id, run.filled.part, text)]
     return []
+
+
+def _grams(solved: Solved, part: str) -> float:
+    """Dough of a part, or the whole of it on the trunk."""
+    own = next((each for each in solved.parts if each.path.name == part), None) if part else None
+    return _whole_g(solved) if own is None else own.path.batch.dough_g
 
 
 def _whole_g(solved: Solved) -> float:

@@ -17,6 +17,11 @@ LITRES_PER_KG = 2.0
 """Room that a kilogram of dough wants in a fridge, with what it stands in and as far as it rises there (practice)."""
 
 
+def litres_of(grams: float) -> float:
+    """Room that so much dough takes in the fridge, litres."""
+    return LITRES_PER_KG * grams / 1000
+
+
 @dataclass(frozen=True)
 class Taken:
     """Something that another dough takes from ``start`` to ``end``: of the fridge, so many ``litres``."""

@@ -78,6 +78,7 @@ limit-price = The price
 limit-protein = Protein
 limit-rise = The rise
 limit-rise-target = A rise target
+limit-room-in-the-fridge = The room in the fridge
 limit-room = The room
 limit-room-on-a-shelf = The room on a shelf
 limit-rooms-thermometer = The room's thermometer

@@ -150,6 +150,7 @@ function addVessel() {
         <WarmthSlider v-model="form.room_day_c" :label="t.day" v-bind="limits.ROOM_DAY_C" />
         <WarmthSlider v-model="form.room_night_c" :label="t.night" v-bind="limits.ROOM_NIGHT_C" />
         <WarmthSlider v-model="form.fridge_c" :label="t.fridge" v-bind="limits.FRIDGE_C" />
+        <MaybeField v-model="form.fridge_l" :label="t.fridgeRoom" unit="l" />
         <WarmthSlider v-model="form.tap_c" :label="t.tap" v-bind="limits.TAP_C" />
         <MaybeField v-model="hotTap" :label="t.hotTap" :unit="degreeUnit" />
         <AmountField v-model="form.altitude_m" :label="t.altitude" v-bind="limits.ALTITUDE_M" :step="50" />

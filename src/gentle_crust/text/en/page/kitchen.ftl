@@ -22,6 +22,7 @@ kitchen-currency = Prices in
 kitchen-altitude = Altitude, metres
 kitchen-box = A straight box holds
 kitchen-jar = A sample jar is wide inside
+kitchen-fridgeRoom = Room for dough in the fridge
 kitchen-oven = Oven
 kitchen-ovenTop = Its hottest
 
