@@ -1,5 +1,6 @@
 """Whenever the program is opened, the first plan it shows can be baked; and what is asked for is completed sensibly."""
 
+from dataclasses import replace
 from datetime import UTC, datetime, timedelta
 from zoneinfo import ZoneInfo
 
@@ -148,3 +149,15 @@ def test_a_kitchen_that_is_none_is_not_saved(sessions, change, field):
         book.save(Settings(**{**before.__dict__, **change}))
     assert refused.value.field == field
     assert book.get() == before
+
+
+def test_what_mends_one_of_two_problems_is_tried_beside_what_mends_the_other(book):
+    """A poolish of last night, and flour that is too cold: another hour mends neither, a warm place the dough."""
+    asked = Asked(
+        "market-morning-baguette", room_day_c=5.0, room_night_c=25.0, style="cold_shaped", ready="2026-11-29T18:00"
+    )
+    before = {problem.code for problem in book.preview(asked).plan.problems}
+    assert {"past", "water_hot"} <= before
+    (mend, *_) = book.mends(asked)
+    after = {problem.code for problem in book.preview(replace(asked, **mend.change)).plan.problems}
+    assert not after & {"past", "water_hot"}

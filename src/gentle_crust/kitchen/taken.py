@@ -14,7 +14,7 @@ from gentle_crust.store.baking import Plans
 
 
 def taken_of(work: Work, but: str = "") -> tuple[Taken, ...]:
-    """Hands, oven and room in the fridge that all doughs and saved plans take from now on, without the one under the key ``but``."""
+    """What all doughs and saved plans take of the kitchen from now on, without the one under the key ``but``."""
     now = work.now()
     found: list[Taken] = []
     doughs = [dough for dough in BenchBook(work).view().doughs if not dough.live.over and dough.id != but]

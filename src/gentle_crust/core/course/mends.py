@@ -4,7 +4,7 @@ from collections.abc import Iterator
 from dataclasses import asdict, dataclass, replace
 from datetime import datetime, timedelta
 from functools import lru_cache
-from itertools import islice
+from itertools import islice, zip_longest
 from typing import Any
 
 from gentle_crust.core.course.as_written import as_written
@@ -79,20 +79,26 @@ def alternatives(made: CoursePlan, most: int) -> tuple[Mend, ...]:
     found: dict[tuple[str, ...], Mend] = {}
     partly: tuple[int, Mend] | None = None
     tried: set[Asked] = set()
-    for problem in made.problems:
-        for asked, mend in _changes(made, problem):
-            kind = (*mend.change, *dict(mend.leaven))
-            if asked in tried or kind in found:
-                continue
-            if len(tried) >= MOST_TRIED or len(found) >= most:
-                break
-            tried.add(asked)
-            left = _codes(asked)
-            if left == set():
-                found[kind] = mend
-            elif left is not None and _better(problem.code, left, before) and (partly is None or len(left) < partly[0]):
-                partly = (len(left), mend)
+    for problem, asked, mend in _in_turn(made):
+        kind = (*mend.change, *dict(mend.leaven))
+        if asked in tried or kind in found:
+            continue
+        if len(tried) >= MOST_TRIED or len(found) >= most:
+            break
+        tried.add(asked)
+        left = _codes(asked)
+        if left == set():
+            found[kind] = mend
+        elif left is not None and _better(problem.code, left, before) and (partly is None or len(left) < partly[0]):
+            partly = (len(left), mend)
     return tuple(found.values()) or (() if partly is None else (partly[1],))
+
+
+def _in_turn(made: CoursePlan) -> Iterator[tuple[Problem, Asked, Mend]]:
+    """The changes for each problem by turns, so that none of them is left untried for the others' sake."""
+    problems = {each.code: each for each in made.problems}.values()
+    for row in zip_longest(*(_changes(made, problem) for problem in problems)):
+        yield from ((problem, *change) for problem, change in zip(problems, row, strict=True) if change is not None)
 
 
 def _better(code: str, left: set[str], before: set[str]) -> bool:
