@@ -15,6 +15,9 @@ from gentle_crust.contract.formulas import (
     FormulaAnswer,
     FormulasAnswer,
     IngredientsAnswer,
+    MethodAnswer,
+    MethodBody,
+    MethodStage,
     NameQuery,
     RecipeAnswer,
     RecipeBody,
@@ -27,6 +30,7 @@ from gentle_crust.contract.formulas import (
     VersionsAnswer,
     WorkBody,
 )
+from gentle_crust.contract.plans import StyleLine
 from gentle_crust.contract.strict import KeyPath
 from gentle_crust.core import limits
 from gentle_crust.core.checks import checks
@@ -51,6 +55,7 @@ from gentle_crust.core.tables import rows
 from gentle_crust.interchange.files import FORMATS, bring_in, export
 from gentle_crust.interchange.recipe_text import formula_of, read_recipe
 from gentle_crust.kitchen.formulas import FormulaBook, KeptFormula
+from gentle_crust.kitchen.methods import method_view
 from gentle_crust.kitchen.pantry import PantryBook
 from gentle_crust.kitchen.settings import KitchenSettings
 
@@ -129,6 +134,21 @@ def work_on_formula(body: WorkBody) -> Response:
     else:
         formula = settled(formula, lock)
     return answer(_formula_answer("", formula))
+
+
+@formulas.post("/formulas/method", responses={200: MethodAnswer})
+def how_it_is_made(body: MethodBody) -> Response:
+    """How a formula in the making is made in this kitchen, stage by stage: its own way, or in a style."""
+    view = method_view(work(), body.formula.formula(), body.style)
+    return answer(
+        MethodAnswer(
+            method=view.written,
+            style=view.style,
+            styles=[StyleLine(id=each.id, name=each.name, cold=each.cold) for each in view.styles],
+            stages=[MethodStage.of(each) for each in view.stages],
+            problems=[each.text for each in view.problems],
+        )
+    )
 
 
 @formulas.put("/formulas/<key>", responses={200: FormulaAnswer})

@@ -90,6 +90,11 @@ def _kitchen_2(body: Body) -> None:
     body.setdefault("fridge_l", None)
 
 
+def _formula_3(body: Body) -> None:
+    """The first formulas had no method of their own."""
+    body.setdefault("method", None)
+
+
 def _plan_2(body: Body) -> None:
     """The first plans did not say how warm tap and kettle are, nor draw the loaf's core."""
     body.setdefault("tap_c", 14.0)
@@ -124,7 +129,7 @@ def _asked_2(body: Body) -> None:
 
 KITCHEN: Document[Settings] = Document("kitchen", Adapted(Settings), (_kitchen_2,))
 PANTRY: Document[Pantry] = Document("pantry", Adapted(Pantry))
-FORMULA: Document[Formula] = Document("formula", Adapted(Formula), (of_several_preferments,))
+FORMULA: Document[Formula] = Document("formula", Adapted(Formula), (of_several_preferments, _formula_3))
 ASKED: Document[Asked] = Document("question of the plan", Adapted(Asked), (_asked_2,))
 PLAN: Document[Plan] = Document("plan", Adapted(Plan), (_plan_2, _plan_3, _plan_4))
 CULTURE: Document[Culture] = Document("culture", Adapted(Culture))

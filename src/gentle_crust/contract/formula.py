@@ -5,6 +5,7 @@ from typing import Annotated, Any, ClassVar
 from pydantic import Field, StringConstraints, model_validator
 
 from gentle_crust.contract.adapted import Adapted
+from gentle_crust.contract.method import CourseMethodBody
 from gentle_crust.contract.strict import Number, Short, Strict
 from gentle_crust.core import limits
 from gentle_crust.core.formula.model import ExtraKind, Formula, PrefermentKind, Shape, SoakerKind, YeastKind
@@ -133,6 +134,7 @@ class FormulaBody(Strict):
     held_back_percent: Number = 0
     salt_late: bool = False
     feel_to_percent: Number | None = None
+    method: CourseMethodBody | None = None
 
     @model_validator(mode="before")
     @classmethod
@@ -146,4 +148,6 @@ class FormulaBody(Strict):
 
     def formula(self) -> Formula:
         """As the core takes it."""
-        return _FORMULA.read(self.model_dump())
+        body = self.model_dump(exclude={"method"})
+        method = None if self.method is None else self.method.model_dump(by_alias=True, exclude_none=True)
+        return _FORMULA.read({**body, "method": method})

@@ -1,15 +1,18 @@
 """Formulas and written recipes, as they are worked on and shown."""
 
-from typing import Annotated, ClassVar, Literal
+from dataclasses import fields
+from typing import Annotated, Any, ClassVar, Literal
 
 from pydantic import Field, StringConstraints
 
 from gentle_crust.contract.formula import FormulaBody
+from gentle_crust.contract.plans import StyleLine
 from gentle_crust.contract.recipe import ReadLine, ReadWarning
 from gentle_crust.contract.shown import Version
 from gentle_crust.contract.strict import KeyPath, Number, Short, Shown, Strict
 from gentle_crust.core import limits
 from gentle_crust.core.checks import Check
+from gentle_crust.core.course.method import Series
 from gentle_crust.core.fermentation.bulk_time import BulkTime
 from gentle_crust.core.formula.compare import Difference
 from gentle_crust.core.formula.edit import TIN_G_PER_ML, LockKind
@@ -23,6 +26,7 @@ from gentle_crust.core.leaven.together import Amount, SharedLevain
 from gentle_crust.core.limits import Limit
 from gentle_crust.core.messages import Message
 from gentle_crust.core.plan.shown import ByFeel
+from gentle_crust.core.plan.stages_shown import StageShown
 from gentle_crust.text.reading import Reading
 from gentle_crust.text.render import PLAIN, say
 
@@ -109,6 +113,47 @@ class WorkBody(Strict):
     lock: LockBody = LockBody()
     change: ChangeBody | None = None
     yeast_kind: YeastKind | None = None
+
+
+class MethodBody(Strict):
+    """A formula in the making, and a style to make it in instead of by its own method."""
+
+    formula: FormulaBody
+    style: Short | None = None
+
+
+class MethodStage(Shown):
+    """One stage of a method as it would go in this kitchen; ``where`` it stands in what is written."""
+
+    where: str
+    part: str
+    id: str
+    kind: str
+    name: Message
+    minutes: float
+    work_min: float
+    place: str
+    until: Message
+    folds: list[Series]
+    dough_c: tuple[float, float] | None
+    rise: tuple[float, float] | None
+    why: dict[str, Message]
+
+    @classmethod
+    def of(cls, stage: StageShown) -> "MethodStage":
+        """As it is answered."""
+        body = {each.name: getattr(stage, each.name) for each in fields(stage)}
+        return cls(**{**body, "folds": list(stage.folds), "why": dict(stage.why)})
+
+
+class MethodAnswer(Shown):
+    """How a formula is made: as it is written, in which style, stage by stage, and what of it cannot be."""
+
+    method: dict[str, Any]
+    style: str
+    styles: list[StyleLine]
+    stages: list[MethodStage]
+    problems: list[Message]
 
 
 class DayBatchBody(Strict):

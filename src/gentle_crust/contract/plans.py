@@ -6,7 +6,7 @@ from typing import Annotated, Any, ClassVar, Literal
 from pydantic import Field, StringConstraints
 
 from gentle_crust.contract.asked import Asked
-from gentle_crust.contract.course import CourseMethodBody
+from gentle_crust.contract.method import CourseMethodBody
 from gentle_crust.contract.shown import Measure, PlanLine, Question, TakenReading
 from gentle_crust.contract.strict import KeyPath, Number, Short, Shown, Strict
 from gentle_crust.core import limits

@@ -13,6 +13,8 @@ from gentle_crust.contract.documents import FORMULA
 from gentle_crust.contract.formulas import FormulaLine
 from gentle_crust.contract.shown import Version
 from gentle_crust.core import limits
+from gentle_crust.core.course.stage_lines import compare_methods
+from gentle_crust.core.course.styles import own_method
 from gentle_crust.core.errors import CraftError, NotFound, Unreadable, within
 from gentle_crust.core.formula.compare import Difference, compare
 from gentle_crust.core.formula.model import Formula, check
@@ -61,6 +63,18 @@ def _kept_or_none(row: FormulaRow, version: int) -> KeptFormula | None:
     except Unreadable:
         LOG.warning("formula %s cannot be read", row.id)
         return None
+
+
+def compared(before: Formula, after: Formula) -> tuple[Difference, ...]:
+    """Two states of a formula side by side: what it holds, and how it is made."""
+    return (*compare(before, after), *compare_methods(before, after))
+
+
+def checked(formula: Formula) -> None:
+    """Raise CraftError for a formula that cannot be made, or not in its own way."""
+    check(formula)
+    if formula.method is not None:
+        own_method(formula)
 
 
 def missing(field: str) -> CraftError:
@@ -117,7 +131,7 @@ class FormulaBook:
 
     def compared(self, key: str, before: int, after: int) -> tuple[Difference, ...]:
         """Any two versions side by side, all lines, those that differ marked."""
-        return compare(self.version(key, before).formula, self.version(key, after).formula)
+        return compared(self.version(key, before).formula, self.version(key, after).formula)
 
     def name_version(self, key: str, number: int, name: str) -> None:
         """Give a version a name, or take it away with an empty one."""
@@ -128,7 +142,7 @@ class FormulaBook:
 
     def add(self, formula: Formula, key: str | None = None, name: str = "") -> KeptFormula:
         """Check and keep a new formula."""
-        check(formula)
+        checked(formula)
         now = self.now()
         body = FORMULA.write(formula)
         row = FormulaRow(id=key or str(uuid.uuid4()), body=body, created_at=now, updated_at=now)
@@ -144,7 +158,7 @@ class FormulaBook:
 
         Raises ChangedMeanwhile if it was made from version ``base``, and another is the newest by now.
         """
-        check(formula)
+        checked(formula)
         within("name", limits.VERSION_NAME_LETTERS, len(name))
         body = FORMULA.write(formula)
         with self.work.write() as session:
@@ -191,7 +205,7 @@ class FormulaBook:
         found = []
         for place, row in enumerate(rows):
             earlier = formulas[place + 1] if place + 1 < len(rows) else None
-            changes = compare(earlier, formulas[place]) if earlier else ()
+            changes = compared(earlier, formulas[place]) if earlier else ()
             found.append(Version(row.number, row.name, row.saved_at, formulas[place], changes))
         return tuple(found)
 

@@ -13,9 +13,9 @@ from gentle_crust.core.clock import Room, Stand, zone_of
 from gentle_crust.core.course.ask import Asked as CourseAsked
 from gentle_crust.core.course.ask import Kitchen
 from gentle_crust.core.course.fill import usual_cool_min
-from gentle_crust.core.course.method import Method
+from gentle_crust.core.course.method import Method, days_later, with_pieces
 from gentle_crust.core.course.plan import CoursePlan, plan
-from gentle_crust.core.course.styles import fitting, method_for, style_of
+from gentle_crust.core.course.styles import OWN, fitting, method_for, style_of
 from gentle_crust.core.course.tailored import Tailoring, tailored
 from gentle_crust.core.course.taken import Taken
 from gentle_crust.core.course.written import method_of
@@ -61,7 +61,8 @@ def completed(asked: Asked, settings: Settings, formula: Formula) -> Asked:
         **{name: getattr(settings, name) for name in ("sleep_from", "sleep_to", "zone")},
     }
     whole = replace(asked, **{name: value for name, value in default.items() if getattr(asked, name) is None})
-    if whole.style is None and whole.method is None:
+    gone = whole.style == OWN and formula.method is None
+    if (whole.style is None or gone) and whole.method is None:
         able = fitting(formula, settings.vessels)
         whole = replace(whole, style=able[0].id if able else "room_steady")
     return whole
@@ -165,7 +166,8 @@ def _method(asked: Asked, formula: Formula, tailoring: Tailoring) -> Method:
     if asked.method is not None:
         method = method_of(asked.method, formula)
     else:
-        method = method_for(style_of(asked.style or "room_steady"), formula)
+        method = method_for(style_of(asked.style or "room_steady", formula), formula)
+        method = with_pieces(method, int(asked.pieces or 0))
     return tailored(method, tailoring, int(asked.pieces or 0))
 
 
@@ -180,8 +182,10 @@ def _ready(asked: Asked, method: Method, formula: Formula, now: datetime) -> tup
     if asked.ready_means == "cut":
         at -= timedelta(minutes=usual_cool_min(formula))
     names = [name for name, _ in method.paths]
-    later = timedelta(days=asked.later_days) if asked.later_pieces and len(names) == 2 else timedelta(0)
-    return tuple((name, at + (later if place else timedelta(0))) for place, name in enumerate(names))
+    if asked.later_pieces and len(names) == 2:
+        return tuple((name, at + timedelta(days=asked.later_days * place)) for place, name in enumerate(names))
+    days = days_later(method)
+    return tuple((name, at + timedelta(days=days.get(name, 0))) for name in names)
 
 
 def field_of(error: CraftError) -> CraftError:

@@ -608,6 +608,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/formulas/method": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How a formula in the making is made in this kitchen, stage by stage: its own way, or in a style. */
+        post: operations["formulas_how_it_is_made_formulas_method_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/formulas/read-file": {
         parameters: {
             query?: never;
@@ -3970,6 +3987,10 @@ export interface components {
             held_back_percent: number;
             /** Hydration Percent */
             hydration_percent: number;
+            /** Method */
+            method?: {
+                [key: string]: unknown;
+            } | null;
             /** Name */
             name: string;
             /**
@@ -4094,6 +4115,7 @@ export interface components {
             held_back_percent: number;
             /** Hydration Percent */
             hydration_percent: number;
+            method?: components["schemas"]["CourseMethodBody"] | null;
             /** Name */
             name: string;
             /**
@@ -5059,6 +5081,73 @@ export interface components {
         MendsAnswer: {
             /** Mends */
             mends: components["schemas"]["MendAnswer"][];
+        };
+        /**
+         * MethodAnswer
+         * @description How a formula is made: as it is written, in which style, stage by stage, and what of it cannot be.
+         */
+        MethodAnswer: {
+            /** Method */
+            method: {
+                [key: string]: unknown;
+            };
+            /** Problems */
+            problems: string[];
+            /** Stages */
+            stages: components["schemas"]["MethodStage"][];
+            /** Style */
+            style: string;
+            /** Styles */
+            styles: components["schemas"]["StyleLine"][];
+        };
+        /**
+         * MethodBody
+         * @description A formula in the making, and a style to make it in instead of by its own method.
+         */
+        MethodBody: {
+            formula: components["schemas"]["FormulaBody"];
+            /** Style */
+            style?: string | null;
+        };
+        /**
+         * MethodStage
+         * @description One stage of a method as it would go in this kitchen; ``where`` it stands in what is written.
+         */
+        MethodStage: {
+            /** Dough C */
+            dough_c: [
+                number,
+                number
+            ] | null;
+            /** Folds */
+            folds: components["schemas"]["Series"][];
+            /** Id */
+            id: string;
+            /** Kind */
+            kind: string;
+            /** Minutes */
+            minutes: number;
+            /** Name */
+            name: string;
+            /** Part */
+            part: string;
+            /** Place */
+            place: string;
+            /** Rise */
+            rise: [
+                number,
+                number
+            ] | null;
+            /** Until */
+            until: string;
+            /** Where */
+            where: string;
+            /** Why */
+            why: {
+                [key: string]: string;
+            };
+            /** Work Min */
+            work_min: number;
         };
         /**
          * MixedBody
@@ -6788,6 +6877,23 @@ export interface components {
          */
         ScoreAnswer: {
             score: components["schemas"]["Score"];
+        };
+        /**
+         * Series
+         * @description Sets of folds of one kind: the first so many minutes into its stage, the others between ``gap_min`` apart.
+         */
+        Series: {
+            /** Count */
+            count: number;
+            /** First Min */
+            first_min: number;
+            /** Gap Min */
+            gap_min: [
+                number,
+                number
+            ];
+            /** Kind */
+            kind: string;
         };
         /**
          * SetAside
@@ -11060,6 +11166,84 @@ export interface operations {
             };
             /** @description The data file is held by another program. */
             503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    formulas_how_it_is_made_formulas_method_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MethodBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MethodAnswer"];
+                };
+            };
+            /** @description Somebody else changed it, or it is under way already. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ChangedDocument"] | components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The disk is full. */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -705,6 +705,58 @@ export interface Words {
   marks: {
     title: string
   }
+  method: {
+    title: string
+    suits: string
+    own: string
+    line: string
+    begin: string
+    makeOwn: string
+    letGo: string
+    asItSuits: (data: { what: Value }) => string
+    suitsShort: string
+    ends: string
+    place: string
+    shelf: string
+    container: string
+    minutes: string
+    by: string
+    with: string
+    rise: string
+    from: string
+    to: string
+    warm: string
+    clock: string
+    folds: string
+    foldsOf: (data: { count: Value }) => string
+    piecesOf: (data: { count: Value }) => string
+    foldsOwn: string
+    kind: string
+    count: string
+    first: string
+    gap: string
+    addFolds: string
+    remove: string
+    earlier: string
+    later: string
+    add: string
+    split: string
+    join: string
+    partName: string
+    partPieces: string
+    newParts: string
+    newPart: string
+    closed: string
+    stillAwaited: string
+    bakeOf: string
+    names: Record<string, string>
+    where: Record<string, string>
+    shelves: Record<string, string>
+    containers: Record<string, string>
+    until: Record<string, string>
+    foldKinds: Record<string, string>
+    finishes: Record<string, string>
+  }
   oven: {
     title: string
     loaf: string

@@ -75,7 +75,8 @@ const dayClock = (at: number | string | Date) => `${format(at, { weekday: 'short
 /** Minutes, whichever way they lie, as a length of time. */
 export const span = (minutes: number) => {
   const size = Math.abs(Math.round(minutes))
-  return size >= 60 ? `${Math.floor(size / 60)} h ${size % 60} min` : `${size} min`
+  if (size < 60) return `${size} min`
+  return size % 60 ? `${Math.floor(size / 60)} h ${size % 60} min` : `${size / 60} h`
 }
 
 /** Put the baker's units where the craft's sentences hold {value|unit}. */

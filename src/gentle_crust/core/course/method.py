@@ -160,6 +160,32 @@ class Method:
         return next((part.pieces for part in self.parts if part.name == name), all_pieces)
 
 
+def with_pieces(method: Method, pieces: int) -> Method:
+    """The method for another number of pieces: the first part takes what is more, the last ones give what is less.
+
+    Every part keeps one piece at least: fewer pieces than parts are left to be refused.
+    """
+    over = pieces - sum(part.pieces for part in method.parts)
+    counts = [part.pieces for part in method.parts]
+    if not counts or not over:
+        return method
+    for place in (0,) if over > 0 else range(len(counts) - 1, -1, -1):
+        own = max(counts[place] + over, 1)
+        counts[place], over = own, over - (own - counts[place])
+    return replace(method, parts=tuple(replace(part, pieces=n) for part, n in zip(method.parts, counts, strict=True)))
+
+
+def days_later(method: Method) -> dict[str, int]:
+    """By how many whole days each part is baked later than the first one, as far as its holds say so."""
+
+    def held_min(stages: tuple[Stage, ...]) -> float:
+        spans = [stage.until.minutes for stage in stages if stage.until is not None and stage.until.way == "span"]
+        return sum(sum(span) / 2 for span in spans)
+
+    first = held_min(method.parts[0].stages) if method.parts else 0.0
+    return {part.name: max(round((held_min(part.stages) - first) / 1440), 0) for part in method.parts}
+
+
 def numbered(method: Method) -> Method:
     """The method with an id for every stage that has none: its kind, numbered if there are several."""
     taken = {stage.id for _, path in method.paths for stage in path if stage.id}

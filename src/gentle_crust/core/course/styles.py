@@ -4,14 +4,17 @@ from dataclasses import dataclass, replace
 from functools import cache
 
 from gentle_crust.core.course.method import Method, Stage, Until, numbered
-from gentle_crust.core.course.written import method_of
+from gentle_crust.core.course.written import method_of, rows_of
 from gentle_crust.core.errors import Unreadable
 from gentle_crust.core.formula.model import Formula, Shape
 from gentle_crust.core.messages import Message, message
 from gentle_crust.core.oven.equipment import Vessel, vessel_row
 from gentle_crust.core.tables import toml
 
+OWN = "of_formula"
+"""The style of a formula that says itself how it is made."""
 RESTS_NOT = ("slipper", "flat_round")
+RIPENS = ("levain", "preferment", "soak", "scald")
 YEASTED = ("poolish", "biga", "sponge")
 
 
@@ -44,9 +47,33 @@ def styles() -> tuple[Style, ...]:
     )  # fmt: skip
 
 
-def style_of(id_: str) -> Style:
-    """The style of that id. Raises CraftError that names those there are."""
-    found = next((each for each in styles() if each.id == id_), None)
+def own_style(formula: Formula) -> Style | None:
+    """What a formula says itself of how it is made; None if it leaves that to the styles."""
+    if formula.method is None:
+        return None
+    return Style(OWN, message("style-of-formula"), (formula.shape,), own_method(formula), "any", False)
+
+
+def own_method(formula: Formula) -> Method:
+    """A formula's own method: what it ripens and soaks is that of its rows, also of those that came later.
+
+    Raises CraftError that names the stage for a method that cannot be.
+    """
+    method = method_of(formula.method or {})
+    found = [each for each in method.stages if each.kind not in RIPENS or _row(each) < len(rows_of(each.kind, formula))]
+    known = {(each.kind, _row(each)) for _, path in method.paths for each in path}
+    missing = [each for each in _before(formula) if each.kind in RIPENS and (each.kind, _row(each)) not in known]
+    return numbered(replace(method, stages=(*missing, *found) if method.stages else ()))
+
+
+def _row(stage: Stage) -> int:
+    return stage.which or 0
+
+
+def style_of(id_: str, formula: Formula | None = None) -> Style:
+    """The style of that id; a formula has one of its own, too. Raises CraftError that names those there are."""
+    own = own_style(formula) if formula is not None and id_ == OWN else None
+    found = next((each for each in styles() if each.id == id_), own)
     if found is None:
         raise Unreadable("style", "course-style-unknown", value=id_, names=tuple(each.id for each in styles()))
     return found
@@ -64,12 +91,16 @@ def suits(style: Style, formula: Formula, vessels: tuple[Vessel, ...] = ()) -> b
 
 
 def fitting(formula: Formula, vessels: tuple[Vessel, ...] = ()) -> tuple[Style, ...]:
-    """The styles that suit a formula, the usual one first."""
-    return tuple(each for each in styles() if suits(each, formula, vessels))
+    """The styles that suit a formula, the usual one first: its own, if it says how it is made."""
+    own = own_style(formula)
+    able = tuple(each for each in styles() if suits(each, formula, vessels))
+    return able if own is None else (own, *able)
 
 
 def method_for(style: Style, formula: Formula) -> Method:
     """The style's method for a formula: with what it ripens, and without what its shape does not want."""
+    if style.id == OWN:
+        return style.method
     stages = [stage for stage in style.method.stages if not _left_out(stage, formula)]
     return numbered(Method((*_before(formula), *(replace(stage, id="") for stage in stages))))
 

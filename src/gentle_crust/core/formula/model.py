@@ -1,7 +1,7 @@
 """A bread formula in baker's percentages. Every percent is by weight over *all* flour, preferments' included."""
 
-from dataclasses import dataclass, replace
-from typing import Literal
+from dataclasses import dataclass, field, replace
+from typing import Any, Literal
 
 from gentle_crust.core import limits
 from gentle_crust.core.errors import CraftError, Infeasible, Unreadable, within
@@ -126,6 +126,8 @@ class Formula:
     """Salt worked in after the gluten has formed, instead of at mixing."""
     feel_to_percent: float | None = None
     """By feel: hydration may go up to this, from ``hydration_percent``, as the dough asks for it."""
+    method: dict[str, Any] | None = field(default=None, hash=False)
+    """Its own method as it is written, stage by stage; None: it is made in the style that suits it."""
 
     @property
     def instant_yeast_percent(self) -> float:

@@ -311,6 +311,7 @@ mend-less-levain = Less levain: { $percent } % of the flour instead of { $instea
 mend-less-yeast = Less yeast: { $percent } % of the flour instead of { $instead } %; begin sooner.
 mend-vessel = Bake it in another vessel: { $vessel }.
 
+style-of-formula = As the formula says
 style-room-steady = Room and steady
 style-warm-quick = Warm and quick
 style-cold-shaped = Shaped, then cold

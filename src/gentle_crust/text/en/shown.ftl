@@ -94,6 +94,7 @@ shown-taste-little-sour = a little sour
 shown-taste-sour = sour
 shown-taste-very-sour = very sour
 
+shown-way-of_formula = The method that you wrote down with it.
 shown-way-room_steady = A day of folds and looking; even, gentle flavour.
 shown-way-warm_quick = Least time, mildest taste; it waits for nobody.
 shown-way-cold_shaped = It waits while you sleep; deeper taste, easy scoring.

@@ -11,6 +11,7 @@ import { words } from '../../words'
 import AddRow from './AddRow.vue'
 import LineRow from './LineRow.vue'
 import LockRow from './LockRow.vue'
+import MethodEditor from './MethodEditor.vue'
 import PrefermentBlock from './PrefermentBlock.vue'
 import ShareBar from './ShareBar.vue'
 import SoakerBlock from './SoakerBlock.vue'
@@ -126,6 +127,7 @@ const feelTo = computed({
       :class="{ stale: refused }"
       @share="(line, share) => set({ line, share })"
     />
+    <MethodEditor :form="form" />
     <div class="write">
       <LockRow v-model:form="form" v-model:lock="lock" :seen="seen" />
       <fieldset>
@@ -237,7 +239,7 @@ const feelTo = computed({
         <ElButton class="link" @click="addExtra">{{ t.addExtra }}</ElButton>
       </fieldset>
       <div class="pair">
-        <NumberField v-model="form.autolyse_min" :label="t.autolyse" unit="min" />
+        <NumberField v-if="!form.method" v-model="form.autolyse_min" :label="t.autolyse" unit="min" />
         <WarmthSlider v-model="form.dough_c" class="warm" :label="t.doughC" v-bind="limits.DOUGH_C" />
       </div>
       <ChoiceRow v-model="form.shape" :legend="t.shape" :options="shapes" />

@@ -1,0 +1,148 @@
+"""A formula's method over HTTP: asked for stage by stage, changed, saved with its versions, planned by, refused."""
+
+import json
+from typing import Any
+
+import pytest
+
+from gentle_crust.kitchen.formulas import FormulaBook
+
+KEY = "tidewater-country"
+
+
+def body_of(client: Any, key: str = KEY) -> dict[str, Any]:
+    return dict(client.get(f"/api/formulas/{key}").get_json()["formula"])
+
+
+def asked(client: Any, formula: dict[str, Any], **more: Any) -> Any:
+    return client.post("/api/formulas/method", json={"formula": formula, **more})
+
+
+def test_every_formula_tells_how_it_is_made(client: Any) -> None:
+    for line in client.get("/api/formulas").get_json()["formulas"]:
+        found = asked(client, body_of(client, line["id"])).get_json()
+        kinds = [each["kind"] for each in found["stages"]]
+        assert kinds == [each["kind"] for each in found["method"]["stages"]], line["id"]
+        assert "bake" in kinds and found["style"] != "of_formula" and len(found["styles"]) > 1
+        for stage in found["stages"]:
+            assert stage["minutes"] > 0 or stage["kind"] in ("levain", "preferment"), (line["id"], stage)
+            assert stage["rise"] is None or stage["rise"][1] >= -0.01
+        written = [each for each in found["stages"] if each["kind"] == "bulk"]
+        assert all(each["until"] for each in written)
+
+
+def test_a_style_is_looked_at_without_being_taken(client: Any) -> None:
+    found = asked(client, body_of(client), style="cold_bulk").get_json()
+    assert found["style"] == "cold_bulk"
+    places = [(each["kind"], each["place"]) for each in found["stages"]]
+    assert ("bulk", "fridge") in places and body_of(client)["method"] is None
+    assert asked(client, body_of(client), style="nonsense").status_code == 422
+
+
+def own(client: Any, **changes: Any) -> dict[str, Any]:
+    formula = body_of(client)
+    formula["method"] = asked(client, formula).get_json()["method"]
+    for stage in formula["method"]["stages"]:
+        stage.update(changes.get(stage["kind"], {}))
+    return formula
+
+
+def test_a_method_is_saved_with_its_version_and_planned_by(client: Any) -> None:
+    formula = own(client, bulk={"until": {"rise": 0.6}, "folds": [{"kind": "coil", "count": 2, "first_min": 40}]})
+    saved = client.put(f"/api/formulas/{KEY}", json=formula)
+    assert saved.status_code == 200 and body_of(client)["method"]["stages"]
+    plan = client.post("/api/plan", json={"formula_id": KEY}).get_json()
+    assert plan["asked"]["style"] == "of_formula" and abs(plan["plan"]["proof"]["bulk_rise"] - 0.6) < 0.01
+    folds = [each for each in plan["plan"]["steps"] if each["kind"] == "fold"]
+    assert len(folds) == 2 and plan["styles"][0]["id"] == "of_formula"
+    ways = client.post("/api/plan/ways", json=plan["asked"]).get_json()["ways"]
+    assert ways[0]["style"] == "of_formula" and ways[0]["title"] == "As the formula says"
+    other = client.post("/api/plan", json={"formula_id": KEY, "style": "room_steady"}).get_json()
+    assert other["asked"]["style"] == "room_steady"
+    version = client.get(f"/api/formulas/{KEY}/versions").get_json()["versions"][0]
+    assert "Method, bulk" in json.dumps(version)
+    back = client.post(f"/api/formulas/{KEY}/versions/{version['number'] - 1}/restore").get_json()
+    assert back["formula"]["method"] is None
+    gone = client.post("/api/plan", json={"formula_id": KEY, "style": "of_formula"}).get_json()
+    assert gone["asked"]["style"] == "cold_shaped"
+
+
+def test_it_is_in_the_file_and_comes_back_from_it(client: Any) -> None:
+    formula = own(client, shape={"minutes": 11})
+    assert client.put(f"/api/formulas/{KEY}", json=formula).status_code == 200
+    file = client.get(f"/api/formulas/{KEY}/file/json").data
+    read = client.post("/api/formulas/read-file", data=file).get_json()["formula"]["method"]
+    assert next(each for each in read["stages"] if each["kind"] == "shape")["minutes"] == 11
+
+
+def test_pieces_that_go_two_ways_are_planned_on_their_days(client: Any) -> None:
+    formula = own(client)
+    stages = formula["method"]["stages"]
+    cut = next(place for place, each in enumerate(stages) if each["kind"] == "proof")
+    rest = stages[cut:]
+    longer = [{**rest[0], "until": {"hours": [32, 42]}}, *rest[1:]]
+    formula["method"] = {
+        "stages": stages[:cut],
+        "parts": [{"name": "market", "pieces": 1, "stages": rest}, {"name": "home", "pieces": 1, "stages": longer}],
+    }
+    formula["method"]["parts"][1]["stages"] = [{**each, "id": f"{each['kind']}-home"} for each in longer]
+    assert client.put(f"/api/formulas/{KEY}", json=formula).status_code == 200
+    made = client.post("/api/plan", json={"formula_id": KEY, "pieces": 5}).get_json()["plan"]
+    outs = {each["name"]: each for each in made["outs"]}
+    assert outs["market"]["pieces"] == 4 and outs["home"]["pieces"] == 1
+    assert (
+        outs["home"]["out"][:10] > outs["market"]["out"][:10] and outs["home"]["out"][11:] == outs["market"]["out"][11:]
+    )
+
+
+@pytest.mark.parametrize(
+    ("stages", "field"),
+    [
+        ([{"kind": "mix"}, {"kind": "bake"}, {"kind": "bake"}], "method.stages.2.kind"),
+        ([{"kind": "divide"}, {"kind": "mix"}, {"kind": "bake"}], "method.stages.0.kind"),
+        (
+            [{"kind": "mix"}, {"kind": "bulk", "until": {"hours": [8, 2]}}, {"kind": "bake"}],
+            "method.stages.1.until.hours",
+        ),
+        ([{"kind": "mix"}, {"kind": "nap"}, {"kind": "bake"}], "method.stages.1.kind"),
+        ([{"kind": "mix", "until": "ready"}, {"kind": "bake"}], "method.stages.0.until"),
+        ([], "method.stages"),
+    ],
+)
+def test_a_method_that_cannot_be_is_refused_whole(client: Any, sessions: Any, stages: Any, field: str) -> None:
+    formula = {**body_of(client), "method": {"stages": stages}}
+    for answer in (asked(client, formula), client.put(f"/api/formulas/{KEY}", json=formula)):
+        assert answer.status_code == 422, answer.get_json()
+        error = answer.get_json()["errors"][0]
+        assert error["field"] == field and error["remedy"]
+    assert body_of(client)["method"] is None
+
+
+def test_a_stage_of_no_shape_at_all_is_refused_at_the_door(client: Any) -> None:
+    for method in ("bulk", {"stages": "bulk"}, {"stages": [{"kind": "bulk", "wrong": 1}]}, {"stages": [3]}):
+        assert asked(client, {**body_of(client), "method": method}).status_code == 422
+
+
+def test_a_levain_taken_out_takes_its_stage_with_it(client: Any) -> None:
+    formula = own(client)
+    formula |= {"preferments": [], "yeast_percent": 0.8}
+    found = asked(client, formula)
+    assert found.status_code == 200, found.get_json()
+    assert "levain" not in [each["kind"] for each in found.get_json()["method"]["stages"]]
+    assert client.put(f"/api/formulas/{KEY}", json=formula).status_code == 200
+    assert client.post("/api/plan", json={"formula_id": KEY}).status_code == 200
+
+
+def test_the_command_line_plans_by_it(client: Any) -> None:
+    from gentle_crust.interchange.plan_json import answer
+
+    formula = own(client, bulk={"until": {"rise": 0.3}})
+    question = {"formula": formula, "now": "2026-11-28T06:30:00+00:00"}
+    bulk = next(
+        each for each in json.loads(json.dumps(answer(json.dumps(question))))["stages"] if each["kind"] == "bulk"
+    )
+    assert abs(bulk["rise"]["likely"] - 0.3) < 0.01
+
+
+def test_a_kept_formula_without_a_method_is_raised(sessions: Any, book: Any) -> None:
+    assert all(each.formula.method is None for each in FormulaBook(book.work).all())
