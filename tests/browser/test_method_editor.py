@@ -12,8 +12,9 @@ from tests.browser.conftest import DESK, PHONE
 pytestmark = pytest.mark.browser
 
 
-def editor(visit, key="tidewater-country", **more):
-    page = visit(f"/formulas?id={key}", **more)
+def editor(visit, name="Tidewater country loaf", **more):
+    page = visit("/formulas", **more)
+    page.get_by_role("button", name=re.compile(f"^{name}")).first.click()
     page.get_by_role("button", name="Change it").click()
     method = page.get_by_role("region", name="How it is made")
     expect(stage(method, "Bulk")).to_be_visible()
@@ -33,7 +34,7 @@ def names(method):
 
 
 def test_a_cold_bulk_is_added_saved_compared_and_planned_by(visit):
-    page, method = editor(visit, "two-tides")
+    page, method = editor(visit, "Two tides wholemeal")
     stage(method, "Bulk").click()
     pick(page, "It ends", "At a rise")
     page.get_by_label("rise", exact=True).fill("60")

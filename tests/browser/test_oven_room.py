@@ -130,3 +130,20 @@ def test_the_kit_is_kept_and_ranked_with(visit):
     page.get_by_label("Called", exact=True).first.fill("")
     page.get_by_role("button", name="Save ovens and vessels").click()
     expect(page.get_by_role("alert")).to_contain_text("A vessel's name is empty")
+
+
+def test_a_bake_is_taken_into_a_plan_and_kept_with_its_formula(visit, address):
+    page = visit("/oven")
+    minutes = page.get_by_label(re.compile("minutes", re.IGNORECASE)).first
+    expect(minutes).to_be_visible()
+    page.get_by_role("button", name="Keep it with the formula").click()
+    expect(page.get_by_text("is baked so from now on")).to_be_visible()
+    name = page.get_by_text("is baked so from now on").inner_text().split(" is baked")[0]
+    lines = page.request.get(f"{address}/api/formulas").json()["formulas"]
+    key = next(each["id"] for each in lines if each["name"] == name)
+    method = page.request.get(f"{address}/api/formulas/{key}").json()["formula"]["method"]
+    baked = next(each for each in method["stages"] if each["kind"] == "bake")
+    page.get_by_role("button", name="Plan it so").click()
+    expect(page.locator("button.say", has_text="What")).to_contain_text(name)
+    drawn = page.locator(".ribbon").first
+    expect(drawn).to_contain_text(f"{round(baked['stages'][0]['setpoint_c'])}°")

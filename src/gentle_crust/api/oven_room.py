@@ -17,6 +17,7 @@ from gentle_crust.contract.oven import (
     OvenKindAnswer,
     OvenLoafBody,
     OvenLoafSignsBody,
+    OvenMethodAnswer,
     OvenMinute,
     OvenStageBody,
     OvenWayAnswer,
@@ -142,6 +143,12 @@ def _shown(found: Shown) -> OvenBakeAnswer:
         chips=[ChipAnswer(shade=message(f"shade-{word}"), colour=colour) for _, word, colour in SHADES],
         first=FIRST,
     )
+
+
+@oven.post("/oven/method", responses={200: OvenMethodAnswer})
+def baked_like_this(body: OvenBakeBody) -> Response:
+    """The formula's method with this bake in it, for a plan or to be kept with the formula; nothing is kept yet."""
+    return answer(OvenMethodAnswer(method=_book().method(body.asked())))
 
 
 @oven.post("/oven/schools", responses={200: SchoolsAnswer})

@@ -1,7 +1,7 @@
 """Bakes in the oven: as they are asked for and shown."""
 
 from dataclasses import dataclass
-from typing import Annotated, ClassVar, Literal
+from typing import Annotated, Any, ClassVar, Literal
 
 from pydantic import Field
 
@@ -197,6 +197,12 @@ class OvenBakeAnswer(Shown):
     said: Message
     chips: list[ChipAnswer]
     first: Message
+
+
+class OvenMethodAnswer(Shown):
+    """A formula's method with a bake in it, as it is written."""
+
+    method: dict[str, Any]
 
 
 class SchoolsAnswer(Shown):

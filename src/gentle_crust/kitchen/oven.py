@@ -1,10 +1,15 @@
 """The oven room's questions: ways to bake a loaf ranked, one of them drawn up, altered and simulated."""
 
 from dataclasses import dataclass, field, replace
+from typing import Any
 
 from gentle_crust.contract.kitchen import Settings
 from gentle_crust.contract.oven import AskedBake, AskedLoaf
 from gentle_crust.core import limits
+from gentle_crust.core.course.as_written import as_written
+from gentle_crust.core.course.method import Baking, HeatStage
+from gentle_crust.core.course.styles import fitting, method_for
+from gentle_crust.core.course.tailored import with_bake
 from gentle_crust.core.errors import CraftError, within
 from gentle_crust.core.limits import Limit
 from gentle_crust.core.messages import Message, message
@@ -151,6 +156,12 @@ class OvenBook:
             short_k=made.short_k,
         )
 
+    def method(self, asked: AskedBake) -> dict[str, Any]:
+        """The formula's method, or that of the style that suits it, baked as this bake is drawn or was altered."""
+        formula = self.formulas.get(asked.loaf.formula_id).formula
+        style = fitting(formula, self.settings.get().vessels)[0]
+        return as_written(with_bake(method_for(style, formula), baking_of(self.bake(asked))))
+
     def signs(
         self, asked: AskedBake, core_c: float | None, colour: float | None, base: float | None, out_g: float | None
     ) -> Looked:
@@ -180,6 +191,21 @@ class OvenBook:
         kit = found.settings
         vessel = _vessel(kit, asked.vessel_id)
         return vessel, draft(found.loaf, found.pieces, vessel, kit.oven, _want(asked, found), kit.altitude_m)
+
+
+HEATED: dict[str, str] = {"whole": "all", "lid": "lid"}
+
+
+def baking_of(shown: Shown) -> Baking:
+    """A drawn bake as a method says it: vessel, what is heated, steam with its amounts, stages."""
+    question = shown.question
+    cold = "oven_only" if question.preheat.minutes else "none"
+    return Baking(
+        vessel=shown.vessel,
+        heated=HEATED.get(question.vessel.preheated, cold),
+        steam=tuple(each for each in question.steam if each.kind != "none"),
+        stages=tuple(HeatStage(each.minutes, each.setpoint_c, each.covered, each.fan) for each in question.stages),
+    )
 
 
 def _want(asked: AskedBake, found: _Found) -> Want:

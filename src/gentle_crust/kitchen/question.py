@@ -13,10 +13,10 @@ from gentle_crust.core.clock import Room, Stand, zone_of
 from gentle_crust.core.course.ask import Asked as CourseAsked
 from gentle_crust.core.course.ask import Kitchen
 from gentle_crust.core.course.fill import usual_cool_min
-from gentle_crust.core.course.method import Method, days_later, with_pieces
+from gentle_crust.core.course.method import Baking, Method, days_later, with_pieces
 from gentle_crust.core.course.plan import CoursePlan, plan
-from gentle_crust.core.course.styles import OWN, fitting, method_for, style_of
-from gentle_crust.core.course.tailored import Tailoring, tailored
+from gentle_crust.core.course.styles import OWN, fitting, method_for, own_method, style_of
+from gentle_crust.core.course.tailored import Tailoring, bakes_in, tailored, with_bake
 from gentle_crust.core.course.taken import Taken
 from gentle_crust.core.course.written import method_of
 from gentle_crust.core.errors import CraftError, Unreadable, within
@@ -52,6 +52,7 @@ class Behind:
 
 def completed(asked: Asked, settings: Settings, formula: Formula) -> Asked:
     """Fill what was left out, but for the time it should be ready."""
+    asked = replace(asked, style=_style_for(settings, formula, asked))
     default: dict[str, Any] = {
         "pieces": formula.pieces,
         "scaling_weight_g": formula.scaling_weight_g,
@@ -60,21 +61,39 @@ def completed(asked: Asked, settings: Settings, formula: Formula) -> Asked:
         **{name: getattr(settings, name) for name in ("room_day_c", "room_night_c", "fridge_c", "tap_c")},
         **{name: getattr(settings, name) for name in ("sleep_from", "sleep_to", "zone")},
     }
-    whole = replace(asked, **{name: value for name, value in default.items() if getattr(asked, name) is None})
-    gone = whole.style == OWN and formula.method is None
-    if (whole.style is None or gone) and whole.method is None:
-        able = fitting(formula, settings.vessels)
-        whole = replace(whole, style=able[0].id if able else "room_steady")
-    return whole
+    return replace(asked, **{name: value for name, value in default.items() if getattr(asked, name) is None})
+
+
+def _style_for(settings: Settings, formula: Formula, asked: Asked) -> str | None:
+    """The style that was asked for; without one, and without a method, the one that suits the formula."""
+    gone = asked.style == OWN and formula.method is None
+    if asked.method is not None or (asked.style is not None and not gone):
+        return asked.style
+    able = fitting(formula, settings.vessels)
+    return able[0].id if able else "room_steady"
 
 
 def _vessel_for(settings: Settings, formula: Formula, asked: Asked) -> Vessel:
-    """The kitchen's first vessel that this loaf fits, holding most of the pieces at once."""
+    """What the method says it is baked in; else the kitchen's first vessel that this loaf fits."""
+    named = _named_vessel(formula, asked)
+    own = next((vessel for vessel in settings.vessels if named is not None and vessel.id == named.id), None)
+    if own is not None:
+        return own
     weight = asked.scaling_weight_g or formula.scaling_weight_g
     able = [vessel for vessel in settings.vessels if not fits(vessel, formula.shape, weight)]
     if formula.shape == "slipper":
         able = [vessel for vessel in able if vessel.kind == "tray"] or able
     return able[0] if able else settings.vessels[0]
+
+
+def _named_vessel(formula: Formula, asked: Asked) -> Vessel | None:
+    """What the baker's own method, or the formula's, says that it is baked in; nothing if it cannot be read."""
+    try:
+        if asked.method is not None:
+            return bakes_in(method_of(asked.method, formula))
+        return bakes_in(own_method(formula)) if asked.style == OWN else None
+    except CraftError:
+        return None
 
 
 def asked_formula(formula: Formula, asked: Asked) -> Formula:
@@ -168,6 +187,10 @@ def _method(asked: Asked, formula: Formula, tailoring: Tailoring) -> Method:
     else:
         method = method_for(style_of(asked.style or "room_steady", formula), formula)
         method = with_pieces(method, int(asked.pieces or 0))
+    named = bakes_in(method)
+    if named is not None and tailoring.vessel is not None and named.id != tailoring.vessel.id:
+        # Another vessel was asked for: what was heated, poured and set was for the method's own.
+        method = with_bake(method, Baking())
     return tailored(method, tailoring, int(asked.pieces or 0))
 
 

@@ -747,7 +747,6 @@ export interface Words {
     newParts: string
     newPart: string
     closed: string
-    stillAwaited: string
     bakeOf: string
     names: Record<string, string>
     where: Record<string, string>
@@ -838,6 +837,10 @@ export interface Words {
     }
     steamNames: Record<string, string>
     print: string
+    likeThis: string
+    planSo: string
+    keepSo: string
+    keptSo: (data: { name: Value }) => string
     kit: string
     kitLead: string
     kind: string
@@ -985,6 +988,7 @@ export interface Words {
       pieces: (data: { count: Value; mass: Value }) => string
       kept: (data: { count: Value; later: Value; mass: Value }) => string
       partOut: (data: { name: Value; pieces: Value; when: Value }) => string
+      out: (data: { when: Value }) => string
       kitchen: (data: { day: Value; night: Value; tap: Value }) => string
       stands: (data: { day: Value; night: Value; warm: Value }) => string
       dough: (data: { warm: Value }) => string
@@ -1049,6 +1053,11 @@ export interface Words {
     likely: string
     mind: string
     weigh: string
+    openStages: string
+    closeStages: string
+    stagesForThis: string
+    keepInFormula: string
+    weighedFirst: string
     water: string
     jugs: {
       tap: string

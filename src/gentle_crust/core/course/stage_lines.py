@@ -13,8 +13,7 @@ def ends(until: Until | None) -> Message:
     if until is None:
         return NOTHING
     if until.way == "span":
-        low, high = until.minutes
-        return message("stage-until-span" if high > low else "stage-until-minutes", low=low, high=high)
+        return _length(*until.minutes)
     if until.way in ("rise", "share"):
         return message(f"stage-until-{until.way}", percent=round(100 * until.value))
     if until.way == "dough_c":
@@ -25,18 +24,20 @@ def ends(until: Until | None) -> Message:
     return message(f"stage-until-{until.way}")
 
 
+def _length(low: float, high: float) -> Message:
+    if high > low:
+        return message("stage-until-span", low=low, high=high)
+    return message("stage-until-minutes", low=low)
+
+
 def stage_line(stage: Stage) -> Message:
     """What is said of one stage; what it leaves to be filled is not."""
     parts = [] if stage.place is None else [message(f"course-place-{stage.place.name.replace('_', '-')}")]
     parts += [ends(stage.until)] if stage.until is not None else []
     if stage.minutes is not None:
-        low, high = stage.minutes
-        parts.append(message("stage-until-span" if high > low else "stage-until-minutes", low=low, high=high))
+        parts.append(_length(*stage.minutes))
     parts += [message(f"course-by-{stage.by.replace('_', '-')}")] if stage.by else []
-    parts += [
-        message("stage-folds", count=series.count, first=series.first_min, kind=series.kind)
-        for series in stage.folds or ()
-    ]
+    parts += [message("stage-folds", count=series.count, first=series.first_min) for series in stage.folds or ()]
     return listed(*parts) if parts else message("stage-as-it-suits")
 
 

@@ -58,6 +58,17 @@ def baked_in_vessel(method: Method, vessel: Vessel) -> Method:
     return each_stage(method, changed)
 
 
+def with_bake(method: Method, baking: Baking) -> Method:
+    """Every part baked so."""
+    return each_stage(method, lambda stage: replace(stage, baking=baking) if stage.kind == "bake" else stage)
+
+
+def bakes_in(method: Method) -> Vessel | None:
+    """What a method itself says that it is baked in."""
+    bakes = (stage.baking for _, path in method.paths for stage in path if stage.kind == "bake")
+    return next((baking.vessel for baking in bakes if baking is not None and baking.vessel is not None), None)
+
+
 def longer_cold(method: Method, days: int) -> Method:
     """The last hold in the fridge of every way so many days longer."""
     if not days:

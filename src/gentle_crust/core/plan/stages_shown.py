@@ -85,8 +85,9 @@ def _shown(
     where: str, part: str, filled: Filled, hours: float, dough_c: tuple[float, float] | None,
     rise: tuple[float, float] | None,
 ) -> StageShown:  # fmt: skip
+    until = ends(filled.stage.until) if _says_more(filled) else NOTHING
     return StageShown(
         where=where, part=part, id=filled.id, kind=filled.kind, name=stage_name(filled.stage), minutes=60 * hours,
-        work_min=filled.work_min, place=filled.place.name, until=ends(filled.stage.until) if _says_more(filled) else NOTHING,
+        work_min=filled.work_min, place=filled.place.name, until=until,
         folds=filled.stage.folds or (), dough_c=dough_c, rise=rise, why=tuple(filled.why),
     )  # fmt: skip

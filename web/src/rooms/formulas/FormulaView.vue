@@ -4,6 +4,7 @@ import type { FormulaAnswer } from '../../api/client'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
 import LabelNote from './LabelNote.vue'
+import MethodView from './MethodView.vue'
 import ShareBar from './ShareBar.vue'
 import VersionList from './VersionList.vue'
 import WeighTables from './WeighTables.vue'
@@ -40,6 +41,7 @@ const { mass, degree } = useUnits()
       {{ degree(shown.formula.dough_c) }} {{ t.fromBowl }}
     </p>
     <ShareBar :answer="shown" />
+    <MethodView :formula="shown.formula" />
     <WeighTables :answer="shown" />
     <LabelNote :answer="shown" />
     <p class="files no-print">

@@ -332,6 +332,9 @@ const reasons = computed(() =>
 .folds {
   align-items: center;
 }
+.series {
+  flex-basis: 100%;
+}
 .why {
   margin: 0;
 }

@@ -28,8 +28,8 @@ const ONCE = ['mix', 'divide', 'shape', 'bake', 'autolyse']
 const WITH_ROWS = ['soak', 'scald', 'feed', 'levain', 'preferment']
 
 /** How the formula in hand is made: asked of the server stage by stage, and changed where it is written. */
-export function useMethod(form: Ref<Body>) {
-  const style = ref<string | null>(null)
+export function useMethod(form: Ref<Body>, begins: string | null = null) {
+  const style = ref<string | null>(begins)
   const question = () => ({ formula: form.value, style: form.value.method ? null : style.value })
   const { answer, refused, pending } = useNewest(
     question,

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { api, ask, ifMatch, type Asked, type Schemas } from '../../api/client'
 import { limits } from '../../api/limits'
 import BakeLandscape from '../../charts/BakeLandscape.vue'
 import AmountField from '../../forms/AmountField.vue'
@@ -7,8 +9,10 @@ import ChoiceRow from '../../forms/ChoiceRow.vue'
 import FormulaPicker from '../../forms/FormulaPicker.vue'
 import PickField from '../../forms/PickField.vue'
 import { useFormulas } from '../../shell/formulas'
+import { asRefused } from '../../shell/newest'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
+import { planWith } from '../plan/draft'
 import BakeSteps from './BakeSteps.vue'
 import BesideBakes from './BesideBakes.vue'
 import SchoolList from './SchoolList.vue'
@@ -73,6 +77,38 @@ const drawnStages = computed(() => (stages.value.length ? stages.value : (baked.
 const altered = computed(() => stages.value.length > 0)
 const refusals = computed(() => baked.value?.hazards.filter((hazard) => hazard.weight === 'refused') ?? [])
 const print = () => window.print()
+
+/** What became of the bake that was taken. */
+const taken = ref('')
+watch([chosen, stages, loaf], () => (taken.value = ''))
+const router = useRouter()
+/** The formula's method, baked as the bake that is drawn now. */
+async function method() {
+  const { method } = await ask(api.POST('/api/oven/method', { body: oven.body.value }))
+  return method as unknown as NonNullable<Asked['method']>
+}
+async function planSo() {
+  const { formula_id, pieces, piece_g } = loaf.value
+  try {
+    planWith(formula_id, { method: await method(), pieces, scaling_weight_g: piece_g })
+    await router.push('/plan')
+  } catch (error) {
+    taken.value = asRefused(error).message
+  }
+}
+async function keepSo() {
+  const key = loaf.value.formula_id
+  try {
+    const found = await ask(api.GET('/api/formulas/{key}', { params: { path: { key } } }))
+    const body = { ...found.formula, method: await method() } as unknown as Schemas['FormulaBody']
+    await ask(
+      api.PUT('/api/formulas/{key}', { params: { path: { key } }, body, headers: ifMatch(found.version) }),
+    )
+    taken.value = t.keptSo({ name: found.formula.name })
+  } catch (error) {
+    taken.value = asRefused(error).message
+  }
+}
 </script>
 
 <template>
@@ -157,7 +193,13 @@ const print = () => window.print()
     </div>
     <div class="right">
       <BakeSteps v-if="baked" :bake="baked" :quieted="quieted" @quiet="quieted = true" />
-      <ElButton v-if="baked" class="plain no-print card" @click="print">{{ t.print }}</ElButton>
+      <div v-if="baked" class="take no-print">
+        <strong>{{ t.likeThis }}</strong>
+        <ElButton class="action" :disabled="oven.pending.value" @click="planSo">{{ t.planSo }}</ElButton>
+        <ElButton class="plain" :disabled="oven.pending.value" @click="keepSo">{{ t.keepSo }}</ElButton>
+        <p v-if="taken" role="status" class="small">{{ taken }}</p>
+        <ElButton class="plain" @click="print">{{ t.print }}</ElButton>
+      </div>
     </div>
   </div>
 </template>
@@ -224,8 +266,12 @@ h1 {
   padding: 20px 24px 32px;
   border-left: 1px solid var(--hairline);
 }
-.card {
-  margin-top: 16px;
+.take {
+  display: grid;
+  gap: 8px;
+  margin-top: 20px;
+  padding-top: 14px;
+  border-top: 1px solid var(--hairline);
 }
 .error {
   padding: 8px 12px;

@@ -20,15 +20,18 @@ import StepLadder from './StepLadder.vue'
 import TroubleNote from './TroubleNote.vue'
 import PlanWater from './PlanWater.vue'
 import WaysStrip from './WaysStrip.vue'
+import WeighedFirst from './WeighedFirst.vue'
 import WeighList from './WeighList.vue'
 import WhatIfRow from './WhatIfRow.vue'
 import WhyPanel from './WhyPanel.vue'
 import { useAside } from './useAside'
 import { usePlan } from './usePlan'
 
+const PlanMethod = defineAsyncComponent(() => import('./PlanMethod.vue'))
 const ConflictDialog = defineAsyncComponent(() => import('../../forms/ConflictDialog.vue'))
 
 const now = useNow()
+const making = ref(false)
 const narrow = useMedia('(max-width: 720px)')
 const { settings } = useKitchen()
 const { say, localTime, dayClock } = useUnits()
@@ -162,6 +165,7 @@ function mend(found: Mend) {
       <template v-if="answer && shown">
         <TroubleNote
           v-if="shown.problems.length"
+          class="sooner"
           :plan="shown"
           :mends="kept?.followed ? [] : mends"
           :under-way="Boolean(kept?.followed)"
@@ -174,8 +178,19 @@ function mend(found: Mend) {
             {{ t.newest }} {{ answer.newest_version }}
           </ElButton>
         </p>
-        <DoughRibbonDown v-if="narrow" :plan="shown" :shade="shade" />
+        <p v-if="narrow" class="sooner of">
+          <strong>{{ answer.formula.name }}</strong>
+          {{ t.says.out({ when: dayClock(shown.out) }) }}
+        </p>
+        <DoughRibbonDown v-if="narrow" class="sooner" :plan="shown" :shade="shade" />
         <DoughRibbon v-else :plan="shown" :shade="shade" />
+        <WeighedFirst :plan="shown" class="sooner no-print" />
+        <div v-if="!mixed" class="no-print">
+          <ElButton class="link" :aria-expanded="making" @click="making = !making">
+            {{ making ? t.closeStages : t.openStages }}
+          </ElButton>
+          <PlanMethod v-if="making" :answer="answer" :asked="asked!" @change="change" />
+        </div>
         <ul v-if="shown.outs.length" class="parts">
           <li v-for="part in shown.outs" :key="part.name">
             {{ t.says.partOut({ pieces: part.pieces, name: part.name, when: dayClock(part.out) }) }}
@@ -336,14 +351,34 @@ a.action.as-link {
 }
 @media (max-width: 720px) {
   .room {
-    display: block;
+    display: flex;
+    flex-direction: column;
+    gap: 16px;
+    padding: 12px 0 24px;
+  }
+  .see {
+    display: contents;
+  }
+  .see > * {
+    order: 3;
+    margin-inline: 16px;
+  }
+  .see > .sooner,
+  .see > .lost,
+  .see > [role='status'] {
+    order: 1;
   }
   .left {
+    order: 2;
     padding: 4px 16px 8px;
     border: 0;
   }
-  .see {
-    padding: 8px 16px 24px;
+  .narrow-only {
+    order: 4;
+  }
+  .of strong {
+    display: block;
+    font: 700 1.375rem/1.2 var(--show);
   }
   .wide-only {
     display: none;

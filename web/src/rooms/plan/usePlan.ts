@@ -15,34 +15,7 @@ import {
 import { newKey } from '../../shell/keys'
 import { asRefused, useNewest } from '../../shell/newest'
 import { words } from '../../words'
-
-const DRAFT = 'gentle-crust.draft'
-
-interface Draft {
-  asked: Asked
-  id: string | null
-}
-
-function stored(): Draft | null {
-  try {
-    const draft = JSON.parse(localStorage.getItem(DRAFT) ?? 'null') as Draft | null
-    return draft && typeof draft.asked?.formula_id === 'string' ? draft : null
-  } catch {
-    return null
-  }
-}
-
-/** A question with nothing but the formula settled. */
-const about = (formula: string): Asked => ({
-  formula_id: formula,
-  culture: 'lively',
-  ready_means: 'out',
-  fridge_days: 0,
-  school: 'by_dough',
-  later_pieces: 0,
-  later_days: 1,
-  yeast_supplement_percent: 0,
-})
+import { about, forgetDraft, keepDraft, storedDraft } from './draft'
 
 /** The plan in hand: what is asked, the server's answer, and the one saved behind it. The newest question wins. */
 export function usePlan() {
@@ -74,7 +47,7 @@ export function usePlan() {
   const pending = computed(() => dirty.value && made.pending.value)
 
   function keep() {
-    if (asked.value) localStorage.setItem(DRAFT, JSON.stringify({ asked: asked.value, id: id.value }))
+    if (asked.value) keepDraft({ asked: asked.value, id: id.value })
   }
 
   function change(part: Partial<Asked>) {
@@ -132,7 +105,7 @@ export function usePlan() {
     try {
       const found = await ask(api.GET('/api/plans/{key}', { params: { path: { key } } }))
       if (mine !== epoch) return
-      const draft = stored()
+      const draft = storedDraft()
       take(found)
       if (draft?.id === key && JSON.stringify(draft.asked) !== JSON.stringify(found.asked)) {
         asked.value = draft.asked
@@ -146,7 +119,7 @@ export function usePlan() {
 
   /** Without anything in hand: the next saved plan, else the first formula. */
   async function begin() {
-    const draft = stored()
+    const draft = storedDraft()
     if (draft?.id) return void router.replace(`/plan/${draft.id}`)
     if (draft) return start(draft.asked)
     try {
@@ -211,7 +184,7 @@ export function usePlan() {
   /** Leave the saved plan as it is and begin another with the same formula. */
   function another() {
     const formula = asked.value?.formula_id
-    localStorage.removeItem(DRAFT)
+    forgetDraft()
     id.value = null
     if (formula) start(about(formula))
     void router.replace('/plan')
@@ -232,7 +205,7 @@ export function usePlan() {
       if (name === 'saved' && typeof key === 'string') {
         if (key !== id.value || !answer.value) void open(key)
       } else if (name === 'plan' && typeof formula === 'string') {
-        localStorage.removeItem(DRAFT)
+        forgetDraft()
         start(about(formula))
         void router.replace('/plan')
       } else if (name === 'plan' && !asked.value) void begin()

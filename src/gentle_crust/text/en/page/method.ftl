@@ -46,7 +46,6 @@ method-partPieces = Pieces
 method-newParts = first
 method-newPart = later
 method-closed = Choose a stage to change it.
-method-stillAwaited = Working it out
 method-bakeOf = How it is baked is chosen in the oven room.
 
 ## method-names: by code

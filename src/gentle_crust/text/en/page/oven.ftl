@@ -107,6 +107,10 @@ oven-steamNames-ice_in_pot = ice
 ##
 
 oven-print = Print the card
+oven-likeThis = Bake it like this
+oven-planSo = Plan it so
+oven-keepSo = Keep it with the formula
+oven-keptSo = { $name } is baked so from now on.
 oven-kit = Ovens and vessels
 oven-kitLead = What this kitchen bakes with. An empty figure is the usual one of its kind.
 oven-kind = Kind

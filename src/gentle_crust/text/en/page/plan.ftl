@@ -45,6 +45,7 @@ plan-says-kept = { $count ->
        *[other] { $count } pieces
     } of { $mass }, { $later } kept for later
 plan-says-partOut = { $name }: { $pieces }, out { $when }
+plan-says-out = out { $when }
 plan-says-kitchen = { $day }, { $night } at night, tap { $tap }
 plan-says-stands = { $day }, { $night } at night; dough stands at { $warm }
 plan-says-dough = { $warm } from the bowl
@@ -130,6 +131,11 @@ plan-nextDay = next day
 plan-likely = likely
 plan-mind = Mind
 plan-weigh = Weigh
+plan-openStages = Change its stages
+plan-closeStages = Close the stages
+plan-stagesForThis = These stages are for this bake.
+plan-keepInFormula = Keep them in the formula
+plan-weighedFirst = To weigh, by the clock
 plan-water = Water
 plan-jugs-tap = tap
 plan-jugs-hotTap = hot tap

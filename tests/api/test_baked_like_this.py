@@ -1,0 +1,77 @@
+"""A bake of the oven room taken into a plan, or kept with the formula: the plan bakes as it was drawn."""
+
+from typing import Any
+
+import pytest
+
+KEY = "tidewater-country"
+
+
+def bake(**more: Any) -> dict[str, Any]:
+    return {"loaf": {"formula_id": KEY}, "vessel_id": "pot", "preheated": "whole", "steam": [], **more}
+
+
+def method_of(client: Any, **more: Any) -> dict[str, Any]:
+    answer = client.post("/api/oven/method", json=bake(**more))
+    assert answer.status_code == 200, answer.get_json()
+    return dict(answer.get_json()["method"])
+
+
+def planned(client: Any, **more: Any) -> dict[str, Any]:
+    answer = client.post("/api/plan", json={"formula_id": KEY, **more})
+    assert answer.status_code == 200, answer.get_json()
+    return dict(answer.get_json())
+
+
+STAGES = [
+    {"minutes": 31, "setpoint_c": 240, "covered": True, "fan": False},
+    {"minutes": 17, "setpoint_c": 210, "covered": False, "fan": True},
+]
+
+
+def test_an_altered_bake_is_the_plans_bake(client: Any) -> None:
+    plan = planned(client, method=method_of(client, stages=STAGES))
+    shown = [(each["minutes"], each["setpoint_c"], each["covered"]) for each in plan["plan"]["bake"]["stages"]]
+    assert shown == [(31, 240, True), (17, 210, False)]
+    kinds = [each["kind"] for each in plan["plan"]["steps"]]
+    assert kinds.index("preheat") < kinds.index("load") < kinds.index("uncover") < kinds.index("out")
+
+
+def test_the_vessel_of_the_bake_is_the_plans_and_another_brings_its_own_bake(client: Any) -> None:
+    method = method_of(client, vessel_id="stone", preheated="whole", steam=["hot_pan"])
+    on_stone = planned(client, method=method)
+    assert on_stone["asked"]["vessel_id"] == "stone"
+    poured = [each for each in on_stone["plan"]["steps"] if each["kind"] == "steam_in"]
+    assert poured and all(each["cautions"] for each in poured if each["what"] == "water")
+    in_pot = planned(client, method=method, vessel_id="pot")
+    assert [each["kind"] for each in in_pot["plan"]["steps"]].count("uncover") == 1
+    assert not [each for each in in_pot["plan"]["steps"] if each["kind"] == "steam_in"]
+
+
+def test_a_cold_start_is_not_preheated(client: Any) -> None:
+    plan = planned(client, method=method_of(client, preheated="none"))
+    kinds = [each["kind"] for each in plan["plan"]["steps"]]
+    cold = client.post("/api/oven/bake", json=bake(preheated="none")).get_json()
+    assert ("preheat" in kinds) == (cold["preheat_min"] > 0)
+
+
+def test_kept_with_the_formula_it_bakes_every_plan_after(client: Any) -> None:
+    formula = client.get(f"/api/formulas/{KEY}").get_json()["formula"]
+    kept = client.put(f"/api/formulas/{KEY}", json={**formula, "method": method_of(client, stages=STAGES)})
+    assert kept.status_code == 200
+    plan = planned(client)
+    assert plan["asked"]["style"] == "of_formula" and plan["asked"]["vessel_id"] == "pot"
+    assert [each["minutes"] for each in plan["plan"]["bake"]["stages"]] == [31, 17]
+    again = method_of(client, vessel_id="stone", steam=["hot_pan"])
+    assert [each["kind"] for each in again["stages"]] == [
+        each["kind"] for each in kept.get_json()["formula"]["method"]["stages"]
+    ]
+
+
+@pytest.mark.parametrize(
+    ("change", "field"),
+    [({"vessel_id": "kettle"}, "vessel_id"), ({"loaf": {"formula_id": "none"}}, "formula_id")],
+)
+def test_what_is_not_there_is_refused_by_name(client: Any, change: dict[str, Any], field: str) -> None:
+    answer = client.post("/api/oven/method", json=bake(**change))
+    assert answer.status_code == 422 and answer.get_json()["errors"][0]["field"] == field

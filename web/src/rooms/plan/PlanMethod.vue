@@ -1,0 +1,81 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { api, ask, type Asked, type PlanAnswer } from '../../api/client'
+import { asRefused } from '../../shell/newest'
+import { words } from '../../words'
+import MethodEditor from '../formulas/MethodEditor.vue'
+import type { Body } from '../formulas/useWork'
+
+/** The stages of this bake: changed for it alone, or kept in the formula. */
+const props = defineProps<{ answer: PlanAnswer; asked: Asked }>()
+const emit = defineEmits<{ change: [Partial<Asked>]; kept: [] }>()
+const t = words.plan
+const OWN = 'of_formula'
+type Method = Body['method']
+
+const copy = <T,>(value: T): T => JSON.parse(JSON.stringify(value)) as T
+const ofFormula = computed(() => (props.answer.formula.method ?? null) as Method)
+function begun(): Body {
+  const method = props.asked.method ?? (props.asked.style === OWN ? ofFormula.value : null)
+  return {
+    ...(copy(props.answer.formula) as unknown as Body),
+    pieces: props.asked.pieces ?? props.answer.formula.pieces,
+    scaling_weight_g: props.asked.scaling_weight_g ?? props.answer.formula.scaling_weight_g,
+    method: copy(method ?? null) as Method,
+  }
+}
+const form = ref<Body>(begun())
+const refused = ref('')
+const same = (one: unknown, other: unknown) => JSON.stringify(one ?? null) === JSON.stringify(other ?? null)
+
+watch(
+  () => form.value.method,
+  (method) => {
+    const now = props.asked.method ?? (props.asked.style === OWN ? ofFormula.value : null)
+    if (same(method, now)) return
+    if (!method) return emit('change', { method: undefined, style: undefined })
+    emit('change', {
+      method: copy(method) as Asked['method'],
+      style: undefined,
+      pieces: form.value.pieces,
+      later_pieces: method.parts?.length ? 0 : props.asked.later_pieces,
+    })
+  },
+  { deep: true },
+)
+// A way that was taken elsewhere on the page is shown here, too.
+watch(
+  () => [props.asked.method, props.asked.style, props.answer.formula.name],
+  () => {
+    const next = begun()
+    if (!same(next.method, form.value.method) || next.name !== form.value.name) form.value = next
+  },
+)
+async function keep() {
+  refused.value = ''
+  const { method } = form.value
+  const body = { ...(copy(props.answer.formula) as unknown as Body), method }
+  try {
+    await ask(api.PUT('/api/formulas/{key}', { params: { path: { key: props.asked.formula_id } }, body }))
+    emit('change', { method: undefined, style: method ? OWN : undefined, version: undefined })
+    emit('kept')
+  } catch (error) {
+    refused.value = asRefused(error).message
+  }
+}
+</script>
+
+<template>
+  <div class="method">
+    <MethodEditor
+      :form="form"
+      :start-style="asked.style === OWN ? null : asked.style"
+      @style="(style) => emit('change', { style, method: undefined, fridge_days: 0 })"
+    />
+    <p v-if="asked.method" class="small">
+      {{ t.stagesForThis }}
+      <ElButton class="link" @click="keep">{{ t.keepInFormula }}</ElButton>
+    </p>
+    <p v-if="refused" class="small" role="alert">{{ refused }}</p>
+  </div>
+</template>
