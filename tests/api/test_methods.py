@@ -146,3 +146,43 @@ def test_the_command_line_plans_by_it(client: Any) -> None:
 
 def test_a_kept_formula_without_a_method_is_raised(sessions: Any, book: Any) -> None:
     assert all(each.formula.method is None for each in FormulaBook(book.work).all())
+
+
+def two_ways(client: Any) -> None:
+    """The formula saved with a piece that is baked another day."""
+    formula = own(client)
+    stages = formula["method"]["stages"]
+    cut = next(place for place, each in enumerate(stages) if each["kind"] == "proof")
+    longer = [{**stages[cut], "until": {"hours": [20, 60]}}, *stages[cut + 1 :]]
+    later = [{**each, "id": f"{each['kind']}-home"} for each in longer]
+    formula["method"] = {
+        "stages": stages[:cut],
+        "parts": [
+            {"name": "market", "pieces": 1, "stages": stages[cut:]},
+            {"name": "home", "pieces": 1, "stages": later},
+        ],
+    }
+    assert client.put(f"/api/formulas/{KEY}", json=formula).status_code == 200
+
+
+def test_each_part_is_wanted_at_its_own_time_and_saved_so(client: Any) -> None:
+    two_ways(client)
+    wish = {"formula_id": KEY, "ready": "2026-11-30T07:30", "ready_parts": {"home": "2026-12-01T12:00"}}
+    plan = client.post("/api/plan", json=wish).get_json()
+    outs = {each["name"]: each["out"] for each in plan["plan"]["outs"]}
+    assert outs["market"].startswith("2026-11-30T07:3") or outs["market"].startswith("2026-11-30T07:2")
+    assert outs["home"][:15] in ("2026-12-01T12:0", "2026-12-01T11:5")
+    saved = client.put("/api/plans/two-ways", json=plan["asked"])
+    assert saved.status_code == 200, saved.get_json()
+    again = client.get("/api/plans/two-ways").get_json()
+    assert again["asked"]["ready_parts"] == wish["ready_parts"] and again["plan"]["outs"] == plan["plan"]["outs"]
+
+
+@pytest.mark.parametrize("when", ["2026-11-20T07:30", "tomorrow", "2027-06-01T07:30"])
+def test_a_parts_time_that_cannot_be_is_named(client: Any, when: str) -> None:
+    two_ways(client)
+    wish = {"formula_id": KEY, "ready": "2026-11-30T07:30", "ready_parts": {"home": when}}
+    answer = client.post("/api/plan", json=wish)
+    assert answer.status_code == 422 and answer.get_json()["errors"][0]["field"] == "ready_parts.home"
+    unknown = client.post("/api/plan", json={**wish, "ready_parts": {"nobody": "2026-12-01T12:00"}})
+    assert unknown.status_code == 200

@@ -19,6 +19,8 @@ class Asked:
     pieces: int | None = None
     scaling_weight_g: float | None = None
     ready: str | None = None
+    ready_parts: dict[str, str] | None = None
+    """When parts of their own leave the oven or can be cut, by their names; one that is left out follows the first."""
     ready_means: Literal["out", "cut"] = "out"
     style: str | None = None
     """The style that it is made in; without one, and without a method, the one that suits the formula."""

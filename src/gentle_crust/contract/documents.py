@@ -127,10 +127,15 @@ def _asked_2(body: Body) -> None:
         body["style"] = "cold_shaped" if proof == "cold" else "room_steady"
 
 
+def _asked_3(body: Body) -> None:
+    """Older questions had one time for all parts."""
+    body.setdefault("ready_parts", None)
+
+
 KITCHEN: Document[Settings] = Document("kitchen", Adapted(Settings), (_kitchen_2,))
 PANTRY: Document[Pantry] = Document("pantry", Adapted(Pantry))
 FORMULA: Document[Formula] = Document("formula", Adapted(Formula), (of_several_preferments, _formula_3))
-ASKED: Document[Asked] = Document("question of the plan", Adapted(Asked), (_asked_2,))
+ASKED: Document[Asked] = Document("question of the plan", Adapted(Asked), (_asked_2, _asked_3))
 PLAN: Document[Plan] = Document("plan", Adapted(Plan), (_plan_2, _plan_3, _plan_4))
 CULTURE: Document[Culture] = Document("culture", Adapted(Culture))
 DOCUMENTS: tuple[Document[Any], ...] = (KITCHEN, PANTRY, FORMULA, ASKED, PLAN, CULTURE)

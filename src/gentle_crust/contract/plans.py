@@ -49,6 +49,9 @@ class AskedBody(Strict):
     ready: Short | None = Field(
         None, description="Kitchen's wall clock, 2026-11-29T07:30; omitted: the first good time"
     )
+    ready_parts: Annotated[dict[Short, Short], Field(max_length=40)] | None = Field(
+        None, description="The same for parts of the dough by their names; one left out follows the first"
+    )
     ready_means: Literal["out", "cut"] = "out"
     style: Short | None = Field(None, description="Omitted, and without a method: the one that suits the formula")
     method: CourseMethodBody | None = None

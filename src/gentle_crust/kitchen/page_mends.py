@@ -39,7 +39,11 @@ def _as_asked(change: dict[str, Any], asked: Asked, behind: Behind) -> dict[str,
     found: dict[str, Any] = {}
     for name, value in change.items():
         if name == "ready":
-            found["ready"] = _local(value, asked, behind)
+            times = {"": value} if isinstance(value, str) else value
+            first, *others = times
+            found["ready"] = _local(times[first], asked, behind)
+            if asked.ready_parts is not None:
+                found["ready_parts"] = {name: _local(times[name], asked, behind) for name in others}
         elif name == "style" and value is not None:
             found |= {"style": value, "method": None}
         elif name == "method" and value is not None:
@@ -52,10 +56,9 @@ def _as_asked(change: dict[str, Any], asked: Asked, behind: Behind) -> dict[str,
     return found
 
 
-def _local(value: Any, asked: Asked, behind: Behind) -> str:
-    """A time at which the first part leaves the oven, by the kitchen's clock and as it was meant."""
-    first = value if isinstance(value, str) else next(iter(value.values()))
-    at = datetime.fromisoformat(first)
+def _local(value: str, asked: Asked, behind: Behind) -> str:
+    """A time at which a part leaves the oven, by the kitchen's clock and as it was meant."""
+    at = datetime.fromisoformat(value)
     if asked.ready_means == "cut":
         at += timedelta(minutes=usual_cool_min(behind.formula))
     return at.astimezone(zone_of(asked.zone or behind.settings.zone)).strftime(LOCAL)

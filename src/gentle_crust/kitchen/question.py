@@ -199,16 +199,26 @@ def _ready(asked: Asked, method: Method, formula: Formula, now: datetime) -> tup
     their own day."""
     if asked.ready is None:
         return ()
-    at = instant_of(asked.ready, zone_of(asked.zone or "UTC"), "ready")
-    if not timedelta(0) < at - now < LONGEST_AHEAD:
-        raise CraftError("ready", "scheduling-wanted-out-of-span")
-    if asked.ready_means == "cut":
-        at -= timedelta(minutes=usual_cool_min(formula))
+    first = _moment(asked, asked.ready, "ready", formula, now)
     names = [name for name, _ in method.paths]
-    if asked.later_pieces and len(names) == 2:
-        return tuple((name, at + timedelta(days=asked.later_days * place)) for place, name in enumerate(names))
     days = days_later(method)
-    return tuple((name, at + timedelta(days=days.get(name, 0))) for name in names)
+    if asked.later_pieces and len(names) == 2:
+        days = {names[1]: asked.later_days}
+    own = asked.ready_parts or {}
+    return tuple(
+        (name, _moment(asked, own[name], f"ready_parts.{name}", formula, now))
+        if place and name in own
+        else (name, first + timedelta(days=days.get(name, 0)))
+        for place, name in enumerate(names)
+    )
+
+
+def _moment(asked: Asked, text: str, field: str, formula: Formula, now: datetime) -> datetime:
+    """When a part leaves the oven, of the time that was written; CraftError naming ``field`` for one out of reach."""
+    at = instant_of(text, zone_of(asked.zone or "UTC"), field)
+    if not timedelta(0) < at - now < LONGEST_AHEAD:
+        raise CraftError(field, "scheduling-wanted-out-of-span")
+    return at - timedelta(minutes=usual_cool_min(formula)) if asked.ready_means == "cut" else at
 
 
 def field_of(error: CraftError) -> CraftError:

@@ -1767,6 +1767,10 @@ export interface components {
              * @enum {string}
              */
             ready_means: "out" | "cut";
+            /** Ready Parts */
+            ready_parts?: {
+                [key: string]: string;
+            } | null;
             /** Room Day C */
             room_day_c?: number | null;
             /** Room Night C */
@@ -1858,6 +1862,13 @@ export interface components {
              * @enum {string}
              */
             ready_means: "out" | "cut";
+            /**
+             * Ready Parts
+             * @description The same for parts of the dough by their names; one left out follows the first
+             */
+            ready_parts?: {
+                [key: string]: string;
+            } | null;
             /** Room Day C */
             room_day_c?: number | null;
             /** Room Night C */

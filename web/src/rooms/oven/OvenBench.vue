@@ -192,14 +192,14 @@ async function keepSo() {
       <p v-else class="quiet">{{ words.loading }}</p>
     </div>
     <div class="right">
-      <BakeSteps v-if="baked" :bake="baked" :quieted="quieted" @quiet="quieted = true" />
       <div v-if="baked" class="take no-print">
         <strong>{{ t.likeThis }}</strong>
         <ElButton class="action" :disabled="oven.pending.value" @click="planSo">{{ t.planSo }}</ElButton>
-        <ElButton class="plain" :disabled="oven.pending.value" @click="keepSo">{{ t.keepSo }}</ElButton>
+        <ElButton class="link" :disabled="oven.pending.value" @click="keepSo">{{ t.keepSo }}</ElButton>
         <p v-if="taken" role="status" class="small">{{ taken }}</p>
-        <ElButton class="plain" @click="print">{{ t.print }}</ElButton>
       </div>
+      <BakeSteps v-if="baked" :bake="baked" :quieted="quieted" @quiet="quieted = true" />
+      <ElButton v-if="baked" class="plain no-print card" @click="print">{{ t.print }}</ElButton>
     </div>
   </div>
 </template>
@@ -269,9 +269,14 @@ h1 {
 .take {
   display: grid;
   gap: 8px;
-  margin-top: 20px;
-  padding-top: 14px;
-  border-top: 1px solid var(--hairline);
+  justify-items: start;
+  margin-bottom: 18px;
+}
+.take .action {
+  width: 100%;
+}
+.card {
+  margin-top: 16px;
 }
 .error {
   padding: 8px 12px;

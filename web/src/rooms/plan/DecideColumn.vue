@@ -12,6 +12,7 @@ import WarmthSlider from '../../forms/WarmthSlider.vue'
 import { dayAfter, nameOfDay } from '../../shell/days'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
+import PartTimes from './PartTimes.vue'
 import SentenceLine from './SentenceLine.vue'
 
 const props = defineProps<{
@@ -118,6 +119,9 @@ const readyTime = computed({
   get: () => props.asked.ready?.slice(11) ?? '',
   set: (value) => emit('change', { ready: `${readyDay.value}T${value}` }),
 })
+const partError = computed(
+  () => Object.entries(props.errors).find(([field]) => field.startsWith('ready_parts'))?.[1],
+)
 const days = computed(() => {
   const found = Array.from({ length: 6 }, (_, index) => {
     const value = dayAfter(dayKey(props.now), index)
@@ -210,11 +214,12 @@ const vesselName = computed(
       :label="t.lines.ready"
       :value="`${means === 'out' ? t.out : t.cut} ${dayWord} ${readyTime}`"
       :open="open === 'ready'"
-      :error="errors.ready ?? errors.zone"
+      :error="errors.ready ?? partError ?? errors.zone"
       @toggle="toggle('ready')"
     >
       <ChoiceRow v-model="readyDay" :legend="t.fields.day" :options="days" />
       <ClockField v-model="readyTime" :label="t.fields.time" steps />
+      <PartTimes :asked="asked" :answer="answer" :days="days" @change="(part) => emit('change', part)" />
       <ChoiceRow
         v-model="means"
         :legend="t.fields.means"
