@@ -82,3 +82,20 @@ def test_nothing_for_axe_to_find(visit, viewport, scheme):
     expect(method).to_have_attribute("aria-busy", "false")
     sound(page)
     assert page.evaluate("document.documentElement.scrollWidth") <= viewport["width"]
+
+
+def test_pieces_that_go_two_ways_are_drawn_on_one_clock_and_wanted_at_their_own_times(visit):
+    page, method = stages(visit, "two-tides")
+    method.get_by_role("button", name=re.compile("^Shape")).click()
+    page.get_by_role("button", name="From here two ways").click()
+    rows = page.get_by_role("region", name="The ways that the pieces go").get_by_role("listitem")
+    expect(rows).to_have_count(2)
+    expect(rows.last.locator("path")).not_to_have_count(0)
+    page.locator("button.say", has_text="Wanted").click()
+    later = page.get_by_role("group", name="later")
+    field = later.get_by_label("Time, later", exact=True)
+    field.fill("20:00")
+    field.press("Enter")
+    expect(rows.last).to_contain_text("20:00")
+    expect(rows.first).not_to_contain_text("20:00")
+    expect(page.locator(".ways li", has_text="no such part")).to_have_count(0)

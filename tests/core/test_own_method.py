@@ -1,17 +1,25 @@
 """A formula's own method: its stages follow its rows, its parts its pieces; two versions of it side by side."""
 
 from dataclasses import replace
+from datetime import UTC, datetime, timedelta
 
 import pytest
 
+from gentle_crust.core.clock import Nights, Room
+from gentle_crust.core.course.ask import Asked
 from gentle_crust.core.course.method import days_later, numbered, with_pieces
+from gentle_crust.core.course.plan import in_style, plan
 from gentle_crust.core.course.stage_lines import compare_methods, ends
 from gentle_crust.core.course.styles import OWN, fitting, method_for, own_method, own_style, style_of
 from gentle_crust.core.course.written import method_of
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.formula.model import FlourShare, Formula, Preferment, Soaker
+from gentle_crust.core.oven.equipment import Oven, Vessel
 from gentle_crust.text.render import say
+from tests.plans import kitchen
 
+POT = Vessel("pot", "lidded_cast_iron", "Iron pots", 2)
+KITCHEN = kitchen("Europe/Lisbon", Room(22, 19, 4), Nights(22.5, 6.5), Oven(), vessels=(POT,))
 SHORT = [
     {"kind": "levain"}, {"kind": "mix"}, {"kind": "bulk", "until": {"rise": 0.45}}, {"kind": "divide"},
     {"kind": "shape"}, {"kind": "proof", "place": "fridge", "until": {"hours": [8, 18]}}, {"kind": "bake"},
@@ -123,3 +131,17 @@ def test_a_stage_that_comes_twice_and_one_of_a_part_are_told_apart():
     assert found["Method, bulk 2"] == ("", "until it is ready")
     parts = lines(replace(LEVAIN, method=None), replace(LEVAIN, method=TWO))
     assert parts["Method, tomorrow: keep in the cold"] == ("", "the fridge and 18 h to 30 h")
+
+
+def test_in_another_style_parts_are_wanted_with_the_first_and_pieces_are_shared_out():
+    now = datetime(2026, 11, 28, 6, 30, tzinfo=UTC)
+    noon = datetime(2026, 11, 30, 12, tzinfo=UTC)
+    asked = Asked(
+        formula=replace(LEVAIN, method=TWO), method=method_of(TWO, LEVAIN), kitchen=KITCHEN, pieces=4,
+        scaling_weight_g=500, dough_c=25, now=now,
+        ready=(("today", noon), ("tomorrow", noon + timedelta(days=1))),
+    )  # fmt: skip
+    plain = in_style(asked, style_of("cold_shaped"))
+    assert plain.ready == (("", noon),) and not plan(plain).problems
+    own = in_style(replace(asked, pieces=6), own_style(asked.formula))
+    assert [part.pieces for part in own.method.parts] == [5, 1] and own.ready == asked.ready

@@ -120,6 +120,13 @@ def _plan_4(body: Body) -> None:
         step.setdefault("key", f"{step['kind']}-{count[step['kind']]}")
 
 
+def _plan_5(body: Body) -> None:
+    """Parts of older plans were not drawn."""
+    for out in body.get("outs", ()):
+        out.setdefault("load", None)
+        out.setdefault("ribbon", [])
+
+
 def _asked_2(body: Body) -> None:
     """The first questions chose between a proof in the room and one in the fridge."""
     proof = body.pop("proof", None)
@@ -136,6 +143,6 @@ KITCHEN: Document[Settings] = Document("kitchen", Adapted(Settings), (_kitchen_2
 PANTRY: Document[Pantry] = Document("pantry", Adapted(Pantry))
 FORMULA: Document[Formula] = Document("formula", Adapted(Formula), (of_several_preferments, _formula_3))
 ASKED: Document[Asked] = Document("question of the plan", Adapted(Asked), (_asked_2, _asked_3))
-PLAN: Document[Plan] = Document("plan", Adapted(Plan), (_plan_2, _plan_3, _plan_4))
+PLAN: Document[Plan] = Document("plan", Adapted(Plan), (_plan_2, _plan_3, _plan_4, _plan_5))
 CULTURE: Document[Culture] = Document("culture", Adapted(Culture))
 DOCUMENTS: tuple[Document[Any], ...] = (KITCHEN, PANTRY, FORMULA, ASKED, PLAN, CULTURE)

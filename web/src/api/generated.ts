@@ -5725,8 +5725,12 @@ export interface components {
         /**
          * PartOut
          * @description A part of the dough: how many pieces it has, and when the last of them leaves the oven.
+         *
+         *     ``ribbon`` is its dough from where it parts on; ``load`` when its first pieces go in. Older plans have neither.
          */
         PartOut: {
+            /** Load */
+            load?: string | null;
             /** Name */
             name: string;
             /**
@@ -5736,6 +5740,11 @@ export interface components {
             out: string;
             /** Pieces */
             pieces: number;
+            /**
+             * Ribbon
+             * @default []
+             */
+            ribbon: components["schemas"]["RibbonPart"][];
         };
         /**
          * Phases

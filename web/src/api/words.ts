@@ -987,7 +987,7 @@ export interface Words {
     says: {
       pieces: (data: { count: Value; mass: Value }) => string
       kept: (data: { count: Value; later: Value; mass: Value }) => string
-      partOut: (data: { name: Value; pieces: Value; when: Value }) => string
+      partOut: (data: { pieces: Value; when: Value }) => string
       out: (data: { when: Value }) => string
       kitchen: (data: { day: Value; night: Value; tap: Value }) => string
       stands: (data: { day: Value; night: Value; warm: Value }) => string
@@ -1057,6 +1057,7 @@ export interface Words {
     closeStages: string
     stagesForThis: string
     keepInFormula: string
+    waysOfPieces: string
     weighedFirst: string
     water: string
     jugs: {

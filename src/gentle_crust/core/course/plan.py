@@ -6,6 +6,7 @@ from datetime import datetime, timedelta
 from gentle_crust.core import limits
 from gentle_crust.core.course.ask import Asked
 from gentle_crust.core.course.baking import sharing
+from gentle_crust.core.course.method import with_pieces
 from gentle_crust.core.course.problems import Problem, find
 from gentle_crust.core.course.solve import solve
 from gentle_crust.core.course.solved import Solved
@@ -84,8 +85,12 @@ def _at_once(asked: Asked, solved: Solved) -> Solved:
 
 def in_style(asked: Asked, style: Style) -> Asked:
     """The same question, answered in a style."""
-    method = tailored(method_for(style, asked.formula), asked.tailoring, asked.pieces)
-    return replace(asked, method=method, style=style.id)
+    method = with_pieces(method_for(style, asked.formula), asked.pieces)
+    method = tailored(method, asked.tailoring, asked.pieces)
+    given = dict(asked.ready)
+    # A part that the style does not have is not waited for; what it has instead is wanted with the first.
+    ready = tuple((name, given.get(name, asked.ready[0][1])) for name, _ in method.paths) if given else ()
+    return replace(asked, method=method, style=style.id, ready=ready)
 
 
 def suiting(asked: Asked) -> CoursePlan:

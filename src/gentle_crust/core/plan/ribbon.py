@@ -52,11 +52,16 @@ def draw(solved: Solved, times: Milestones, bake: BakeProfile, now: float) -> Ri
         parts=tuple(parts),
         bake=_bake(times, bake, clock) if times.baked is not None else (),
         folds=tuple(clock.at(fold) for fold in sorted(folds)),
-        nights=nights_between(clock, min(now, solved.begins) - 1, times.load + 1.0),
+        nights=nights_between(clock, min(now, solved.begins) - 1, _last(solved, times)),
         core=tuple(CorePoint(clock.at(times.load + p.minutes / 60), round(p.core_c, 1)) for p in bake.core),
         core_done_c=bake.core_done_c,
         greatest_rise=max((point.rise for part in parts for point in part.points), default=0.0),
     )
+
+
+def _last(solved: Solved, times: Milestones) -> float:
+    """Up to when nights are drawn: the loading of the first part, or the last loaf out of several."""
+    return times.load + 1.0 if len(solved.parts) < 2 else max(part.out for part in solved.parts)
 
 
 def dough_parts(runs: tuple[Run, ...], batch: Batch, clock: Clock) -> tuple[RibbonPart, ...]:

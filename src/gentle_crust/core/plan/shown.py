@@ -304,11 +304,16 @@ class LevainBuild:
 
 @dataclass(frozen=True)
 class PartOut:
-    """A part of the dough: how many pieces it has, and when the last of them leaves the oven."""
+    """A part of the dough: how many pieces it has, and when the last of them leaves the oven.
+
+    ``ribbon`` is its dough from where it parts on; ``load`` when its first pieces go in. Older plans have neither.
+    """
 
     name: str
     pieces: int
     out: datetime
+    load: datetime | None = None
+    ribbon: tuple[RibbonPart, ...] = ()
 
 
 @dataclass(frozen=True)

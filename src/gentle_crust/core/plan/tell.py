@@ -3,10 +3,11 @@
 from dataclasses import dataclass
 from datetime import datetime
 
+from gentle_crust.core.clock import Clock
 from gentle_crust.core.course.fill import Batch, usual_cool_min
 from gentle_crust.core.course.plan import CoursePlan
 from gentle_crust.core.course.problems import Problem as CourseProblem
-from gentle_crust.core.course.solved import Solved, last_share
+from gentle_crust.core.course.solved import PartCourse, Solved, last_share
 from gentle_crust.core.course.standing import Run
 from gentle_crust.core.fermentation.engine import rise_of
 from gentle_crust.core.fermentation.targets import share_of_greatest
@@ -17,7 +18,7 @@ from gentle_crust.core.plan.bake_shown import bake_shown
 from gentle_crust.core.plan.costs import costs
 from gentle_crust.core.plan.levains import levain_builds
 from gentle_crust.core.plan.milestones import Milestones, milestones, rise_at_end, way_of, when_there
-from gentle_crust.core.plan.ribbon import draw
+from gentle_crust.core.plan.ribbon import dough_parts, draw
 from gentle_crust.core.plan.shown import Dues, FoldPlan, Holds, PartOut, Plan, PlanTimes, Problem, Proof, Told
 from gentle_crust.core.plan.steps_shown import steps_shown
 from gentle_crust.core.plan.weigh_list import by_feel, feeling, totals_of, weigh_stages
@@ -95,7 +96,14 @@ def plan_times(solved: Solved, times: Milestones) -> PlanTimes:
 def _outs(solved: Solved) -> tuple[PartOut, ...]:
     if len(solved.parts) < 2:
         return ()
-    return tuple(PartOut(p.path.name, p.path.batch.pieces, solved.clock.at(p.out)) for p in solved.parts)
+    return tuple(_part_out(part, solved.clock) for part in solved.parts)
+
+
+def _part_out(part: PartCourse, clock: Clock) -> PartOut:
+    """A part with its dough from where it parts on."""
+    load = None if part.baked is None else clock.at(part.baked.start)
+    ribbon = dough_parts(part.runs, part.path.batch, clock)
+    return PartOut(part.path.name, part.path.batch.pieces, clock.at(part.out), load, ribbon)
 
 
 def _bake(solved: Solved, batch: Batch) -> BakeProfile:

@@ -2,6 +2,7 @@
 import { computed, defineAsyncComponent, nextTick, ref } from 'vue'
 import type { Asked, Mend, Schemas } from '../../api/client'
 import DoughRibbon from '../../charts/DoughRibbon.vue'
+import PartsClock from '../../charts/PartsClock.vue'
 import DoughRibbonDown from '../../charts/DoughRibbonDown.vue'
 import { useMedia } from '../../charts/useSize'
 import { useRouter } from 'vue-router'
@@ -191,11 +192,7 @@ function mend(found: Mend) {
           </ElButton>
           <PlanMethod v-if="making" :answer="answer" :asked="asked!" @change="change" />
         </div>
-        <ul v-if="shown.outs.length" class="parts">
-          <li v-for="part in shown.outs" :key="part.name">
-            {{ t.says.partOut({ pieces: part.pieces, name: part.name, when: dayClock(part.out) }) }}
-          </li>
-        </ul>
+        <PartsClock v-if="shown.outs.length" class="sooner" :plan="shown" />
         <WhatIfRow v-if="!mixed" v-model="shading" :shades="shades.answer.value?.shades ?? []" />
         <WaysStrip
           v-if="!mixed"
@@ -317,12 +314,6 @@ a.action.as-link {
 .at-oven {
   padding-left: 10px;
   border-left: 3px solid var(--hairline);
-}
-.parts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 24px;
-  font-weight: 600;
 }
 .lost {
   display: flex;

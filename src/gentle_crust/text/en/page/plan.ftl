@@ -44,7 +44,10 @@ plan-says-kept = { $count ->
         [one] one piece
        *[other] { $count } pieces
     } of { $mass }, { $later } kept for later
-plan-says-partOut = { $name }: { $pieces }, out { $when }
+plan-says-partOut = { $pieces ->
+        [one] one piece
+       *[other] { $pieces } pieces
+    }, out { $when }
 plan-says-out = out { $when }
 plan-says-kitchen = { $day }, { $night } at night, tap { $tap }
 plan-says-stands = { $day }, { $night } at night; dough stands at { $warm }
@@ -135,6 +138,7 @@ plan-openStages = Change its stages
 plan-closeStages = Close the stages
 plan-stagesForThis = These stages are for this bake.
 plan-keepInFormula = Keep them in the formula
+plan-waysOfPieces = The ways that the pieces go
 plan-weighedFirst = To weigh, by the clock
 plan-water = Water
 plan-jugs-tap = tap
