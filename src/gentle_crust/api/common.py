@@ -1,6 +1,7 @@
 """What every room's blueprint needs."""
 
 import sys
+from collections.abc import Iterable
 from dataclasses import replace
 
 from flask import Response, current_app, g, request
@@ -10,6 +11,7 @@ from pydantic import BaseModel
 from gentle_crust.contract.sentences import as_read
 from gentle_crust.core.errors import Unreadable
 from gentle_crust.core.messages import Message
+from gentle_crust.interchange.calendar_file import Entry, calendar_file
 from gentle_crust.kitchen.now import Now
 from gentle_crust.kitchen.settings import reading_of
 from gentle_crust.kitchen.work import Work
@@ -74,3 +76,10 @@ def reading() -> Reading:
 def said(what: Message) -> Said:
     """What the core says, as the baker of this kitchen reads it."""
     return say(what, reading())
+
+
+def as_calendar(entries: Iterable[Entry], name: str) -> Response:
+    """Entries as a calendar file, said as the baker reads."""
+    made = calendar_file(entries, "Gentle Crust", now()(), reading())
+    headers = {"Content-Disposition": f'inline; filename="{name}.ics"'}
+    return Response(made, content_type="text/calendar; charset=utf-8", headers=headers)

@@ -2,7 +2,7 @@
 
 from flask import Response, request
 
-from gentle_crust.api.common import answer, now, reading, room, work
+from gentle_crust.api.common import answer, as_calendar, room, work
 from gentle_crust.contract.cultures import (
     AwayAnswer,
     AwayBody,
@@ -29,7 +29,6 @@ from gentle_crust.contract.cultures import (
 from gentle_crust.contract.strict import KeyPath
 from gentle_crust.core.culture import dosing
 from gentle_crust.interchange import culture_files
-from gentle_crust.interchange.calendar_file import calendar_file
 from gentle_crust.kitchen import builds
 from gentle_crust.kitchen.ahead import Ahead
 from gentle_crust.kitchen.cultures import CultureBook
@@ -177,16 +176,13 @@ def culture_calendar(path: KeyPath) -> Response:
 
 @cultures.get("/calendar.ics")
 def calendar() -> Response:
-    """The feeds of all cultures, to download or subscribe to."""
+    """All that is ahead, feeds and steps, to download or subscribe to."""
     return calendar_response(None)
 
 
 def calendar_response(key: str | None) -> Response:
-    """Feeds ahead as a calendar, of one culture or of all."""
-    entries = Ahead(work()).calendar(key)
-    made = calendar_file(entries, "Gentle Crust", now()(), reading())
-    headers = {"Content-Disposition": 'inline; filename="feeds.ics"'}
-    return Response(made, content_type="text/calendar; charset=utf-8", headers=headers)
+    """Feeds of one culture as a calendar, or all that is ahead."""
+    return as_calendar(Ahead(work()).calendar(key), "feeds" if key else "ahead")
 
 
 @cultures.get("/next", responses={200: NextAnswer})

@@ -5,7 +5,7 @@ from typing import Any
 
 from flask import Response
 
-from gentle_crust.api.common import answer, if_match, room, said, work
+from gentle_crust.api.common import answer, as_calendar, if_match, room, said, work
 from gentle_crust.contract.pages import PageQuery
 from gentle_crust.contract.plans import (
     AskedBody,
@@ -161,6 +161,13 @@ def save_plan(path: KeyPath, body: AskedBody) -> Response:
     """
     _book().save(path.key, body.asked(), if_match(), taken_of(work(), path.key))
     return _saved(_follow().open(path.key))
+
+
+@plans.get("/plans/<key>/calendar.ics")
+def plan_calendar(path: KeyPath) -> Response:
+    """What is ahead of a plan, or of its dough at the bench, step by step, each with its alarm."""
+    _book().open(path.key)
+    return as_calendar(Ahead(work()).of_plan(path.key), "plan")
 
 
 @plans.post("/plans/<key>/undo", responses={200: SavedPlanAnswer})

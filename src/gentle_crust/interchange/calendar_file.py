@@ -1,4 +1,4 @@
-"""Feeds as an iCalendar file, to be downloaded once or subscribed to."""
+"""What is to be done as an iCalendar file, to be downloaded once or subscribed to."""
 
 from collections.abc import Iterable
 from datetime import datetime, timedelta
@@ -8,7 +8,8 @@ from gentle_crust.core.messages import Message
 from gentle_crust.text.reading import Reading
 from gentle_crust.text.render import say
 
-LASTS = timedelta(minutes=10)
+LEAST = timedelta(minutes=5)
+"""What is shorter is shown so long: a line that can be read."""
 
 
 class Entry(Protocol):
@@ -25,6 +26,9 @@ class Entry(Protocol):
 
     @property
     def at(self) -> datetime: ...
+
+    @property
+    def minutes(self) -> int: ...
 
 
 def calendar_file(entries: Iterable[Entry], name: str, stamp: datetime, reading: Reading) -> bytes:
@@ -44,7 +48,7 @@ def calendar_file(entries: Iterable[Entry], name: str, stamp: datetime, reading:
         event.add("uid", f"{entry.id}@gentle-crust")
         event.add("dtstamp", stamp)
         event.add("dtstart", entry.at)
-        event.add("dtend", entry.at + LASTS)
+        event.add("dtend", entry.at + max(timedelta(minutes=entry.minutes), LEAST))
         event.add("summary", str(say(entry.title, reading)))
         event.add("description", str(say(entry.detail, reading)))
         alarm = Alarm()

@@ -5,9 +5,10 @@ from datetime import datetime, timedelta
 
 from gentle_crust.contract.cultures import Due
 from gentle_crust.contract.sentences import unkept
+from gentle_crust.core.bench.live import LiveStep
 from gentle_crust.core.culture.shared import Demand, SharedBuild, share_builds
 from gentle_crust.core.messages import Message, message
-from gentle_crust.core.plan.shown import LevainBuild
+from gentle_crust.core.plan.shown import LevainBuild, Step
 from gentle_crust.kitchen.bench import BenchBook
 from gentle_crust.kitchen.cultures import CultureBook
 from gentle_crust.kitchen.plans import PlanBook, SavedPlan
@@ -21,13 +22,18 @@ REMINDED = timedelta(hours=36)
 
 @dataclass(frozen=True)
 class Entry:
-    """Something for the calendar: a feed of a culture, on its schedule or for a plan."""
+    """Something for the calendar: a feed of a culture, on its schedule or for a plan; any step of a plan or a dough.
+
+    ``minutes`` of hands, 0 of what goes on by itself. Its ``id`` stays however the plan or the dough moves.
+    """
 
     id: str
     title: Message
     detail: Message
     at: datetime
     culture_id: str
+    minutes: int = 0
+    plan_id: str = ""
 
 
 class Ahead:
@@ -78,7 +84,10 @@ class Ahead:
         return min(near or missed or coming, key=lambda due: due.at, default=None)
 
     def calendar(self, culture_id: str | None = None) -> tuple[Entry, ...]:
-        """Feeds ahead, of one culture or of all: on their schedules, and for the plans that use them."""
+        """What is ahead: feeds of one culture, on its schedule and for plans; of no culture, all feeds and every step.
+
+        A plan that is being baked is told as it goes, not as it was planned.
+        """
         found = [
             Entry(
                 f"feed-{each.id}-{at:%Y%m%dT%H%M}",
@@ -90,14 +99,38 @@ class Ahead:
             for each in self.cultures.due(all_ahead=True)
             for at in each.ahead
         ]
-        for saved in self._coming():
-            culture = saved.answer.asked.culture_id or ""
-            for number, step in enumerate(saved.answer.plan.steps):
-                if step.kind in ("feed", "levain") and step.at >= self.now() and culture:
-                    title = message("kitchen-step-of", step=step.title, formula=saved.answer.formula.name)
-                    found.append(Entry(f"plan-{saved.id}-{number}", title, step.detail, step.at, culture))
+        found += self._steps()
         wanted = [each for each in found if culture_id in (None, each.culture_id)]
         return tuple(sorted(wanted, key=lambda entry: entry.at))
+
+    def of_plan(self, key: str) -> tuple[Entry, ...]:
+        """What is ahead of one saved plan, or of its dough at the bench."""
+        return tuple(sorted((each for each in self._steps() if each.plan_id == key), key=lambda entry: entry.at))
+
+    def _steps(self) -> list[Entry]:
+        """Every step that is still to be done, of doughs at the bench and of plans that are not begun."""
+        doughs = [dough for dough in self.bench.view().doughs if not dough.live.over]
+        found = [
+            _entry(dough.id, dough.name, step, "")
+            for dough in doughs
+            for step in dough.live.steps
+            if step.state in ("due", "coming")
+        ]
+        under_way = {dough.id for dough in doughs}
+        for saved in self._coming():
+            if saved.id in under_way:
+                continue
+            culture = saved.answer.asked.culture_id or ""
+            for step in saved.answer.plan.steps:
+                if step.at >= self.now():
+                    owner = culture if step.kind in ("feed", "levain") else ""
+                    found.append(_entry(saved.id, saved.answer.formula.name, step, owner))
+        return found
+
+
+def _entry(key: str, name: str, step: Step | LiveStep, culture: str) -> Entry:
+    title = message("kitchen-step-of", step=step.title, formula=name)
+    return Entry(f"plan-{key}-{step.key or step.kind}", title, step.detail, step.at, culture, step.minutes, key)
 
 
 def _feed(name: str) -> Message:

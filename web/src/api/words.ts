@@ -1053,6 +1053,7 @@ export interface Words {
     likely: string
     mind: string
     weigh: string
+    calendar: string
     openStages: string
     closeStages: string
     stagesForThis: string

@@ -134,6 +134,7 @@ plan-nextDay = next day
 plan-likely = likely
 plan-mind = Mind
 plan-weigh = Weigh
+plan-calendar = Its steps as a calendar
 plan-openStages = Change its stages
 plan-closeStages = Close the stages
 plan-stagesForThis = These stages are for this bake.
