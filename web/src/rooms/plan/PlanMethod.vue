@@ -25,30 +25,35 @@ function begun(): Body {
   }
 }
 const form = ref<Body>(begun())
+/** The method that was taken over from the plan: only what differs from it was changed here. */
+let taken = JSON.stringify(form.value.method ?? null)
 const refused = ref('')
-const same = (one: unknown, other: unknown) => JSON.stringify(one ?? null) === JSON.stringify(other ?? null)
 
 watch(
-  () => form.value.method,
-  (method) => {
-    const now = props.asked.method ?? (props.asked.style === OWN ? ofFormula.value : null)
-    if (same(method, now)) return
+  () => JSON.stringify(form.value.method ?? null),
+  (now) => {
+    if (now === taken) return
+    taken = now
+    const { method, pieces } = form.value
     if (!method) return emit('change', { method: undefined, style: undefined })
     emit('change', {
       method: copy(method) as Asked['method'],
       style: undefined,
-      pieces: form.value.pieces,
+      pieces,
       later_pieces: method.parts?.length ? 0 : props.asked.later_pieces,
     })
   },
-  { deep: true },
 )
-// A way that was taken elsewhere on the page is shown here, too.
+// A way that was taken elsewhere on the page is shown here, too; the formula's own once its answer is there.
 watch(
-  () => [props.asked.method, props.asked.style, props.answer.formula.name],
+  () => JSON.stringify([props.asked.method, props.asked.style, props.answer.formula.name, ofFormula.value]),
   () => {
+    if (props.asked.style === OWN && !ofFormula.value) return
     const next = begun()
-    if (!same(next.method, form.value.method) || next.name !== form.value.name) form.value = next
+    const method = JSON.stringify(next.method ?? null)
+    if (method === taken && next.name === form.value.name) return
+    taken = method
+    form.value = next
   },
 )
 async function keep() {

@@ -209,7 +209,9 @@ function mend(found: Mend) {
             {{ explaining ? words.why.close : words.why.open }}
           </ElButton>
           <ElButton class="link" @click="print">{{ words.card.print }}</ElButton>
-          <a v-if="kept && id" class="link" :href="`/api/plans/${id}/calendar.ics`" download>{{ t.calendar }}</a>
+          <a v-if="kept && id" class="link" :href="`/api/plans/${id}/calendar.ics`" download>{{
+            t.calendar
+          }}</a>
         </div>
         <WhyPanel
           v-if="explaining"
