@@ -137,20 +137,24 @@ ol {
 }
 .cell.el-button :deep(> span) {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  width: 100%;
   gap: 0;
   align-content: start;
 }
 .words {
   display: grid;
-  padding: 6px 8px 0 2px;
+  padding: 6px 0 0 2px;
+  font-size: 0.875rem;
   line-height: 1.25;
 }
 .words {
   font-weight: 400;
 }
 .words strong {
-  font-size: 0.9375rem;
+  font-size: 0.8125rem;
   hyphens: auto;
+  overflow-wrap: anywhere;
 }
 .cell:hover strong,
 .cell[aria-expanded='true'] strong {
