@@ -125,6 +125,25 @@ def test_two_versions_differ_stage_by_stage():
     assert compare_methods(replace(LEVAIN, method=None), replace(LEVAIN, method=None)) == ()
 
 
+@pytest.mark.parametrize(
+    ("place", "change", "words"),
+    [
+        (2, {"container": "box"}, "in a box"),
+        (2, {"folds": [{"kind": "coil", "count": 3, "first_min": 40, "gap_min": 25}]}, "40 min, 25 min apart"),
+        (5, {"shelf": "top"}, "top shelf"),
+        (1, {"by": "spiral_mixer"}, "in the mixer"),
+        (4, {"minutes": 12}, "12 min"),
+        (6, {"vessel": "stone", "heated": "all", "steam": ["hot_pan"]}, "heated first"),
+        (6, {"stages": [{"minutes": 31, "setpoint_c": 230}]}, "31 min at 230 C"),
+    ],
+)
+def test_whatever_is_changed_of_a_stage_is_seen(place, change, words):
+    changed = [dict(stage) for stage in SHORT]
+    changed[place] |= change
+    ((_, after),) = lines(LEVAIN, replace(LEVAIN, method={"stages": changed})).values()
+    assert words in after
+
+
 def test_a_stage_that_comes_twice_and_one_of_a_part_are_told_apart():
     twice = [*SHORT[:3], {"kind": "knock_back"}, {"kind": "bulk", "until": "ready"}, *SHORT[3:]]
     found = lines(replace(LEVAIN, method=None), replace(LEVAIN, method={"stages": twice}))

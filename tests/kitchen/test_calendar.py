@@ -66,6 +66,16 @@ def test_a_dough_at_the_bench_is_told_as_it_goes_and_what_is_done_is_gone(sessio
     assert told == {step.key: step.at for step in live.steps if step.state in ("due", "coming")}
 
 
+def test_a_levain_stays_in_its_cultures_calendar_when_its_dough_is_begun(sessions, book):
+    def of_plan(at=SATURDAY):
+        return {entry.id for entry in ahead(sessions, at).calendar("gull") if entry.plan_id == PLAN}
+
+    before = of_plan()
+    assert before
+    Presses(Work(sessions, lambda: SATURDAY)).start(PLAN, "p-1")
+    assert of_plan() == before
+
+
 def test_no_two_entries_share_a_name_and_a_cultures_calendar_has_only_its_own(sessions):
     entries = ahead(sessions).calendar()
     assert len({entry.id for entry in entries}) == len(entries)

@@ -122,8 +122,7 @@ def _beside(each: Beside, times: _Times) -> CourseStage:
     rise = warmth = None
     if each.ripening is not None:
         trace = each.ripening.trace
-        row = min(int(len(trace.hours) * (each.wanted - each.start) / float(trace.hours[-1])), len(trace.hours) - 1)
-        rise, warmth = _likely(trace.rise[row]), _warmth(trace, row)
+        rise, warmth = _likely(trace.rise[each.row]), _warmth(trace, each.row)
     if each.filled is not None:
         return _named(each.filled, (each.start, each.wanted), times, warmth, rise, None)
     return CourseStage(

@@ -109,28 +109,30 @@ class Ahead:
 
     def _steps(self) -> list[Entry]:
         """Every step that is still to be done, of doughs at the bench and of plans that are not begun."""
-        doughs = [dough for dough in self.bench.view().doughs if not dough.live.over]
+        coming = self._coming()
+        cultures = {saved.id: saved.answer.asked.culture_id or "" for saved in coming}
+        doughs = {dough.id: dough for dough in self.bench.view().doughs}
         found = [
-            _entry(dough.id, dough.name, step, "")
-            for dough in doughs
+            _entry(dough.id, dough.name, step, cultures.get(dough.id, ""))
+            for dough in doughs.values()
             for step in dough.live.steps
             if step.state in ("due", "coming")
         ]
-        under_way = {dough.id for dough in doughs}
-        for saved in self._coming():
-            if saved.id in under_way:
-                continue
-            culture = saved.answer.asked.culture_id or ""
-            for step in saved.answer.plan.steps:
-                if step.at >= self.now():
-                    owner = culture if step.kind in ("feed", "levain") else ""
-                    found.append(_entry(saved.id, saved.answer.formula.name, step, owner))
+        found += [
+            _entry(saved.id, saved.answer.formula.name, step, cultures[saved.id])
+            for saved in coming
+            if saved.id not in doughs
+            for step in saved.answer.plan.steps
+            if step.at >= self.now()
+        ]
         return found
 
 
 def _entry(key: str, name: str, step: Step | LiveStep, culture: str) -> Entry:
+    """A step; it belongs to the ``culture`` of its dough if that is fed or taken from."""
     title = message("kitchen-step-of", step=step.title, formula=name)
-    return Entry(f"plan-{key}-{step.key or step.kind}", title, step.detail, step.at, culture, step.minutes, key)
+    owner = culture if step.kind in ("feed", "levain") else ""
+    return Entry(f"plan-{key}-{step.key or step.kind}", title, step.detail, step.at, owner, step.minutes, key)
 
 
 def _feed(name: str) -> Message:

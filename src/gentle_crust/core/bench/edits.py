@@ -10,6 +10,7 @@ from gentle_crust.core.course.method import BESIDE, WAITING, Baking, HeatStage, 
 from gentle_crust.core.course.progress import Press
 from gentle_crust.core.oven.equipment import Vessel
 from gentle_crust.core.plan.shown import Plan, Step
+from gentle_crust.core.plan.steps_shown import PARTS_APART
 
 TURNED_COLD, RESHAPED, AGAIN = "turned-cold", "shaped-again", "proofed-again"
 """Ids of stages that a change of course puts in."""
@@ -165,7 +166,7 @@ def _of_deed(deed: Deed, where: Places) -> Press | None:
 
 
 def _first_of_part(key: str) -> bool:
-    return int(key.rsplit("-", 1)[1]) % 100 == 1
+    return int(key.rsplit("-", 1)[1]) % PARTS_APART == 1
 
 
 def _last_of_kind(key: str, where: Places) -> bool:

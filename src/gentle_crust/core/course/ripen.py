@@ -56,6 +56,14 @@ class Beside:
     wanted: float
     ripening: Ripening | None = None
 
+    @property
+    def row(self) -> int:
+        """Of what ripens: the row of its trace at which it is wanted."""
+        if self.ripening is None:
+            return 0
+        hours = self.ripening.trace.hours
+        return min(int(len(hours) * (self.wanted - self.start) / float(hours[-1])), len(hours) - 1)
+
 
 def placed(clock: Clock, place: Place, asked: Asked) -> Clock:
     """The clock of a jar that stands in a place instead of the room."""

@@ -1,6 +1,6 @@
 """What a method says, stage by stage, in words; and two formulas' methods side by side."""
 
-from gentle_crust.core.course.method import Method, Stage, Until, is_cold
+from gentle_crust.core.course.method import Baking, Method, Series, Stage, Until, is_cold
 from gentle_crust.core.course.styles import own_method
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.formula.compare import Difference
@@ -36,9 +36,30 @@ def stage_line(stage: Stage) -> Message:
     parts += [ends(stage.until)] if stage.until is not None else []
     if stage.minutes is not None:
         parts.append(_length(*stage.minutes))
+    if stage.place is not None and stage.place.shelf != "middle":
+        parts.append(message(f"stage-shelf-{stage.place.shelf}"))
+    parts += [message(f"stage-in-{stage.container.replace('_', '-')}")] if stage.container else []
+    if stage.how:
+        parts.append(message(f"shown-folds-kind-{stage.how}" if stage.kind == "fold" else f"stage-how-{stage.how}"))
+    parts += _bake_lines(stage.baking) if stage.baking is not None else []
     parts += [message(f"course-by-{stage.by.replace('_', '-')}")] if stage.by else []
-    parts += [message("stage-folds", count=series.count, first=series.first_min) for series in stage.folds or ()]
+    parts += [_folds(series) for series in stage.folds or ()]
     return listed(*parts) if parts else message("stage-as-it-suits")
+
+
+def _folds(series: Series) -> Message:
+    kind = message(f"shown-folds-kind-{series.kind}")
+    gap = sum(series.gap_min) / 2
+    return message("stage-folds", count=series.count, kind=kind, first=series.first_min, gap=gap)
+
+
+def _bake_lines(baking: Baking) -> list[Message]:
+    """What a method itself says of its bake."""
+    parts = [] if baking.vessel is None else [message(f"the-vessel-{baking.vessel.kind}")]
+    parts += [message(f"stage-heated-{baking.heated.replace('_', '-')}")] if baking.heated else []
+    parts += [message("stage-steam", what=message(f"steam-{each.kind}")) for each in baking.steam or ()]
+    parts += [message("stage-heat", minutes=each.minutes, warm=each.setpoint_c) for each in baking.stages or ()]
+    return parts
 
 
 def stage_name(stage: Stage) -> Message:

@@ -1,7 +1,7 @@
 """Styles: ways to make bread as methods in a table, and which of them suit a formula."""
 
 from dataclasses import dataclass, replace
-from functools import cache
+from functools import cache, lru_cache
 
 from gentle_crust.core.course.method import Method, Stage, Until, numbered
 from gentle_crust.core.course.written import method_of, rows_of
@@ -54,6 +54,7 @@ def own_style(formula: Formula) -> Style | None:
     return Style(OWN, message("style-of-formula"), (formula.shape,), own_method(formula), "any", False)
 
 
+@lru_cache(maxsize=32)
 def own_method(formula: Formula) -> Method:
     """A formula's own method: what it ripens and soaks is that of its rows, also of those that came later.
 

@@ -7,11 +7,10 @@ from typing import Protocol
 
 from gentle_crust.core.course.taken import litres_of
 from gentle_crust.core.plan.shown import Plan
+from gentle_crust.core.plan.steps_shown import part_of
 
 INTO, OUT_OF = "chill", ("out_of_fridge", "divide", "preshape", "shape", "knock_back", "load")
 """Steps that put a dough into the fridge, and those that show it is out again."""
-PARTS_BEGIN = 100
-"""Keys of steps count from here for the second part, from twice it for the third."""
 
 
 class Timed(Protocol):
@@ -42,17 +41,12 @@ def cold_stays(plan: Plan, steps: Iterable[Timed]) -> tuple[ColdStay, ...]:
         if step.kind != INTO:
             continue
         later = in_order[place + 1 :]
-        end = next((each.at for each in later if each.kind != INTO and _part(each) == _part(step)), None)
+        end = next((each.at for each in later if each.kind != INTO and part_of(each.key) == part_of(step.key)), None)
         divided = any(each.kind == "divide" for each in in_order[:place])
         if end is not None:
-            grams = plan.totals.dough_g * (_share(plan, _part(step)) if divided else 1.0)
+            grams = plan.totals.dough_g * (_share(plan, part_of(step.key)) if divided else 1.0)
             found.append(ColdStay(step.at, end, litres_of(grams)))
     return tuple(found)
-
-
-def _part(step: Timed) -> int:
-    number = step.key.rpartition("-")[2]
-    return int(number) // PARTS_BEGIN if number.isdigit() else 0
 
 
 def _share(plan: Plan, part: int) -> float:

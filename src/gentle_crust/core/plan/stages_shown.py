@@ -70,7 +70,7 @@ def _of_beside(each: Beside, filled: Filled) -> Went:
     if each.ripening is None:
         return filled, hours, None, None
     trace = each.ripening.trace
-    row = min(int(trace.hours.searchsorted(hours)), len(trace.hours) - 1)
+    row = each.row
     middle = trace.rise.shape[1] // 2
     warmth = (float(trace.dough_c[0]), float(trace.dough_c[row]))
     return filled, hours, warmth, (float(trace.rise[0, middle]), float(trace.rise[row, middle]))
