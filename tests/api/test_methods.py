@@ -186,3 +186,32 @@ def test_a_parts_time_that_cannot_be_is_named(client: Any, when: str) -> None:
     assert answer.status_code == 422 and answer.get_json()["errors"][0]["field"] == "ready_parts.home"
     unknown = client.post("/api/plan", json={**wish, "ready_parts": {"nobody": "2026-12-01T12:00"}})
     assert unknown.status_code == 200
+
+
+def test_what_may_be_changed_and_added_is_told_with_the_method(client: Any) -> None:
+    found = asked(client, body_of(client)).get_json()
+    kinds = {each["kind"]: each for each in found["kinds"]}
+    assert kinds["keep"]["begins"] == {"place": "fridge", "until": {"hours": [12, 36]}}
+    assert kinds["mix"]["begins"] is None and kinds["levain"]["begins"] is None and kinds["bake"]["stays"]
+    assert "folds" in kinds["bulk"]["takes"] and kinds["cool"]["takes"] == []
+    assert not kinds["levain"]["moves"] and kinds["proof"]["moves"] and not kinds["proof"]["stays"]
+
+
+def test_whatever_may_be_added_or_chosen_gives_a_method_that_can_be(client: Any) -> None:
+    """Each kind that is offered, after the bulk; each way in which each stage might end instead."""
+    formula = own(client)
+    found = asked(client, formula).get_json()
+    stages = formula["method"]["stages"]
+    at = next(place for place, each in enumerate(stages) if each["kind"] == "bulk") + 1
+    late = ("cool", "score")
+    for kind in found["kinds"]:
+        if kind["begins"] is not None and kind["kind"] not in late:
+            added = [*stages[:at], {"kind": kind["kind"], **kind["begins"]}, *stages[at:]]
+            answer = asked(client, {**formula, "method": {"stages": added}})
+            assert answer.status_code == 200, (kind["kind"], answer.get_json())
+    for stage in found["stages"]:
+        place = int(stage["where"].split(".")[1])
+        for way, until in stage["ends"].items():
+            changed = [{**each, "until": until} if n == place else each for n, each in enumerate(stages)]
+            answer = asked(client, {**formula, "method": {"stages": changed}})
+            assert answer.status_code == 200, (stage["kind"], way, answer.get_json())

@@ -17,6 +17,7 @@ from gentle_crust.contract.formulas import (
     IngredientsAnswer,
     MethodAnswer,
     MethodBody,
+    MethodKind,
     MethodStage,
     NameQuery,
     RecipeAnswer,
@@ -147,6 +148,7 @@ def how_it_is_made(body: MethodBody) -> Response:
             styles=[StyleLine(id=each.id, name=each.name, cold=each.cold) for each in view.styles],
             stages=[MethodStage.of(each) for each in view.stages],
             problems=[each.text for each in view.problems],
+            kinds=[MethodKind(**vars(each)) for each in view.kinds],
         )
     )
 

@@ -138,12 +138,25 @@ class MethodStage(Shown):
     dough_c: tuple[float, float] | None
     rise: tuple[float, float] | None
     why: dict[str, Message]
+    ends: dict[str, Any]
+    """How it might end instead, as that would be written."""
 
     @classmethod
     def of(cls, stage: StageShown) -> "MethodStage":
         """As it is answered."""
         body = {each.name: getattr(stage, each.name) for each in fields(stage)}
         return cls(**{**body, "folds": list(stage.folds), "why": dict(stage.why)})
+
+
+class MethodKind(Shown):
+    """What may be done with a stage of one kind; ``begins`` is what one that is added begins with, null if none may."""
+
+    kind: str
+    takes: list[str]
+    ends: dict[str, Any]
+    begins: dict[str, Any] | None
+    stays: bool
+    moves: bool
 
 
 class MethodAnswer(Shown):
@@ -154,6 +167,7 @@ class MethodAnswer(Shown):
     styles: list[StyleLine]
     stages: list[MethodStage]
     problems: list[Message]
+    kinds: list[MethodKind]
 
 
 class DayBatchBody(Strict):

@@ -4,6 +4,7 @@ from dataclasses import dataclass
 from typing import Any
 
 from gentle_crust.contract.asked import Asked
+from gentle_crust.core.course.adding import StageKind, stage_kinds
 from gentle_crust.core.course.as_written import as_written
 from gentle_crust.core.course.problems import Problem
 from gentle_crust.core.course.styles import OWN, Style, fitting, method_for, style_of
@@ -19,7 +20,7 @@ from gentle_crust.kitchen.work import Work
 class MethodView:
     """A method as it is written, the style that it is or began from, how its stages go, and what of it cannot be.
 
-    ``styles`` are those in which the formula could be made instead.
+    ``styles`` are those in which the formula could be made instead; ``kinds`` say what may be changed and added.
     """
 
     written: dict[str, Any]
@@ -27,6 +28,7 @@ class MethodView:
     styles: tuple[Style, ...]
     stages: tuple[StageShown, ...]
     problems: tuple[Problem, ...]
+    kinds: tuple[StageKind, ...]
 
 
 def method_view(work: Work, formula: Formula, style: str | None = None) -> MethodView:
@@ -41,4 +43,5 @@ def method_view(work: Work, formula: Formula, style: str | None = None) -> Metho
     chosen = style_of(whole.style or OWN, formula)
     method = method_for(chosen, formula)
     others = tuple(each for each in fitting(formula, settings.vessels) if each.id != OWN)
-    return MethodView(as_written(method), chosen.id, others, stages_shown(made, method), made.problems)
+    stages, kinds = stages_shown(made, method), stage_kinds(method)
+    return MethodView(as_written(method), chosen.id, others, stages, made.problems, kinds)

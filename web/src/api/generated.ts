@@ -5132,6 +5132,8 @@ export interface components {
          * @description How a formula is made: as it is written, in which style, stage by stage, and what of it cannot be.
          */
         MethodAnswer: {
+            /** Kinds */
+            kinds: components["schemas"]["MethodKind"][];
             /** Method */
             method: {
                 [key: string]: unknown;
@@ -5155,6 +5157,28 @@ export interface components {
             style?: string | null;
         };
         /**
+         * MethodKind
+         * @description What may be done with a stage of one kind; ``begins``: what one that is added begins with, null: none may come.
+         */
+        MethodKind: {
+            /** Begins */
+            begins: {
+                [key: string]: unknown;
+            } | null;
+            /** Ends */
+            ends: {
+                [key: string]: unknown;
+            };
+            /** Kind */
+            kind: string;
+            /** Moves */
+            moves: boolean;
+            /** Stays */
+            stays: boolean;
+            /** Takes */
+            takes: string[];
+        };
+        /**
          * MethodStage
          * @description One stage of a method as it would go in this kitchen; ``where`` it stands in what is written.
          */
@@ -5164,6 +5188,10 @@ export interface components {
                 number,
                 number
             ] | null;
+            /** Ends */
+            ends: {
+                [key: string]: unknown;
+            };
             /** Folds */
             folds: components["schemas"]["Series"][];
             /** Id */

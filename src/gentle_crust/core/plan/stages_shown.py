@@ -1,7 +1,9 @@
 """A formula's method as it would go, stage by stage: how long each takes, how warm and how far risen the dough is."""
 
 from dataclasses import dataclass
+from typing import Any
 
+from gentle_crust.core.course.adding import USUAL_C, USUAL_RISE, could_end
 from gentle_crust.core.course.fill import Filled
 from gentle_crust.core.course.method import Method, Series, Stage
 from gentle_crust.core.course.plan import CoursePlan
@@ -17,7 +19,7 @@ class StageShown:
 
     ``dough_c`` (C) and ``rise`` (fractions) as it begins and as it ends, None before there is a dough and after the
     oven; ``work_min`` minutes of hands, 0 of a stage that waits; ``until`` and ``folds`` as they are or were filled;
-    ``why`` of what was filled, by name.
+    ``why`` of what was filled, by name; ``ends``: how it might end instead, as that would be written.
     """
 
     where: str
@@ -33,6 +35,7 @@ class StageShown:
     dough_c: tuple[float, float] | None
     rise: tuple[float, float] | None
     why: tuple[tuple[str, Message], ...]
+    ends: dict[str, Any]
 
 
 def stages_shown(made: CoursePlan, method: Method) -> tuple[StageShown, ...]:
@@ -90,4 +93,7 @@ def _shown(
         where=where, part=part, id=filled.id, kind=filled.kind, name=stage_name(filled.stage), minutes=60 * hours,
         work_min=filled.work_min, place=filled.place.name, until=until,
         folds=filled.stage.folds or (), dough_c=dough_c, rise=rise, why=tuple(filled.why),
+        ends=could_end(
+            filled.kind, 60 * hours, USUAL_RISE if rise is None else rise[1], USUAL_C if dough_c is None else dough_c[1]
+        ),
     )  # fmt: skip

@@ -84,6 +84,7 @@ function gone() {
       :key="open!"
       :stage="opened"
       :written="stageWritten"
+      :able="method.kindOf(opened.kind)"
       :addable="method.addable.value"
       :can-split="method.canSplit(open!)"
       :part="method.written.value.parts?.find((each) => each.name === opened!.part) ?? null"

@@ -11,12 +11,14 @@ import WarmthSlider from '../../forms/WarmthSlider.vue'
 import RemoveButton from '../../forms/RemoveButton.vue'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
-import type { Method, Shown, Stage } from './useMethod'
+import type { Kind, Method, Shown, Stage } from './useMethod'
 
 /** One stage opened: what is left empty is filled by the program and stands in quiet ink, with its reason. */
 const props = defineProps<{
   stage: Shown
   written: Stage
+  /** What may be stated of it, and done with it. */
+  able: Kind
   addable: string[]
   canSplit: boolean
   part: NonNullable<Method['parts']>[number] | null
@@ -33,15 +35,10 @@ const emit = defineEmits<{
 const t = words.method
 const { span } = useUnits()
 const SUITS = 'as it suits'
-const BESIDE = ['soak', 'scald', 'feed', 'levain', 'preferment']
-const WORK = ['mix', 'knead', 'fold', 'knock_back', 'divide', 'preshape', 'shape', 'finish', 'score']
-const FIXED = [...BESIDE, 'mix', 'bake']
 
 const kind = computed(() => props.stage.kind)
-const works = computed(() => WORK.includes(kind.value))
-const beside = computed(() => BESIDE.includes(kind.value))
-const waits = computed(() => !works.value && kind.value !== 'bake')
-const folds = computed(() => (kind.value === 'bulk' ? (props.written.folds ?? null) : null))
+const takes = (name: string) => props.able.takes.includes(name)
+const folds = computed(() => (takes('folds') ? (props.written.folds ?? null) : null))
 const options = (names: Record<string, string>, suits: string) => [
   { value: SUITS, label: suits },
   ...Object.entries(names).map(([value, label]) => ({ value, label })),
@@ -51,18 +48,11 @@ const suiting = (what: string) => t.asItSuits({ what })
 /** What was chosen; nothing, where the program is to choose. */
 const own = (value: string) => (value === SUITS ? null : value)
 
-type Until = NonNullable<Stage['until']>
 const ways = computed(() => {
-  const able = beside.value
-    ? ['ripe', 'minutes', 'hours', 'at']
-    : Object.keys(t.until).filter((way) => way !== 'ripe')
+  const asNow = props.stage.until || (props.stage.minutes ? span(props.stage.minutes) : '')
   return [
-    {
-      value: SUITS,
-      label:
-        props.written.until == null ? suiting(props.stage.until || span(props.stage.minutes)) : t.suitsShort,
-    },
-    ...able.map((value) => ({ value, label: t.until[value]! })),
+    { value: SUITS, label: props.written.until == null && asNow ? suiting(asNow) : t.suitsShort },
+    ...Object.keys(props.stage.ends).map((value) => ({ value, label: t.until[value]! })),
   ]
 })
 const way = computed({
@@ -72,20 +62,8 @@ const way = computed({
     if (typeof until === 'string') return until
     return Object.keys(until).find((name) => until[name as keyof typeof until] != null) ?? SUITS
   },
-  set: (chosen) => emit('change', { until: begun(chosen) as Stage['until'] }),
+  set: (chosen) => emit('change', { until: (props.stage.ends[chosen] ?? null) as Stage['until'] }),
 })
-/** What a way of ending begins with: about what it is now. */
-function begun(chosen: string): Until | null {
-  const minutes = Math.max(Math.round(props.stage.minutes / 5) * 5, 5)
-  const hours = Math.max(Math.round(props.stage.minutes / 60), 1)
-  if (chosen === SUITS) return null
-  if (chosen === 'ready' || chosen === 'ripe' || chosen === 'judged') return chosen
-  if (chosen === 'rise') return { rise: Math.round(20 * Math.max(props.stage.rise?.[1] ?? 0.5, 0.1)) / 20 }
-  if (chosen === 'minutes') return { minutes }
-  if (chosen === 'hours') return { hours: [Math.max(hours - 4, 1), hours + 6] }
-  if (chosen === 'dough_c') return { dough_c: Math.round(props.stage.dough_c?.[1] ?? 20) }
-  return { at: '07:00' }
-}
 type Span = number | number[]
 const until = computed(() => (typeof props.written.until === 'object' ? props.written.until : null))
 const ends = (span: Span | null | undefined): [number, number] =>
@@ -142,7 +120,7 @@ const reasons = computed(() =>
   <div class="open" role="group" :aria-label="t.names[kind]">
     <div class="fields">
       <strong class="name">{{ t.names[kind] }}</strong>
-      <template v-if="waits && kind !== 'cool'">
+      <template v-if="takes('until')">
         <PickField v-model="way" :label="t.ends" :options="ways" />
         <NumberField
           v-if="until?.rise != null"
@@ -203,7 +181,7 @@ const reasons = computed(() =>
         />
       </template>
       <MaybeField
-        v-if="works"
+        v-if="takes('minutes')"
         :model-value="minutesOf"
         :usual="Math.round(stage.work_min)"
         :label="t.minutes"
@@ -211,28 +189,28 @@ const reasons = computed(() =>
         @update:model-value="(value: number | null | undefined) => emit('change', { minutes: value ?? null })"
       />
       <PickField
-        v-if="kind === 'mix' || kind === 'knead'"
+        v-if="takes('by')"
         :model-value="written.by ?? SUITS"
         :label="t.by"
         :options="mixings"
         @update:model-value="(value: string) => emit('change', { by: own(value) })"
       />
       <PickField
-        v-if="kind === 'finish'"
+        v-if="takes('with')"
         :model-value="written.with ?? 'topping'"
         :label="t.with"
         :options="Object.entries(t.finishes).map(([value, label]) => ({ value, label }))"
         @update:model-value="(value: string) => emit('change', { with: value })"
       />
       <PickField
-        v-if="waits && !beside && kind !== 'cool'"
+        v-if="takes('container')"
         :model-value="written.container ?? SUITS"
         :label="t.container"
         :options="options(t.containers, t.suitsShort)"
         @update:model-value="(value: string) => emit('change', { container: own(value) })"
       />
     </div>
-    <div v-if="kind === 'bulk'" class="folds">
+    <div v-if="takes('folds')" class="folds">
       <TickField v-model="ownFolds" :label="t.foldsOwn" />
       <span v-if="!folds" class="quiet">{{ t.foldsOf({ count: foldsSaid }) }}</span>
       <div v-for="(series, place) in folds ?? []" :key="place" class="series">
@@ -294,10 +272,10 @@ const reasons = computed(() =>
           </ElDropdownMenu>
         </template>
       </ElDropdown>
-      <ElButton v-if="!beside" class="link" @click="emit('move', -1)">{{ t.earlier }}</ElButton>
-      <ElButton v-if="!beside" class="link" @click="emit('move', 1)">{{ t.later }}</ElButton>
-      <ElButton v-if="canSplit && !beside" class="link" @click="emit('split')">{{ t.split }}</ElButton>
-      <ElButton v-if="!FIXED.includes(kind)" class="link" @click="emit('remove')">{{ t.remove }}</ElButton>
+      <ElButton v-if="able.moves" class="link" @click="emit('move', -1)">{{ t.earlier }}</ElButton>
+      <ElButton v-if="able.moves" class="link" @click="emit('move', 1)">{{ t.later }}</ElButton>
+      <ElButton v-if="canSplit && able.moves" class="link" @click="emit('split')">{{ t.split }}</ElButton>
+      <ElButton v-if="!able.stays" class="link" @click="emit('remove')">{{ t.remove }}</ElButton>
     </div>
   </div>
 </template>

@@ -7,25 +7,17 @@ import type { Body } from './useWork'
 export type Method = NonNullable<Body['method']>
 export type Stage = Method['stages'][number]
 export type Shown = Schemas['MethodStage']
+export type Kind = Schemas['MethodKind']
 type Stages = Stage[]
 
 const copy = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T
 const kinds = (method: Method) =>
   [method, ...(method.parts ?? [])].map((way) => way.stages!.map((each) => each.kind))
 
-/** What a stage that is added begins with: the rest is filled by the program, with its reason. */
-const BEGINS: Record<string, Partial<Stage>> = {
-  keep: { place: 'fridge', until: { hours: [12, 36] } },
-  rest: { until: { minutes: 20 } },
-  warm_up: { until: { minutes: 60 } },
-  fold: { fold: 'stretch' },
-  finish: { with: 'seeds' },
-}
 const BARE = {
-  id: '', name: '', minutes: 0, work_min: 0, place: 'room', until: '', folds: [], dough_c: null, rise: null, why: {},
+  id: '', name: '', minutes: 0, work_min: 0, place: 'room', until: '', folds: [], dough_c: null, rise: null, why: {}, ends: {},
 } // prettier-ignore
-const ONCE = ['mix', 'divide', 'shape', 'bake', 'autolyse']
-const WITH_ROWS = ['soak', 'scald', 'feed', 'levain', 'preferment']
+const KIND: Kind = { kind: '', takes: [], ends: {}, begins: null, stays: false, moves: true }
 
 /** How the formula in hand is made: asked of the server stage by stage, and changed where it is written. */
 export function useMethod(form: Ref<Body>, begins: string | null = null) {
@@ -50,6 +42,8 @@ export function useMethod(form: Ref<Body>, begins: string | null = null) {
     () => (form.value.method ?? (answer.value?.method as unknown as Method) ?? { stages: [] }) as Method,
   )
 
+  const kindOf = (kind: string) => answer.value?.kinds.find((each) => each.kind === kind) ?? KIND
+
   /** What is written, in its order: as the server last told it, or bare while that is awaited or refused. */
   const shown = computed<Shown[]>(() => {
     const told = (answer.value?.stages ?? []) as Shown[]
@@ -60,7 +54,9 @@ export function useMethod(form: Ref<Body>, begins: string | null = null) {
       stages.map((stage, place) => {
         const where = `${above}stages.${place}`
         const found = told.find((each) => each.where === where && each.kind === stage.kind)
-        return found ? { ...found, part } : { ...BARE, where, part, kind: stage.kind }
+        return found
+          ? { ...found, part }
+          : { ...BARE, where, part, kind: stage.kind, ends: kindOf(stage.kind).ends }
       }),
     )
   })
@@ -99,7 +95,7 @@ export function useMethod(form: Ref<Body>, begins: string | null = null) {
   }
   function add(where: string, kind: string): string {
     const [stages, place] = at(own(), where)
-    stages.splice(place + 1, 0, { kind, ...copy(BEGINS[kind] ?? {}) } as Stage)
+    stages.splice(place + 1, 0, { kind, ...copy(kindOf(kind).begins ?? {}) } as Stage)
     return beside(where, place + 1)
   }
   /** What follows a stage goes two ways from there: all pieces but one the first, one the second. */
@@ -127,18 +123,15 @@ export function useMethod(form: Ref<Body>, begins: string | null = null) {
     Object.assign(part, fields)
     form.value.pieces = own().parts!.reduce((sum, each) => sum + (each.pieces ?? 0), 0)
   }
-  /** Kinds that may come after a stage: what a dough meets once is not offered again. */
-  const addable = computed(() => {
-    const has = kinds(written.value).flat()
-    return Object.keys(words.method.names).filter(
-      (kind) => !WITH_ROWS.includes(kind) && !(ONCE.includes(kind) && has.includes(kind)),
-    )
-  })
+  /** Kinds that may be added: what a dough meets once is not offered again. */
+  const addable = computed(() =>
+    (answer.value?.kinds ?? []).filter((each) => each.begins).map((each) => each.kind),
+  )
   const canSplit = (where: string) =>
     where.startsWith('stages') && !written.value.parts?.length && stageOf(where)?.kind !== 'bake'
 
   return {
-    answer, refused, pending, style, isOwn, written, shown, addable,
+    answer, refused, pending, style, isOwn, written, shown, addable, kindOf,
     own, stageOf, change, remove, move, add, split, join, nameOrCount, canSplit,
     letGo: () => (form.value.method = null),
   } // prettier-ignore

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, ask, ifMatch, type Asked, type Schemas } from '../../api/client'
+import { api, ask, type Asked } from '../../api/client'
 import { limits } from '../../api/limits'
 import BakeLandscape from '../../charts/BakeLandscape.vue'
 import AmountField from '../../forms/AmountField.vue'
@@ -12,6 +12,7 @@ import { useFormulas } from '../../shell/formulas'
 import { asRefused } from '../../shell/newest'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
+import { useKeepMethod } from '../formulas/keepMethod'
 import { planWith } from '../plan/draft'
 import BakeSteps from './BakeSteps.vue'
 import BesideBakes from './BesideBakes.vue'
@@ -82,6 +83,7 @@ const print = () => window.print()
 const taken = ref('')
 watch([chosen, stages, loaf], () => (taken.value = ''))
 const router = useRouter()
+const keepMethod = useKeepMethod()
 /** The formula's method, baked as the bake that is drawn now. */
 async function method() {
   const { method } = await ask(api.POST('/api/oven/method', { body: oven.body.value }))
@@ -97,14 +99,8 @@ async function planSo() {
   }
 }
 async function keepSo() {
-  const key = loaf.value.formula_id
   try {
-    const found = await ask(api.GET('/api/formulas/{key}', { params: { path: { key } } }))
-    const body = { ...found.formula, method: await method() } as unknown as Schemas['FormulaBody']
-    await ask(
-      api.PUT('/api/formulas/{key}', { params: { path: { key } }, body, headers: ifMatch(found.version) }),
-    )
-    taken.value = t.keptSo({ name: found.formula.name })
+    taken.value = t.keptSo({ name: await keepMethod(loaf.value.formula_id, await method()) })
   } catch (error) {
     taken.value = asRefused(error).message
   }

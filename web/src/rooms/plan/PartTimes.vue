@@ -17,11 +17,15 @@ const emit = defineEmits<{ change: [Partial<Asked>] }>()
 const t = words.plan
 const { dayKey, clock } = useUnits()
 
+const cutAt = (name: string) =>
+  props.answer!.plan.steps.find((step) => step.kind === 'cut' && step.part === name)?.at ??
+  props.answer!.plan.outs.find((part) => part.name === name)!.out
+
 const parts = computed(() =>
   (props.answer?.plan.outs ?? []).slice(1).map((part) => {
     const own = props.asked.ready_parts?.[part.name]
-    const at = Date.parse(part.out)
-    const [day, time] = own ? [own.slice(0, 10), own.slice(11)] : [dayKey(at), clock(part.out)]
+    const at = props.asked.ready_means === 'cut' ? cutAt(part.name) : part.out
+    const [day, time] = own ? [own.slice(0, 10), own.slice(11)] : [dayKey(at), clock(at)]
     const known = props.days.some((each) => each.value === day)
     const days = known ? props.days : [...props.days, { value: day, label: nameOfDay(day, true) }]
     return { name: part.name, day, time, days }

@@ -1,14 +1,15 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { api, ask, type Asked, type PlanAnswer } from '../../api/client'
+import type { Asked, PlanAnswer } from '../../api/client'
 import { asRefused } from '../../shell/newest'
 import { words } from '../../words'
+import { useKeepMethod } from '../formulas/keepMethod'
 import MethodEditor from '../formulas/MethodEditor.vue'
 import type { Body } from '../formulas/useWork'
 
 /** The stages of this bake: changed for it alone, or kept in the formula. */
 const props = defineProps<{ answer: PlanAnswer; asked: Asked }>()
-const emit = defineEmits<{ change: [Partial<Asked>]; kept: [] }>()
+const emit = defineEmits<{ change: [Partial<Asked>] }>()
 const t = words.plan
 const OWN = 'of_formula'
 type Method = Body['method']
@@ -28,6 +29,7 @@ const form = ref<Body>(begun())
 /** The method that was taken over from the plan: only what differs from it was changed here. */
 let taken = JSON.stringify(form.value.method ?? null)
 const refused = ref('')
+const keepMethod = useKeepMethod()
 
 watch(
   () => JSON.stringify(form.value.method ?? null),
@@ -58,12 +60,10 @@ watch(
 )
 async function keep() {
   refused.value = ''
-  const { method } = form.value
-  const body = { ...(copy(props.answer.formula) as unknown as Body), method }
+  const method = form.value.method ?? null
   try {
-    await ask(api.PUT('/api/formulas/{key}', { params: { path: { key: props.asked.formula_id } }, body }))
+    await keepMethod(props.asked.formula_id, method)
     emit('change', { method: undefined, style: method ? OWN : undefined, version: undefined })
-    emit('kept')
   } catch (error) {
     refused.value = asRefused(error).message
   }
