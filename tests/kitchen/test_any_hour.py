@@ -161,3 +161,20 @@ def test_what_mends_one_of_two_problems_is_tried_beside_what_mends_the_other(boo
     (mend, *_) = book.mends(asked)
     after = {problem.code for problem in book.preview(replace(asked, **mend.change)).plan.problems}
     assert not after & {"past", "water_hot"}
+
+
+def test_where_no_time_is_good_the_least_bad_is_shown(sessions):
+    """A proof that is too short whenever it is baked: at least it does not begin in the past, nor in the night."""
+    evening = SATURDAY + timedelta(hours=10)
+    book = PlanBook(Work(sessions, lambda: evening))
+    formula = book.formulas.get("two-tides").formula
+    short = {
+        "stages": [
+            {"kind": "levain"}, {"kind": "preferment"}, {"kind": "soak"}, {"kind": "mix"},
+            {"kind": "bulk", "until": {"minutes": 30}}, {"kind": "divide"}, {"kind": "shape"},
+            {"kind": "proof", "until": {"minutes": 20}}, {"kind": "bake"}, {"kind": "cool"},
+        ]
+    }  # fmt: skip
+    book.formulas.save("two-tides", replace(formula, method=short))
+    codes = {problem.code for problem in book.preview(Asked("two-tides")).plan.problems}
+    assert codes and "past" not in codes and "asleep" not in codes

@@ -19,7 +19,7 @@ from gentle_crust.contract.sentences import unkept
 from gentle_crust.contract.shown import NextStep, PlanLine, PlanState
 from gentle_crust.core.clock import zone_of
 from gentle_crust.core.course.ask import Asked as CourseAsked
-from gentle_crust.core.course.plan import CoursePlan
+from gentle_crust.core.course.plan import CoursePlan, gravity
 from gentle_crust.core.course.styles import Style, fitting
 from gentle_crust.core.course.taken import Taken
 from gentle_crust.core.errors import Conflict, CraftError, Infeasible, NotFound, Unreadable
@@ -205,15 +205,16 @@ class PlanBook:
     def _first_good(self, whole: Asked, behind: Behind, about: tuple[bool, int]) -> Answer:
         """For breakfast tomorrow, else for noon, the afternoon or the evening; else the same on the days after.
 
-        Days beyond the second are tried only where time is all that lacks, as in a cold kitchen.
+        Days beyond the second are tried only where time is all that lacks, as in a cold kitchen. Where none is without
+        a problem, the one whose problems weigh least.
         """
         zone = zone_of(whole.zone or behind.settings.zone)
         today = self.now().astimezone(zone).replace(hour=0, minute=0, second=0, microsecond=0, tzinfo=None)
         breakfast = hour_of(whole.sleep_to or "", "sleep_to") + 1.75
-        first: tuple[Asked, CoursePlan] | None = None
+        best: tuple[Asked, CoursePlan] | None = None
         want_of_time = False
         for day, hour in product((1, 2, 3, 4, 6, 8, 10), (breakfast, 12.5, 15.0, 18.5)):
-            if day > ENOUGH_DAYS and first is not None and not want_of_time:
+            if day > ENOUGH_DAYS and best is not None and not want_of_time:
                 break
             ready = today + timedelta(days=day, minutes=15 * round(hour * 4))
             tried = replace(whole, ready=ready.strftime(LOCAL))
@@ -223,13 +224,14 @@ class PlanBook:
                 if error.field != "ready":
                     raise
                 continue
-            first = first or (tried, made)
+            if best is None or gravity(made) < gravity(best[1]):
+                best = tried, made
             want_of_time = want_of_time or not _not_for_want_of_time(made)
             if not made.problems:
                 return self._answer(tried, behind, about, made)
-        if first is None:
+        if best is None:
             raise Infeasible("ready", "kitchen-no-usable-time")
-        return self._answer(first[0], behind, about, first[1])
+        return self._answer(best[0], behind, about, best[1])
 
     def mends(self, asked: Asked, taken: tuple[Taken, ...] = ()) -> tuple[PageMend, ...]:
         """Single changes that would rid a plan of its problems, as what of the question takes which value."""

@@ -101,13 +101,13 @@ def suiting(asked: Asked) -> CoursePlan:
         made = plan(in_style(asked, style))
         if not made.problems:
             return made
-        first = made if first is None or _weight(made) < _weight(first) else first
+        first = made if first is None or gravity(made) < gravity(first) else first
     if first is None:
         raise CraftError("style", "course-no-style", shape=message(f"shape-{asked.formula.shape}"))
     return first
 
 
-def _weight(made: CoursePlan) -> float:
+def gravity(made: CoursePlan) -> float:
     """How grave a plan's problems are."""
     return sum(
         3.0 if each.code in ("past", "late", "early") else 2.0 if each.code != "asleep" else 1.0
