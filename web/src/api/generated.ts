@@ -5158,7 +5158,7 @@ export interface components {
         };
         /**
          * MethodKind
-         * @description What may be done with a stage of one kind; ``begins``: what one that is added begins with, null: none may come.
+         * @description What may be done with a stage of one kind; ``begins`` is what one that is added begins with, null if none may.
          */
         MethodKind: {
             /** Begins */
