@@ -103,7 +103,18 @@ def test_the_body_of_a_request_becomes_the_cores_own_type(book):
 @pytest.mark.parametrize("kind", sorted(events.BODIES))
 def test_every_kind_of_event_is_read_with_care(kind):
     for odd in (
-        {"key": 7, "event": 7, "text": 7, "how": 7, "kind": 7, "end": 7, "mixing": 7, "foam": 7, "width": "x"},
+        {
+            "key": 7,
+            "event": 7,
+            "text": 7,
+            "how": 7,
+            "kind": 7,
+            "end": 7,
+            "mixing": 7,
+            "foam": 7,
+            "width": "x",
+            "cuts": "x",
+        },
         17,
     ):
         try:
@@ -112,7 +123,7 @@ def test_every_kind_of_event_is_read_with_care(kind):
             assert kind in say(error.what).sentence
         else:
             assert found == (odd if isinstance(odd, dict) else {}), kind
-            assert events.BODIES[kind] in (events.Kept, events.Probe), f"{kind} takes anything"
+            assert events.BODIES[kind] in (events.Kept, events.Probe, events.Started), f"{kind} takes anything"
     with pytest.raises(Unreadable):
         events.read(kind, SATURDAY.replace(year=1), {})
 

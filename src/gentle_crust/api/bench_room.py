@@ -16,10 +16,12 @@ from gentle_crust.contract.bench import (
     CuesAnswer,
     CursorQuery,
     DoughAnswer,
+    EditWish,
     FiguresAnswer,
     JudgeBody,
     LogQuery,
     MixedBody,
+    OffersAnswer,
     PhotoPath,
     PressBody,
     PressedAnswer,
@@ -32,6 +34,7 @@ from gentle_crust.contract.bench import (
     SmallQuery,
     StageQuery,
     ToldAnswer,
+    TriedAnswer,
     VerdictAnswer,
 )
 from gentle_crust.contract.pages import PageQuery
@@ -43,6 +46,7 @@ from gentle_crust.interchange.logger_csv import Figure, read_log
 from gentle_crust.kitchen import story as tale
 from gentle_crust.kitchen.bakes import BakesBook
 from gentle_crust.kitchen.bench import BenchBook, BenchView, OnBench
+from gentle_crust.kitchen.by_hand import HandBook
 from gentle_crust.kitchen.instruments import Instruments
 from gentle_crust.kitchen.photos import LARGEST_BYTES, PhotoShelf
 from gentle_crust.kitchen.presses import Press, Presses
@@ -87,6 +91,7 @@ def _dough(found: OnBench) -> DoughAnswer:
         over=found.live.over,
         standing=found.live.standing,
         ribbon=plan.ribbon,
+        outs=list(plan.outs),
         told=plan.told.sentence if plan.told else NOTHING,
         doubts=[each.sentence for each in plan.told.doubts] if plan.told else [],
         clashes=list(found.clashes),
@@ -189,6 +194,18 @@ def ways_out(path: KeyPath) -> Response:
     return answer(RemediesAnswer(remedies=list(ways), rescues=list(saves)))
 
 
+@bench.get("/bench/<key>/edits", responses={200: OffersAnswer})
+def what_may_change(path: KeyPath) -> Response:
+    """What may be changed by hand of a dough now."""
+    return answer(OffersAnswer(offers=list(HandBook(work()).offers(path.key))))
+
+
+@bench.post("/bench/<key>/edits", responses={200: TriedAnswer})
+def try_change(path: KeyPath, body: EditWish) -> Response:
+    """What a change by hand would come to; nothing is kept."""
+    return answer(TriedAnswer(tried=HandBook(work()).tried(path.key, body.model_dump(exclude_none=True))))
+
+
 @bench.get("/bench/<key>/cues", responses={200: CuesAnswer})
 def cues(path: KeyPath, query: StageQuery) -> Response:
     """What can be looked at now."""
@@ -212,7 +229,7 @@ def record(path: KeyPath) -> Response:
             name=saved.answer.formula.name,
             events=[ToldAnswer(**tale.as_dict(each)) for each in found.told],
             withdrawn=[ToldAnswer(**tale.as_dict(each)) for each in found.withdrawn],
-            complete=found.happened.done("cut-1") is not None,
+            complete=found.started is not None and found.complete,
             unreadable=[ToldAnswer(**tale.as_dict(each)) for each in found.unreadable],
         )
     )

@@ -1,11 +1,14 @@
 """The core's own types, read from what is stored or sent and written to it."""
 
+from collections.abc import Callable
 from functools import cached_property
 from typing import Any, Generic, TypeVar
 
-from pydantic import TypeAdapter
+from pydantic import TypeAdapter, ValidationError
 
 import gentle_crust.contract.sentences  # noqa: F401 - how messages are written
+from gentle_crust.contract.problem import of_validation
+from gentle_crust.core.errors import CraftError
 
 T = TypeVar("T")
 
@@ -28,3 +31,15 @@ class Adapted(Generic[T]):
     def write(self, value: T) -> Any:
         """As JSON holds it."""
         return self.adapter.dump_python(value, mode="json")
+
+
+def as_declared(read: Callable[[Any], T], value: Any, name: str) -> T:
+    """``value`` as it is declared. Raises CraftError, naming the part of it that is wrong."""
+    try:
+        return read(value)
+    except ValidationError as error:
+        first = of_validation(error)[0]
+        field = name if first.field == "body" else f"{name}.{first.field}"
+        raise CraftError(
+            field, "contract-not-as-declared-in", name=name, sentence=first.sentence, remedy=first.remedy
+        ) from error

@@ -9,12 +9,14 @@ from pydantic import AwareDatetime, Field, StringConstraints
 from gentle_crust.contract.bakes import BakeLine, BakeRecord
 from gentle_crust.contract.strict import KeyPath, Number, Short, Shown, Strict
 from gentle_crust.core.bench.clashes import Clash
+from gentle_crust.core.bench.edit import EditCode
 from gentle_crust.core.bench.live import LiveStep
+from gentle_crust.core.bench.offers import Offer, Tried
 from gentle_crust.core.bench.remedies import Remedy
 from gentle_crust.core.bench.standing import Standing
 from gentle_crust.core.fermentation.probe import ProbeSays
 from gentle_crust.core.messages import Message
-from gentle_crust.core.plan.shown import Ribbon
+from gentle_crust.core.plan.shown import PartOut, Ribbon
 from gentle_crust.core.readiness.cues import Cue, Stage
 from gentle_crust.core.readiness.judge import Verdict
 
@@ -26,8 +28,8 @@ Body = Annotated[dict[str, Any], Field(max_length=12)]
 
 PressKind = Literal[
     "bake_started", "bake_step", "bake_not_yet", "bake_snoozed", "bake_note", "bake_changed", "bake_judged",
-    "bake_outcome", "bake_finished", "bake_stopped", "bake_probe", "reading", "bake_withdrawn", "bake_corrected",
-    "absence", "absence_withdrawn",
+    "bake_edited", "bake_outcome", "bake_finished", "bake_stopped", "bake_probe", "reading", "bake_withdrawn",
+    "bake_corrected", "absence", "absence_withdrawn",
 ]  # fmt: skip
 
 
@@ -129,6 +131,19 @@ class JudgeBody(Strict):
     cues: Annotated[dict[str, str | Number], Field(max_length=20)] = {}
 
 
+class EditWish(Strict):
+    """A change by hand: its times by the kitchen's wall clock, 2026-11-29T07:30."""
+
+    code: EditCode
+    stage: Short = ""
+    until: Short = ""
+    kind: Short = ""
+    minutes: Number | None = None
+    pieces: int | None = None
+    vessel: Short = ""
+    dough_g: Number | None = None
+
+
 class SampleBody(Strict):
     """One figure of an instrument."""
 
@@ -181,6 +196,8 @@ class DoughAnswer(Shown):
     over: bool
     standing: Standing
     ribbon: Ribbon
+    outs: list[PartOut]
+    """Its parts, if its pieces go different ways."""
     told: Message
     doubts: list[Message]
     clashes: list[Clash]
@@ -230,6 +247,18 @@ class RemediesAnswer(Shown):
 
     remedies: list[Remedy]
     rescues: list[Remedy]
+
+
+class OffersAnswer(Shown):
+    """What may be changed by hand now."""
+
+    offers: list[Offer]
+
+
+class TriedAnswer(Shown):
+    """What a change by hand would come to."""
+
+    tried: Tried
 
 
 class CuesAnswer(Shown):

@@ -18,6 +18,7 @@ from pydantic import (
 
 from gentle_crust.contract.adapted import Adapted
 from gentle_crust.contract.tidy import clean, sane
+from gentle_crust.core.bench.edit import EditCode
 from gentle_crust.core.bench.happened import EXTRA_FOLD, Happened
 from gentle_crust.core.bench.remedies import Change as CourseChange
 from gentle_crust.core.bench.remedies import ChangeCode, changed
@@ -30,6 +31,7 @@ STARTED, STEP, NOT_YET, SNOOZED = "bake_started", "bake_step", "bake_not_yet", "
 NOTE, PHOTO, CHANGED, JUDGED = "bake_note", "bake_photo", "bake_changed", "bake_judged"
 OUTCOME, FINISHED, STOPPED, PROBE = "bake_outcome", "bake_finished", "bake_stopped", "bake_probe"
 WITHDRAWN, CORRECTED = "bake_withdrawn", "bake_corrected"
+EDITED = "bake_edited"
 READ, READ_WITHDRAWN = "reading", "reading_withdrawn"
 ABSENT, PRESENT = "absence", "absence_withdrawn"
 MIXED, TEST_BEGUN, TEST_READ = "mixed", "yeast_test_begun", "yeast_test_read"
@@ -39,7 +41,7 @@ CORE, OVEN = "core_c", "oven_c"
 
 Number = Annotated[float, AllowInfNan(False)]
 Key = Annotated[str, StringConstraints(min_length=1, max_length=60)]
-STEP_KEY = rf"^({EXTRA_FOLD}[A-Za-z0-9_-]{{0,40}}|[a-z_]{{1,30}}-[1-9][0-9]{{0,3}})$"
+STEP_KEY = rf"^({EXTRA_FOLD}[A-Za-z0-9_-]{{0,40}}|[a-z_]{{1,30}}-[1-9][0-9]{{0,6}})$"
 StepKey = Annotated[str, StringConstraints(pattern=STEP_KEY)]
 Said = Annotated[str, StringConstraints(max_length=300)]
 
@@ -58,6 +60,12 @@ class Kept(BaseModel):
     @classmethod
     def _clean(cls, value: Any) -> Any:
         return clean(value)
+
+
+class Started(Kept):
+    """A dough that came to the bench: how many parts of it are cut one day; bakes of an older kind do not say."""
+
+    cuts: Annotated[int, Field(ge=1, le=99)] = 1
 
 
 class Step(Kept):
@@ -101,6 +109,20 @@ class Change(Kept):
 
     change: Changed
     sentence: Said = ""
+
+
+class Edited(Kept):
+    """A change by hand, as the core counts it; its time is the event's."""
+
+    code: EditCode
+    number: Annotated[int, Field(ge=1, le=999)]
+    stage: Annotated[str, StringConstraints(max_length=60)] = ""
+    until: AwareDatetime | None = None
+    kind: Annotated[str, StringConstraints(max_length=30)] = ""
+    minutes: Number | None = None
+    pieces: int | None = None
+    vessel: Annotated[str, StringConstraints(max_length=60)] = ""
+    dough_g: Number | None = None
 
 
 class Looked(BaseModel):
@@ -191,8 +213,8 @@ class Mark(Kept):
 
 
 BODIES: dict[str, type[Kept]] = {
-    STARTED: Kept, STEP: Step, NOT_YET: Held, SNOOZED: Held, NOTE: Note, PHOTO: Photo, CHANGED: Change,
-    JUDGED: Judged, OUTCOME: Outcome, FINISHED: Kept, STOPPED: Kept, PROBE: Probe, READ: TakenReading,
+    STARTED: Started, STEP: Step, NOT_YET: Held, SNOOZED: Held, NOTE: Note, PHOTO: Photo, CHANGED: Change,
+    EDITED: Edited, JUDGED: Judged, OUTCOME: Outcome, FINISHED: Kept, STOPPED: Kept, PROBE: Probe, READ: TakenReading,
     READ_WITHDRAWN: ReadWithdrawn, WITHDRAWN: Withdrawn, CORRECTED: Corrected,
     ABSENT: Absence, PRESENT: Mark, MIXED: Mixed, TEST_BEGUN: Kept, TEST_READ: TestRead,
     CULTURE_WITHDRAWN: Mark, CULTURE_REINSTATED: Mark,

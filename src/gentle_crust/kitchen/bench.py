@@ -116,6 +116,11 @@ class Dough:
         return _carried(planned, self.asked, following or self.following)
 
     @property
+    def followed(self) -> Followed:
+        """Its course as it goes on, and how its stages stand."""
+        return self._carried()[1]
+
+    @property
     def clock(self) -> Clock:
         """The clock of the kitchen that it stands in."""
         return self._carried()[1].progress.solved.clock
@@ -185,7 +190,7 @@ class BenchBook:
             id=dough.key,
             name=_name(dough),
             pieces=int(asked.pieces or 1),
-            each_g=float(asked.scaling_weight_g or 0),
+            each_g=_each_g(dough),
             vessel=dough.vessel.name,
             vessel_kind=dough.vessel.kind,
             rye_percent=100 * formula.blend("rye_fraction"),
@@ -210,7 +215,7 @@ class BenchBook:
         if oven_c is not None:
             asked = _oven_as_read(asked, oven_c, plan.bake.preheat_c)
         following = Following(readings, story.looked(mixed), story.happened, now)
-        vessel = vessel_of(saved.answer.asked, self.settings.get())
+        vessel = _vessel(asked, story, vessel_of(saved.answer.asked, self.settings.get()))
         dough = Dough(saved.id, saved, story, asked, vessel, following, mixed, now, None)
         device = story.last(bodies.PROBE)
         if device is None or not device.body.get("device"):
@@ -323,7 +328,7 @@ class BenchBook:
         measured = dough.probe.says.celsius if dough.probe and dough.probe.says.doubt is None else None
         rye = 100 * dough.saved.answer.formula.blend("rye_fraction")
         if "out_g" in cues:
-            cues = _with_loss(cues, dough.saved.answer.asked.scaling_weight_g)
+            cues = _with_loss(cues, _each_g(dough))
         leaven = leaven_of(dough.saved.answer.formula)
         return question_of(dough.saved.answer.plan, stands, dough.vessel.kind, rye, leaven, measured, cues)
 
@@ -353,6 +358,18 @@ class BenchBook:
             return Score(*Bakes(session).score())
 
 
+def _each_g(dough: Dough) -> float:
+    """What a piece weighs, by the dough's weight when it was divided if that was told."""
+    weighed = [edit.dough_g for edit in dough.story.happened.edits if edit.code == "weighed" and edit.dough_g]
+    return weighed[-1] / dough.asked.pieces if weighed else float(dough.saved.answer.asked.scaling_weight_g or 0)
+
+
+def _vessel(asked: Asked, story: Story, planned: Vessel) -> Vessel:
+    """What it is baked in: as planned, or as it was changed by hand."""
+    chosen = [edit.vessel for edit in story.happened.edits if edit.code == "vessel"]
+    return next((each for each in asked.kitchen.vessels if chosen and each.id == chosen[-1]), planned)
+
+
 def _set_aside(plan: SavedPlan, error: Exception) -> SetAside:
     """What is said of a dough that cannot be carried on with; what was not foreseen is logged."""
     if isinstance(error, CraftError):
@@ -368,11 +385,11 @@ def _oven_as_read(asked: Asked, read_c: float, set_c: float) -> Asked:
     return replace(asked, kitchen=replace(asked.kitchen, oven=oven))
 
 
-def _with_loss(cues: dict[str, str | float], piece_g: float | None) -> dict[str, str | float]:
+def _with_loss(cues: dict[str, str | float], piece_g: float) -> dict[str, str | float]:
     """A loaf's weight out of the oven as what it lost of its dough."""
     rest = {cue: value for cue, value in cues.items() if cue != "out_g"}
     grams = within("out_g", limits.OUT_G, float(cues["out_g"]))
-    if piece_g is None or not piece_g / 2 <= grams <= piece_g:
+    if not piece_g / 2 <= grams <= piece_g:
         raise Infeasible("out_g", "kitchen-loaf-heavier-than-dough", grams=grams)
     return {**rest, "loss_percent": round(100 * (1 - grams / piece_g), 1)}
 

@@ -4,16 +4,13 @@ from collections.abc import Callable
 from contextlib import suppress
 from dataclasses import dataclass, replace
 from datetime import date, datetime, timedelta
-from typing import Any, TypeVar
+from typing import Any
 from zoneinfo import ZoneInfo
 
-from pydantic import ValidationError
-
 from gentle_crust.contract import events as bodies
-from gentle_crust.contract.adapted import Adapted
+from gentle_crust.contract.adapted import Adapted, as_declared
 from gentle_crust.contract.asked import Asked
 from gentle_crust.contract.events import Changed, is_step_key
-from gentle_crust.contract.problem import of_validation
 from gentle_crust.contract.tidy import clean, sane
 from gentle_crust.core import limits
 from gentle_crust.core.bench.happened import check_order, milestones_of
@@ -28,6 +25,7 @@ from gentle_crust.kitchen import states
 from gentle_crust.kitchen import story as tale
 from gentle_crust.kitchen.bench import ABSENT, LONGEST_AWAY, PRESENT, BenchBook
 from gentle_crust.kitchen.beside import write_bake
+from gentle_crust.kitchen.by_hand import HandBook, edit_body
 from gentle_crust.kitchen.follow import Taken, mixed_of, value_of
 from gentle_crust.kitchen.local_time import instant_of
 from gentle_crust.kitchen.plans import PlanBook, SavedPlan
@@ -43,7 +41,7 @@ LOOK_AGAIN = timedelta(minutes=15)
 """When a step that was not due yet is looked at again, if nobody says (practice)."""
 LONG_GONE = timedelta(hours=6)
 """An hour that passed so long ago is meant for tomorrow."""
-MOVES = (bodies.STARTED, bodies.CHANGED)
+MOVES = (bodies.STARTED, bodies.CHANGED, bodies.EDITED)
 """Presses that set a dough's whole course: none is kept that it could not be carried on with."""
 READING: Adapted[Taken] = Adapted(Taken)
 VERDICT: Adapted[Verdict] = Adapted(Verdict)
@@ -58,21 +56,6 @@ class Press:
     kind: str
     at: datetime
     body: dict[str, Any]
-
-
-T = TypeVar("T")
-
-
-def _as_declared(read: Callable[[Any], T], value: Any, name: str) -> T:
-    """``value`` as it is declared. Raises CraftError, naming the part of it that is wrong."""
-    try:
-        return read(value)
-    except ValidationError as error:
-        first = of_validation(error)[0]
-        field = name if first.field == "body" else f"{name}.{first.field}"
-        raise CraftError(
-            field, "contract-not-as-declared-in", name=name, sentence=first.sentence, remedy=first.remedy
-        ) from error
 
 
 class _Once:
@@ -205,13 +188,17 @@ class Presses:
         if press.kind == bodies.STARTED and story.started is not None:
             return {}
         keep = {
-            bodies.STEP: self._step, bodies.NOT_YET: self._until, bodies.SNOOZED: self._until,
-            bodies.READ: self._reading, bodies.CHANGED: self._change, bodies.JUDGED: self._judged,
-            bodies.NOTE: self._note, bodies.OUTCOME: self._outcome, bodies.PROBE: self._probe,
+            bodies.STARTED: self._started, bodies.STEP: self._step, bodies.NOT_YET: self._until,
+            bodies.SNOOZED: self._until, bodies.READ: self._reading, bodies.CHANGED: self._change,
+            bodies.EDITED: self._edit, bodies.JUDGED: self._judged, bodies.NOTE: self._note,
+            bodies.OUTCOME: self._outcome, bodies.PROBE: self._probe,
         }.get(press.kind)  # fmt: skip
         if keep is None:
             return {"width": int(press.body["width"]), "height": int(press.body["height"])} if press.body else {}
         return keep(replace(press, body=clean(press.body)), story, saved)
+
+    def _started(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
+        return {"cuts": max(sum(step.kind == "cut" for step in saved().answer.plan.steps), 1)}
 
     def _step(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
         key = str(press.body.get("key", ""))
@@ -234,7 +221,7 @@ class Presses:
         if press.body.get("measure") in OF_A_BAKE:
             return self._in_the_oven(press, story)
         mixed = mixed_of(plan, story)
-        taken = _as_declared(READING.read, press.body, "reading")
+        taken = as_declared(READING.read, press.body, "reading")
         kind, value = value_of(taken, plan)
         check(Reading((press.at - (mixed or press.at)) / timedelta(hours=1), kind, value, taken.sure))
         return {"kind": kind, "value": value, "sure": taken.sure}
@@ -251,8 +238,8 @@ class Presses:
         return {"kind": kind, "value": within("value", limit, value), "sure": True}
 
     def _change(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
-        _as_declared(Changed.model_validate, press.body.get("change"), "change")
-        change = _as_declared(CHANGE.read, press.body["change"], "change")
+        as_declared(Changed.model_validate, press.body.get("change"), "change")
+        change = as_declared(CHANGE.read, press.body["change"], "change")
         for name in ("at", "until", "load_at"):
             if (when := getattr(change, name)) is not None:
                 sane(when, f"change.{name}")
@@ -265,6 +252,9 @@ class Presses:
             "change": CHANGE.write(change),
             "sentence": str(press.body.get("sentence", ""))[:300],
         }
+
+    def _edit(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
+        return edit_body(HandBook(self.work).edit(saved().id, press.body, press.at, story))
 
     def _judged(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
         """A judgement as it was shown: what was asked, what was answered, and what it tells of the dough."""

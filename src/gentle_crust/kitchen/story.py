@@ -2,7 +2,7 @@
 
 import logging
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from datetime import datetime, timedelta
 from typing import Any
 
@@ -12,6 +12,7 @@ from gentle_crust.contract.events import (
     CHANGED,
     CORE,
     CORRECTED,
+    EDITED,
     FINISHED,
     JUDGED,
     NOT_YET,
@@ -30,6 +31,7 @@ from gentle_crust.contract.events import (
 )
 from gentle_crust.contract.shown import TakenReading
 from gentle_crust.contract.tidy import clean
+from gentle_crust.core.bench.edit import Edit
 from gentle_crust.core.bench.happened import Core, Deed, Happened, Held
 from gentle_crust.core.bench.remedies import Change, changed
 from gentle_crust.core.errors import Unreadable
@@ -39,9 +41,25 @@ from gentle_crust.store.columns import FOR_EVER, NO_TIME
 from gentle_crust.store.repositories import PlainEvent
 
 LOG = logging.getLogger(__name__)
-PRESSES = (STARTED, STEP, NOT_YET, SNOOZED, NOTE, PHOTO, CHANGED, JUDGED, OUTCOME, FINISHED, STOPPED, PROBE, READ)
+PRESSES = (
+    STARTED,
+    STEP,
+    NOT_YET,
+    SNOOZED,
+    NOTE,
+    PHOTO,
+    CHANGED,
+    EDITED,
+    JUDGED,
+    OUTCOME,
+    FINISHED,
+    STOPPED,
+    PROBE,
+    READ,
+)
 ALL = (*PRESSES, READ_WITHDRAWN, WITHDRAWN, CORRECTED)
 CHANGE: Adapted[Change] = Adapted(Change)
+EDIT: Adapted[Edit] = Adapted(Edit)
 LOOKED: Adapted[tuple[float, float, float, float]] = Adapted(tuple[float, float, float, float])
 SHOWS: Adapted[tuple[float, float, float, float, float]] = Adapted(tuple[float, float, float, float, float])
 IN_THE_OVEN = (CORE, OVEN)
@@ -94,11 +112,25 @@ class Story:
 
     @property
     def leaves(self) -> datetime:
-        """Until when it is on the bench: it is put away, or leaves by itself once it was cut long ago."""
+        """Until when it is on the bench: it is put away, or leaves by itself once all of it was cut long ago."""
         if self.started is None or self.closed:
             return NO_TIME
-        cut = self.happened.done("cut-1")
-        return FOR_EVER if cut is None else cut + RESTS
+        return max(self._cuts) + RESTS if self.complete else FOR_EVER
+
+    @property
+    def complete(self) -> bool:
+        """Whether every part of it was cut."""
+        return len(self._cuts) >= self.parts
+
+    @property
+    def _cuts(self) -> list[datetime]:
+        return [deed.at for deed in self.happened.deeds if deed.key.startswith("cut-") and not deed.skipped]
+
+    @property
+    def parts(self) -> int:
+        """How many parts the dough has, each of which is cut one day."""
+        split = any(edit.code == "split" for edit in self.happened.edits)
+        return int(self.of(STARTED)[0].body.get("cuts", 1)) + split
 
     def on_bench(self, now: datetime) -> bool:
         """Whether it is on the bench."""
@@ -218,7 +250,8 @@ def _happened(told: tuple[Told, ...]) -> Happened:
     for each in told:
         if each.kind == CHANGED:
             happened = changed(happened, CHANGE.read(each.body["change"]))
-    return happened
+    edits = tuple(EDIT.read({**each.body, "at": each.at}) for each in told if each.kind == EDITED)
+    return replace(happened, edits=edits)
 
 
 def _is_core(told: Told) -> bool:

@@ -191,6 +191,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bench/{key}/edits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What may be changed by hand of a dough now. */
+        get: operations["bench_what_may_change_bench__key__edits_get"];
+        put?: never;
+        /** What a change by hand would come to; nothing is kept. */
+        post: operations["bench_try_change_bench__key__edits_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bench/{key}/judge": {
         parameters: {
             query?: never;
@@ -3521,6 +3539,8 @@ export interface components {
              * Format: date-time
              */
             out: string;
+            /** Outs */
+            outs: components["schemas"]["PartOut"][];
             /** Over */
             over: boolean;
             /** Pieces */
@@ -3620,6 +3640,43 @@ export interface components {
              * Format: date-time
              */
             shaped: string;
+        };
+        /**
+         * EditWish
+         * @description A change by hand: its times by the kitchen's wall clock, 2026-11-29T07:30.
+         */
+        EditWish: {
+            /**
+             * Code
+             * @enum {string}
+             */
+            code: "fridge" | "take_out" | "end" | "stage" | "split" | "vessel" | "weighed";
+            /** Dough G */
+            dough_g?: number | null;
+            /**
+             * Kind
+             * @default
+             */
+            kind: string;
+            /** Minutes */
+            minutes?: number | null;
+            /** Pieces */
+            pieces?: number | null;
+            /**
+             * Stage
+             * @default
+             */
+            stage: string;
+            /**
+             * Until
+             * @default
+             */
+            until: string;
+            /**
+             * Vessel
+             * @default
+             */
+            vessel: string;
         };
         /**
          * Event
@@ -4887,6 +4944,11 @@ export interface components {
             kind: string;
             /** Minutes */
             minutes: number;
+            /**
+             * Part
+             * @default
+             */
+            part: string;
             /** Say */
             say: string;
             span: components["schemas"]["TimeSpan"] | null;
@@ -5246,6 +5308,18 @@ export interface components {
             style?: string | null;
         };
         /**
+         * MoreStage
+         * @description A stage that may come on top: its kind, after which it comes, and how long it usually takes.
+         */
+        MoreStage: {
+            /** After */
+            after: string;
+            /** Kind */
+            kind: string;
+            /** Minutes */
+            minutes: number;
+        };
+        /**
          * MyFlour
          * @description A flour of the baker's own: of a ``kind`` of the flours table, with what differs from it. Unknown is None.
          *
@@ -5332,6 +5406,55 @@ export interface components {
              * Format: date-time
              */
             start: string;
+        };
+        /**
+         * Offer
+         * @description Something that may be changed now; ``stage`` is the stage that it is about, ``kind`` what it is, of which part.
+         *
+         *     ``until`` is the time that it begins with, ``most_pieces`` what may be kept for later, ``dough_g`` what was planned.
+         */
+        Offer: {
+            /**
+             * Code
+             * @enum {string}
+             */
+            code: "fridge" | "take_out" | "end" | "stage" | "split" | "vessel" | "weighed";
+            /** Dough G */
+            dough_g?: number | null;
+            /**
+             * Extra
+             * @default []
+             */
+            extra: components["schemas"]["MoreStage"][];
+            /** Kind */
+            kind: string;
+            /**
+             * Most Pieces
+             * @default 0
+             */
+            most_pieces: number;
+            /**
+             * Part
+             * @default
+             */
+            part: string;
+            /** Stage */
+            stage: string;
+            /** Until */
+            until?: string | null;
+            /**
+             * Vessels
+             * @default []
+             */
+            vessels: components["schemas"]["VesselChoice"][];
+        };
+        /**
+         * OffersAnswer
+         * @description What may be changed by hand now.
+         */
+        OffersAnswer: {
+            /** Offers */
+            offers: components["schemas"]["Offer"][];
         };
         /**
          * Oven
@@ -6212,7 +6335,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "bake_started" | "bake_step" | "bake_not_yet" | "bake_snoozed" | "bake_note" | "bake_changed" | "bake_judged" | "bake_outcome" | "bake_finished" | "bake_stopped" | "bake_probe" | "reading" | "bake_withdrawn" | "bake_corrected" | "absence" | "absence_withdrawn";
+            kind: "bake_started" | "bake_step" | "bake_not_yet" | "bake_snoozed" | "bake_note" | "bake_changed" | "bake_judged" | "bake_edited" | "bake_outcome" | "bake_finished" | "bake_stopped" | "bake_probe" | "reading" | "bake_withdrawn" | "bake_corrected" | "absence" | "absence_withdrawn";
         };
         /**
          * PressedAnswer
@@ -7830,6 +7953,26 @@ export interface components {
             what: string;
         };
         /**
+         * Tried
+         * @description What comes of a change, in a sentence, and when each part is out of the oven.
+         */
+        Tried: {
+            /**
+             * Out
+             * Format: date-time
+             */
+            out: string;
+            /** Sentence */
+            sentence: string;
+        };
+        /**
+         * TriedAnswer
+         * @description What a change by hand would come to.
+         */
+        TriedAnswer: {
+            tried: components["schemas"]["Tried"];
+        };
+        /**
          * TrustAnswer
          * @description Where the kitchen is served to the network, and the authority that a phone is asked to trust.
          */
@@ -8091,6 +8234,16 @@ export interface components {
             name: string;
             /** Rated C */
             rated_c?: number | null;
+        };
+        /**
+         * VesselChoice
+         * @description A vessel of the kitchen.
+         */
+        VesselChoice: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
         };
         /**
          * Vigour
@@ -9148,6 +9301,153 @@ export interface operations {
             };
             /** @description The data file is held by another program. */
             503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    bench_what_may_change_bench__key__edits_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OffersAnswer"];
+                };
+            };
+            /** @description Nothing lies under that key. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    bench_try_change_bench__key__edits_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EditWish"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TriedAnswer"];
+                };
+            };
+            /** @description Nothing lies under that key. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Somebody else changed it, or it is under way already. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ChangedDocument"] | components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The disk is full. */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };

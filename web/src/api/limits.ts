@@ -30,6 +30,7 @@ export const limits = {
   EMPTY_JAR_G: { low: 10, high: 5000 },
   EVERY_DAYS: { low: 1, high: 60 },
   EXTRA_PERCENT: { low: 0, high: 100 },
+  EXTRA_STAGE_MIN: { low: 1, high: 720 },
   FEED_FLOUR_G: { low: 1, high: 20000 },
   FEED_HOUR: { low: 0, high: 23.99 },
   FEED_RATIO: { low: 1, high: 20 },

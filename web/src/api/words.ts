@@ -45,6 +45,7 @@ export interface Words {
     title: string
     titleDue: (data: { dough: Value; step: Value }) => string
     empty: string
+    coming: string
     emptyMore: string
     startPlan: string
     toBench: string
@@ -71,6 +72,7 @@ export interface Words {
     note: string
     photo: string
     extraFold: string
+    change: string
     snooze: string
     snoozed: (data: { at: Value }) => string
     stop: string
@@ -162,6 +164,25 @@ export interface Words {
     kinds: Record<string, ((data: Record<string, Value>) => string) | string>
     skipped: string
     stages: Record<string, string>
+  }
+  byHand: {
+    title: string
+    lead: (data: { name: Value }) => string
+    nothing: string
+    ofPart: (data: { part: Value; what: Value }) => string
+    codes: Record<string, string>
+    hints: Record<string, ((data: Record<string, Value>) => string) | string>
+    day: string
+    outAt: string
+    readyAt: string
+    pieces: string
+    which: string
+    minutes: string
+    vessel: string
+    weight: string
+    do: string
+    reckoning: string
+    told: Record<string, ((data: Record<string, Value>) => string) | string>
   }
   card: {
     title: string
@@ -619,6 +640,7 @@ export interface Words {
     again: (data: { at: Value }) => string
     waitUntil: (data: { at: Value }) => string
     keep: string
+    goOn: (data: { step: Value }) => string
     conflict: string
   }
   keeping: {

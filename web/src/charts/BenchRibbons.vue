@@ -18,6 +18,8 @@ const props = defineProps<{
   cultures: Schemas['CultureLine'][]
   now: number
   chosen: string | null
+  /** How many hours to come are shown, if not those of a working day. */
+  ahead?: number
 }>()
 const emit = defineEmits<{ choose: [string] }>()
 const t = words.bench
@@ -32,7 +34,9 @@ const TALL = computed(() => (props.doughs.length > 2 ? 70 : 104))
 const ROOM = 26
 
 const length = computed(() => Math.max(width.value - LABEL.value - RIGHT, 200))
-const span = computed(() => benchSpan(props.doughs, props.now, narrow.value ? 3 : 6, narrow.value ? 9 : 15))
+const span = computed(() =>
+  benchSpan(props.doughs, props.now, narrow.value ? 3 : 6, props.ahead ?? (narrow.value ? 9 : 15)),
+)
 const scale = computed(() => clockScale(span.value.start, span.value.end, length.value, 44, clock))
 const nowX = computed(() => scale.value.x(props.now))
 const nights = computed(() =>
@@ -47,32 +51,47 @@ const nights = computed(() =>
     }))
     .filter((night) => night.to - night.x > 4),
 )
+/** A row for each dough, and one more for each part of it that goes its own way. */
 const rows = computed(() =>
-  props.doughs.map((dough) => {
-    const shapes = benchShapes(dough, (at) => scale.value.x(at), TALL.value)
-    const x = (at: string) => scale.value.x(at)
-    const shown = (step: LiveStep) => x(step.at) > -4 && x(step.at) < length.value + 4
-    return {
-      dough,
-      ...shapes,
-      warmths: warmthsOf(shapes.parts),
-      oven: { start: x(dough.ribbon.bake[0]!.start), end: x(dough.ribbon.bake.at(-1)!.end) },
-      bake: dough.ribbon.bake.map((stage) => ({ ...stage, x: x(stage.start), to: x(stage.end) })),
-      folds: dough.steps.filter((step) => step.kind === 'fold' && step.state !== 'skipped').filter(shown),
-      pins: dough.steps
-        .filter((step) => step.kind !== 'fold' && step.minutes && step.state !== 'skipped')
-        .filter(shown),
-      photos: dough.history.filter((event) => event.kind === 'bake_photo' && x(event.at) > 0),
-      readings: dough.history
-        .filter(
-          (event) =>
-            event.kind === 'reading' && String(event.body.kind).startsWith('rise') && x(event.at) > 0,
-        )
-        .map((event) => ({ id: event.id, at: event.at, rise: Number(event.body.value) })),
-      next: dough.steps.find((step) => step.key === dough.next) ?? null,
-    }
-  }),
+  props.doughs.flatMap((dough) => [
+    rowOf(dough, null),
+    ...dough.outs.slice(1).map((part) => rowOf(dough, part)),
+  ]),
 )
+type Part = BenchDough['outs'][number]
+function ovenOf(dough: BenchDough, part: Part | null) {
+  if (!part) return dough.ribbon.bake
+  return part.load ? [{ start: part.load, end: part.out, covered: false, setpoint_c: 0, name: '' }] : []
+}
+function rowOf(dough: BenchDough, part: Part | null) {
+  const x = (at: string) => scale.value.x(at)
+  const shapes = benchShapes(dough, (at) => scale.value.x(at), TALL.value, part?.ribbon)
+  const shown = (step: LiveStep) => x(step.at) > -4 && x(step.at) < length.value + 4
+  const later = dough.outs.slice(1).map((each) => each.name)
+  const own = dough.steps.filter((step) => (part ? step.part === part.name : !later.includes(step.part)))
+  const bake = ovenOf(dough, part)
+  return {
+    key: `${dough.id} ${part?.name ?? ''}`,
+    dough,
+    part: part?.name ?? dough.outs[0]?.name ?? '',
+    first: !part,
+    ...shapes,
+    warmths: warmthsOf(shapes.parts),
+    oven: bake.length ? { start: x(bake[0]!.start), end: x(bake.at(-1)!.end) } : null,
+    bake: bake.map((stage) => ({ ...stage, x: x(stage.start), to: x(stage.end) })),
+    folds: own.filter((step) => step.kind === 'fold' && step.state !== 'skipped').filter(shown),
+    pins: own
+      .filter((step) => step.kind !== 'fold' && step.minutes && step.state !== 'skipped')
+      .filter(shown),
+    photos: (part ? [] : dough.history).filter((event) => event.kind === 'bake_photo' && x(event.at) > 0),
+    readings: (part ? [] : dough.history)
+      .filter(
+        (event) => event.kind === 'reading' && String(event.body.kind).startsWith('rise') && x(event.at) > 0,
+      )
+      .map((event) => ({ id: event.id, at: event.at, rise: Number(event.body.value) })),
+    next: own.find((step) => step.state === 'due' || step.state === 'coming') ?? null,
+  }
+}
 const WORD_PX = 50
 /** Parts that are wide enough to say how warm they end; of two that end side by side, the later one does. */
 function warmthsOf(parts: ReturnType<typeof benchShapes>['parts']) {
@@ -109,17 +128,18 @@ const stageOf = (dough: BenchDough) => {
   <div ref="host" class="rows" role="group" :aria-label="t.ribbon">
     <button
       v-for="(row, index) in rows"
-      :key="row.dough.id"
+      :key="row.key"
       type="button"
       class="row"
-      :class="{ chosen: row.dough.id === chosen, due: row.next?.state === 'due' }"
+      :class="{ chosen: row.dough.id === chosen, due: row.next?.state === 'due', part: !row.first }"
       :aria-pressed="row.dough.id === chosen"
-      :aria-keyshortcuts="String(index + 1)"
+      :aria-keyshortcuts="row.first ? String(doughs.indexOf(row.dough) + 1) : undefined"
       @click="emit('choose', row.dough.id)"
     >
       <span class="label">
-        <strong>{{ row.dough.name }}</strong>
-        <span class="small quiet"
+        <strong v-if="row.first">{{ row.dough.name }}</strong>
+        <span v-if="row.part" class="small whose">{{ row.part }}</span>
+        <span v-if="row.first" class="small quiet"
           >{{ stageOf(row.dough)
           }}<template v-if="named(row.dough)"> · {{ named(row.dough) }}</template></span
         >
@@ -139,7 +159,12 @@ const stageOf = (dough: BenchDough) => {
             <rect x="0" :y="-TALL - 40" :width="length + RIGHT" :height="TALL + 70" />
           </clipPath>
         </defs>
-        <RibbonDefs :id="`${id}-${index}`" :down="false" :parts="row.parts" :bake="row.oven" />
+        <RibbonDefs
+          :id="`${id}-${index}`"
+          :down="false"
+          :parts="row.parts"
+          :bake="row.oven ?? { start: 0, end: 0 }"
+        />
         <g :transform="`translate(0 ${TALL + 12})`" :clip-path="`url(#${id}-${index}-all)`">
           <rect
             v-for="(night, n) in nights"
@@ -180,6 +205,7 @@ const stageOf = (dough: BenchDough) => {
               />
             </g>
             <rect
+              v-if="row.oven"
               :x="row.oven.start"
               y="-8"
               :width="Math.max(row.oven.end - row.oven.start, 1)"
@@ -289,6 +315,12 @@ const stageOf = (dough: BenchDough) => {
 }
 .chosen .label {
   border-color: var(--ink);
+}
+.part {
+  border-top-style: dashed;
+}
+.whose {
+  font-weight: 650;
 }
 .label strong {
   font-size: 1.25rem;

@@ -13,7 +13,7 @@ export function benchSpan(doughs: BenchDough[], now: number, past: number, futur
       .filter((part) => happens(dough, part.kind))
       .map((part) => Date.parse(part.points[0]!.at)),
   )
-  const ends = doughs.map((dough) => Date.parse(dough.out))
+  const ends = doughs.flatMap((dough) => [dough.out, ...dough.outs.map((part) => part.out)]).map(Date.parse)
   const start = Math.max(Math.min(now - HOUR, ...starts), now - past * HOUR)
   const end = Math.min(Math.max(now + 2 * HOUR, ...ends.map((end) => end + 0.4 * HOUR)), now + future * HOUR)
   return { start, end }
@@ -27,7 +27,12 @@ function happens(dough: BenchDough, kind: string): boolean {
 }
 
 /** One dough in drawing coordinates: x by a common clock, height by its own greatest rise. */
-export function benchShapes(dough: BenchDough, x: (at: number) => number, height: number) {
+export function benchShapes(
+  dough: BenchDough,
+  x: (at: number) => number,
+  height: number,
+  drawn = dough.ribbon.parts,
+) {
   const highest = 1 + Math.max(dough.ribbon.greatest_rise, 0.4)
   const y = (rise: number) => -(Math.min(1 + rise, highest * 1.08) / (highest * 1.08)) * height
   const u = (point: Point) => x(Date.parse(point.at))
@@ -45,7 +50,7 @@ export function benchShapes(dough: BenchDough, x: (at: number) => number, height
     .curve(curveMonotoneX)
     .x(u)
     .y((point) => y(point.rise))
-  const parts = dough.ribbon.parts
+  const parts = drawn
     .filter((part) => happens(dough, part.kind))
     .map((part, index) => {
       const start = u(part.points[0]!)
@@ -67,7 +72,7 @@ export function benchShapes(dough: BenchDough, x: (at: number) => number, height
       }
     })
   const riseAt = (at: number) => {
-    for (const part of dough.ribbon.parts) {
+    for (const part of drawn) {
       const after = part.points.findIndex((point) => Date.parse(point.at) >= at)
       if (after > 0) return part.points[after]!.rise
     }

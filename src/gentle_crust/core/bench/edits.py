@@ -1,9 +1,12 @@
 """What was pressed at the bench as edits of a course: its method as it was changed, and what became of its stages."""
 
+from collections import Counter
 from collections.abc import Iterator
 from dataclasses import dataclass, replace
 from datetime import datetime, timedelta
 
+from gentle_crust.core.bench.by_hand import presses_of_edits
+from gentle_crust.core.bench.edit import hand_key, is_by_hand, stage_of_key
 from gentle_crust.core.bench.happened import Deed, Happened, keys
 from gentle_crust.core.course.ask import Asked
 from gentle_crust.core.course.method import BESIDE, WAITING, Baking, HeatStage, Method, Place, Stage, Until, is_cold
@@ -86,7 +89,7 @@ class Places:
 
     def stage(self, key: str) -> Stage | None:
         """The stage that a step is of."""
-        return self.method.stage(self.of_key.get(key))
+        return self.method.stage(stage_of_key(key) or self.of_key.get(key))
 
     def waits_before(self, id_: str) -> tuple[Stage, tuple[Stage, ...]] | None:
         """The last stage of waiting before a stage on its way, and the hands between them."""
@@ -121,7 +124,27 @@ def places(method: Method, planned: Plan) -> Places:
                 found.setdefault("chill-1", stage.id)
             if stage.id == RESHAPED:
                 found["reshape-1"] = stage.id
+            if is_by_hand(stage.id) and stage.kind == "bake":
+                found[hand_key("preheat", stage.id, 1)] = stage.id
     return Places(method, found)
+
+
+def keyed(steps: tuple[Step, ...], where: Places) -> tuple[Step, ...]:
+    """Steps under the keys that they have in the plan that was saved; those of stages put in by hand have their own."""
+    planned: dict[tuple[str, str], list[str]] = {}
+    for key, stage in where.of_key.items():
+        planned.setdefault((key.rpartition("-")[0], stage), []).append(key)
+    count: Counter[tuple[str, str]] = Counter()
+    found = []
+    for step in steps:
+        own = step.kind, step.stage
+        count[own] += 1
+        known = planned.get(own, [])
+        if is_by_hand(step.stage):
+            found.append(replace(step, key=hand_key(*own, count[own])))
+        else:
+            found.append(replace(step, key=known[count[own] - 1]) if count[own] <= len(known) else step)
+    return tuple(found)
 
 
 def _by_kind(method: Method, step: Step) -> str:
@@ -142,6 +165,7 @@ def presses_of(happened: Happened, where: Places, minutes: dict[str, float], now
     found = [press for deed in happened.deeds if (press := _of_deed(deed, where)) is not None]
     found += _of_stages_left_out(happened, where)
     found += _folds(happened, where)
+    found += presses_of_edits(happened.edits, where.method)
     kept = list(_possible(sorted(found, key=lambda press: press.at), where.method))
     ended = {press.stage for press in kept if press.kind == "done"} | _passed(kept, where.method)
     return (*kept, *(press for press in _holds(happened, where, minutes, now) if press.stage not in ended))

@@ -6,6 +6,7 @@ from dataclasses import dataclass
 from datetime import datetime, timedelta
 from typing import Protocol
 
+from gentle_crust.core.bench.edit import Edit
 from gentle_crust.core.clock import Stand
 from gentle_crust.core.errors import CraftError
 
@@ -59,6 +60,8 @@ class Happened:
     """It is baked as a flatbread after all."""
     cores: tuple[Core, ...] = ()
     """Cores that were read in the oven."""
+    edits: tuple[Edit, ...] = ()
+    """What was changed by hand, in the order in which it was."""
 
     def deed(self, key: str) -> Deed | None:
         """What was said of a step; None if nothing was."""

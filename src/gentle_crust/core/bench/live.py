@@ -5,7 +5,9 @@ from dataclasses import dataclass, replace
 from datetime import datetime, timedelta
 from typing import Literal
 
-from gentle_crust.core.bench.happened import EXTRA_FOLD, Happened, keys
+from gentle_crust.core.bench.by_hand import begun_by
+from gentle_crust.core.bench.edits import BEGINS_STAGE
+from gentle_crust.core.bench.happened import EXTRA_FOLD, Deed, Happened, keys
 from gentle_crust.core.bench.standing import Standing, standing
 from gentle_crust.core.bench.under_way import Followed
 from gentle_crust.core.cautions import Caution
@@ -33,6 +35,7 @@ class LiveStep:
     span: TimeSpan | None
     cautions: tuple[Caution, ...]
     state: StepState
+    part: str = ""
 
 
 @dataclass(frozen=True)
@@ -76,9 +79,12 @@ def _steps(planned: Plan, followed: Followed, happened: Happened, now: datetime)
     shown |= {key: step for key, step in newer.items() if step.kind != "fold" and step.stage != RESHAPE}
     shown |= {key: step for key, step in older.items() if key not in shown and happened.settled(key)}
     past = _past(followed, happened, shown)
+    moved = begun_by(happened.edits, followed.where.method)
     found = []
     for key, step in shown.items():
         deed = happened.deed(key)
+        if deed is None and step.stage in moved and step.kind in BEGINS_STAGE:
+            deed = Deed(key, moved[step.stage].at)
         words = older[key] if step.kind in AS_PLANNED and key in older else step
         if deed is not None:
             found.append(_step(key, words, deed.at, "skipped" if deed.skipped else "done"))
@@ -277,7 +283,7 @@ def _change_steps(followed: Followed, happened: Happened, now: datetime) -> list
 def _step(key: str, step: Step, at: datetime, state: StepState) -> LiveStep:
     return LiveStep(
         key, step.kind, step.title, step.detail, spoken(key, step), at, step.minutes,
-        step.span if state == "coming" else None, step.cautions, state,
+        step.span if state == "coming" else None, step.cautions, state, step.part,
     )  # fmt: skip
 
 

@@ -3,7 +3,8 @@
 from dataclasses import dataclass, field, replace
 from datetime import datetime, timedelta
 
-from gentle_crust.core.bench.edits import Places, edited, places, presses_of
+from gentle_crust.core.bench.by_hand import by_hand
+from gentle_crust.core.bench.edits import Places, edited, keyed, places, presses_of
 from gentle_crust.core.bench.happened import Deed, Happened, keys
 from gentle_crust.core.course.ask import Asked
 from gentle_crust.core.course.believed import Read
@@ -60,7 +61,8 @@ def follow(planned: Plan, asked: Asked, following: Following) -> Followed:
     if planned.times is None:
         raise CraftError("times", "scheduling-no-bulk")
     happened = _as_planned(following, planned)
-    changed = edited(replace(asked, method=numbered(asked.method)), happened, planned)
+    changed = by_hand(replace(asked, method=numbered(asked.method)), happened.edits)
+    changed = edited(changed, happened, planned)
     changed = replace(changed, method=numbered(changed.method))
     where = places(changed.method, planned)
     minutes = {each.id: each.work_min for path in fill(changed) for each in path.stages}
@@ -76,10 +78,11 @@ def follow(planned: Plan, asked: Asked, following: Following) -> Followed:
     )  # fmt: skip
     found = progress(changed, pressed, now, known)
     plan = _told(planned, found, happened, following)
+    plan = replace(plan, steps=keyed(plan.steps, where))
     parts = (*_builds(planned, happened), *plan.ribbon.parts)
     highest = max((point.rise for part in parts for point in part.points), default=0.0)
     plan = replace(plan, ribbon=replace(plan.ribbon, parts=parts, greatest_rise=highest))
-    return Followed(plan, _due_steps(planned, found, late), found, where)
+    return Followed(plan, keyed(_due_steps(planned, found, late), where), found, where)
 
 
 def _as_planned(following: Following, planned: Plan) -> Happened:
@@ -173,7 +176,9 @@ def _told(planned: Plan, found: Progress, happened: Happened, following: Followi
         out=plan.out,
         steps=plan.steps,
         proof=replace(plan.proof, bulk_rise=planned.proof.bulk_rise),
-        bake=plan.bake if happened.flat else replace(plan.bake, steam=planned.bake.steam),
+        bake=plan.bake
+        if happened.flat or any(each.code == "vessel" for each in happened.edits)
+        else replace(plan.bake, steam=planned.bake.steam),
         ribbon=plan.ribbon,
         problems=plan.problems,
         times=plan_times(solved, times),

@@ -25,7 +25,7 @@ OF_FERMENTING = (
 )  # fmt: skip
 OF_TIME = {"past", "late", "early", "asleep", "hands_taken", "oven_taken", "fridge_full"}
 """What another hour would mend."""
-EARLIER_LATER_H = (1, 2, -1, 3, -2, 4, 6, 8, 12, 24)
+EARLIER_LATER_H = (1, 2, -1, 3, 24, -2, 48, 4, 6, 8, 12)
 PINCH_PERCENT = 0.2
 """Instant yeast beside a levain, of all flour: a pinch that hurries bulk and leaves it sourdough (practice)."""
 MORE, LESS = 1.6, 0.5
@@ -235,7 +235,8 @@ def _at_another_time(made: CoursePlan) -> Iterator[tuple[Asked, Mend]]:
     rounded = tuple((name, at + (A_QUARTER - (at - asked.now) % A_QUARTER)) for name, at in soon)
     # A part that is wanted later than it could be is still wanted then.
     later = tuple((name, max(at, asked.ready_at(name) or at)) for name, at in rounded)
-    for ready in (later, rounded):
+    # Where a warm night makes every quarter of an hour another plan, it is that very minute.
+    for ready in (later, rounded, soon):
         yield _ready(asked, ready)
     for hours in EARLIER_LATER_H:
         yield _ready(asked, tuple((name, at + timedelta(hours=hours)) for name, at in asked.ready))

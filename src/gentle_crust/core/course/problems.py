@@ -54,8 +54,11 @@ def find(solved: Solved, steps: tuple[Step, ...], water: WaterAnswer) -> tuple[P
 
 
 def called(filled: Filled) -> Message:
-    """A stage as a baker says it."""
-    return message("course-stage-named", number=filled.number, kind=message(f"course-kind-{filled.kind}"))
+    """A stage as a sentence about it begins, with its part where the dough goes different ways."""
+    kind = message(f"course-kind-{filled.kind}")
+    if not filled.part:
+        return message("problem-stage", number=filled.number, kind=kind)
+    return message("problem-stage-of-part", part=named(filled.part), number=filled.number, kind=kind)
 
 
 def _past(solved: Solved, steps: tuple[Step, ...]) -> list[Problem]:

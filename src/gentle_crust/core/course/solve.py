@@ -46,6 +46,10 @@ ROUGHLY_H = 0.3
 """So near is near enough to weigh one choice against another."""
 NEARLY_H = 1.0
 """Moved by less, a bulk is stopped as it was."""
+LEAST_FOLLOWS, MOST_FOLLOWS = 0.6, 2.5
+"""A course begun an hour later ends so much later at the least and at the most: where it jumps, that is not it."""
+MOST_TO_MEET = 14
+"""So often a beginning is tried: in a kitchen that is warm only by night it takes some."""
 MOST_TRIES = 3
 MOVES_H = (0.0, 0.02, 0.05, 0.1, *(step / 6 for step in range(1, 19)), -1 / 6, -1 / 3, -0.5)
 """How much later, or sooner, what is wanted soon is begun if hands are needed too early, or in the night."""
@@ -128,12 +132,15 @@ def _exact(
     end_wanted = search.wanted[anchor]
     laid = search.lay(start, holds)
     stops: dict[str, float] = {}
-    for _ in range(MOST_ROUNDS):
+    nearest = (np.inf, start, holds, laid)
+    root = _Root()
+    for _ in range(MOST_ROUNDS if end_wanted is None else MOST_TO_MEET):
         outs = laid.outs()
+        tried = (start, holds, laid)
         moved = 0.0
         if end_wanted is not None:
             late = outs[anchor] - end_wanted
-            start -= late
+            start = start - late if stops else root.next(start, late)
             moved = abs(late)
         for place, tail in enumerate(search.tails):
             wanted = search.wanted[place]
@@ -142,6 +149,7 @@ def _exact(
             if end_wanted is not None and search.share(anchor, place):
                 apart = (outs[place] - wanted) - (outs[anchor] - end_wanted)
                 holds, changed = _together(laid, holds, anchor, place, apart)
+                root = _Root() if changed else root
                 moved = max(moved, changed)
                 if changed:
                     continue
@@ -163,12 +171,54 @@ def _exact(
             holds = {**holds, **spread(tail, new_h)}
         if moved < near_h:
             break
+        if root.jumps:
+            laid = search.lay(start, holds)
+            break
+        if not stops and moved < nearest[0]:
+            nearest = (moved, *tried)
         stops = {} if moved > as_it_was_h else stops or solved_h(laid)
         laid = search.lay(start, {**stops, **holds})
     else:
-        # Nights make it jump to and fro: what is left is taken at the lengths that were last found.
-        start -= 0.0 if end_wanted is None else laid.outs()[anchor] - end_wanted
+        # Bedtime makes it jump to and fro, past the time that is wanted: it is taken as near as it came.
+        _, start, holds, laid = nearest
     return start, holds, laid
+
+
+class _Root:
+    """The beginning with which a course is not late: by the slope of the last two tries, between those that were early
+    and those that were late."""
+
+    def __init__(self) -> None:
+        self.before: tuple[float, float] | None = None
+        self.early, self.late = (-np.inf, -np.inf), (np.inf, np.inf)
+
+    def next(self, start: float, late: float) -> float:
+        """Where to begin next, after ``start`` was ``late`` hours late."""
+        if late < 0:
+            self.early = max(self.early, (start, late))
+        else:
+            self.late = min(self.late, (start, late))
+        after = start - late / self._slope(start, late)
+        self.before = (start, late)
+        within = 0 < self.late[0] - self.early[0] < np.inf
+        if self.jumps:
+            # A little beyond the jump, on the side that comes nearer: on its very edge nobody could say which it is.
+            return self.late[0] + NEAR_H if self.late[1] < -self.early[1] else self.early[0] - NEAR_H
+        if within and not self.early[0] < after < self.late[0]:
+            return (self.early[0] + self.late[0]) / 2
+        return after
+
+    @property
+    def jumps(self) -> bool:
+        """Whether no beginning meets the time: folds of a bedtime, say, are made or not."""
+        apart = self.late[0] - self.early[0]
+        return 0 < apart < NEAR_H and self.late[1] - self.early[1] > 3 * NEAR_H
+
+    def _slope(self, start: float, late: float) -> float:
+        if self.before is None or abs(start - self.before[0]) < NEAR_H:
+            return 1.0
+        slope = (late - self.before[1]) / (start - self.before[0])
+        return min(max(slope, LEAST_FOLLOWS), MOST_FOLLOWS)
 
 
 def solved_h(laid: Laid) -> dict[str, float]:

@@ -198,7 +198,7 @@ def _ends(waits: Waiting, fixed: Fixed, rest: Ways, about: dict[str, float]) -> 
         tried.add(within)
         if np.isnan(found) and within < LONGEST_H:
             within = next(each_h for each_h, _ in STEPS_H if each_h > within)
-        elif not np.isnan(found) and followed_h(found) < within and followed_h(found) not in tried:
+        elif not np.isnan(found) and followed_h(found) != within and followed_h(found) not in tried:
             # As finely as if it had been known: what was thought before changes nothing.
             within = followed_h(found)
         else:

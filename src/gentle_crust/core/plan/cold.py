@@ -7,7 +7,6 @@ from typing import Protocol
 
 from gentle_crust.core.course.taken import litres_of
 from gentle_crust.core.plan.shown import Plan
-from gentle_crust.core.plan.steps_shown import part_of
 
 INTO, OUT_OF = "chill", ("out_of_fridge", "divide", "preshape", "shape", "knock_back", "load")
 """Steps that put a dough into the fridge, and those that show it is out again."""
@@ -17,11 +16,11 @@ class Timed(Protocol):
     """A step as it is planned, or as it stands at the bench."""
 
     @property
-    def key(self) -> str: ...
-    @property
     def kind(self) -> str: ...
     @property
     def at(self) -> datetime: ...
+    @property
+    def part(self) -> str: ...
 
 
 @dataclass(frozen=True)
@@ -41,16 +40,15 @@ def cold_stays(plan: Plan, steps: Iterable[Timed]) -> tuple[ColdStay, ...]:
         if step.kind != INTO:
             continue
         later = in_order[place + 1 :]
-        end = next((each.at for each in later if each.kind != INTO and part_of(each.key) == part_of(step.key)), None)
+        end = next((each.at for each in later if each.kind != INTO and each.part == step.part), None)
         divided = any(each.kind == "divide" for each in in_order[:place])
         if end is not None:
-            grams = plan.totals.dough_g * (_share(plan, part_of(step.key)) if divided else 1.0)
+            grams = plan.totals.dough_g * (_share(plan, step.part) if divided else 1.0)
             found.append(ColdStay(step.at, end, litres_of(grams)))
     return tuple(found)
 
 
-def _share(plan: Plan, part: int) -> float:
+def _share(plan: Plan, part: str) -> float:
     """Share of the dough that a part has."""
-    if part >= len(plan.outs):
-        return 1.0
-    return plan.outs[part].pieces / sum(each.pieces for each in plan.outs)
+    own = next((each.pieces for each in plan.outs if each.name == part), None)
+    return 1.0 if own is None else own / sum(each.pieces for each in plan.outs)

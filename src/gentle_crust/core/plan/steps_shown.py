@@ -64,12 +64,6 @@ def keys_of(solved: Solved, found: Sequence[CourseStep]) -> tuple[str, ...]:
     return tuple(keys)
 
 
-def part_of(key: str) -> int:
-    """The place of the part that a step of this key is of; 0 of the first part and of the trunk."""
-    number = key.rpartition("-")[2]
-    return int(number) // PARTS_APART if number.isdigit() else 0
-
-
 def _step(solved: Solved, each: CourseStep, key: str) -> Step:
     ripening = next((one for one in solved.beside if _is_of(one, each)), None)
     span = None

@@ -53,3 +53,20 @@ remedy-reshape = Fold it gently and shape it again.
 remedy-flat = Bake it as a flatbread.
 rescue-reshape = Fold it gently, shape it again and proof it once more: load about { CLOCK($load) }.
 rescue-flatbread = Dimple it into an oiled tray and bake it flat: load at { CLOCK($load) }.
+
+## Changes by hand
+
+edit-not-now = That cannot be done with this dough as it stands now.
+    .remedy = Look at what can be changed now; what was pressed meanwhile may have moved it on.
+edit-until = The time is missing, or not between five minutes and seven days from now.
+    .remedy = Give a day and an hour to come.
+edit-pieces = So many pieces cannot be kept for later.
+    .remedy = Keep between 1 and { $most } of them.
+edit-vessel = That vessel is not in this kitchen.
+    .remedy = Choose one of those in Kitchen, under what it bakes in.
+edit-dough-g = A dough of that weight is not the one that was planned.
+    .remedy = Give the whole dough's weight, between { MASS($low) } and { MASS($high) }.
+edit-each = Each piece weighs { MASS($g) }.
+edit-next = Next: { $step }, { DAYCLOCK($at) }.
+edit-out = Out of the oven { DAYCLOCK($at) }.
+edit-out-part = Out of the oven, { $part }: { DAYCLOCK($at) }.

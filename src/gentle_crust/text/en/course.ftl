@@ -274,6 +274,8 @@ step-out-loss = Core { WARMTH($core) } or more, a hollow knock, the colour you w
 step-cut = After { SPAN($minutes) } on the rack. Cut sooner it is gummy.
 step-cut-rye = After { SPAN($minutes) } on the rack, wrapped from the third hour on: rye sets slowly.
 
+problem-stage = Stage { $number } ({ $kind })
+problem-stage-of-part = { $part }, stage { $number } ({ $kind })
 problem-past = It begins in the past: { $step } should have been at { DAYCLOCK($at) }, { SPAN($minutes) } ago.
 problem-late = { $stage }: out of the oven { SPAN($minutes) } later than wanted.
 problem-early = { $stage }: out of the oven { SPAN($minutes) } earlier than wanted; it cannot be held so long.

@@ -186,3 +186,4 @@ unit-percent_of_its_flour = {" "}% of its flour
 unit-times = {" "}times
 unit-where_one_is_doubled = {" "}(1 is doubled)
 unit-days = {" "}days
+limit-extra-stage = Length

@@ -15,6 +15,8 @@ import { shrunk } from '../cultures/picture'
 import BakeHistory from './BakeHistory.vue'
 import BenchAside from './BenchAside.vue'
 import ClashNote from './ClashNote.vue'
+import ComingUp from './ComingUp.vue'
+import EditSheet from './EditSheet.vue'
 import JudgeSheet from './JudgeSheet.vue'
 import NextThing from './NextThing.vue'
 import ReadSheet from './ReadSheet.vue'
@@ -48,7 +50,7 @@ const clashing = computed(() => {
   const own = dough.value?.clashes.length ? dough.value : null
   return own ?? doughs.value.find((one) => one.clashes.length) ?? null
 })
-const sheet = ref<'judge' | 'read' | 'note' | 'start' | 'away' | null>(null)
+const sheet = ref<'judge' | 'read' | 'note' | 'edit' | 'start' | 'away' | null>(null)
 const noted = ref('')
 const from = ref('')
 const to = ref('')
@@ -91,13 +93,21 @@ const holds = computed(
     dough.value?.standing.stage !== 'gluten' &&
     ['divide', 'shape', 'load', 'mix', 'out'].includes(step.value.kind),
 )
-async function judged(found: { cues: Record<string, string | number>; wait: number | null; note: string }) {
+interface Found {
+  cues: Record<string, string | number>
+  wait: number | null
+  note: string
+  ends: boolean
+}
+async function judged(found: Found) {
   sheet.value = null
   if (!dough.value) return
   const { id } = dough.value
   const held = step.value
   if (Object.keys(found.cues).length) await press(id, 'bake_judged', { cues: found.cues }, t.says.judged)
-  if (found.wait && held && holds.value) {
+  if (found.ends) {
+    await press(id, 'bake_edited', { code: 'end', stage: '' }, words.byHand.codes.end!)
+  } else if (found.wait && held && holds.value) {
     const at = clock(now.value + found.wait * 60_000)
     await press(
       id,
@@ -123,6 +133,10 @@ async function photo(file: Blob) {
 function change(whose: BenchDough, way: Schemas['Remedy']) {
   sheet.value = null
   void press(whose.id, 'bake_changed', { change: way.change, sentence: way.sentence }, say(way.sentence))
+}
+function edit(body: Record<string, unknown>, says: string) {
+  sheet.value = null
+  void tap('bake_edited', body, says)
 }
 function correct({ event, at }: { event: string; at: string }) {
   if (dough.value) void press(dough.value.id, 'bake_corrected', { event, at }, t.says.corrected)
@@ -166,6 +180,7 @@ function keys(event: KeyboardEvent) {
     n: () => thing.value?.settling || notYet(15),
     l: () => dough.value && (sheet.value = 'judge'),
     r: () => dough.value && (sheet.value = 'read'),
+    c: () => dough.value && (sheet.value = 'edit'),
   }
   const nth = doughs.value[Number(event.key) - 1]
   if (nth) return choose(nth.id)
@@ -212,6 +227,7 @@ watch(
     <template v-else-if="!doughs.length">
       <UndoLine />
       <h2 class="empty">{{ t.empty }}</h2>
+      <ComingUp :now="now" :cultures="cultures.data.value?.cultures ?? []" />
       <p class="lead">{{ t.emptyMore }}</p>
       <StartPanel @begun="choose" />
       <p>
@@ -235,6 +251,7 @@ watch(
         @note="sheet = 'note'"
         @photo="photo"
         @extra-fold="extraFold"
+        @edit="sheet = 'edit'"
       />
       <section v-else-if="dough" class="over">
         <p class="whose">{{ dough.name }}</p>
@@ -308,6 +325,13 @@ watch(
       @close="sheet = null"
       @judged="judged"
       @change="(way) => change(dough!, way)"
+    />
+    <EditSheet
+      v-if="sheet === 'edit' && dough"
+      :dough="dough"
+      :now="now"
+      @close="sheet = null"
+      @change="edit"
     />
     <ReadSheet v-if="sheet === 'read' && dough" :dough="dough" @close="sheet = null" @read="read" />
     <SheetFrame v-if="sheet === 'note' && dough" :title="t.note" :lead="dough.name" @close="sheet = null">

@@ -14,7 +14,7 @@ import VerdictNote from './VerdictNote.vue'
 const props = defineProps<{ dough: BenchDough; now: number; holds: boolean }>()
 const emit = defineEmits<{
   close: []
-  judged: [{ cues: Record<string, string | number>; wait: number | null; note: string }]
+  judged: [{ cues: Record<string, string | number>; wait: number | null; note: string; ends: boolean }]
   change: [Schemas['Remedy']]
 }>()
 const t = words.judge
@@ -45,11 +45,11 @@ const ways = useQuery({
   queryFn: () => ask(api.GET('/api/bench/{key}/remedies', { params: path.value })),
 })
 /** What is seen now is kept, with the wait that its own verdict asks for. */
-async function keep(waiting: boolean) {
+async function keep(waiting: boolean, ends = false) {
   const found = await weighing.current()
   if (!found) return
   const { within_min, do: note } = found.verdict.action
-  emit('judged', { cues: cues.value, wait: waiting ? within_min : null, note: waiting ? note : '' })
+  emit('judged', { cues: cues.value, wait: waiting ? within_min : null, note: waiting ? note : '', ends })
 }
 
 function pick(cue: string, value: string) {
@@ -68,6 +68,12 @@ const unitOf = (unit: string) =>
 const lookAgain = computed(() => clock(props.now + (verdict.value?.action.within_min ?? 0) * 60_000))
 const waits = computed(() => verdict.value?.action.code === 'wait' && props.holds)
 const ready = computed(() => Object.keys(cues.value).length > 0)
+/** What was judged may end its stage at once, if what comes after it is not due anyhow. */
+const next = computed(() => props.dough.steps.find((step) => step.key === props.dough.next))
+const goesOn = computed(
+  () =>
+    props.holds && !waits.value && verdict.value?.action.code !== 'rescue' && next.value?.state === 'coming',
+)
 </script>
 
 <template>
@@ -134,6 +140,9 @@ const ready = computed(() => Object.keys(cues.value).length > 0)
             </ElButton>
             <ElButton v-else class="action" :disabled="!ready" @click="keep(false)">
               {{ t.keep }}
+            </ElButton>
+            <ElButton v-if="goesOn && next" class="plain" :disabled="!ready" @click="keep(false, true)">
+              {{ t.goOn({ step: next.title }) }}
             </ElButton>
           </div>
         </VerdictNote>

@@ -17,6 +17,7 @@ const emit = defineEmits<{
   note: []
   photo: [Blob]
   extraFold: []
+  edit: []
 }>()
 const t = words.bench
 const { clock, span, when, say } = useUnits()
@@ -105,7 +106,9 @@ function wait(value: string) {
     <p class="out-of-sight" role="status">{{ dough.name }}: {{ step.title }}</p>
     <div class="head">
       <div class="what">
-        <p class="whose">{{ dough.name }}</p>
+        <p class="whose">
+          {{ dough.name }}<template v-if="step.part"> · {{ step.part }}</template>
+        </p>
         <h2>{{ step.title }}</h2>
       </div>
       <p class="when">
@@ -129,74 +132,65 @@ function wait(value: string) {
           span: span(Math.max(minutes, 0)),
         })
       }}</span>
-      <button type="button" class="press main ask" @click="pressed(asking)">
+      <ElButton class="press ask" @click="pressed(asking)">
         {{ asking === 'done' ? t.earlyYes : t.earlySkipYes }}
-      </button>
-      <button type="button" class="press" @click="asking = null">{{ t.earlyNo }}</button>
+      </ElButton>
+      <ElButton class="press" @click="asking = null">{{ t.earlyNo }}</ElButton>
     </div>
     <div v-else-if="waiting" class="presses" role="group" :aria-label="t.asksWait">
       <span class="asks">{{ t.asksWait }}</span>
-      <button
-        v-for="(label, value) in t.waits"
-        :key="value"
-        type="button"
-        class="press"
-        @click="wait(String(value))"
-      >
+      <ElButton v-for="(label, value) in t.waits" :key="value" class="press" @click="wait(String(value))">
         {{ label }}
-      </button>
-      <button type="button" class="press" @click="waiting = false">{{ t.close }}</button>
+      </ElButton>
+      <ElButton class="press" @click="waiting = false">{{ t.close }}</ElButton>
     </div>
-    <div v-else class="presses" @keydown="once">
-      <button
-        type="button"
-        class="press main"
-        :aria-keyshortcuts="keyFor('d')"
-        :aria-disabled="settling"
-        @click="pressed('done')"
-      >
-        {{ t.done }}
-      </button>
-      <button
-        type="button"
-        class="press"
-        :aria-keyshortcuts="keyFor('n')"
-        :aria-disabled="settling"
-        @click="hold"
-      >
-        {{ t.notYet }}
-      </button>
-      <button
-        type="button"
-        class="press"
-        :aria-keyshortcuts="keyFor('s')"
-        :aria-disabled="settling"
-        @click="pressed('skip')"
-      >
-        {{ t.skip }}
-      </button>
-      <button type="button" class="press" :aria-keyshortcuts="keyFor('l')" @click="emit('look')">
-        {{ t.look }}
-      </button>
-      <button type="button" class="press" :aria-keyshortcuts="keyFor('r')" @click="emit('read')">
-        {{ t.read }}
-      </button>
-      <button type="button" class="press" @click="emit('note')">{{ t.note }}</button>
-      <button type="button" class="press" @click="file?.click()">{{ t.photo }}</button>
-      <button v-if="canFold" type="button" class="press" @click="emit('extraFold')">{{ t.extraFold }}</button>
-      <template v-if="step.state === 'due'">
-        <span v-if="silent" class="silent">{{ t.snoozed({ at: clock(silent) }) }}</span>
-        <button v-else type="button" class="press quiet" @click="emit('snooze')">{{ t.snooze }}</button>
-      </template>
-      <input
-        ref="file"
-        class="out-of-sight"
-        type="file"
-        accept="image/*"
-        tabindex="-1"
-        :aria-label="t.photo"
-        @change="took"
-      />
+    <div v-else @keydown="once">
+      <div class="presses">
+        <ElButton
+          class="press main"
+          :aria-keyshortcuts="keyFor('d')"
+          :aria-disabled="settling"
+          @click="pressed('done')"
+        >
+          {{ t.done }}
+        </ElButton>
+        <ElButton class="press" :aria-keyshortcuts="keyFor('n')" :aria-disabled="settling" @click="hold">
+          {{ t.notYet }}
+        </ElButton>
+        <ElButton class="press" :aria-keyshortcuts="keyFor('l')" @click="emit('look')">
+          {{ t.look }}
+        </ElButton>
+        <ElButton class="press" :aria-keyshortcuts="keyFor('c')" @click="emit('edit')">
+          {{ t.change }}
+        </ElButton>
+      </div>
+      <div class="seldom">
+        <ElButton
+          class="link"
+          :aria-keyshortcuts="keyFor('s')"
+          :aria-disabled="settling"
+          @click="pressed('skip')"
+        >
+          {{ t.skip }}
+        </ElButton>
+        <ElButton class="link" :aria-keyshortcuts="keyFor('r')" @click="emit('read')">{{ t.read }}</ElButton>
+        <ElButton class="link" @click="emit('note')">{{ t.note }}</ElButton>
+        <ElButton class="link" @click="file?.click()">{{ t.photo }}</ElButton>
+        <ElButton v-if="canFold" class="link" @click="emit('extraFold')">{{ t.extraFold }}</ElButton>
+        <template v-if="step.state === 'due'">
+          <span v-if="silent" class="silent">{{ t.snoozed({ at: clock(silent) }) }}</span>
+          <ElButton v-else class="link" @click="emit('snooze')">{{ t.snooze }}</ElButton>
+        </template>
+        <input
+          ref="file"
+          class="out-of-sight"
+          type="file"
+          accept="image/*"
+          tabindex="-1"
+          :aria-label="t.photo"
+          @change="took"
+        />
+      </div>
     </div>
   </section>
 </template>
@@ -250,18 +244,13 @@ h2 {
 }
 .press {
   min-height: 60px;
-  padding: 0 16px;
-  border: 1.5px solid var(--quiet);
-  border-radius: var(--corner);
-  background: var(--paper);
+  margin: 0;
+  padding: 0 18px;
   font-size: 1.25rem;
   font-weight: 600;
-  cursor: pointer;
 }
-.press:hover {
-  border-color: var(--ink);
-}
-.press[aria-disabled='true'] {
+.press[aria-disabled='true'],
+.link[aria-disabled='true'] {
   border-color: var(--hairline);
   color: var(--quiet);
   cursor: default;
@@ -271,13 +260,28 @@ h2 {
   border-color: var(--quiet);
   color: var(--flour);
 }
-.press.main {
-  min-width: 190px;
+.press.main,
+.press.ask {
   background: var(--ink);
   border-color: var(--ink);
   color: var(--flour);
+}
+.press.main {
+  min-width: 190px;
   font-size: 1.75rem;
   font-weight: 750;
+}
+.seldom {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 22px;
+  align-items: center;
+  margin: 4px -4px 0;
+}
+.seldom .link {
+  min-height: 48px;
+  margin: 0;
+  font-size: 1.1875rem;
 }
 .asks {
   font-weight: 650;
@@ -295,12 +299,16 @@ h2 {
   }
   .press {
     flex: 1 1 30%;
-    padding: 0 8px;
-    font-size: 1.25rem;
+    padding: 0 6px;
+    font-size: 1.1875rem;
   }
   .press.main {
     flex-basis: 100%;
     min-height: 84px;
+  }
+  .seldom {
+    justify-content: space-between;
+    gap: 0 14px;
   }
 }
 </style>

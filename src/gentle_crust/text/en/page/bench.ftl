@@ -1,6 +1,7 @@
 bench-title = Bench
 bench-titleDue = ● { $step }: { $dough }
 bench-empty = Nothing is on the bench.
+bench-coming = What is coming
 bench-emptyMore = Start a saved plan, or tell of a dough that you have just mixed.
 bench-startPlan = Start this bake
 bench-toBench = To the bench
@@ -43,6 +44,7 @@ bench-read = Reading
 bench-note = Note
 bench-photo = Photo
 bench-extraFold = One more fold
+bench-change = Change
 bench-snooze = Quiet for 5 min
 bench-snoozed = Quiet until { $at }
 bench-stop = Take it off the bench
@@ -92,6 +94,7 @@ bench-stuckKinds-bake_note = Note
 bench-stuckKinds-reading = Reading
 bench-stuckKinds-bake_judged = Judgement
 bench-stuckKinds-bake_changed = Change
+bench-stuckKinds-bake_edited = Change
 bench-stuckKinds-bake_withdrawn = Taken back
 bench-stuckKinds-bake_corrected = Corrected time
 
@@ -100,7 +103,7 @@ bench-stuckKinds-bake_corrected = Corrected time
 bench-stuckOther = Press
 bench-stuckAgain = Send again
 bench-stuckDrop = Forget it
-bench-shortcuts = Single letters press: D done, S skip, N not yet, L is it ready, R reading, 1 to 9 a dough
+bench-shortcuts = Single letters press: D done, S skip, N not yet, L is it ready, C change, R reading, 1 to 9 a dough
 bench-ready = Done. Everything is written down.
 bench-past = What happened
 bench-when = It was at
@@ -171,6 +174,7 @@ bench-kinds-reading = Read: { $value }
 bench-kinds-bake_not_yet = Not yet: { $step }
 bench-kinds-bake_snoozed = Quiet
 bench-kinds-bake_step = { $step }
+bench-kinds-bake_edited = Changed by hand: { $what }
 
 ##
 

@@ -117,4 +117,5 @@ judge-actBy = act by { $at }
 judge-again = look again { $at }
 judge-waitUntil = Not yet: look again { $at }
 judge-keep = Write it down
+judge-goOn = It is over: { $step } now
 judge-conflict = The dough and its forecast disagree
