@@ -238,6 +238,11 @@ def changes_by_hand() -> Proof:
     return _tests("tests/kitchen/test_by_hand.py")
 
 
+def courses_lived() -> Proof:
+    """Twelve courses lived through in the browser, from formula to cut loaf, pressed late, early and taken back."""
+    return _tests("tests/browser/test_courses_lived.py")
+
+
 def course_kitchens() -> Proof:
     """Every demo formula in every style that fits it, in twelve kitchens from 5/5 to 40/36 C: planned, or mended."""
     return _tests("tests/core/test_course_kitchens.py", said=r"planned \d+ of \d+.*")
@@ -263,6 +268,7 @@ PROOFS: dict[str, Callable[[], Proof]] = {
     "random_benches": random_benches,
     "set_ups": set_ups,
     "changes_by_hand": changes_by_hand,
+    "courses_lived": courses_lived,
     "course_trees": course_trees,
     "course_kitchens": course_kitchens,
     "course_presses": course_presses,

@@ -1,5 +1,6 @@
 """Percent, grams and pieces: three sides of one formula, whatever is locked."""
 
+import math
 from dataclasses import replace
 
 import pytest
@@ -7,7 +8,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from gentle_crust.core.errors import CraftError
-from gentle_crust.core.formula.edit import Lock, flour_g, set_grams, set_share, settled
+from gentle_crust.core.formula.edit import Lock, flour_g, opened_mm, set_grams, set_share, settled
 from gentle_crust.core.formula.flour import Lot, MyFlour
 from gentle_crust.core.formula.model import (
     Extra,
@@ -180,3 +181,47 @@ def test_a_levain_that_asks_too_much_is_refused_by_name():
             check(replace(WHITE, preferments=preferments))
         assert refused.value.field == field
     assert total_percent(WHITE) == 172.5
+
+
+ROUND = Formula("Rounds", (FlourShare("strong_white", 100),), 65, 2, "flat_round", yeast_percent=0.2)
+
+
+def test_dough_and_weight_of_a_piece_give_the_pieces() -> None:
+    found = settled(replace(WHITE, pieces=2, scaling_weight_g=250), Lock("count", g=2000))
+    assert found.pieces == 8 and found.scaling_weight_g == pytest.approx(2000 * 0.99 / 8)
+    # Asked again it is the same: the weight that came of it is near enough to the one that was wished.
+    assert settled(found, Lock("count", g=2000)) == found
+
+
+def test_a_round_is_as_wide_and_thick_as_its_weight_allows() -> None:
+    found = settled(ROUND, Lock("round", diameter_cm=30, thickness_mm=3.5))
+    assert found.scaling_weight_g == pytest.approx(math.pi / 4 * 30**2 * 0.35 * 1.05)
+    assert opened_mm(found.scaling_weight_g, 30) == pytest.approx(3.5)
+    wider = settled(ROUND, Lock("round", diameter_cm=33, thickness_mm=3.5))
+    assert wider.scaling_weight_g / found.scaling_weight_g == pytest.approx((33 / 30) ** 2)
+
+
+def test_a_tin_by_its_sides_holds_what_water_would_tell() -> None:
+    lock = Lock("tin", tin_cm=(23, 13, 7), g_per_ml=0.48)
+    assert lock.volume_ml == pytest.approx(23 * 13 * 7 * 0.94)
+    assert settled(WHITE, lock).scaling_weight_g == pytest.approx(lock.volume_ml * 0.48)
+    by_water = Lock("tin", tin_ml=lock.volume_ml, g_per_ml=0.48)
+    assert settled(WHITE, by_water) == settled(WHITE, lock)
+
+
+@pytest.mark.parametrize(
+    ("lock", "field"),
+    [
+        (Lock("round", diameter_cm=300, thickness_mm=3), "lock.diameter_cm"),
+        (Lock("round", diameter_cm=30, thickness_mm=0), "lock.thickness_mm"),
+        (Lock("round", diameter_cm=5, thickness_mm=1), "lock.thickness_mm"),
+        (Lock("tin", tin_cm=(23, 0, 7)), "lock.tin_cm"),
+        (Lock("tin", tin_cm=(60, 60, 60)), "lock.tin_ml"),
+        (Lock("count", g=0), "lock.g"),
+        (Lock("count", g=900_000), "pieces"),
+    ],
+)
+def test_what_no_dough_makes_is_refused_by_name(lock: Lock, field: str) -> None:
+    with pytest.raises(CraftError) as refused:
+        settled(ROUND, lock)
+    assert refused.value.field == field

@@ -37,7 +37,7 @@ from gentle_crust.core import limits
 from gentle_crust.core.checks import checks
 from gentle_crust.core.culture.swap import swap
 from gentle_crust.core.errors import CraftError, within
-from gentle_crust.core.formula.edit import TIN_G_PER_ML, Lock, set_grams, set_share, settled
+from gentle_crust.core.formula.edit import TIN_G_PER_ML, Lock, opened_mm, set_grams, set_share, settled
 from gentle_crust.core.formula.feel import feel, mixing_for
 from gentle_crust.core.formula.label import cost, label
 from gentle_crust.core.formula.measures import Habits
@@ -134,7 +134,12 @@ def work_on_formula(body: WorkBody) -> Response:
         formula = set_share(formula, lock, body.change.line, body.change.share)
     else:
         formula = settled(formula, lock)
-    return answer(_formula_answer("", formula))
+    found = _formula_answer("", formula)
+    if lock.kind == "tin":
+        found.tin_ml = round(lock.volume_ml)
+    if formula.shape == "flat_round" and lock.diameter_cm > 0:
+        found.opened_mm = round(opened_mm(formula.scaling_weight_g, lock.diameter_cm), 1)
+    return answer(found)
 
 
 @formulas.post("/formulas/method", responses={200: MethodAnswer})

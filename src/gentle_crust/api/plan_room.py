@@ -12,6 +12,7 @@ from gentle_crust.contract.plans import (
     BesideQuery,
     MendAnswer,
     MendsAnswer,
+    OtherTakes,
     PlanAnswer,
     PlanDoneAnswer,
     PlansAnswer,
@@ -29,12 +30,15 @@ from gentle_crust.contract.plans import (
 from gentle_crust.contract.strict import KeyPath
 from gentle_crust.core.course.ask import Asked as CourseAsked
 from gentle_crust.core.course.plan import plan
+from gentle_crust.core.course.taken import Taken
+from gentle_crust.core.plan.shown import Plan
 from gentle_crust.core.plan.tell import Wanted, tell
 from gentle_crust.core.plan.ways import Way, ways
 from gentle_crust.core.plan.what_if import what_if
 from gentle_crust.core.plan.why import why
 from gentle_crust.kitchen.ahead import Ahead
-from gentle_crust.kitchen.follow import FollowBook, Followed, Taken
+from gentle_crust.kitchen.follow import FollowBook, Followed
+from gentle_crust.kitchen.follow import Taken as TakenReading
 from gentle_crust.kitchen.plans import Answer, PlanBook
 from gentle_crust.kitchen.taken import taken_of
 from gentle_crust.kitchen.turn import UNITS, turn
@@ -50,7 +54,7 @@ def _follow() -> FollowBook:
     return FollowBook(work())
 
 
-def _plan(made: Answer) -> dict[str, Any]:
+def _plan(made: Answer, taken: tuple[Taken, ...]) -> dict[str, Any]:
     return {
         "asked": made.asked,
         "formula": made.formula,
@@ -58,8 +62,19 @@ def _plan(made: Answer) -> dict[str, Any]:
         "newest_version": made.newest_version,
         "plan": made.plan,
         "marks": list(made.marks),
+        "others": _others(made.plan, taken),
         "styles": [StyleLine(id=each.id, name=each.name, cold=each.cold) for each in _book().styles(made)],
     }
+
+
+def _others(plan: Plan, taken: tuple[Taken, ...]) -> list[OtherTakes]:
+    """What others take of hands and oven between the first step of a plan and its last loaf."""
+    first, last = min(step.at for step in plan.steps), max([plan.out, *(part.out for part in plan.outs)])
+    return [
+        OtherTakes(what=each.what, name=each.name, start=each.start, end=each.end)
+        for each in taken
+        if each.what != "fridge" and each.start < last and each.end > first
+    ]
 
 
 def _ask(query: BesideQuery, body: AskedBody) -> CourseAsked:
@@ -80,7 +95,7 @@ def _saved(found: Followed) -> Response:
             shared=Ahead(work()).shared_with(saved.id),
             etag=_book().etag(saved.id),
             can_undo=found.started is None and _book().can_undo(saved.id),
-            **_plan(saved.answer),
+            **_plan(saved.answer, taken_of(work(), saved.id)),
         )
     )
 
@@ -88,7 +103,8 @@ def _saved(found: Followed) -> Response:
 @plans.post("/plan", responses={200: PlanAnswer})
 def preview_plan(query: BesideQuery, body: AskedBody) -> Response:
     """Reckon a plan without keeping it, around what other plans and doughs take."""
-    return answer(PlanAnswer(**_plan(_book().preview(body.asked(), taken_of(work(), query.plan)))))
+    taken = taken_of(work(), query.plan)
+    return answer(PlanAnswer(**_plan(_book().preview(body.asked(), taken), taken)))
 
 
 @plans.post("/plan/ways", responses={200: WaysAnswer})
@@ -180,7 +196,7 @@ def undo_plan(path: KeyPath) -> Response:
 @plans.put("/plans/<key>/readings/<reading>", responses={200: SavedPlanAnswer})
 def take_reading(path: ReadingPath, body: ReadingBody) -> Response:
     """A reading of the dough, under the client's own key: what comes later moves."""
-    return _saved(_follow().take(path.key, path.reading, Taken(**body.model_dump())))
+    return _saved(_follow().take(path.key, path.reading, TakenReading(**body.model_dump())))
 
 
 @plans.delete("/plans/<key>/readings/<reading>", responses={200: SavedPlanAnswer})

@@ -66,6 +66,10 @@ class FormulaAnswer(Shown):
     cost: Cost | None
     currency: str
     scale_g: float
+    tin_ml: float | None = None
+    """What the tin holds that the work is locked to."""
+    opened_mm: float | None = None
+    """How thick a round is, opened as wide as the work says."""
     version: int = 0
     """Its newest version's number: sent back as If-Match. 0 of one that is not kept."""
 
@@ -96,6 +100,10 @@ class LockBody(Strict):
     flour_key: Short = ""
     tin_ml: Number = 0
     g_per_ml: Number = TIN_G_PER_ML
+    tin_cm: tuple[Number, Number, Number] | None = None
+    """The tin's length, width and height at its rim, in place of ``tin_ml``."""
+    diameter_cm: Number = 30.0
+    thickness_mm: Number = 0
 
 
 class ChangeBody(Strict):

@@ -10,6 +10,7 @@ from gentle_crust.contract.method import CourseMethodBody
 from gentle_crust.contract.shown import Measure, PlanLine, Question, TakenReading
 from gentle_crust.contract.strict import KeyPath, Number, Short, Shown, Strict
 from gentle_crust.core import limits
+from gentle_crust.core.course.taken import What
 from gentle_crust.core.culture.shared import SharedBuild
 from gentle_crust.core.fermentation.inverse import Turned
 from gentle_crust.core.fermentation.marks import Mark
@@ -101,8 +102,19 @@ class StyleLine(Shown):
     cold: bool
 
 
+class OtherTakes(Shown):
+    """What another plan or dough takes of the kitchen while this one goes on: hands, the oven, or the fridge."""
+
+    what: What
+    name: str
+    start: datetime
+    end: datetime
+
+
 class PlanAnswer(Shown):
     """A plan with the question it answers."""
+
+    others: list[OtherTakes]
 
     asked: Asked
     formula: Formula

@@ -4169,6 +4169,8 @@ export interface components {
             leaven: "levain" | "yeast";
             /** Mixing */
             mixing: string;
+            /** Opened Mm */
+            opened_mm?: number | null;
             /** Preferment G */
             preferment_g: number[];
             /** Protein Percent */
@@ -4177,6 +4179,8 @@ export interface components {
             put_away: boolean;
             /** Scale G */
             scale_g: number;
+            /** Tin Ml */
+            tin_ml?: number | null;
             /** Totals */
             totals: components["schemas"]["Total"][];
             /**
@@ -4982,6 +4986,11 @@ export interface components {
          */
         LockBody: {
             /**
+             * Diameter Cm
+             * @default 30
+             */
+            diameter_cm: number;
+            /**
              * Flour Key
              * @default
              */
@@ -5001,7 +5010,18 @@ export interface components {
              * @default pieces
              * @enum {string}
              */
-            kind: "pieces" | "dough" | "flour" | "bag" | "tin";
+            kind: "pieces" | "dough" | "count" | "flour" | "bag" | "tin" | "round";
+            /**
+             * Thickness Mm
+             * @default 0
+             */
+            thickness_mm: number;
+            /** Tin Cm */
+            tin_cm?: [
+                number,
+                number,
+                number
+            ] | null;
             /**
              * Tin Ml
              * @default 0
@@ -5455,6 +5475,29 @@ export interface components {
         OffersAnswer: {
             /** Offers */
             offers: components["schemas"]["Offer"][];
+        };
+        /**
+         * OtherTakes
+         * @description What another plan or dough takes of the kitchen while this one goes on: hands, the oven, or the fridge.
+         */
+        OtherTakes: {
+            /**
+             * End
+             * Format: date-time
+             */
+            end: string;
+            /** Name */
+            name: string;
+            /**
+             * Start
+             * Format: date-time
+             */
+            start: string;
+            /**
+             * What
+             * @enum {string}
+             */
+            what: "hands" | "oven" | "fridge";
         };
         /**
          * Oven
@@ -6042,6 +6085,8 @@ export interface components {
             marks: components["schemas"]["Mark"][];
             /** Newest Version */
             newest_version: number;
+            /** Others */
+            others: components["schemas"]["OtherTakes"][];
             plan: components["schemas"]["Plan"];
             /** Styles */
             styles: components["schemas"]["StyleLine"][];
@@ -6980,6 +7025,8 @@ export interface components {
             marks: components["schemas"]["Mark"][];
             /** Newest Version */
             newest_version: number;
+            /** Others */
+            others: components["schemas"]["OtherTakes"][];
             plan: components["schemas"]["Plan"];
             /** Readings */
             readings: components["schemas"]["TakenReading"][];
@@ -8536,10 +8583,13 @@ export interface components {
             formula: components["schemas"]["FormulaBody"];
             /**
              * @default {
+             *       "diameter_cm": 30,
              *       "flour_key": "",
              *       "g": 0,
              *       "g_per_ml": 0.48,
              *       "kind": "pieces",
+             *       "thickness_mm": 0,
+             *       "tin_cm": null,
              *       "tin_ml": 0
              *     }
              */

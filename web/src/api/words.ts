@@ -560,13 +560,24 @@ export interface Words {
     locks: {
       pieces: string
       dough: string
+      count: string
       flour: string
       bag: string
       tin: string
+      round: string
     }
     locked: Record<string, string>
     bagOf: string
     tinHolds: string
+    tinBy: string
+    tinBys: Record<string, string>
+    tinLength: string
+    tinWidth: string
+    tinHeight: string
+    tinIs: (data: { ml: Value }) => string
+    diameter: string
+    thickness: string
+    opened: (data: { cm: Value; mm: Value }) => string
     tinFill: string
     each: string
     shareOf: string
@@ -1095,6 +1106,7 @@ export interface Words {
     feelEnds: string
     feelEnd: string
     together: string
+    others: string
     ribbon: string
     height: string
     asleep: string

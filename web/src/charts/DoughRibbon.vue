@@ -3,6 +3,7 @@ import { computed, ref, useId } from 'vue'
 import type { Plan, Schemas } from '../api/client'
 import { useUnits } from '../shell/units'
 import { words } from '../words'
+import OtherTakes from './OtherTakes.vue'
 import RibbonDefs from './RibbonDefs.vue'
 import { bakeShapes, ribbonShapes } from './ribbonShapes'
 import { onDough } from './temperature'
@@ -10,7 +11,11 @@ import { dayStarts } from './timeline'
 import { useWidth } from './useSize'
 import './ribbon.css'
 
-const props = defineProps<{ plan: Plan; shade?: Schemas['WhatIf'] | null }>()
+const props = defineProps<{
+  plan: Plan
+  shade?: Schemas['WhatIf'] | null
+  others?: Schemas['OtherTakes'][]
+}>()
 const { clock, weekday, dayKey, degree } = useUnits()
 const host = ref<HTMLElement | null>(null)
 const width = useWidth(host, 940)
@@ -19,7 +24,9 @@ const id = useId()
 const TOP = 34
 const ACROSS = 168
 const BASE = TOP + ACROSS
-const HEIGHT = BASE + 58
+const OTHERS_AT = 72
+const others = computed(() => props.others ?? [])
+const height = computed(() => BASE + 58 + 24 * new Set(others.value.map((each) => each.name)).size)
 const LEFT = 30
 const RIGHT = 34
 
@@ -85,7 +92,7 @@ const figure = (rise: number) => `+${Math.round(100 * rise)} %`
 
 <template>
   <figure ref="host" class="ribbon dough-ribbon">
-    <svg :width="width" :height="HEIGHT" role="img" :aria-label="`${words.plan.ribbon}. ${summary}`">
+    <svg :width="width" :height="height" role="img" :aria-label="`${words.plan.ribbon}. ${summary}`">
       <RibbonDefs :id="id" :down="false" :parts="shapes.parts" :bake="bakeBox" />
 
       <g :transform="`translate(${LEFT} ${BASE})`">
@@ -305,6 +312,13 @@ const figure = (rise: number) => `+${Math.round(100 * rise)} %`
           <text class="clock pin-time" y="29" text-anchor="middle">{{ clock(pin.at) }}</text>
           <text class="note" y="47" text-anchor="middle">{{ pin.word }}</text>
         </g>
+        <OtherTakes
+          v-if="others.length"
+          :transform="`translate(0 ${OTHERS_AT})`"
+          :others="others"
+          :u="shapes.time.u"
+          :length="length"
+        />
       </g>
     </svg>
   </figure>

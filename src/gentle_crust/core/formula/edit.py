@@ -1,5 +1,6 @@
 """Changing a formula from either side: percents, grams, shares of the dough, and what is locked meanwhile."""
 
+import math
 from dataclasses import dataclass, replace
 from typing import Literal
 
@@ -9,9 +10,13 @@ from gentle_crust.core.formula.model import WATER_IN, Extra, FlourShare, Formula
 from gentle_crust.core.formula.scaling import BOWL_LOSS, total_percent
 from gentle_crust.core.messages import message
 
-LockKind = Literal["pieces", "dough", "flour", "bag", "tin"]
+LockKind = Literal["pieces", "dough", "count", "flour", "bag", "tin", "round"]
 TIN_G_PER_ML = 0.48
 """Lean dough for a tin, g per ml of its volume: 0.40 to 0.55 is usual (practice)."""
+TIN_SLOPES = 0.94
+"""A tin's volume over its length, width and height at the rim: its walls slope (practice)."""
+OPENED_G_PER_ML = 1.05
+"""Dough that was opened by hand, g per ml: most of its gas is out of it (practice)."""
 
 
 @dataclass(frozen=True)
@@ -20,7 +25,9 @@ class Lock:
 
     ``pieces``: pieces x scaling weight, as in the formula. ``dough``: ``g`` of dough, and the formula's pieces.
     ``flour``: ``g`` of all flour. ``bag``: the ``g`` of flour ``flour_key`` that are left are used up.
-    ``tin``: the formula's pieces, each ``g_per_ml`` of a tin of ``tin_ml``.
+    ``count``: ``g`` of dough in pieces of about the formula's weight: as many as that makes.
+    ``tin``: the formula's pieces, each ``g_per_ml`` of a tin of ``tin_ml``, or of ``tin_cm`` if its length, width and
+    height are given. ``round``: each opened to ``diameter_cm`` and ``thickness_mm``.
     """
 
     kind: LockKind = "pieces"
@@ -28,6 +35,27 @@ class Lock:
     flour_key: str = ""
     tin_ml: float = 0.0
     g_per_ml: float = TIN_G_PER_ML
+    tin_cm: tuple[float, float, float] | None = None
+    diameter_cm: float = 30.0
+    thickness_mm: float = 0.0
+
+    @property
+    def volume_ml(self) -> float:
+        """What its tin holds, ml."""
+        if self.tin_cm is None:
+            return self.tin_ml
+        length, width, height = self.tin_cm
+        return length * width * height * TIN_SLOPES
+
+
+def opened_g(diameter_cm: float, thickness_mm: float) -> float:
+    """What a round weighs, g, that is opened so wide (cm) and is so thick in the mean (mm)."""
+    return math.pi / 4 * diameter_cm**2 * thickness_mm / 10 * OPENED_G_PER_ML
+
+
+def opened_mm(grams: float, diameter_cm: float) -> float:
+    """How thick a round of ``grams`` is in the mean, mm, if it is opened so wide (cm)."""
+    return grams / opened_g(diameter_cm, 1.0)
 
 
 def settled(formula: Formula, lock: Lock) -> Formula:
@@ -37,10 +65,12 @@ def settled(formula: Formula, lock: Lock) -> Formula:
     """
     if lock.kind == "pieces":
         return formula
+    if lock.kind == "count":
+        formula = replace(formula, pieces=_pieces(formula, lock))
     weight = _piece_g(formula, lock)
     if not 30 <= weight <= 5000:
         raise CraftError(
-            f"lock.{'tin_ml' if lock.kind == 'tin' else 'g'}",
+            f"lock.{FIELD_OF.get(lock.kind, 'g')}",
             "formula-piece-weight",
             pieces=formula.pieces,
             weight=weight,
@@ -48,14 +78,30 @@ def settled(formula: Formula, lock: Lock) -> Formula:
     return replace(formula, scaling_weight_g=weight)
 
 
+FIELD_OF = {"tin": "tin_ml", "round": "thickness_mm"}
+"""Which of a lock's fields is to blame for a piece that is too light or too heavy."""
+
+
+def _pieces(formula: Formula, lock: Lock) -> int:
+    """How many pieces of about the formula's weight the locked dough makes."""
+    within("lock.g", limits.LOCKED_G, lock.g)
+    return max(round(lock.g * (1 - BOWL_LOSS) / formula.scaling_weight_g), 1)
+
+
 def _piece_g(formula: Formula, lock: Lock) -> float:
     within("pieces", limits.PIECES, formula.pieces)
     if lock.kind == "tin":
-        within("lock.tin_ml", limits.TIN_ML, lock.tin_ml)
+        for cm in lock.tin_cm or ():
+            within("lock.tin_cm", limits.TIN_CM, cm)
+        within("lock.tin_ml", limits.TIN_ML, lock.volume_ml)
         within("lock.g_per_ml", limits.TIN_G_PER_ML, lock.g_per_ml)
-        return lock.tin_ml * lock.g_per_ml
+        return lock.volume_ml * lock.g_per_ml
+    if lock.kind == "round":
+        within("lock.diameter_cm", limits.DIAMETER_CM, lock.diameter_cm)
+        within("lock.thickness_mm", limits.THICKNESS_MM, lock.thickness_mm)
+        return opened_g(lock.diameter_cm, lock.thickness_mm)
     within("lock.g", limits.LOCKED_G, lock.g)
-    if lock.kind == "dough":
+    if lock.kind in ("dough", "count"):
         return lock.g * (1 - BOWL_LOSS) / formula.pieces
     flour = lock.g
     if lock.kind == "bag":
@@ -217,7 +263,7 @@ def _set_flour_grams(formula: Formula, lock: Lock, index: int, grams: float) -> 
     """One flour's grams: with other flours they make room; alone it is all the flour, and the batch follows it."""
     if len(formula.flours) > 1:
         return settled(_with_flour(formula, index, 100 * grams / flour_g(formula)), lock)
-    if lock.kind in ("dough", "tin"):
+    if lock.kind in ("dough", "count", "tin", "round"):
         raise CraftError(f"flours.{index}", "formula-weight-locked")
     weight = formula.scaling_weight_g * grams / flour_g(formula)
     return replace(formula, scaling_weight_g=weight)

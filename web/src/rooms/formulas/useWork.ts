@@ -45,7 +45,16 @@ interface Deed {
 /** A formula in hand, written by percent or by grams; the server keeps both sides and the lock in step. */
 export function useWork(start: Body, tinFill: number) {
   const form = ref<Body>(copy(start))
-  const lock = ref<Lock>({ kind: 'pieces', g: 0, flour_key: '', tin_ml: 1900, g_per_ml: tinFill })
+  const lock = ref<Lock>({
+    kind: 'pieces',
+    g: 0,
+    flour_key: '',
+    tin_ml: 1900,
+    g_per_ml: tinFill,
+    tin_cm: null,
+    diameter_cm: 30,
+    thickness_mm: 0,
+  })
   const seen = shallowRef<FormulaAnswer | null>(null)
   const refused = shallowRef<Refused | null>(null)
   /** What was done by hand and is still to be worked out, each in its turn: none is lost to the next. */

@@ -1,10 +1,11 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import type { Plan, Schemas } from '../../api/client'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
 
 /** One sheet for the bake day: read at arm's length, printed in black. */
-defineProps<{
+const props = defineProps<{
   plan: Plan
   formula: Schemas['Formula']
   pieces: number
@@ -12,11 +13,20 @@ defineProps<{
   marks: Schemas['Mark'][]
 }>()
 const t = words.card
-const { clock, day, dayKey, dayClock, mass, massNumber, warmth, say } = useUnits()
+/** Few steps are written larger: the sheet is full, and read from where the dough is. */
+const FILLS = 46
+const lines = computed(() =>
+  props.plan.steps.reduce(
+    (sum, step) => sum + 1.4 + Math.ceil(step.detail.length / 62) + step.cautions.length,
+    0,
+  ),
+)
+const size = computed(() => `${Math.min(Math.max(FILLS / lines.value, 1), 1.6).toFixed(2)}`)
+const { clock, day, dayKey, dayClock, mass, warmth, say } = useUnits()
 </script>
 
 <template>
-  <article class="card" :aria-label="t.title">
+  <article class="card" :aria-label="t.title" :style="{ '--size': size }">
     <header>
       <h2>{{ formula.name }}</h2>
       <p>
@@ -52,7 +62,7 @@ const { clock, day, dayKey, dayClock, mass, massNumber, warmth, say } = useUnits
               <dt>
                 {{ line.name }}<template v-if="line.note">, {{ say(line.note) }}</template>
               </dt>
-              <dd>{{ massNumber(line.g) }}</dd>
+              <dd>{{ mass(line.g) }}</dd>
             </div>
           </dl>
         </section>
@@ -93,7 +103,7 @@ header p {
 .steps {
   width: 100%;
   border-collapse: collapse;
-  font-size: 10pt;
+  font-size: calc(10pt * var(--size));
   line-height: 1.2;
 }
 .day td {
@@ -101,11 +111,11 @@ header p {
   font-weight: 650;
 }
 th {
-  width: 54pt;
+  width: calc(54pt * var(--size));
   padding: 2pt 0;
   text-align: left;
   vertical-align: top;
-  font: 700 15pt/1 var(--show);
+  font: 700 calc(15pt * var(--size)) / 1 var(--show);
 }
 td {
   padding: 2pt 0;
@@ -115,7 +125,7 @@ tr:not(.day) {
   border-top: 0.5pt solid #777;
 }
 td strong {
-  font-size: 12pt;
+  font-size: calc(12pt * var(--size));
 }
 .caution {
   display: block;
@@ -129,12 +139,12 @@ td strong {
   border: 1.2pt solid #000;
 }
 .side {
-  font-size: 10pt;
+  font-size: calc(10pt * var(--size));
   line-height: 1.3;
 }
 .side h3 {
   margin-top: 4pt;
-  font-size: 12pt;
+  font-size: calc(12pt * var(--size));
 }
 dl > div {
   display: flex;
@@ -142,7 +152,7 @@ dl > div {
   gap: 8pt;
 }
 dd {
-  font: 700 13pt/1.15 var(--show);
+  font: 700 calc(13pt * var(--size)) / 1.15 var(--show);
 }
 .side p {
   margin-top: 6pt;

@@ -184,7 +184,7 @@ function mend(found: Mend) {
           {{ t.says.out({ when: dayClock(shown.out) }) }}
         </p>
         <DoughRibbonDown v-if="narrow" class="sooner" :plan="shown" :shade="shade" />
-        <DoughRibbon v-else :plan="shown" :shade="shade" />
+        <DoughRibbon v-else :plan="shown" :shade="shade" :others="answer?.others" />
         <WeighedFirst :plan="shown" class="sooner no-print" />
         <div v-if="!mixed" class="no-print">
           <ElButton class="link" :aria-expanded="making" @click="making = !making">

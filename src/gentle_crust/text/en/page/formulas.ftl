@@ -72,13 +72,16 @@ formulas-scalded = boiling water
 formulas-stays = What stays while the rest changes
 formulas-locks-pieces = Pieces
 formulas-locks-dough = Dough
+formulas-locks-count = Dough and weight of a piece
 formulas-locks-flour = Flour
 formulas-locks-bag = Rest of a bag
 formulas-locks-tin = Tin
+formulas-locks-round = Diameter
 
 ## formulas-locked: by code
 
 formulas-locked-dough = Dough in all
+formulas-locked-count = Dough in all
 formulas-locked-flour = Flour in all
 formulas-locked-bag = Left in the bag
 
@@ -86,6 +89,23 @@ formulas-locked-bag = Left in the bag
 
 formulas-bagOf = Bag of
 formulas-tinHolds = The tin holds
+formulas-tinBy = Measured
+
+## formulas-tinBys: by code
+
+formulas-tinBys-ml = by what it holds
+formulas-tinBys-cm = in cm
+formulas-tinBys-inch = in inches
+
+##
+
+formulas-tinLength = Length
+formulas-tinWidth = Width
+formulas-tinHeight = Height
+formulas-tinIs = It holds about { $ml } ml.
+formulas-diameter = Opened to
+formulas-thickness = Thick
+formulas-opened = Opened to { $cm } cm it is { $mm } mm thick.
 formulas-tinFill = Dough for it
 formulas-each = In each
 formulas-shareOf = share of the dough

@@ -152,6 +152,7 @@ plan-feelEnds = By feel: keep
 plan-feelEnd = of the water, and work in what the dough asks for;
 plan-jugs-ice = ice
 plan-together = together
+plan-others = What other plans and doughs take of hands and oven meanwhile
 plan-ribbon = The dough from levain to oven
 plan-height = height: volume over its own start
 plan-asleep = asleep
