@@ -30,7 +30,7 @@ from gentle_crust.core.culture.life import _lived
 from gentle_crust.core.fermentation.dough import Dough, FlourPart
 from gentle_crust.core.fermentation.forecast import Stretch, forecast
 from gentle_crust.core.oven.bake import Bake, bake
-from gentle_crust.core.oven.kit import InVessel, OvenHeat, Preheat, Stage
+from gentle_crust.core.oven.kit import InVessel, OvenHeat, OvenStage, Preheat
 from gentle_crust.core.oven.loaf import Loaf
 from gentle_crust.kitchen.cultures import CultureBook
 from gentle_crust.kitchen.work import Work
@@ -225,7 +225,7 @@ def feeding(address: str) -> tuple[float, float]:
 def a_bake() -> tuple[float, float]:
     """A bake of an hour, simulated."""
     loaves = [Loaf(800 + turn, 0.72, 22) for turn in range(41)]
-    stages = (Stage(20, 245, True), Stage(40, 230))
+    stages = (OvenStage(20, 245, True), OvenStage(40, 230))
     return timed(40, lambda turn: bake(Bake(loaves[turn], InVessel("stone"), OvenHeat(), Preheat(245, 50), stages)))
 
 

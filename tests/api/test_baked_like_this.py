@@ -75,3 +75,43 @@ def test_kept_with_the_formula_it_bakes_every_plan_after(client: Any) -> None:
 def test_what_is_not_there_is_refused_by_name(client: Any, change: dict[str, Any], field: str) -> None:
     answer = client.post("/api/oven/method", json=bake(**change))
     assert answer.status_code == 422 and answer.get_json()["errors"][0]["field"] == field
+
+
+def mine(client: Any) -> list[dict[str, Any]]:
+    return list(client.get("/api/kitchen").get_json()["settings"]["bakes"])
+
+
+def test_an_altered_bake_is_kept_by_name_and_comes_back_as_it_was(client: Any) -> None:
+    body = {"name": "  Sunday pot ", "bake": bake(stages=STAGES, preheat_min=55)}
+    assert client.post("/api/oven/bakes", json=body).status_code == 200
+    (own,) = mine(client)
+    assert (own["name"], own["vessel_id"], own["preheated"], own["preheat_min"]) == ("Sunday pot", "pot", "whole", 55)
+    assert own["stages"] == STAGES
+    again = client.post("/api/oven/bake", json=bake(stages=own["stages"], preheat_min=own["preheat_min"])).get_json()
+    assert again["stages"] == STAGES and again["preheat_min"] == 55
+    # One of the same name is kept over; a bake as it is drawn up is kept with its stages.
+    client.post("/api/oven/bakes", json={"name": "Sunday pot", "bake": bake()})
+    (over,) = mine(client)
+    assert over["id"] == own["id"] and over["stages"] and over["stages"] != STAGES
+    client.post("/api/oven/bakes", json={"name": "Steel", "bake": bake(vessel_id="stone")})
+    assert [each["name"] for each in mine(client)] == ["Sunday pot", "Steel"]
+
+
+def test_a_kitchen_that_is_saved_keeps_its_bakes_and_one_put_away_comes_back(client: Any) -> None:
+    client.post("/api/oven/bakes", json={"name": "Sunday pot", "bake": bake()})
+    settings = client.get("/api/kitchen").get_json()["settings"]
+    assert client.put("/api/kitchen", json={**settings, "room_day_c": 21}).status_code == 200
+    (own,) = mine(client)
+    assert client.delete(f"/api/oven/bakes/{own['id']}").status_code == 200 and mine(client) == []
+    assert client.post("/api/kitchen/undo").status_code == 200 and mine(client) == [own]
+
+
+@pytest.mark.parametrize(
+    ("name", "vessel", "field"), [("", "pot", "name"), ("x" * 41, "pot", "name"), ("Gone", "bucket", "vessel_id")]
+)
+def test_a_bake_without_a_name_or_a_vessel_is_not_kept(client: Any, name: str, vessel: str, field: str) -> None:
+    answer = client.post("/api/oven/bakes", json={"name": name, "bake": bake(vessel_id=vessel)})
+    error = answer.get_json()["errors"][0]
+    assert answer.status_code == 422 and error["field"].endswith(field) and error["remedy"]
+    assert mine(client) == []
+    assert client.delete("/api/oven/bakes/none").status_code == 404

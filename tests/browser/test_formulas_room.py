@@ -290,3 +290,23 @@ def test_nothing_for_axe_to_find(visit, button):
         page.set_viewport_size(viewport)
         sound(page)
         assert page.evaluate("document.documentElement.scrollWidth") <= viewport["width"]
+
+
+def test_rounds_by_their_diameter_tins_by_their_sides_pieces_by_dough_and_weight(visit):
+    page = visit("/formulas")
+    page.get_by_role("button", name=re.compile("^Lamplighter")).first.click()
+    page.get_by_role("button", name="Change it").click()
+    lock = page.locator(".lock")
+    lock.get_by_role("radio", name="Tin").check()
+    pick(page, "Measured", "in inches")
+    for label, value in (("Length", "9"), ("Width", "5"), ("Height", "3")):
+        lock.get_by_label(label, exact=True).fill(value)
+        lock.get_by_label(label, exact=True).press("Tab")
+    # 9 x 5 x 3 in, its walls sloping: 2.08 litres, half as much dough in grams.
+    expect(lock).to_contain_text("It holds about 2080 ml.")
+    expect(lock.locator(".each")).to_contain_text("998\u00a0g")
+    lock.get_by_role("radio", name="Dough and weight of a piece").check()
+    lock.get_by_label("Dough in all").fill("2000")
+    lock.get_by_label("Dough in all").press("Tab")
+    expect(lock.locator(".each")).to_have_text(re.compile(r"Pieces\s*2$"))
+    expect(lock.get_by_role("radio", name="Diameter")).to_have_count(0)

@@ -147,3 +147,23 @@ def test_a_bake_is_taken_into_a_plan_and_kept_with_its_formula(visit, address):
     expect(page.locator("button.say", has_text="What")).to_contain_text(name)
     drawn = page.locator(".ribbon").first
     expect(drawn).to_contain_text(f"{round(baked['stages'][0]['setpoint_c'])}°")
+
+
+def test_a_bake_is_kept_by_name_and_brought_back(oven):
+    vessel, first = oven.locator(".middle header strong"), oven.locator(".ways .way").first
+    other = oven.locator(".ways .way").filter(has_not_text="Iron pots").first
+    name = other.locator("strong").inner_text()
+    other.click()
+    expect(vessel).to_have_text(name)
+    oven.get_by_role("button", name="Keep this bake by name").click()
+    oven.get_by_label("Its name").fill("Saturday bake")
+    oven.get_by_role("button", name="Keep it", exact=True).click()
+    mine = oven.get_by_role("region", name="My bakes")
+    expect(mine.get_by_role("status")).to_have_text("Kept: Saturday bake")
+    first.click()
+    expect(vessel).to_have_text("Iron pots")
+    mine.get_by_role("button", name="Saturday bake", exact=True).click()
+    expect(vessel).to_have_text(name)
+    sound(oven)
+    mine.get_by_role("button", name=re.compile("Saturday bake$")).last.click()
+    expect(mine.get_by_role("status")).to_contain_text("Put away: Saturday bake")

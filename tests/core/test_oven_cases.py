@@ -9,7 +9,7 @@ from hypothesis import strategies as st
 
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.oven.bake import DEEP, GOLDEN, Bake, Baked, bake
-from gentle_crust.core.oven.kit import InVessel, OvenHeat, Preheat, Stage, Steam
+from gentle_crust.core.oven.kit import InVessel, OvenHeat, OvenStage, Preheat, Steam
 from gentle_crust.core.oven.loaf import Loaf
 from gentle_crust.core.oven.vapour import boiling_c
 from gentle_crust.core.tables import rows
@@ -36,7 +36,7 @@ def course(
             InVessel(vessel, hot),
             oven,
             Preheat(*preheat, fan),
-            tuple(Stage(minutes, setpoint, covered, fan) for minutes, setpoint, covered in stages),
+            tuple(OvenStage(minutes, setpoint, covered, fan) for minutes, setpoint, covered in stages),
             tuple(Steam(kind) for kind in steam),
             altitude,
         )
@@ -252,7 +252,9 @@ STEAMS = [row["kind"] for row in rows("steam")]
     ),
     preheat=st.builds(Preheat, st.floats(150, 320), st.floats(0, 90), st.booleans()),
     stages=st.lists(
-        st.builds(Stage, st.floats(1, 45), st.sampled_from([0, 150, 200, 230, 260, 300]), st.booleans(), st.booleans()),
+        st.builds(
+            OvenStage, st.floats(1, 45), st.sampled_from([0, 150, 200, 230, 260, 300]), st.booleans(), st.booleans()
+        ),
         min_size=1,
         max_size=4,
     ),

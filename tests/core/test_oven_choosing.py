@@ -9,7 +9,7 @@ from gentle_crust.core.oven.dials import gas_mark, other_dial
 from gentle_crust.core.oven.doneness import lag, remedies
 from gentle_crust.core.oven.equipment import Oven, Vessel, per_load
 from gentle_crust.core.oven.hazards import hazards
-from gentle_crust.core.oven.kit import InVessel, OvenHeat, Preheat, Stage, Steam
+from gentle_crust.core.oven.kit import InVessel, OvenHeat, OvenStage, Preheat, Steam
 from gentle_crust.core.oven.loads import loads
 from gentle_crust.core.oven.loaf import Loaf
 from gentle_crust.core.oven.ranking import CRITERIA, WEIGHTS, rank
@@ -103,7 +103,7 @@ def asked(vessel="stone", preheated="whole", steam=(), setpoint=245, oven="elect
         InVessel(vessel, preheated),
         OvenHeat(oven),
         Preheat(setpoint, 50),
-        (Stage(minutes, setpoint, True, fan), Stage(20, 220)),
+        (OvenStage(minutes, setpoint, True, fan), OvenStage(20, 220)),
         tuple(Steam(*each) if isinstance(each, tuple) else Steam(each) for each in steam),
     )
 

@@ -10,7 +10,7 @@ from gentle_crust.core.clock import Nights, Room
 from gentle_crust.core.formula.model import FlourShare, Formula, Preferment
 from gentle_crust.core.oven.bake import Bake
 from gentle_crust.core.oven.equipment import Oven, Vessel
-from gentle_crust.core.oven.kit import InVessel, OvenHeat, Preheat, Stage, Steam
+from gentle_crust.core.oven.kit import InVessel, OvenHeat, OvenStage, Preheat, Steam
 from gentle_crust.core.oven.loaf import Loaf
 from gentle_crust.core.oven.profile import RECOVERY_MIN
 from gentle_crust.core.oven.staged import Done
@@ -34,7 +34,7 @@ CAUSES = {
 def of_bake(*steam: Steam, preheat_min: float = 50, shape: str = "boule", vessel: str = "stone", hot: str = "whole"):
     asked = Bake(
         Loaf(850, 0.72, 22, shape), InVessel(vessel, hot), OvenHeat(), Preheat(245, preheat_min),
-        (Stage(16, 245, True), Stage(24, 225)), tuple(steam),
+        (OvenStage(16, 245, True), OvenStage(24, 225)), tuple(steam),
     )  # fmt: skip
     return touches(asked, DONE, Vessel("v", vessel, "Iron pot" if vessel != "stone" else "Stone"), Oven(), ("lame",))
 

@@ -9,7 +9,9 @@ from gentle_crust.api.common import answer, room, work
 from gentle_crust.contract.oven import (
     CalibrateBody,
     ChipAnswer,
+    KeepBakeBody,
     LearntAnswer,
+    MyBakesAnswer,
     OvenAnswer,
     OvenBakeAnswer,
     OvenBakeBody,
@@ -25,6 +27,7 @@ from gentle_crust.contract.oven import (
     SchoolsAnswer,
     SignsAnswer,
 )
+from gentle_crust.contract.strict import KeyPath
 from gentle_crust.core.cautions import caution
 from gentle_crust.core.messages import message
 from gentle_crust.core.oven.calibration import calibrate
@@ -149,6 +152,18 @@ def _shown(found: Shown) -> OvenBakeAnswer:
 def baked_like_this(body: OvenBakeBody) -> Response:
     """The formula's method with this bake in it, for a plan or to be kept with the formula; nothing is kept yet."""
     return answer(OvenMethodAnswer(method=_book().method(body.asked())))
+
+
+@oven.post("/oven/bakes", responses={200: MyBakesAnswer})
+def keep_bake(body: KeepBakeBody) -> Response:
+    """A bake kept under a name as one of the baker's own; one of the same name is kept over."""
+    return answer(MyBakesAnswer(bakes=list(_book().keep(body.name, body.bake.asked()).bakes)))
+
+
+@oven.delete("/oven/bakes/<key>", responses={200: MyBakesAnswer})
+def drop_bake(path: KeyPath) -> Response:
+    """One of the baker's own bakes put away; the kitchen's earlier state has it still."""
+    return answer(MyBakesAnswer(bakes=list(_book().drop(path.key).bakes)))
 
 
 @oven.post("/oven/schools", responses={200: SchoolsAnswer})

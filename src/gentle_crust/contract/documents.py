@@ -90,6 +90,11 @@ def _kitchen_2(body: Body) -> None:
     body.setdefault("fridge_l", None)
 
 
+def _kitchen_3(body: Body) -> None:
+    """Older kitchens had no bakes of their own."""
+    body.setdefault("bakes", [])
+
+
 def _formula_3(body: Body) -> None:
     """The first formulas had no method of their own."""
     body.setdefault("method", None)
@@ -139,7 +144,7 @@ def _asked_3(body: Body) -> None:
     body.setdefault("ready_parts", None)
 
 
-KITCHEN: Document[Settings] = Document("kitchen", Adapted(Settings), (_kitchen_2,))
+KITCHEN: Document[Settings] = Document("kitchen", Adapted(Settings), (_kitchen_2, _kitchen_3))
 PANTRY: Document[Pantry] = Document("pantry", Adapted(Pantry))
 FORMULA: Document[Formula] = Document("formula", Adapted(Formula), (of_several_preferments, _formula_3))
 ASKED: Document[Asked] = Document("question of the plan", Adapted(Asked), (_asked_2, _asked_3))

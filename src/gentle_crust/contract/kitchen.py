@@ -6,7 +6,21 @@ from gentle_crust.core.checks import Equipment
 from gentle_crust.core.formula.flour import MyFlour
 from gentle_crust.core.formula.model import FlourShare, Formula
 from gentle_crust.core.oven.equipment import Oven, Vessel
+from gentle_crust.core.oven.kit import OvenStage, Preheated
 from gentle_crust.core.oven.steps import Tool
+
+
+@dataclass(frozen=True)
+class MyBake:
+    """A bake that its baker gave a name: in what, heated how, with which steam, its stages and minutes of heating."""
+
+    id: str
+    name: str
+    vessel_id: str
+    preheated: Preheated
+    steam: tuple[str, ...]
+    stages: tuple[OvenStage, ...]
+    preheat_min: float
 
 
 @dataclass(frozen=True)
@@ -53,6 +67,8 @@ class Settings:
     """Inner width of a straight sample jar."""
     fridge_l: float | None = None
     """Litres of the fridge that doughs may have; None: it is never full."""
+    bakes: tuple[MyBake, ...] = ()
+    """The baker's own bakes, by name."""
 
     @property
     def equipment(self) -> Equipment:

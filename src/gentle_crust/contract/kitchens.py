@@ -6,12 +6,14 @@ from typing import Annotated, ClassVar, Literal
 from pydantic import Field
 
 from gentle_crust.contract.formula import MyFlourBody
-from gentle_crust.contract.kitchen import Pantry, Settings
+from gentle_crust.contract.kitchen import MyBake, Pantry, Settings
+from gentle_crust.contract.oven import OvenStageBody
 from gentle_crust.contract.strict import Number, Short, Shown, Strict
 from gentle_crust.core import limits
 from gentle_crust.core.limits import Limit
 from gentle_crust.core.messages import Message
 from gentle_crust.core.oven.equipment import Oven, Vessel
+from gentle_crust.core.oven.kit import OvenStage, Preheated
 from gentle_crust.core.oven.steps import Tool
 
 
@@ -93,6 +95,23 @@ class DayAnswer(Shown):
     asleep_to_h: float
 
 
+class MyBakeBody(Strict):
+    """One of the baker's own bakes."""
+
+    id: Short
+    name: Short
+    vessel_id: Short
+    preheated: Preheated
+    steam: Annotated[list[Short], Field(max_length=6)]
+    stages: Annotated[list[OvenStageBody], Field(max_length=12)]
+    preheat_min: Number
+
+    def bake(self) -> MyBake:
+        """As the kitchen keeps it."""
+        stages = tuple(OvenStage(**stage.model_dump()) for stage in self.stages)
+        return MyBake(self.id, self.name, self.vessel_id, self.preheated, tuple(self.steam), stages, self.preheat_min)
+
+
 class KitchenBody(Strict):
     """The kitchen, whole."""
 
@@ -139,15 +158,17 @@ class KitchenBody(Strict):
     box_l: Number | None = None
     jar_mm: Number | None = None
     fridge_l: Number | None = None
+    bakes: Annotated[list[MyBakeBody], Field(max_length=40)] = []
 
     def settings(self) -> Settings:
         """As the kitchen takes it."""
-        values = self.model_dump(exclude={"oven", "vessels", "steam", "other_ovens", "tools"})
+        values = self.model_dump(exclude={"oven", "vessels", "steam", "other_ovens", "tools", "bakes"})
         vessels = tuple(Vessel(**vessel.model_dump()) for vessel in self.vessels)
         oven = Oven(**self.oven.model_dump())
         others = tuple(Oven(**each.model_dump()) for each in self.other_ovens)
         means = {"steam": tuple(self.steam), "tools": tuple(self.tools)}
-        return Settings(**values, oven=oven, other_ovens=others, vessels=vessels, **means)
+        bakes = tuple(each.bake() for each in self.bakes)
+        return Settings(**values, oven=oven, other_ovens=others, vessels=vessels, bakes=bakes, **means)
 
 
 class PhoneAnswer(Shown):

@@ -5,13 +5,14 @@ from typing import Annotated, Any, ClassVar, Literal
 
 from pydantic import Field
 
+from gentle_crust.contract.kitchen import MyBake
 from gentle_crust.contract.strict import Number, Short, Shown, Strict
 from gentle_crust.core import limits
 from gentle_crust.core.limits import Limit
 from gentle_crust.core.messages import Message
 from gentle_crust.core.oven.doneness import Lag, Sign
 from gentle_crust.core.oven.hazards import Hazard
-from gentle_crust.core.oven.kit import Preheated, Stage
+from gentle_crust.core.oven.kit import OvenStage, Preheated
 from gentle_crust.core.oven.loads import Load
 from gentle_crust.core.oven.ranking import Point, Wish
 from gentle_crust.core.oven.schools import School
@@ -38,7 +39,7 @@ class AskedBake:
     vessel_id: str
     preheated: Preheated | None = None
     steam: tuple[str, ...] | None = None
-    stages: tuple[Stage, ...] = ()
+    stages: tuple[OvenStage, ...] = ()
     preheat_min: float | None = None
 
 
@@ -87,9 +88,22 @@ class OvenBakeBody(Strict):
             self.vessel_id,
             self.preheated,
             None if self.steam is None else tuple(self.steam),
-            tuple(Stage(**stage.model_dump()) for stage in self.stages),
+            tuple(OvenStage(**stage.model_dump()) for stage in self.stages),
             self.preheat_min,
         )
+
+
+class KeepBakeBody(Strict):
+    """A bake to be kept under a name as one of the baker's own."""
+
+    name: Short
+    bake: OvenBakeBody
+
+
+class MyBakesAnswer(Shown):
+    """The baker's own bakes."""
+
+    bakes: list[MyBake]
 
 
 class OvenKindAnswer(Shown):

@@ -9,7 +9,7 @@ from gentle_crust.contract.strict import Number, Strict
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.oven.bake import Bake, Baked, bake
 from gentle_crust.core.oven.hazards import hazards
-from gentle_crust.core.oven.kit import Fired, InVessel, OvenHeat, OvenKind, Preheat, Stage, Steam
+from gentle_crust.core.oven.kit import Fired, InVessel, OvenHeat, OvenKind, OvenStage, Preheat, Steam
 from gentle_crust.core.oven.loaf import Loaf
 from gentle_crust.text.render import say
 
@@ -117,7 +117,7 @@ class BakeInput(Strict):
             setpoint = held if stage.setpoint_c is None else stage.setpoint_c
             if setpoint is None:
                 raise CraftError(f"stages[{index}].setpoint_c", "interchange-set-point-missing")
-            stages.append(Stage(stage.minutes, setpoint, stage.covered, stage.fan))
+            stages.append(OvenStage(stage.minutes, setpoint, stage.covered, stage.fan))
         first = stages[0]
         heating = self.preheat or PreheatInput(setpoint_c=first.setpoint_c, minutes=50, fan=first.fan)
         steam = self.steam if isinstance(self.steam, list) else [self.steam]

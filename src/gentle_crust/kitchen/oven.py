@@ -3,14 +3,14 @@
 from dataclasses import dataclass, field, replace
 from typing import Any
 
-from gentle_crust.contract.kitchen import Settings
+from gentle_crust.contract.kitchen import MyBake, Settings
 from gentle_crust.contract.oven import AskedBake, AskedLoaf
 from gentle_crust.core import limits
 from gentle_crust.core.course.as_written import as_written
 from gentle_crust.core.course.method import Baking, HeatStage
 from gentle_crust.core.course.styles import fitting, method_for
 from gentle_crust.core.course.tailored import with_bake
-from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core.errors import CraftError, NotFound, within
 from gentle_crust.core.limits import Limit
 from gentle_crust.core.messages import Message, message
 from gentle_crust.core.oven.bake import Bake, Baked, bake
@@ -18,7 +18,7 @@ from gentle_crust.core.oven.dials import other_words
 from gentle_crust.core.oven.doneness import Lag, Sign, cutting, lag, remedies, said, shade
 from gentle_crust.core.oven.equipment import Vessel, shape_row
 from gentle_crust.core.oven.hazards import Hazard, hazards
-from gentle_crust.core.oven.kit import Stage
+from gentle_crust.core.oven.kit import OvenStage
 from gentle_crust.core.oven.loads import Load, loads
 from gentle_crust.core.oven.loaf import Loaf, loaf_of
 from gentle_crust.core.oven.profile import RYE_COOL_MIN
@@ -30,6 +30,7 @@ from gentle_crust.kitchen.formulas import FormulaBook
 from gentle_crust.kitchen.settings import KitchenSettings
 from gentle_crust.kitchen.work import Work
 
+MOST_BAKES = 40
 LONGER_MIN = 60.0
 """How far an altered bake is followed beyond its end, to say when it would be done."""
 
@@ -43,7 +44,7 @@ class Shown:
     baked: Baked
     done: Done
     lag: Lag
-    usual: tuple[Stage, ...]
+    usual: tuple[OvenStage, ...]
     soak_min: int
     soak_short_k: float
     out_min: float
@@ -162,6 +163,32 @@ class OvenBook:
         style = fitting(formula, self.settings.get().vessels)[0]
         return as_written(with_bake(method_for(style, formula), baking_of(self.bake(asked))))
 
+    def keep(self, name: str, asked: AskedBake) -> Settings:
+        """The kitchen with this bake among the baker's own; one of the same name is kept over."""
+        shown, called = self.bake(asked), name.strip()
+        if not 0 < len(called) <= 40:
+            raise CraftError("name", "kitchen-bake-name-length")
+        before = self.settings.get()
+        id_ = next((each.id for each in before.bakes if each.name == called), "")
+        question = shown.question
+        own = MyBake(
+            id_ or _free(before.bakes), called, asked.vessel_id, question.vessel.preheated,
+            tuple(each.kind for each in question.steam if each.kind != "none"), question.stages,
+            question.preheat.minutes,
+        )  # fmt: skip
+        others = tuple(each for each in before.bakes if each.id != own.id)
+        if len(others) >= MOST_BAKES:
+            raise CraftError("name", "kitchen-too-many-bakes", most=MOST_BAKES)
+        return self.settings.save(replace(before, bakes=(*others, own)))
+
+    def drop(self, id_: str) -> Settings:
+        """The kitchen without one of the baker's own bakes. Raises NotFound for one that there is not."""
+        before = self.settings.get()
+        left = tuple(each for each in before.bakes if each.id != id_)
+        if len(left) == len(before.bakes):
+            raise NotFound("id", "kitchen-bake-gone")
+        return self.settings.save(replace(before, bakes=left))
+
     def signs(
         self, asked: AskedBake, core_c: float | None, colour: float | None, base: float | None, out_g: float | None
     ) -> Looked:
@@ -191,6 +218,12 @@ class OvenBook:
         kit = found.settings
         vessel = _vessel(kit, asked.vessel_id)
         return vessel, draft(found.loaf, found.pieces, vessel, kit.oven, _want(asked, found), kit.altitude_m)
+
+
+def _free(bakes: tuple[MyBake, ...]) -> str:
+    """An id that none of them has."""
+    taken = {each.id for each in bakes}
+    return next(f"bake-{n}" for n in range(1, len(taken) + 2) if f"bake-{n}" not in taken)
 
 
 HEATED: dict[str, str] = {"whole": "all", "lid": "lid"}

@@ -989,6 +989,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/oven/bakes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A bake kept under a name as one of the baker's own; one of the same name is kept over. */
+        post: operations["oven_keep_bake_oven_bakes_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/oven/bakes/{key}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** One of the baker's own bakes put away; the kitchen's earlier state has it still. */
+        delete: operations["oven_drop_bake_oven_bakes__key__delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/oven/calibrate": {
         parameters: {
             query?: never;
@@ -4616,6 +4650,15 @@ export interface components {
             stage?: ("gluten" | "culture" | "preferment" | "bulk" | "final_proof" | "baked") | null;
         };
         /**
+         * KeepBakeBody
+         * @description A bake to be kept under a name as one of the baker's own.
+         */
+        KeepBakeBody: {
+            bake: components["schemas"]["OvenBakeBody"];
+            /** Name */
+            name: string;
+        };
+        /**
          * KeptAnswer
          * @description What there is to go back to.
          */
@@ -4668,6 +4711,11 @@ export interface components {
              * @default 0
              */
             altitude_m: number;
+            /**
+             * Bakes
+             * @default []
+             */
+            bakes: components["schemas"]["MyBakeBody"][];
             /** Bowl L */
             bowl_l?: number | null;
             /** Box L */
@@ -5340,6 +5388,60 @@ export interface components {
             minutes: number;
         };
         /**
+         * MyBake
+         * @description A bake that its baker gave a name: in what, heated how, with which steam, its stages and minutes of heating.
+         */
+        MyBake: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Preheat Min */
+            preheat_min: number;
+            /**
+             * Preheated
+             * @enum {string}
+             */
+            preheated: "whole" | "lid" | "none";
+            /** Stages */
+            stages: components["schemas"]["OvenStage"][];
+            /** Steam */
+            steam: string[];
+            /** Vessel Id */
+            vessel_id: string;
+        };
+        /**
+         * MyBakeBody
+         * @description One of the baker's own bakes.
+         */
+        MyBakeBody: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Preheat Min */
+            preheat_min: number;
+            /**
+             * Preheated
+             * @enum {string}
+             */
+            preheated: "whole" | "lid" | "none";
+            /** Stages */
+            stages: components["schemas"]["OvenStageBody"][];
+            /** Steam */
+            steam: string[];
+            /** Vessel Id */
+            vessel_id: string;
+        };
+        /**
+         * MyBakesAnswer
+         * @description The baker's own bakes.
+         */
+        MyBakesAnswer: {
+            /** Bakes */
+            bakes: components["schemas"]["MyBake"][];
+        };
+        /**
          * MyFlour
          * @description A flour of the baker's own: of a ``kind`` of the flours table, with what differs from it. Unknown is None.
          *
@@ -5813,6 +5915,26 @@ export interface components {
             vapour: number;
             /** Vessel */
             vessel: number;
+        };
+        /**
+         * OvenStage
+         * @description Minutes at a set point (C; 0 is oven off), covered or steaming, or open; fan on or off.
+         */
+        OvenStage: {
+            /**
+             * Covered
+             * @default false
+             */
+            covered: boolean;
+            /**
+             * Fan
+             * @default false
+             */
+            fan: boolean;
+            /** Minutes */
+            minutes: number;
+            /** Setpoint C */
+            setpoint_c: number;
         };
         /**
          * OvenStageBody
@@ -7179,6 +7301,11 @@ export interface components {
              * @default 0
              */
             altitude_m: number;
+            /**
+             * Bakes
+             * @default []
+             */
+            bakes: components["schemas"]["MyBake"][];
             /** Bowl L */
             bowl_l?: number | null;
             /** Box L */
@@ -13249,6 +13376,169 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["OvenBakeAnswer"];
+                };
+            };
+            /** @description Somebody else changed it, or it is under way already. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ChangedDocument"] | components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    oven_keep_bake_oven_bakes_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeepBakeBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MyBakesAnswer"];
+                };
+            };
+            /** @description Somebody else changed it, or it is under way already. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ChangedDocument"] | components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    oven_drop_bake_oven_bakes__key__delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MyBakesAnswer"];
+                };
+            };
+            /** @description Nothing lies under that key. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
             /** @description Somebody else changed it, or it is under way already. */

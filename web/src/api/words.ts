@@ -916,6 +916,13 @@ export interface Words {
     another: string
     learnNow: string
     nothingLearnt: string
+    mine: string
+    mineNew: string
+    mineName: string
+    mineKeep: string
+    mineKept: (data: { name: Value }) => string
+    mineDropped: (data: { name: Value }) => string
+    mineGone: string
   }
   app: string
   earlier: string

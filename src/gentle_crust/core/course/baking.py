@@ -11,7 +11,7 @@ from gentle_crust.core.messages import NOTHING, Message, message
 from gentle_crust.core.oven.bake import Bake, Baked, bake
 from gentle_crust.core.oven.equipment import Oven, Vessel, fits, per_load, vessel_row
 from gentle_crust.core.oven.hazards import hazards
-from gentle_crust.core.oven.kit import Fired, InVessel, Preheat, Preheated, Stage, Steam, steam_of
+from gentle_crust.core.oven.kit import Fired, InVessel, OvenStage, Preheat, Preheated, Steam, steam_of
 from gentle_crust.core.oven.loaf import OVER_NIGHT_H, PROOFED_C, Loaf, loaf_of
 from gentle_crust.core.oven.profile import FRIDGE_C, RECOVERY_MIN
 from gentle_crust.core.oven.staged import Done, Want, done_of, draft, heat_of, soak_min, usual_steam
@@ -233,9 +233,9 @@ def _baked(
     )
 
 
-def _simulated(stages: tuple[HeatStage, ...]) -> tuple[Stage, ...]:
+def _simulated(stages: tuple[HeatStage, ...]) -> tuple[OvenStage, ...]:
     """Stages of heat as the simulation takes them."""
-    return tuple(Stage(each.minutes, each.setpoint_c, each.covered, each.fan) for each in stages)
+    return tuple(OvenStage(each.minutes, each.setpoint_c, each.covered, each.fan) for each in stages)
 
 
 def _longer(question: Bake) -> Bake:

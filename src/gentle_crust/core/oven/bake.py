@@ -23,8 +23,8 @@ from gentle_crust.core.oven.kit import (
     LARGEST_SETPOINT_C,
     InVessel,
     OvenHeat,
+    OvenStage,
     Preheat,
-    Stage,
     Steam,
     oven_row,
     steam_of,
@@ -51,7 +51,7 @@ class Bake:
     vessel: InVessel
     oven: OvenHeat
     preheat: Preheat
-    stages: tuple[Stage, ...]
+    stages: tuple[OvenStage, ...]
     steam: tuple[Steam, ...] = ()
     altitude_m: float = 0.0
     room_c: float = ROOM_C

@@ -2,7 +2,7 @@
 
 from gentle_crust.core.messages import Message, message
 from gentle_crust.core.oven.equipment import FAN_LOWER_C
-from gentle_crust.core.oven.kit import Stage
+from gentle_crust.core.oven.kit import OvenStage
 
 _MARK_1_C, _STEP_C = 135.0, 14.0
 """Gas mark 1 is about 135 C, each mark about 14 C more (common)."""
@@ -25,7 +25,7 @@ def other_dial(setpoint_c: float, fan: bool) -> float:
     return setpoint_c + FAN_LOWER_C if fan else setpoint_c - FAN_LOWER_C
 
 
-def other_words(stage: Stage) -> Message:
+def other_words(stage: OvenStage) -> Message:
     """The same heat on another dial."""
     if stage.setpoint_c <= 0:
         return message("dial-off")

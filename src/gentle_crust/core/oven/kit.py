@@ -59,7 +59,7 @@ class Steam:
 
 
 @dataclass(frozen=True)
-class Stage:
+class OvenStage:
     """Minutes at a set point (C; 0 is oven off), covered or steaming, or open; fan on or off."""
 
     minutes: float

@@ -7,7 +7,7 @@ from gentle_crust.core.messages import NOTHING, Message, joined, message
 from gentle_crust.core.oven.bake import Bake, Baked, bake
 from gentle_crust.core.oven.doneness import shade, shade_code
 from gentle_crust.core.oven.equipment import FAN_LOWER_C, Oven, Vessel, vessel_row
-from gentle_crust.core.oven.kit import Preheat, Stage, Steam
+from gentle_crust.core.oven.kit import OvenStage, Preheat, Steam
 from gentle_crust.core.oven.loaf import Loaf
 from gentle_crust.core.oven.staged import Done, Draft, Want, done_of, draft
 
@@ -127,7 +127,7 @@ def _open(made: Draft) -> list[_Variant]:
     ask = message("school-off")
 
     def off(asked: Bake) -> Bake:
-        first = Stage(15, 0, True, False)
+        first = OvenStage(15, 0, True, False)
         return replace(asked, stages=(first, *asked.stages[1:])) if len(asked.stages) > 1 else asked
 
     if len(made.bake.stages) > 1:

@@ -9,7 +9,7 @@ import numpy as np
 
 from gentle_crust.core.oven.bake import VERY_DARK, Bake, Baked, bake
 from gentle_crust.core.oven.equipment import FAN_LOWER_C, Oven, Vessel, per_load, shape_row, vessel_row
-from gentle_crust.core.oven.kit import InVessel, OvenHeat, Preheat, Preheated, Stage, Steam
+from gentle_crust.core.oven.kit import InVessel, OvenHeat, OvenStage, Preheat, Preheated, Steam
 from gentle_crust.core.oven.loaf import Loaf
 from gentle_crust.core.oven.vapour import boiling_c
 
@@ -126,7 +126,9 @@ def power_of(kind: str, volume_l: float, minutes: float, to_c: float = 225.0) ->
 
 def _air_min(oven: OvenHeat, to_c: float) -> float:
     # A single roll on a cold tray that comes in later leaves the heating oven empty.
-    went = bake(Bake(Loaf(30, shape="roll"), InVessel("tray", "none"), oven, Preheat(to_c + 15, 90), (Stage(1, to_c),)))
+    went = bake(
+        Bake(Loaf(30, shape="roll"), InVessel("tray", "none"), oven, Preheat(to_c + 15, 90), (OvenStage(1, to_c),))
+    )
     at = np.flatnonzero((went.minutes <= 0) & (went.chamber >= to_c))
     return float(went.minutes[at[0]] + 90) if len(at) else 999.0
 
@@ -139,7 +141,7 @@ def soak_min(vessel: InVessel, oven: OvenHeat, setpoint_c: float, fan: bool, loa
     """
     if oven.kind == "wood":
         return 0
-    went = bake(Bake(loaf, vessel, oven, Preheat(setpoint_c, 180, fan), (Stage(1, setpoint_c),), room_c=room_c))
+    went = bake(Bake(loaf, vessel, oven, Preheat(setpoint_c, 180, fan), (OvenStage(1, setpoint_c),), room_c=room_c))
     lines = {"whole": went.vessel, "lid": went.lid, "none": went.chamber}
     # The offset is the dial's: hotter than it says.
     reached = np.flatnonzero((went.minutes <= 0) & (lines[vessel.preheated] >= setpoint_c + oven.offset_k - SOAKED_K))
@@ -200,8 +202,8 @@ def draft(loaf: Loaf, pieces: int, vessel: Vessel, oven: Oven, want: Want, altit
     if not covered:
         second = first
     for _ in range(4):
-        stages = [Stage(covered, first, True, fan)] if covered else []
-        stages.append(Stage(_LONGEST_OPEN_MIN, second, False, fan))
+        stages = [OvenStage(covered, first, True, fan)] if covered else []
+        stages.append(OvenStage(_LONGEST_OPEN_MIN, second, False, fan))
         asked = Bake(
             loaf, inside, heat, Preheat(first, soak, fan), tuple(stages), tuple(Steam(k) for k in steam), altitude_m
         )

@@ -3,7 +3,7 @@
 from gentle_crust.core.fermentation.dough import Dough, FlourPart
 from gentle_crust.core.fermentation.forecast import Stretch, forecast
 from gentle_crust.core.oven.bake import Bake, bake
-from gentle_crust.core.oven.kit import InVessel, OvenHeat, Preheat, Stage
+from gentle_crust.core.oven.kit import InVessel, OvenHeat, OvenStage, Preheat
 from gentle_crust.core.oven.loaf import Loaf
 
 
@@ -12,7 +12,7 @@ def warm() -> None:
     forecast(
         Dough((FlourPart("strong_white", 100),), 65, 2, levain_g=20), 24, (Stretch(6, 23, "covered_bowl"),), (0.5,)
     )
-    bake(Bake(Loaf(90, shape="roll"), InVessel("tray"), OvenHeat(), Preheat(200, 10), (Stage(5, 200),)))
+    bake(Bake(Loaf(90, shape="roll"), InVessel("tray"), OvenHeat(), Preheat(200, 10), (OvenStage(5, 200),)))
 
 
 if __name__ == "__main__":

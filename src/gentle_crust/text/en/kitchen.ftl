@@ -190,3 +190,10 @@ kept-state = an earlier state
 check-named = { $what } '{ $name }'
 check-of = { $what } of { $day }
 check-row = Not to be read: { $what } (key { $key }). { $why } It is kept; see Kitchen.
+
+kitchen-bake-name-length = A bake of one’s own needs a name of 40 letters at the most.
+    .remedy = Name it as you would call it: Sunday’s pot.
+kitchen-too-many-bakes = There are { $most } bakes already.
+    .remedy = Put one away that is not baked any more.
+kitchen-bake-gone = That bake is not kept any more.
+    .remedy = Look at the list again.

@@ -16,6 +16,7 @@ import { useKeepMethod } from '../formulas/keepMethod'
 import { planWith } from '../plan/draft'
 import BakeSteps from './BakeSteps.vue'
 import BesideBakes from './BesideBakes.vue'
+import MyBakes from './MyBakes.vue'
 import SchoolList from './SchoolList.vue'
 import SignsSheet from './SignsSheet.vue'
 import StageRows from './StageRows.vue'
@@ -125,6 +126,7 @@ async function keepSo() {
         ]"
       />
       <PickField v-model="wish" :label="t.wish" :options="wishes" />
+      <MyBakes :bake="chosen ? oven.body.value : null" :waits="oven.pending.value" @choose="oven.take" />
       <h2>{{ t.ways }}</h2>
       <p v-if="unranked" role="alert" class="inverted error">{{ say(unranked) }}</p>
       <p v-else-if="!ways" class="quiet">{{ words.loading }}</p>

@@ -60,6 +60,12 @@ export function useOven(loaf: Ref<Loaf>) {
     stages.value = []
     preheat.value = null
   }
+  /** A bake that the baker named is the one that is chosen, altered as it was kept. */
+  function take(own: Schemas['MyBake']) {
+    chosen.value = { vessel_id: own.vessel_id, preheated: own.preheated, steam: [...own.steam] }
+    stages.value = own.stages.map((stage) => ({ ...stage }))
+    preheat.value = own.preheat_min
+  }
   function alter(next: Stage[]) {
     stages.value = next
   }
@@ -83,6 +89,7 @@ export function useOven(loaf: Ref<Loaf>) {
     body,
     keyOf,
     choose,
+    take,
     usual,
     alter,
     heat,
