@@ -25,6 +25,16 @@ def pick(where: Page | Locator, label: str, option: str) -> None:
             return
 
 
+def tick(where: Page | Locator, label: str, *options: str) -> None:
+    """Choose several options of a field that takes several, or none of them any more; its list is closed after."""
+    field = where.get_by_role("combobox", name=label, exact=True)
+    page = where if isinstance(where, Page) else where.page
+    field.click(force=True)
+    for option in options:
+        page.get_by_role("option", name=option, exact=True).click()
+    page.keyboard.press("Escape")
+
+
 def choose_file(where: Page | Locator, label: str, file: Path | dict[str, Any]) -> None:
     """Give a file to the button of that label, as if it had been chosen in the system's own dialog."""
     chooser = where.locator(".file-field", has_text=label).locator("input[type=file]")

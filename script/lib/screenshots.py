@@ -1,11 +1,10 @@
 """Takes the pictures of each room, made from the demo data on a clock that stands still."""
 
-import re
 from collections.abc import Callable
 from pathlib import Path
 from typing import Literal
 
-from hands import pick
+from hands import pick, tick
 from live import CHROMIUM, QUIET, SATURDAY, serving
 from playwright.sync_api import Browser, Page, sync_playwright
 
@@ -120,12 +119,8 @@ def three_ways(page: Page) -> None:
     in_the_oven(page)
     page.get_by_label("Pieces").fill("1")
     page.keyboard.press("Tab")
-    page.get_by_role("button", name=re.compile("^All .* ways")).click()
-    page.get_by_role(
-        "button", name="Put beside: Hearth stone, hot stones and water, soaked towels in a tray of water"
-    ).click()
-    page.get_by_role("button", name="Put beside: Iron pots, cold", exact=True).click()
-    page.get_by_role("button", name="Put beside: Steel tray, cold", exact=True).click()
+    stone = "Hearth stone, hot stones and water, soaked towels in a tray of water"
+    tick(page, "Put beside it", stone, "Iron pots, cold", "Steel tray, cold")
     page.get_by_role("table").wait_for()
     page.wait_for_timeout(800)
     page.get_by_role("heading", name="Side by side").scroll_into_view_if_needed()

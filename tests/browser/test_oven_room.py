@@ -3,7 +3,7 @@
 import re
 
 import pytest
-from hands import pick
+from hands import pick, tick
 from playwright.sync_api import expect
 from seeing import sound
 
@@ -68,11 +68,11 @@ def test_a_short_soak_is_said(oven):
 
 
 def test_ways_stand_side_by_side_with_what_differs(oven):
-    oven.get_by_role("button", name=re.compile("^Put beside: Hearth stone")).first.click()
+    tick(oven, "Put beside it", "Hearth stone, loaf misted")
     table = oven.get_by_role("table")
     expect(table).to_contain_text("Hearth stone")
     expect(table.get_by_role("row").filter(has_text="Heating")).to_contain_text("55 min")
-    oven.get_by_role("button", name=re.compile("^Take away")).click()
+    tick(oven, "Put beside it", "Hearth stone, loaf misted")
     expect(table).to_have_count(0)
 
 

@@ -814,7 +814,7 @@ export interface Words {
     allWays: (data: { count: Value }) => string
     fewer: string
     beside: string
-    notBeside: string
+    besideNone: string
     besideTitle: string
     nothingFits: string
     big: (data: { min: Value }) => string
@@ -923,6 +923,7 @@ export interface Words {
     mineKept: (data: { name: Value }) => string
     mineDropped: (data: { name: Value }) => string
     mineGone: string
+    serves: Record<string, string>
   }
   app: string
   earlier: string

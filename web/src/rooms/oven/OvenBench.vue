@@ -20,7 +20,7 @@ import MyBakes from './MyBakes.vue'
 import SchoolList from './SchoolList.vue'
 import SignsSheet from './SignsSheet.vue'
 import StageRows from './StageRows.vue'
-import { useOven, type Loaf, type Way } from './useOven'
+import { useOven, type Loaf } from './useOven'
 import WayList from './WayList.vue'
 
 /** The work of the room: a loaf and a wish, the ways to bake it, and the bake of the one that is chosen. */
@@ -70,11 +70,6 @@ const wish = computed({
 watch([chosen, loaf], () => (quieted.value = false))
 watch(loaf, () => (beside.value = []))
 const besideWays = computed(() => (ways.value ?? []).filter((way) => beside.value.includes(way.key)))
-function putBeside(way: Way) {
-  beside.value = beside.value.includes(way.key)
-    ? beside.value.filter((key) => key !== way.key)
-    : [...beside.value.slice(-2), way.key]
-}
 const drawnStages = computed(() => (stages.value.length ? stages.value : (baked.value?.stages ?? [])))
 const altered = computed(() => stages.value.length > 0)
 const refusals = computed(() => baked.value?.hazards.filter((hazard) => hazard.weight === 'refused') ?? [])
@@ -137,7 +132,7 @@ async function keepSo() {
         :beside="beside"
         :key-of="oven.keyOf"
         @choose="oven.choose"
-        @beside="putBeside"
+        @beside="(keys) => (beside = keys)"
       />
       <ElButton class="plain kit" @click="emit('kit')">{{ t.kit }}</ElButton>
     </div>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, useId } from 'vue'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
 import type { Chosen, Way } from './useOven'
@@ -11,7 +11,7 @@ const props = defineProps<{
   beside: string[]
   keyOf: (way: Chosen | Way) => string
 }>()
-const emit = defineEmits<{ choose: [Way]; beside: [Way] }>()
+const emit = defineEmits<{ choose: [Way]; beside: [string[]] }>()
 const t = words.oven
 const { say } = useUnits()
 const FEW = 5
@@ -31,6 +31,17 @@ const why = (way: Way) => {
   const worst = sorted.at(-1)
   return [best, worst].filter((point) => point && point.why).map((point) => say(point!.why))
 }
+const id = useId()
+const MOST_BESIDE = 3
+const others = computed(() => fit.value.filter((way) => !isChosen(way)))
+/** How well a way serves the wish beside the best one, in words: a point or two more or less says nothing. */
+const ALIKE = 5
+const FAR = 20
+function serves(way: Way) {
+  const behind = (fit.value[0]?.score ?? 0) - way.score
+  if (behind < ALIKE) return t.serves.best
+  return behind < FAR ? t.serves.well : t.serves.less
+}
 const isChosen = (way: Way) => props.chosen !== null && props.keyOf(way) === props.keyOf(props.chosen)
 </script>
 
@@ -38,29 +49,38 @@ const isChosen = (way: Way) => props.chosen !== null && props.keyOf(way) === pro
   <div>
     <ol class="ways">
       <li v-for="way in shown" :key="way.key" :class="{ on: isChosen(way) }">
-        <button type="button" class="way" :aria-pressed="isChosen(way)" @click="emit('choose', way)">
+        <ElButton class="way" text :aria-pressed="isChosen(way)" @click="emit('choose', way)">
           <span class="top">
             <strong>{{ way.vessel }}</strong>
-            <span class="score">{{ Math.round(way.score) }}</span>
+            <span class="small">{{ serves(way) }}</span>
           </span>
           <span class="small quiet">{{ how(way) }} · {{ t.inAll({ min: way.all_min }) }}</span>
-          <span class="bar" aria-hidden="true"><span :style="{ width: `${way.score}%` }" /></span>
           <span v-if="isChosen(way)" class="small why">{{ why(way).join('; ') }}.</span>
-        </button>
-        <ElButton
-          v-if="!isChosen(way)"
-          class="link small beside"
-          :aria-pressed="beside.includes(way.key)"
-          :aria-label="`${beside.includes(way.key) ? t.notBeside : t.beside}: ${way.vessel}, ${how(way)}`"
-          @click="emit('beside', way)"
-        >
-          {{ beside.includes(way.key) ? t.notBeside : t.beside }}
         </ElButton>
       </li>
     </ol>
     <ElButton v-if="fit.length > FEW" class="link small" @click="all = !all">
       {{ all ? t.fewer : t.allWays({ count: fit.length }) }}
     </ElButton>
+    <div v-if="fit.length > 1" class="beside">
+      <label class="small quiet" :for="id">{{ t.beside }}</label>
+      <ElSelect
+        :id="id"
+        :model-value="beside"
+        multiple
+        :multiple-limit="MOST_BESIDE"
+        :placeholder="t.besideNone"
+        :aria-label="t.beside"
+        @update:model-value="(keys: string[]) => emit('beside', keys)"
+      >
+        <ElOption
+          v-for="way in others"
+          :key="way.key"
+          :value="way.key"
+          :label="`${way.vessel}, ${how(way)}`"
+        />
+      </ElSelect>
+    </div>
     <ul v-if="unfit.length" class="unfit small quiet">
       <li v-for="way in unfit" :key="way.key">
         <s>{{ way.vessel }}</s> {{ say(way.unfit) }}
@@ -74,16 +94,21 @@ const isChosen = (way: Way) => props.chosen !== null && props.keyOf(way) === pro
   border-bottom: 1px solid var(--hairline);
 }
 .way {
-  display: grid;
   width: 100%;
-  gap: 2px;
+  height: auto;
   min-height: 56px;
+  margin: 0;
   padding: 8px 0 8px 10px;
   border: 0;
   border-left: 3px solid transparent;
   background: none;
   text-align: left;
-  cursor: pointer;
+  white-space: normal;
+}
+.way :deep(> span) {
+  display: grid;
+  width: 100%;
+  gap: 2px;
 }
 .on .way {
   border-left-color: var(--ink);
@@ -97,26 +122,15 @@ const isChosen = (way: Way) => props.chosen !== null && props.keyOf(way) === pro
   justify-content: space-between;
   gap: 8px;
 }
-.score {
-  font-family: var(--show);
-  font-weight: 650;
-}
-.bar {
-  display: block;
-  height: 4px;
-  background: var(--hairline);
-}
-.bar span {
-  display: block;
-  height: 100%;
-  background: var(--ink);
+.way .small {
+  font-weight: 400;
 }
 .why {
   margin-top: 4px;
 }
 .beside {
-  display: block;
-  margin: -6px 0 2px 6px;
+  display: grid;
+  margin-top: 10px;
 }
 .unfit {
   margin-top: 12px;

@@ -22,8 +22,8 @@ oven-allWays = { $count ->
        *[other] All { $count } ways
     }
 oven-fewer = Only the best
-oven-beside = Put beside
-oven-notBeside = Take away
+oven-beside = Put beside it
+oven-besideNone = nothing
 oven-besideTitle = Side by side
 oven-nothingFits = Nothing in this kitchen holds this loaf. Make it smaller, or add a vessel under Ovens and vessels.
 oven-big = { $min } min
@@ -181,3 +181,11 @@ oven-mineKeep = Keep it
 oven-mineKept = Kept: { $name }
 oven-mineDropped = Put away: { $name }. Kitchen has it still, under its earlier state.
 oven-mineGone = Its vessel is not in the kitchen any more.
+
+## oven-serves: by code
+
+oven-serves-best = serves it best
+oven-serves-well = serves it well
+oven-serves-less = serves it less
+
+##
