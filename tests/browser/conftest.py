@@ -1,8 +1,14 @@
 """A browser, and pages in it that must not complain nor speak to any other host."""
 
+from threading import Thread
+
 import pytest
 from live import CHROMIUM, QUIET, serving
 from playwright.sync_api import expect, sync_playwright
+from waitress import create_server
+
+from gentle_crust.api.app import create_app
+from tests.api.conftest import Day
 
 expect.set_options(timeout=15_000)
 """A cold start on a busy machine is no fault; what never comes is."""
@@ -42,3 +48,35 @@ def visit(browser, address):
     for context in contexts:
         context.close()
     assert complaints == []
+
+
+class Own:
+    """A demo of its own with a clock that the test turns; opens pages on it."""
+
+    def __init__(self, browser, sessions) -> None:
+        self.browser, self.day, self.contexts = browser, Day(sessions), []
+        app = create_app(sessions, lambda: self.day.now)
+        self.server = create_server(app, host="127.0.0.1", port=0, threads=6)
+        Thread(target=self.server.run, daemon=True).start()
+        self.address = f"http://127.0.0.1:{self.server.effective_port}"
+
+    def open(self, path="/bench", viewport=DESK, **more):
+        more = {"service_workers": "block"} | more
+        self.contexts.append(self.browser.new_context(viewport=viewport, **more))
+        page = self.contexts[-1].new_page()
+        page.goto(self.address + path)
+        page.wait_for_load_state("networkidle")
+        return page
+
+    def close(self):
+        """Close the pages. The server is left to its daemon thread: closing its sockets from here would free numbers
+        that the next data file gets, while that thread still writes to them."""
+        for context in self.contexts:
+            context.close()
+
+
+@pytest.fixture
+def own(browser, sessions):
+    found = Own(browser, sessions)
+    yield found
+    found.close()

@@ -9,16 +9,9 @@ from seeing import sound
 from tests.api.conftest import PLAN
 from tests.api.test_bakes import baked
 from tests.browser.conftest import DESK, PHONE
-from tests.browser.test_bench_room import Own, press
+from tests.browser.test_bench_room import press
 
 pytestmark = pytest.mark.browser
-
-
-@pytest.fixture
-def own(browser, sessions):
-    found = Own(browser, sessions)
-    yield found
-    found.close()
 
 
 def fits(page, width):

@@ -7,16 +7,9 @@ from playwright.sync_api import expect
 from seeing import sound
 
 from tests.browser.conftest import PHONE
-from tests.browser.test_bench_room import Own, press, title, with_shortcuts
+from tests.browser.test_bench_room import press, title, with_shortcuts
 
 pytestmark = pytest.mark.browser
-
-
-@pytest.fixture
-def own(browser, sessions):
-    found = Own(browser, sessions)
-    yield found
-    found.close()
 
 
 def change(page, what):

@@ -10,7 +10,7 @@ import pytest
 from playwright.sync_api import expect
 
 from tests.browser.conftest import DESK, PHONE
-from tests.browser.test_bench_room import Own, press, title
+from tests.browser.test_bench_room import press, title
 from tests.courses import courses
 
 pytestmark = pytest.mark.browser
@@ -32,13 +32,6 @@ DOES = {
 MIN = timedelta(minutes=1)
 SLOW = 90_000
 """A room that is opened for the first time on a busy machine, ms."""
-
-
-@pytest.fixture
-def own(browser, sessions):
-    found = Own(browser, sessions)
-    yield found
-    found.close()
 
 
 def kept(own, name):

@@ -13,17 +13,9 @@ from sqlalchemy import text
 from gentle_crust.store.copies import make_copy
 from gentle_crust.store.database import folder_of
 from tests.browser.conftest import DESK, PHONE
-from tests.browser.test_bench_room import Own
 from tests.conftest import SATURDAY
 
 pytestmark = pytest.mark.browser
-
-
-@pytest.fixture
-def own(browser, sessions):
-    found = Own(browser, sessions)
-    yield found
-    found.close()
 
 
 def kitchen(own, **changed):

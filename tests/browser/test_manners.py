@@ -6,8 +6,7 @@ import pytest
 from playwright.sync_api import expect
 from seeing import sound
 
-from tests.browser.conftest import DESK, PHONE
-from tests.browser.test_bench_room import Own
+from tests.browser.conftest import DESK, PHONE, Own
 
 pytestmark = pytest.mark.browser
 ROOMS = {

@@ -9,8 +9,7 @@ from playwright.sync_api import expect
 
 from gentle_crust.kitchen.settings import KitchenSettings
 from gentle_crust.kitchen.work import Work
-from tests.browser.conftest import DESK, PHONE
-from tests.browser.test_bench_room import Own
+from tests.browser.conftest import DESK, PHONE, Own
 from tests.kitchen.test_keeping import FORMULAS
 
 pytestmark = pytest.mark.browser

@@ -19,18 +19,10 @@ from gentle_crust.authority import certificate_text
 from gentle_crust.network import OnNetwork
 from gentle_crust.store.database import open_store
 from tests.api.conftest import PLAN
-from tests.browser.test_bench_room import Own
 from tests.conftest import SATURDAY
 from tests.network import PASSCODE, on_own_network
 
 pytestmark = pytest.mark.browser
-
-
-@pytest.fixture
-def own(browser, sessions):
-    found = Own(browser, sessions)
-    yield found
-    found.close()
 
 
 def picture() -> bytes:

@@ -11,19 +11,11 @@ from gentle_crust.demo.doughs import begin_doughs
 from gentle_crust.kitchen.settings import KitchenSettings
 from gentle_crust.kitchen.work import Work
 from tests.browser.conftest import DESK, PHONE
-from tests.browser.test_bench_room import Own
 
 pytestmark = pytest.mark.browser
 BOXES = """all => all.map(one => ({
   says: one.textContent.trim(), box: one.getBoundingClientRect(),
 })).filter(one => one.says).map(({says, box}) => [says, box.left, box.top, box.right, box.bottom])"""
-
-
-@pytest.fixture
-def own(browser, sessions):
-    found = Own(browser, sessions)
-    yield found
-    found.close()
 
 
 def on_each_other(page, words):
