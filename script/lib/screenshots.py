@@ -126,12 +126,6 @@ def three_ways(page: Page) -> None:
     page.get_by_role("heading", name="Side by side").scroll_into_view_if_needed()
 
 
-def down_to_the_bake(page: Page) -> None:
-    """The phone, scrolled to the bake."""
-    in_the_oven(page)
-    page.evaluate("window.scrollTo(0, document.querySelector('.middle').offsetTop)")
-
-
 Picture = tuple[str, str, tuple[int, int], Literal["light", "dark"], Callable[[Page], None] | None]
 PICTURES: list[Picture] = [
     ("plan", "/plan", DESK, "light", None),
@@ -146,7 +140,6 @@ PICTURES: list[Picture] = [
     ("cultures", "/cultures", DESK, "light", None),
     ("culture-feed", "/cultures/gull?do=feed", DESK, "light", feeding),
     ("oven", "/oven", DESK, "light", in_the_oven),
-    ("oven-phone", "/oven", PHONE, "dark", down_to_the_bake),
     ("oven-beside", "/oven", (1280, 1500), "light", three_ways),
 ]
 
@@ -177,12 +170,24 @@ def away(page: Page) -> None:
     page.evaluate("document.activeElement.blur(); window.scrollTo(0, 0)")
 
 
+def parted(page: Page) -> None:
+    """One piece kept for tomorrow, on a row of its own."""
+    page.get_by_role("button", name="Two tides wholemeal").click()
+    page.get_by_role("button", name="Change", exact=True).click()
+    page.get_by_role("button", name="Keep some pieces for later").click()
+    page.locator(".comes:not(.awaited)", has_text="Out of the oven").wait_for()
+    page.get_by_role("button", name="Do it").click()
+    page.get_by_role("button", name="later").first.wait_for()
+    page.evaluate("document.activeElement.blur(); window.scrollTo(0, 0)")
+
+
 BENCH: list[Picture] = [
     ("bench", "/bench", DESK, "light", None),
     ("bench-judge", "/bench", DESK, "light", proofing),
     ("bench-phone", "/bench", PHONE, "dark", None),
     ("bake-record", "/bakes", DESK, "light", record),
     ("bench-clash", "/bench", DESK, "light", away),
+    ("bench-parts", "/bench", DESK, "light", parted),
 ]
 
 

@@ -115,3 +115,35 @@ def test_a_bake_without_a_name_or_a_vessel_is_not_kept(client: Any, name: str, v
     assert answer.status_code == 422 and error["field"].endswith(field) and error["remedy"]
     assert mine(client) == []
     assert client.delete("/api/oven/bakes/none").status_code == 404
+
+
+def drawn(client: Any, **more: Any) -> dict[str, Any]:
+    answer = client.post("/api/oven/bake", json=bake(vessel_id="stone", steam=["hot_pan"], **more))
+    assert answer.status_code == 200, answer.get_json()
+    return dict(answer.get_json())
+
+
+def test_amounts_and_minutes_of_steam_are_the_bakers_in_bake_steps_method_and_name(client: Any) -> None:
+    usual = drawn(client)
+    assert [(each["g"], each["at_min"]) for each in usual["poured"]] == [(250, 0)]
+    own = [{"kind": "hot_pan", "g": 120, "at_min": 2}]
+    less = drawn(client, poured=own)
+    assert [(each["g"], each["at_min"]) for each in less["poured"]] == [(120, 2)]
+    pour = next(each for each in less["touches"] if "120" in str(each["text"]))
+    assert 2 <= pour["minute"] <= 3 and pour["cautions"]
+    little = drawn(client, poured=[{"kind": "hot_pan", "g": 40, "at_min": 0}])
+    wet, dry = (max(each["vapour"] for each in one["curve"]) for one in (usual, little))
+    assert dry < wet
+    body = bake(vessel_id="stone", steam=["hot_pan"], poured=own)
+    method = client.post("/api/oven/method", json=body).get_json()["method"]
+    steps = planned(client, method=method)["plan"]["steps"]
+    assert any(step["what"] == "water" and "120" in str(step["detail"]) for step in steps if step["kind"] == "steam_in")
+    client.post("/api/oven/bakes", json={"name": "Little steam", "bake": body})
+    (mine_,) = mine(client)
+    assert mine_["steam"] == own
+
+
+def test_an_amount_that_no_oven_takes_is_refused(client: Any) -> None:
+    for odd in ({"g": 9000}, {"at_min": 900}):
+        answer = client.post("/api/oven/bake", json=bake(poured=[{"kind": "hot_pan", **odd}], steam=["hot_pan"]))
+        assert answer.status_code == 422 and next(iter(odd)) in answer.get_json()["errors"][0]["field"]

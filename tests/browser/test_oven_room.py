@@ -167,3 +167,21 @@ def test_a_bake_is_kept_by_name_and_brought_back(oven):
     sound(oven)
     mine.get_by_role("button", name=re.compile("Saturday bake$")).last.click()
     expect(mine.get_by_role("status")).to_contain_text("Put away: Saturday bake")
+
+
+def test_steam_has_its_amount_and_its_minute(oven):
+    pick(oven, "Loaf", "Market morning baguette")
+    oven.get_by_role("button", name=re.compile("^All .* ways")).click()
+    oven.locator(".ways .way").filter(has_text="boiling water").first.click()
+    grams = oven.get_by_label(re.compile("^g, hot iron pan"))
+    expect(grams).to_have_value("250")
+    steps = oven.get_by_role("list").filter(has_text="Score and load")
+    expect(steps).to_contain_text("250 g")
+    grams.fill("120")
+    oven.keyboard.press("Tab")
+    expect(steps).to_contain_text("120 g")
+    oven.get_by_label(re.compile("^min from loading, hot iron pan")).fill("3")
+    oven.keyboard.press("Tab")
+    expect(steps.get_by_role("listitem").filter(has_text="120 g").locator(".at")).to_have_text(re.compile("^[34]$"))
+    oven.get_by_role("button", name="As it was drawn up").click()
+    expect(steps).to_contain_text("250 g")

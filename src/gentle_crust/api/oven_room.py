@@ -21,6 +21,7 @@ from gentle_crust.contract.oven import (
     OvenLoafSignsBody,
     OvenMethodAnswer,
     OvenMinute,
+    OvenPoured,
     OvenStageBody,
     OvenWayAnswer,
     OvenWaysAnswer,
@@ -32,7 +33,7 @@ from gentle_crust.core.cautions import caution
 from gentle_crust.core.messages import message
 from gentle_crust.core.oven.calibration import calibrate
 from gentle_crust.core.oven.doneness import SHADES, shade
-from gentle_crust.core.oven.kit import vessel_heat
+from gentle_crust.core.oven.kit import steam_of, vessel_heat
 from gentle_crust.core.oven.ranking import CRITERIA, Way
 from gentle_crust.core.tables import rows
 from gentle_crust.kitchen.oven import OvenBook, Shown
@@ -112,6 +113,11 @@ def _shown(found: Shown) -> OvenBakeAnswer:
         vessel=found.vessel.name,
         preheated=asked.vessel.preheated,
         steam=[each.kind for each in asked.steam],
+        poured=[
+            OvenPoured(kind=each.kind, name=message(f"steam-{each.kind}"), g=each.g or 0.0, at_min=each.at_min or 0.0)
+            for each in map(steam_of, asked.steam)
+            if each.kind != "none"
+        ],
         stages=[OvenStageBody(**asdict(stage)) for stage in asked.stages],
         usual=[OvenStageBody(**asdict(stage)) for stage in found.usual],
         preheat_min=asked.preheat.minutes,

@@ -6,7 +6,7 @@ from gentle_crust.core.checks import Equipment
 from gentle_crust.core.formula.flour import MyFlour
 from gentle_crust.core.formula.model import FlourShare, Formula
 from gentle_crust.core.oven.equipment import Oven, Vessel
-from gentle_crust.core.oven.kit import OvenStage, Preheated
+from gentle_crust.core.oven.kit import OvenStage, Preheated, Steam
 from gentle_crust.core.oven.steps import Tool
 
 
@@ -18,7 +18,7 @@ class MyBake:
     name: str
     vessel_id: str
     preheated: Preheated
-    steam: tuple[str, ...]
+    steam: tuple[Steam, ...]
     stages: tuple[OvenStage, ...]
     preheat_min: float
 

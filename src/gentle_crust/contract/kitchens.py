@@ -7,13 +7,13 @@ from pydantic import Field
 
 from gentle_crust.contract.formula import MyFlourBody
 from gentle_crust.contract.kitchen import MyBake, Pantry, Settings
-from gentle_crust.contract.oven import OvenStageBody
+from gentle_crust.contract.oven import OvenStageBody, OvenSteamBody
 from gentle_crust.contract.strict import Number, Short, Shown, Strict
 from gentle_crust.core import limits
 from gentle_crust.core.limits import Limit
 from gentle_crust.core.messages import Message
 from gentle_crust.core.oven.equipment import Oven, Vessel
-from gentle_crust.core.oven.kit import OvenStage, Preheated
+from gentle_crust.core.oven.kit import OvenStage, Preheated, Steam
 from gentle_crust.core.oven.steps import Tool
 
 
@@ -102,14 +102,15 @@ class MyBakeBody(Strict):
     name: Short
     vessel_id: Short
     preheated: Preheated
-    steam: Annotated[list[Short], Field(max_length=6)]
+    steam: Annotated[list[OvenSteamBody], Field(max_length=6)]
     stages: Annotated[list[OvenStageBody], Field(max_length=12)]
     preheat_min: Number
 
     def bake(self) -> MyBake:
         """As the kitchen keeps it."""
         stages = tuple(OvenStage(**stage.model_dump()) for stage in self.stages)
-        return MyBake(self.id, self.name, self.vessel_id, self.preheated, tuple(self.steam), stages, self.preheat_min)
+        steam = tuple(Steam(**each.model_dump()) for each in self.steam)
+        return MyBake(self.id, self.name, self.vessel_id, self.preheated, steam, stages, self.preheat_min)
 
 
 class KitchenBody(Strict):

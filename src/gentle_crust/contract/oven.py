@@ -12,7 +12,7 @@ from gentle_crust.core.limits import Limit
 from gentle_crust.core.messages import Message
 from gentle_crust.core.oven.doneness import Lag, Sign
 from gentle_crust.core.oven.hazards import Hazard
-from gentle_crust.core.oven.kit import OvenStage, Preheated
+from gentle_crust.core.oven.kit import OvenStage, Preheated, Steam
 from gentle_crust.core.oven.loads import Load
 from gentle_crust.core.oven.ranking import Point, Wish
 from gentle_crust.core.oven.schools import School
@@ -41,6 +41,8 @@ class AskedBake:
     steam: tuple[str, ...] | None = None
     stages: tuple[OvenStage, ...] = ()
     preheat_min: float | None = None
+    poured: tuple[Steam, ...] = ()
+    """Ways to steam with other amounts or moments than is usual."""
 
 
 class OvenLoafBody(Strict):
@@ -71,6 +73,16 @@ class OvenStageBody(Strict):
     fan: bool = False
 
 
+class OvenSteamBody(Strict):
+    """A way to steam: grams of water, and minutes from loading; what is left out is the usual."""
+
+    limits: ClassVar[dict[str, Limit]] = {"g": limits.STEAM_G, "at_min": limits.STEAM_AT_MIN}
+
+    kind: Short
+    g: Number | None = None
+    at_min: Number | None = None
+
+
 class OvenBakeBody(Strict):
     """One way for a loaf; preheating, steam and stages are drawn up unless given."""
 
@@ -80,6 +92,7 @@ class OvenBakeBody(Strict):
     steam: Annotated[list[Short], Field(max_length=6)] | None = None
     stages: Annotated[list[OvenStageBody], Field(max_length=12)] = []
     preheat_min: Number | None = None
+    poured: Annotated[list[OvenSteamBody], Field(max_length=6)] = []
 
     def asked(self) -> AskedBake:
         """As the kitchen takes it."""
@@ -90,6 +103,7 @@ class OvenBakeBody(Strict):
             None if self.steam is None else tuple(self.steam),
             tuple(OvenStage(**stage.model_dump()) for stage in self.stages),
             self.preheat_min,
+            tuple(Steam(**each.model_dump()) for each in self.poured),
         )
 
 
@@ -182,6 +196,15 @@ class ChipAnswer(Shown):
     colour: float
 
 
+class OvenPoured(Shown):
+    """A way to steam as it is used: its name, grams of water, and minutes from loading."""
+
+    kind: str
+    name: Message
+    g: float
+    at_min: float
+
+
 class OvenBakeAnswer(Shown):
     """A bake drawn up or altered, and how it goes."""
 
@@ -189,6 +212,7 @@ class OvenBakeAnswer(Shown):
     vessel: str
     preheated: str
     steam: list[str]
+    poured: list[OvenPoured]
     stages: list[OvenStageBody]
     usual: list[OvenStageBody]
     preheat_min: float

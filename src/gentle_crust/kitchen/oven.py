@@ -18,7 +18,7 @@ from gentle_crust.core.oven.dials import other_words
 from gentle_crust.core.oven.doneness import Lag, Sign, cutting, lag, remedies, said, shade
 from gentle_crust.core.oven.equipment import Vessel, shape_row
 from gentle_crust.core.oven.hazards import Hazard, hazards
-from gentle_crust.core.oven.kit import OvenStage
+from gentle_crust.core.oven.kit import OvenStage, Steam, steam_of
 from gentle_crust.core.oven.loads import Load, loads
 from gentle_crust.core.oven.loaf import Loaf, loaf_of
 from gentle_crust.core.oven.profile import RYE_COOL_MIN
@@ -117,12 +117,12 @@ class OvenBook:
         kit = found.settings
         vessel, made = self._draft(asked, found)
         question, went, done = made.bake, made.baked, made.done
-        if asked.stages or asked.preheat_min is not None:
+        if asked.stages or asked.preheat_min is not None or asked.poured:
             minutes = made.bake.preheat.minutes if asked.preheat_min is None else asked.preheat_min
             stages = asked.stages or made.bake.stages
             first = stages[0].setpoint_c or made.bake.preheat.setpoint_c
             heating = replace(made.bake.preheat, minutes=minutes, setpoint_c=first)
-            question = replace(made.bake, preheat=heating, stages=stages)
+            question = replace(made.bake, preheat=heating, stages=stages, steam=_poured(made.bake.steam, asked.poured))
             went = bake(question)
             longer = replace(stages[-1], minutes=stages[-1].minutes + LONGER_MIN)
             on = bake(replace(question, stages=(*stages[:-1], longer)))
@@ -173,7 +173,7 @@ class OvenBook:
         question = shown.question
         own = MyBake(
             id_ or _free(before.bakes), called, asked.vessel_id, question.vessel.preheated,
-            tuple(each.kind for each in question.steam if each.kind != "none"), question.stages,
+            tuple(steam_of(each) for each in question.steam if each.kind != "none"), question.stages,
             question.preheat.minutes,
         )  # fmt: skip
         others = tuple(each for each in before.bakes if each.id != own.id)
@@ -218,6 +218,12 @@ class OvenBook:
         kit = found.settings
         vessel = _vessel(kit, asked.vessel_id)
         return vessel, draft(found.loaf, found.pieces, vessel, kit.oven, _want(asked, found), kit.altitude_m)
+
+
+def _poured(usual: tuple[Steam, ...], own: tuple[Steam, ...]) -> tuple[Steam, ...]:
+    """Ways to steam, those that were given otherwise in their place."""
+    given = {each.kind: each for each in own}
+    return tuple(steam_of(given.get(each.kind, each)) for each in usual)
 
 
 def _free(bakes: tuple[MyBake, ...]) -> str:

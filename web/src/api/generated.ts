@@ -5406,7 +5406,7 @@ export interface components {
             /** Stages */
             stages: components["schemas"]["OvenStage"][];
             /** Steam */
-            steam: string[];
+            steam: components["schemas"]["Steam"][];
             /** Vessel Id */
             vessel_id: string;
         };
@@ -5429,7 +5429,7 @@ export interface components {
             /** Stages */
             stages: components["schemas"]["OvenStageBody"][];
             /** Steam */
-            steam: string[];
+            steam: components["schemas"]["OvenSteamBody"][];
             /** Vessel Id */
             vessel_id: string;
         };
@@ -5699,6 +5699,8 @@ export interface components {
             lidded: boolean;
             /** Loads */
             loads: components["schemas"]["Load"][];
+            /** Poured */
+            poured: components["schemas"]["OvenPoured"][];
             /** Preheat C */
             preheat_c: number;
             /** Preheat Min */
@@ -5732,6 +5734,11 @@ export interface components {
          */
         OvenBakeBody: {
             loaf: components["schemas"]["OvenLoafBody"];
+            /**
+             * Poured
+             * @default []
+             */
+            poured: components["schemas"]["OvenSteamBody"][];
             /** Preheat Min */
             preheat_min?: number | null;
             /** Preheated */
@@ -5917,6 +5924,20 @@ export interface components {
             vessel: number;
         };
         /**
+         * OvenPoured
+         * @description A way to steam as it is used: its name, grams of water, and minutes from loading.
+         */
+        OvenPoured: {
+            /** At Min */
+            at_min: number;
+            /** G */
+            g: number;
+            /** Kind */
+            kind: string;
+            /** Name */
+            name: string;
+        };
+        /**
          * OvenStage
          * @description Minutes at a set point (C; 0 is oven off), covered or steaming, or open; fan on or off.
          */
@@ -5955,6 +5976,18 @@ export interface components {
             minutes: number;
             /** Setpoint C */
             setpoint_c: number;
+        };
+        /**
+         * OvenSteamBody
+         * @description A way to steam: grams of water, and minutes from loading; what is left out is the usual.
+         */
+        OvenSteamBody: {
+            /** At Min */
+            at_min?: number | null;
+            /** G */
+            g?: number | null;
+            /** Kind */
+            kind: string;
         };
         /**
          * OvenWayAnswer
@@ -7816,6 +7849,21 @@ export interface components {
             over: number;
             /** Ready */
             ready: number;
+        };
+        /**
+         * Steam
+         * @description A source of steam: kind, grams of water, minutes from loading (before it: negative). None: the usual.
+         */
+        Steam: {
+            /** At Min */
+            at_min?: number | null;
+            /** G */
+            g?: number | null;
+            /**
+             * Kind
+             * @default none
+             */
+            kind: string;
         };
         /**
          * Steaming

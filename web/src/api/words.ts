@@ -916,6 +916,7 @@ export interface Words {
     another: string
     learnNow: string
     nothingLearnt: string
+    steamAt: string
     mine: string
     mineNew: string
     mineName: string

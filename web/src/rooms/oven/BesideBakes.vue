@@ -28,6 +28,7 @@ const asked = useQueries({
               steam: way.steam,
               stages: [],
               preheat_min: null,
+              poured: [],
             },
           }),
         ),

@@ -160,9 +160,10 @@ async function keepSo() {
           class="no-print"
           :bake="baked"
           :stages="drawnStages"
-          :altered="altered || oven.preheat.value != null"
+          :altered="altered || oven.preheat.value != null || oven.poured.value.length > 0"
           @change="oven.alter"
           @heat="oven.heat"
+          @pour="oven.pour"
           @usual="oven.usual"
         />
         <p class="small quiet facts">

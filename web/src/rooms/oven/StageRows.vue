@@ -3,13 +3,13 @@ import AmountField from '../../forms/AmountField.vue'
 import { limits } from '../../api/limits'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
-import type { Baked, Stage } from './useOven'
+import type { Baked, Poured, Stage } from './useOven'
 
 /** The stages in figures: what dragging does, for fingers and keyboards. */
 const props = defineProps<{ bake: Baked; stages: Stage[]; altered: boolean }>()
-const emit = defineEmits<{ change: [Stage[]]; heat: [number]; usual: [] }>()
+const emit = defineEmits<{ change: [Stage[]]; heat: [number]; pour: [Poured]; usual: [] }>()
 const t = words.oven
-const { toDegrees, fromDegrees, fahrenheit, say, warmth } = useUnits()
+const { toDegrees, fromDegrees, fahrenheit, say, warmth, massUnit, toMass, fromMass } = useUnits()
 
 function set(index: number, part: Partial<Stage>) {
   emit(
@@ -78,6 +78,26 @@ const title = (stage: Stage, index: number) =>
         :model-value="stage.setpoint_c <= 0"
         :label="t.off"
         @change="set(index, { setpoint_c: stage.setpoint_c > 0 ? 0 : bake.preheat_c })"
+      />
+    </fieldset>
+    <fieldset v-for="steam in bake.poured" :key="steam.kind">
+      <legend class="small">{{ steam.name }}</legend>
+      <AmountField
+        :model-value="Math.round(toMass(steam.g) * 10) / 10"
+        :label="`${massUnit}, ${steam.name.toLowerCase()}`"
+        :low="0"
+        :high="toMass(limits.STEAM_G.high)"
+        :step="massUnit === 'g' ? 10 : 0.5"
+        @update:model-value="
+          (value: number) => emit('pour', { kind: steam.kind, g: fromMass(value), at_min: steam.at_min })
+        "
+      />
+      <AmountField
+        :model-value="Math.round(steam.at_min)"
+        :label="`${t.steamAt}, ${steam.name.toLowerCase()}`"
+        v-bind="limits.STEAM_AT_MIN"
+        :step="1"
+        @update:model-value="(value: number) => emit('pour', { kind: steam.kind, g: steam.g, at_min: value })"
       />
     </fieldset>
     <div class="more">

@@ -8,12 +8,16 @@ export type Way = Schemas['OvenWayAnswer']
 export type Baked = Schemas['OvenBakeAnswer']
 export type Chosen = { vessel_id: string; preheated: Way['preheated']; steam: string[] }
 
+export type Poured = Schemas['OvenSteamBody']
+
 type Preheated = 'whole' | 'lid' | 'none'
 /** A loaf, the ways to bake it, the one that is chosen, and that one as the baker altered it. */
 export function useOven(loaf: Ref<Loaf>) {
   const chosen = ref<Chosen | null>(null)
   const stages = ref<Stage[]>([])
   const preheat = ref<number | null>(null)
+  /** Ways to steam with amounts and moments of the baker's own. */
+  const poured = ref<Poured[]>([])
 
   const body = computed(() => ({
     loaf: loaf.value,
@@ -22,13 +26,14 @@ export function useOven(loaf: Ref<Loaf>) {
     steam: chosen.value?.steam ?? null,
     stages: stages.value,
     preheat_min: preheat.value,
+    poured: poured.value,
   }))
   const baking = useNewest(
     () => (chosen.value ? body.value : null),
     (asked) => ask(api.POST('/api/oven/bake', { body: asked })),
   )
   const schooling = useNewest(
-    () => (chosen.value ? { ...body.value, stages: [], preheat_min: null } : null),
+    () => (chosen.value ? { ...body.value, stages: [], preheat_min: null, poured: [] } : null),
     (asked) => ask(api.POST('/api/oven/schools', { body: asked })),
   )
   const ranking = useNewest(
@@ -59,15 +64,25 @@ export function useOven(loaf: Ref<Loaf>) {
   function usual() {
     stages.value = []
     preheat.value = null
+    poured.value = []
   }
   /** A bake that the baker named is the one that is chosen, altered as it was kept. */
   function take(own: Schemas['MyBake']) {
-    chosen.value = { vessel_id: own.vessel_id, preheated: own.preheated, steam: [...own.steam] }
+    chosen.value = {
+      vessel_id: own.vessel_id,
+      preheated: own.preheated,
+      steam: own.steam.map((each) => each.kind),
+    }
+    poured.value = own.steam.map((each) => ({ ...each }))
     stages.value = own.stages.map((stage) => ({ ...stage }))
     preheat.value = own.preheat_min
   }
   function alter(next: Stage[]) {
     stages.value = next
+  }
+  /** One way to steam with another amount, or at another minute. */
+  function pour(one: Poured) {
+    poured.value = [...poured.value.filter((each) => each.kind !== one.kind), one]
   }
   function heat(minutes: number) {
     preheat.value = minutes
@@ -81,6 +96,7 @@ export function useOven(loaf: Ref<Loaf>) {
     chosen,
     stages,
     preheat,
+    poured,
     baked,
     schools,
     refused,
@@ -92,6 +108,7 @@ export function useOven(loaf: Ref<Loaf>) {
     take,
     usual,
     alter,
+    pour,
     heat,
   }
 }

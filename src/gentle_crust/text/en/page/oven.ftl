@@ -174,6 +174,7 @@ oven-dialAt = Dial at
 oven-another = Another reading
 oven-learnNow = Reckon from these
 oven-nothingLearnt = Nothing was measured yet.
+oven-steamAt = min from loading
 oven-mine = My bakes
 oven-mineNew = Keep this bake by name
 oven-mineName = Its name
