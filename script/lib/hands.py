@@ -4,7 +4,7 @@ from contextlib import suppress
 from pathlib import Path
 from typing import Any
 
-from playwright.sync_api import Locator, Page, expect
+from playwright.sync_api import Locator, Page, TimeoutError, expect
 
 TRIES = 3
 
@@ -19,10 +19,23 @@ def pick(where: Page | Locator, label: str, option: str) -> None:
     shown = page.locator(".el-select", has=field)
     for _ in range(TRIES):
         field.click(force=True)
-        page.get_by_role("option", name=option, exact=True).click()
-        with suppress(AssertionError):
+        with suppress(AssertionError, TimeoutError):
+            page.get_by_role("option", name=option, exact=True).click(timeout=8_000)
             expect(shown).to_contain_text(option, timeout=4_000)
             return
+
+
+def point_at(what: Locator, says: str) -> None:
+    """Point at something until its note stands beside it: one that moved away under the pointer is pointed at again."""
+    page = what.page
+    for _ in range(TRIES):
+        what.scroll_into_view_if_needed()
+        page.mouse.move(1, 1)
+        what.hover()
+        with suppress(AssertionError):
+            expect(page.get_by_role("tooltip")).to_contain_text(says, timeout=4_000)
+            return
+    raise AssertionError(f"no note says {says!r}")
 
 
 def tick(where: Page | Locator, label: str, *options: str) -> None:

@@ -4,7 +4,7 @@ import json
 import re
 
 import pytest
-from hands import choose_file, pick
+from hands import choose_file, pick, point_at
 from playwright.sync_api import expect
 from seeing import sound
 
@@ -152,10 +152,7 @@ def test_a_second_preferment_a_soaker_and_another_yeast(visit):
     expect(page.get_by_role("button", name="Change it")).to_be_visible()
     page.wait_for_load_state("networkidle")
     figure = page.locator("td[data-counts=mixed]").first
-    figure.scroll_into_view_if_needed()
-    page.wait_for_timeout(150)
-    figure.hover()
-    expect(page.get_by_role("tooltip")).to_contain_text("not counted")
+    point_at(figure, "not counted")
 
 
 def test_two_versions_are_named_and_stand_side_by_side(visit):

@@ -39,6 +39,7 @@ def test_each_room_has_its_title_and_one_heading_and_takes_the_focus(visit):
             expect(page).to_have_title("Tidewater country loaf · Plan · Gentle Crust")  # it goes on to its plan
             continue
         expect(page.get_by_role("heading", level=1)).to_be_focused()
+        expect(page.locator("#content").locator("a, button, input").first).to_be_visible()
         page.keyboard.press("Tab")
         inside = page.evaluate("document.getElementById('content').contains(document.activeElement)")
         assert inside, f"{name}: the next Tab goes into the room"
