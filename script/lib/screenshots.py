@@ -171,7 +171,8 @@ def away(page: Page) -> None:
 
 
 def parted(page: Page) -> None:
-    """One piece kept for tomorrow, on a row of its own."""
+    """One piece kept for tomorrow, on a row of its own; nobody is away any more."""
+    page.locator("aside").get_by_role("button", name="Take it back").first.click()
     page.get_by_role("button", name="Two tides wholemeal").click()
     page.get_by_role("button", name="Change", exact=True).click()
     page.get_by_role("button", name="Keep some pieces for later").click()
@@ -187,7 +188,7 @@ BENCH: list[Picture] = [
     ("bench-phone", "/bench", PHONE, "dark", None),
     ("bake-record", "/bakes", DESK, "light", record),
     ("bench-clash", "/bench", DESK, "light", away),
-    ("bench-parts", "/bench", DESK, "light", parted),
+    ("bench-parts", "/bench", (1280, 1000), "light", parted),
 ]
 
 

@@ -206,6 +206,7 @@ async function keepSo() {
 }
 .left {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 10px;
   align-content: start;
   padding: 20px 24px 32px 28px;
