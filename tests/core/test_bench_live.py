@@ -251,7 +251,7 @@ def test_away_another_dough_and_the_oven_are_clashes_too(room):
     assert [each.code for each in away] == ["away"] and said(away[0].sentence).startswith("While you are away: fold at")
     shape = due(found, "shape-1").at
     hands = Hands(message("course-step-shape"), shape, shape + 15 * MIN)
-    other = Taken("Tin", (hands,), (load - 20 * MIN, load + 10 * MIN))
+    other = Taken("Tin", (hands,), ((load - 20 * MIN, load + 10 * MIN),))
     codes = {each.code for each in clashes(found, room.clock, (), (other,), now)}
     assert codes == {"hands", "oven"}
     ways = remedies(found, room.clock, 4.5, now, _attempt(room, happened, now, others=(replace(other, hands=()),)))

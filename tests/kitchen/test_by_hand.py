@@ -9,6 +9,7 @@ import pytest
 from gentle_crust.core.errors import Conflict, CraftError
 from gentle_crust.kitchen import story as tale
 from gentle_crust.kitchen.by_hand import HandBook
+from gentle_crust.kitchen.taken import taken_of
 from gentle_crust.kitchen.work import Work
 from gentle_crust.text.render import say
 from tests.conftest import SATURDAY
@@ -174,6 +175,15 @@ def test_some_pieces_are_kept_for_tomorrow_each_with_its_own_steps(baker) -> Non
     assert "split" not in baker.codes("d")
     done = baker.bake("d")
     assert sum(key.startswith("out-") for key in done) == 2 and baker.dough("d").live.over
+
+
+def test_a_dough_of_two_parts_takes_the_oven_for_each_of_them_not_for_the_day_between(baker) -> None:
+    dough = in_bulk(baker, style="room_steady")
+    wanted = dough.live.plan.out + timedelta(hours=24)
+    baker.edit("d", "split", pieces=1, until=baker.local(wanted))
+    taken = [each for each in taken_of(Work(baker.presses.work.sessions, lambda: baker.now)) if each.what == "oven"]
+    own = [each for each in taken if each.name == dough.name and each.end > dough.live.plan.out - timedelta(hours=3)]
+    assert len(own) == 2 and all(each.end - each.start < timedelta(hours=2) for each in own)
 
 
 def test_pieces_part_while_they_proof_and_the_others_go_on(baker) -> None:

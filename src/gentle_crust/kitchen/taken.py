@@ -21,7 +21,7 @@ def taken_of(work: Work, but: str = "") -> tuple[Taken, ...]:
     for dough in doughs:
         takes = taken_by(dough.name, dough.live, now)
         found += [Taken("hands", dough.name, each.start, each.end) for each in takes.hands]
-        found += [Taken("oven", dough.name, *takes.oven)] if takes.oven is not None else []
+        found += [Taken("oven", dough.name, *each) for each in takes.ovens]
         found += _cold(dough.name, dough.live.plan, [step for step in dough.live.steps if step.state != "skipped"])
     under_way = {dough.id for dough in doughs}
     with work.read() as session:
@@ -36,13 +36,13 @@ def _of_plan(name: str, plan: Plan) -> list[Taken]:
     hands = [
         Taken("hands", name, step.at, step.at + timedelta(minutes=step.minutes)) for step in plan.steps if step.minutes
     ]
-    heats = [step.at for step in plan.steps if step.kind == "preheat"]
-    loads = [step.at for step in plan.steps if step.kind == "load"]
-    outs = [step.at for step in plan.steps if step.kind == "out"]
-    cold = _cold(name, plan, plan.steps)
-    if not loads or not outs:
-        return [*hands, *cold]
-    return [*hands, *cold, Taken("oven", name, min([*heats, *loads]), max(outs))]
+    ovens = []
+    for part in dict.fromkeys(step.part for step in plan.steps if step.kind == "out"):
+        own = [step for step in plan.steps if step.part == part]
+        hot = [step.at for step in own if step.kind in ("preheat", "load")]
+        if hot:
+            ovens.append(Taken("oven", name, min(hot), max(step.at for step in own if step.kind == "out")))
+    return [*hands, *_cold(name, plan, plan.steps), *ovens]
 
 
 def _cold(name: str, plan: Plan, steps: Iterable[Timed]) -> list[Taken]:

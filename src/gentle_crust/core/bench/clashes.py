@@ -34,11 +34,11 @@ class Hands:
 
 @dataclass(frozen=True)
 class Taken:
-    """What another dough takes: hands, and the oven from its preheating to its last loaf."""
+    """What another dough takes: hands, and for each of its parts the oven from loading to its last loaf."""
 
     name: str
     hands: tuple[Hands, ...]
-    oven: tuple[datetime, datetime] | None
+    ovens: tuple[tuple[datetime, datetime], ...]
 
 
 @dataclass(frozen=True)
@@ -53,20 +53,23 @@ class Clash:
 def taken_by(name: str, found: Live, now: datetime) -> Taken:
     """What a dough takes from now on, for the others to heed."""
     hands = tuple(_hands(shifted(step, now)) for step in still_to_do(found))
-    return Taken(name, hands, oven_of(found, now))
+    return Taken(name, hands, ovens_of(found, now))
 
 
 def _hands(step: LiveStep) -> Hands:
     return Hands(called(step), step.at, step.at + timedelta(minutes=max(step.minutes, 1)))
 
 
-def oven_of(found: Live, now: datetime) -> tuple[datetime, datetime] | None:
-    """From the loading to the last loaf out; None if that is over."""
-    times = {step.key: step for step in found.steps}
-    outs = [step for key, step in times.items() if key.startswith("out-") and step.state in ("due", "coming")]
-    if "load-1" not in times or not outs:
-        return None
-    return times["load-1"].at, max(max(step.at for step in outs), now)
+def ovens_of(found: Live, now: datetime) -> tuple[tuple[datetime, datetime], ...]:
+    """From the loading to the last loaf out, of each part of which that is not over."""
+    spans = []
+    for part in dict.fromkeys(step.part for step in found.steps if step.kind == "out"):
+        own = [step for step in found.steps if step.part == part]
+        loads = [step.at for step in own if step.kind == "load"]
+        outs = [step.at for step in own if step.kind == "out" and step.state in ("due", "coming")]
+        if loads and outs:
+            spans.append((min(loads), max(*outs, now)))
+    return tuple(spans)
 
 
 def clashes(
@@ -127,11 +130,10 @@ def _hands_twice(steps: list[LiveStep], others: tuple[Taken, ...]) -> list[Clash
 
 
 def _oven_twice(found: Live, others: tuple[Taken, ...], now: datetime) -> list[Clash]:
-    own = oven_of(found, now)
-    if own is None:
-        return []
-    for other in others:
-        if other.oven is not None and own[0] < other.oven[1] and other.oven[0] < own[1]:
-            sentence = message("clash-oven", name=named(other.name), until=other.oven[1], at=own[0])
-            return [Clash("oven", sentence, own[0])]
+    for own in ovens_of(found, now):
+        for other in others:
+            met = next((its for its in other.ovens if own[0] < its[1] and its[0] < own[1]), None)
+            if met is not None:
+                sentence = message("clash-oven", name=named(other.name), until=met[1], at=own[0])
+                return [Clash("oven", sentence, own[0])]
     return []
