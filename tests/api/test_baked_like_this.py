@@ -1,5 +1,6 @@
 """A bake of the oven room taken into a plan, or kept with the formula: the plan bakes as it was drawn."""
 
+from concurrent.futures import ThreadPoolExecutor
 from typing import Any
 
 import pytest
@@ -147,3 +148,26 @@ def test_an_amount_that_no_oven_takes_is_refused(client: Any) -> None:
     for odd in ({"g": 9000}, {"at_min": 900}):
         answer = client.post("/api/oven/bake", json=bake(poured=[{"kind": "hot_pan", **odd}], steam=["hot_pan"]))
         assert answer.status_code == 422 and next(iter(odd)) in answer.get_json()["errors"][0]["field"]
+
+
+def test_bakes_kept_on_several_devices_at_once_are_all_kept(client: Any) -> None:
+    names = [f"Bake {n}" for n in range(6)]
+    app = client.application
+
+    def keep(name: str) -> int:
+        return int(app.test_client().post("/api/oven/bakes", json={"name": name, "bake": bake()}).status_code)
+
+    with ThreadPoolExecutor(6) as pool:
+        assert set(pool.map(keep, names)) == {200}
+    assert sorted(each["name"] for each in mine(client)) == names
+    assert len({each["id"] for each in mine(client)}) == len(names)
+
+
+def test_how_well_a_way_serves_is_told_beside_the_best(client: Any) -> None:
+    ways = client.post("/api/oven/rank", json={"formula_id": KEY}).get_json()["ways"]
+    fit = [each for each in ways if not each["unfit"]]
+    best = max(each["score"] for each in fit)
+    for way in fit:
+        behind = best - way["score"]
+        assert way["serves"] == ("best" if behind < 5 else "well" if behind < 20 else "less"), way["key"]
+    assert fit[0]["serves"] == "best" and all(each["serves"] is None for each in ways if each["unfit"])

@@ -34,7 +34,7 @@ from gentle_crust.core.messages import message
 from gentle_crust.core.oven.calibration import calibrate
 from gentle_crust.core.oven.doneness import SHADES, shade
 from gentle_crust.core.oven.kit import steam_of, vessel_heat
-from gentle_crust.core.oven.ranking import CRITERIA, Way
+from gentle_crust.core.oven.ranking import CRITERIA, Way, serves
 from gentle_crust.core.tables import rows
 from gentle_crust.kitchen.oven import OvenBook, Shown
 
@@ -74,10 +74,11 @@ def kit() -> Response:
 @oven.post("/oven/rank", responses={200: OvenWaysAnswer})
 def ranked(body: OvenLoafBody) -> Response:
     """Every way to bake this loaf with this kit, the best first, the unfit with why."""
-    return answer(OvenWaysAnswer(ways=[_way(way) for way in _book().rank(body.asked())]))
+    ways = _book().rank(body.asked())
+    return answer(OvenWaysAnswer(ways=[_way(way, ways) for way in ways]))
 
 
-def _way(way: Way) -> OvenWayAnswer:
+def _way(way: Way, ways: tuple[Way, ...]) -> OvenWayAnswer:
     made = way.drawn
     return OvenWayAnswer(
         key=way.key,
@@ -88,6 +89,7 @@ def _way(way: Way) -> OvenWayAnswer:
         steam_names=[message(f"steam-{kind}") for kind in way.steam],
         unfit=way.unfit,
         score=way.score,
+        serves=serves(way, ways),
         points=list(way.points),
         minutes=round(made.bake.minutes) if made else 0,
         all_min=way.all_min,

@@ -69,6 +69,15 @@ class RecordWords:
 
 
 @dataclass(frozen=True)
+class RecordEdit:
+    """A change by hand: what it was, as it is kept."""
+
+    id: str
+    at: datetime
+    body: dict[str, Any]
+
+
+@dataclass(frozen=True)
 class RecordPhoto:
     """A photograph, by its key, with its size in px."""
 
@@ -108,6 +117,7 @@ class BakeRecord:
     readings: tuple[RecordReading, ...]
     verdicts: tuple[RecordVerdict, ...]
     changes: tuple[RecordWords, ...]
+    edits: tuple[RecordEdit, ...]
     notes: tuple[RecordWords, ...]
     photos: tuple[RecordPhoto, ...]
     outcomes: tuple[RecordOutcome, ...]

@@ -2,12 +2,13 @@
 
 from dataclasses import dataclass
 from datetime import datetime
-from typing import Annotated, Any, Literal
+from typing import Annotated, Any, ClassVar, Literal
 
 from pydantic import AwareDatetime, Field, StringConstraints
 
 from gentle_crust.contract.bakes import BakeLine, BakeRecord
 from gentle_crust.contract.strict import KeyPath, Number, Short, Shown, Strict
+from gentle_crust.core import limits
 from gentle_crust.core.bench.clashes import Clash
 from gentle_crust.core.bench.edit import EditCode
 from gentle_crust.core.bench.live import LiveStep
@@ -15,6 +16,7 @@ from gentle_crust.core.bench.offers import Offer, Tried
 from gentle_crust.core.bench.remedies import Remedy
 from gentle_crust.core.bench.standing import Standing
 from gentle_crust.core.fermentation.probe import ProbeSays
+from gentle_crust.core.limits import Limit
 from gentle_crust.core.messages import Message
 from gentle_crust.core.plan.shown import PartOut, Ribbon
 from gentle_crust.core.readiness.cues import Cue, Stage
@@ -133,6 +135,8 @@ class JudgeBody(Strict):
 
 class EditWish(Strict):
     """A change by hand: its times by the kitchen's wall clock, 2026-11-29T07:30."""
+
+    limits: ClassVar[dict[str, Limit]] = {"minutes": limits.EXTRA_STAGE_MIN}
 
     code: EditCode
     stage: Short = ""

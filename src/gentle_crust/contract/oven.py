@@ -14,7 +14,7 @@ from gentle_crust.core.oven.doneness import Lag, Sign
 from gentle_crust.core.oven.hazards import Hazard
 from gentle_crust.core.oven.kit import OvenStage, Preheated, Steam
 from gentle_crust.core.oven.loads import Load
-from gentle_crust.core.oven.ranking import Point, Wish
+from gentle_crust.core.oven.ranking import Point, Serves, Wish
 from gentle_crust.core.oven.schools import School
 from gentle_crust.core.oven.staged import Done
 from gentle_crust.core.oven.steps import Touch
@@ -148,6 +148,7 @@ class OvenWayAnswer(Shown):
     steam_names: list[Message]
     unfit: Message
     score: float
+    serves: Serves | None
     points: list[Point]
     minutes: int
     all_min: int

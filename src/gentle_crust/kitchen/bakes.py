@@ -6,6 +6,7 @@ from gentle_crust.contract import events as bodies
 from gentle_crust.contract.bakes import (
     BakeLine,
     BakeRecord,
+    RecordEdit,
     RecordOutcome,
     RecordPhoto,
     RecordReading,
@@ -21,6 +22,7 @@ from gentle_crust.core.errors import NotFound
 from gentle_crust.core.messages import Message, message, named
 from gentle_crust.core.plan.shown import Plan
 from gentle_crust.kitchen import story as tale
+from gentle_crust.kitchen.bench import each_g
 from gentle_crust.kitchen.plans import PlanBook
 from gentle_crust.kitchen.story import Story, Told, story_of
 from gentle_crust.kitchen.work import Work
@@ -59,8 +61,8 @@ class BakesBook:
         line = self._line(row)
         return BakeRecord(
             line=line,
-            each_g=float(asked.scaling_weight_g or 0),
-            vessel_id=asked.vessel_id or "",
+            each_g=each_g(int(asked.pieces or 1), float(asked.scaling_weight_g or 0), story),
+            vessel_id=story.happened.vessel_id or asked.vessel_id or "",
             steps=_steps(plan, story),
             readings=tuple(
                 RecordReading(each.id, each.at, each.body["kind"], float(each.body["value"]))
@@ -70,6 +72,7 @@ class BakesBook:
             changes=tuple(
                 RecordWords(each.id, each.at, str(each.body.get("sentence", ""))) for each in story.of(bodies.CHANGED)
             ),
+            edits=tuple(RecordEdit(each.id, each.at, each.body) for each in story.of(bodies.EDITED)),
             notes=tuple(RecordWords(each.id, each.at, each.body["text"]) for each in story.of(bodies.NOTE)),
             photos=tuple(
                 RecordPhoto(each.id, each.at, int(each.body["width"]), int(each.body["height"]))

@@ -116,6 +116,11 @@ class Dough:
         return _carried(planned, self.asked, following or self.following)
 
     @property
+    def each_g(self) -> float:
+        """What a piece weighs, g."""
+        return each_g(self.asked.pieces, float(self.saved.answer.asked.scaling_weight_g or 0), self.story)
+
+    @property
     def followed(self) -> Followed:
         """Its course as it goes on, and how its stages stand."""
         return self._carried()[1]
@@ -190,7 +195,7 @@ class BenchBook:
             id=dough.key,
             name=_name(dough),
             pieces=int(asked.pieces or 1),
-            each_g=_each_g(dough),
+            each_g=dough.each_g,
             vessel=dough.vessel.name,
             vessel_kind=dough.vessel.kind,
             rye_percent=100 * formula.blend("rye_fraction"),
@@ -328,7 +333,7 @@ class BenchBook:
         measured = dough.probe.says.celsius if dough.probe and dough.probe.says.doubt is None else None
         rye = 100 * dough.saved.answer.formula.blend("rye_fraction")
         if "out_g" in cues:
-            cues = _with_loss(cues, _each_g(dough))
+            cues = _with_loss(cues, dough.each_g)
         leaven = leaven_of(dough.saved.answer.formula)
         return question_of(dough.saved.answer.plan, stands, dough.vessel.kind, rye, leaven, measured, cues)
 
@@ -358,16 +363,15 @@ class BenchBook:
             return Score(*Bakes(session).score())
 
 
-def _each_g(dough: Dough) -> float:
-    """What a piece weighs, by the dough's weight when it was divided if that was told."""
-    weighed = [edit.dough_g for edit in dough.story.happened.edits if edit.code == "weighed" and edit.dough_g]
-    return weighed[-1] / dough.asked.pieces if weighed else float(dough.saved.answer.asked.scaling_weight_g or 0)
+def each_g(pieces: int, planned_g: float, story: Story) -> float:
+    """What a piece weighs, g: by the dough's weight when it was divided, if that was told."""
+    found = story.happened.dough_g
+    return planned_g if found is None else found / pieces
 
 
 def _vessel(asked: Asked, story: Story, planned: Vessel) -> Vessel:
     """What it is baked in: as planned, or as it was changed by hand."""
-    chosen = [edit.vessel for edit in story.happened.edits if edit.code == "vessel"]
-    return next((each for each in asked.kitchen.vessels if chosen and each.id == chosen[-1]), planned)
+    return next((each for each in asked.kitchen.vessels if each.id == story.happened.vessel_id), planned)
 
 
 def _set_aside(plan: SavedPlan, error: Exception) -> SetAside:

@@ -82,7 +82,7 @@ class OvenBook:
     """Answers for the one kitchen."""
 
     def __init__(self, work: Work) -> None:
-        self.formulas, self.settings = FormulaBook(work), KitchenSettings(work)
+        self.work, self.formulas, self.settings = work, FormulaBook(work), KitchenSettings(work)
 
     def loaf(self, asked: AskedLoaf) -> _Found:
         """The loaf as the oven takes it."""
@@ -165,29 +165,30 @@ class OvenBook:
 
     def keep(self, name: str, asked: AskedBake) -> Settings:
         """The kitchen with this bake among the baker's own; one of the same name is kept over."""
-        shown, called = self.bake(asked), name.strip()
+        question, called = self.bake(asked).question, name.strip()
         if not 0 < len(called) <= 40:
             raise CraftError("name", "kitchen-bake-name-length")
-        before = self.settings.get()
-        id_ = next((each.id for each in before.bakes if each.name == called), "")
-        question = shown.question
-        own = MyBake(
-            id_ or _free(before.bakes), called, asked.vessel_id, question.vessel.preheated,
-            tuple(steam_of(each) for each in question.steam if each.kind != "none"), question.stages,
-            question.preheat.minutes,
-        )  # fmt: skip
-        others = tuple(each for each in before.bakes if each.id != own.id)
-        if len(others) >= MOST_BAKES:
-            raise CraftError("name", "kitchen-too-many-bakes", most=MOST_BAKES)
-        return self.settings.save(replace(before, bakes=(*others, own)))
+        steam = tuple(steam_of(each) for each in question.steam if each.kind != "none")
+        with self.work.write():
+            before = self.settings.get()
+            id_ = next((each.id for each in before.bakes if each.name == called), None) or _free(before.bakes)
+            own = MyBake(
+                id_, called, asked.vessel_id, question.vessel.preheated, steam, question.stages,
+                question.preheat.minutes,
+            )  # fmt: skip
+            others = tuple(each for each in before.bakes if each.id != id_)
+            if len(others) >= MOST_BAKES:
+                raise CraftError("name", "kitchen-too-many-bakes", most=MOST_BAKES)
+            return self.settings.save(replace(before, bakes=(*others, own)))
 
     def drop(self, id_: str) -> Settings:
         """The kitchen without one of the baker's own bakes. Raises NotFound for one that there is not."""
-        before = self.settings.get()
-        left = tuple(each for each in before.bakes if each.id != id_)
-        if len(left) == len(before.bakes):
-            raise NotFound("id", "kitchen-bake-gone")
-        return self.settings.save(replace(before, bakes=left))
+        with self.work.write():
+            before = self.settings.get()
+            left = tuple(each for each in before.bakes if each.id != id_)
+            if len(left) == len(before.bakes):
+                raise NotFound("id", "kitchen-bake-gone")
+            return self.settings.save(replace(before, bakes=left))
 
     def signs(
         self, asked: AskedBake, core_c: float | None, colour: float | None, base: float | None, out_g: float | None

@@ -2139,6 +2139,8 @@ export interface components {
             changes: components["schemas"]["RecordWords"][];
             /** Each G */
             each_g: number;
+            /** Edits */
+            edits: components["schemas"]["RecordEdit"][];
             line: components["schemas"]["BakeLine"];
             /** Notes */
             notes: components["schemas"]["RecordWords"][];
@@ -5533,7 +5535,8 @@ export interface components {
          * Offer
          * @description Something that may be changed now; ``stage`` is the stage that it is about, ``kind`` what it is, of which part.
          *
-         *     ``until`` is the time that it begins with, ``most_pieces`` what may be kept for later, ``dough_g`` what was planned.
+         *     ``until`` is the time that it begins with, ``pieces`` how many are kept for later and ``most_pieces`` how many may
+         *     be, ``dough_g`` what was planned.
          */
         Offer: {
             /**
@@ -5560,6 +5563,11 @@ export interface components {
              * @default
              */
             part: string;
+            /**
+             * Pieces
+             * @default 0
+             */
+            pieces: number;
             /** Stage */
             stage: string;
             /** Until */
@@ -6012,6 +6020,8 @@ export interface components {
             preheated: string;
             /** Score */
             score: number;
+            /** Serves */
+            serves: ("best" | "well" | "less") | null;
             /** Steam */
             steam: string[];
             /** Steam Names */
@@ -6834,6 +6844,23 @@ export interface components {
             unreadable: components["schemas"]["ToldAnswer"][];
             /** Withdrawn */
             withdrawn: components["schemas"]["ToldAnswer"][];
+        };
+        /**
+         * RecordEdit
+         * @description A change by hand: what it was, as it is kept.
+         */
+        RecordEdit: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Body */
+            body: {
+                [key: string]: unknown;
+            };
+            /** Id */
+            id: string;
         };
         /**
          * RecordOutcome

@@ -88,6 +88,16 @@ class Happened:
         return next((held.note for held in reversed(self.held) if held.key == key), "")
 
     @property
+    def dough_g(self) -> float | None:
+        """What the whole dough was found to weigh, g."""
+        return next((edit.dough_g for edit in reversed(self.edits) if edit.code == "weighed"), None)
+
+    @property
+    def vessel_id(self) -> str | None:
+        """In what it is baked instead of what was planned."""
+        return next((edit.vessel for edit in reversed(self.edits) if edit.code == "vessel"), None)
+
+    @property
     def extra_folds(self) -> tuple[datetime, ...]:
         """Folds that no plan asked for."""
         return tuple(deed.at for deed in self.deeds if deed.key.startswith(EXTRA_FOLD) and not deed.skipped)

@@ -13,6 +13,7 @@ from gentle_crust.core.course.solved import Solved
 from gentle_crust.core.course.standing import Run
 from gentle_crust.core.errors import Conflict, CraftError, within
 from gentle_crust.core.messages import NOTHING, Message, joined, message, named
+from gentle_crust.core.oven.equipment import fits
 from gentle_crust.core.plan.ribbon import nights_between
 
 EXTRA_MIN = {"rest": 20.0, "knock_back": 2.0, "preshape": 5.0, "bench_rest": 20.0, "warm_up": 60.0}
@@ -45,7 +46,8 @@ class VesselChoice:
 class Offer:
     """Something that may be changed now; ``stage`` is the stage that it is about, ``kind`` what it is, of which part.
 
-    ``until`` is the time that it begins with, ``most_pieces`` what may be kept for later, ``dough_g`` what was planned.
+    ``until`` is the time that it begins with, ``pieces`` how many are kept for later and ``most_pieces`` how many may
+    be, ``dough_g`` what was planned.
     """
 
     code: EditCode
@@ -55,6 +57,7 @@ class Offer:
     until: datetime | None = None
     extra: tuple[MoreStage, ...] = ()
     vessels: tuple[VesselChoice, ...] = ()
+    pieces: int = 0
     most_pieces: int = 0
     dough_g: float | None = None
 
@@ -81,9 +84,14 @@ def offers(found: Followed, now: datetime) -> tuple[Offer, ...]:
         return tuple(given)
     if not asked.method.parts and asked.pieces > 1:
         out = found.plan.out + DAY
-        given.append(Offer("split", first.id, first.kind, until=out, most_pieces=asked.pieces - 1))
+        half, most = asked.pieces // 2, asked.pieces - 1
+        given.append(Offer("split", first.id, first.kind, until=out, pieces=half, most_pieces=most))
     used = {part.bake.vessel.id for part in solved.parts if part.bake is not None}
-    others = tuple(VesselChoice(each.id, each.name) for each in asked.kitchen.vessels if {each.id} != used)
+    others = tuple(
+        VesselChoice(each.id, each.name)
+        for each in asked.kitchen.vessels
+        if {each.id} != used and not fits(each, asked.formula.shape, asked.scaling_weight_g)
+    )
     if others:
         given.append(Offer("vessel", first.id, first.kind, vessels=others))
     divided = any(run.filled.kind == "divide" and statuses.get(run.filled.id) == "done" for run in solved.runs)
@@ -157,11 +165,7 @@ def ran_min(found: Followed, stage: str, at: datetime) -> float:
 def checked(edit: Edit, given: tuple[Offer, ...], planned_g: float) -> Edit:
     """An edit that is among what may be changed now. Raises Conflict for one that is not, CraftError for its figures,
     naming the field."""
-    offer = next((each for each in given if each.code == edit.code and edit.stage in (each.stage, "")), None)
-    if edit.code in ("split", "vessel", "weighed"):
-        offer = next((each for each in given if each.code == edit.code), None)
-    if edit.code == "stage":
-        offer = next((one for one in given if one.code == "stage" and _extra_of(one, edit) is not None), None)
+    offer = next((each for each in given if _is_for(edit, each)), None)
     if offer is None:
         raise Conflict("code", "edit-not-now")
     if edit.minutes is not None:
@@ -179,8 +183,17 @@ def checked(edit: Edit, given: tuple[Offer, ...], planned_g: float) -> Edit:
     return edit if edit.stage else replace(edit, stage=offer.stage)
 
 
-def _extra_of(offer: Offer, edit: Edit) -> MoreStage | None:
-    return next((each for each in offer.extra if (each.kind, each.after) == (edit.kind, edit.stage)), None)
+OF_THE_WHOLE = ("split", "vessel", "weighed")
+"""Changes of a whole dough, whatever stage it is in."""
+
+
+def _is_for(edit: Edit, offer: Offer) -> bool:
+    """Whether an edit takes up an offer."""
+    if edit.code != offer.code:
+        return False
+    if edit.code == "stage":
+        return any((each.kind, each.after) == (edit.kind, edit.stage) for each in offer.extra)
+    return edit.code in OF_THE_WHOLE or edit.stage in (offer.stage, "")
 
 
 def what_comes(edit: Edit, after: Live, pieces: int) -> Tried:

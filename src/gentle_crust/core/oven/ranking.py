@@ -45,6 +45,11 @@ class Point:
     why: Message
 
 
+Serves = Literal["best", "well", "less"]
+ALIKE, FAR = 5.0, 20.0
+"""Points of the score: nearer to one another no baker could tell two ways apart; farther off, anyone can (practice)."""
+
+
 @dataclass(frozen=True)
 class Way:
     """One vessel with one way to steam. Unfit: why, and nothing else. ``score`` is 0-100 by the wish's weights."""
@@ -105,6 +110,14 @@ def rank(
             key=lambda way: (bool(way.unfit), -way.score - _USUAL * (way.preheated == usual_preheat(way.vessel))),
         )
     )
+
+
+def serves(way: Way, ways: Iterable[Way]) -> Serves | None:
+    """How well a way serves the wish beside the best of ``ways``; None of one that is unfit."""
+    if way.unfit:
+        return None
+    behind = max(each.score for each in ways if not each.unfit) - way.score
+    return "best" if behind < ALIKE else "well" if behind < FAR else "less"
 
 
 def _once_each_unfit(ways: list[Way]) -> list[Way]:

@@ -8,6 +8,7 @@ import { useBench } from '../../shell/bench'
 import { useAbout } from '../../shell/title'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
+import { byHand } from '../bench/byHand'
 import UndoLine from '../bench/UndoLine.vue'
 
 /** One bake's record: what was done when, read, judged, changed, written and photographed; and what comes to mind later. */
@@ -154,11 +155,14 @@ const more = (outcome: Schemas['RecordOutcome']) =>
               </li>
             </ul>
           </section>
-          <section v-if="bake.changes.length">
+          <section v-if="bake.changes.length || bake.edits.length">
             <h2>{{ t.changes }}</h2>
             <ul>
               <li v-for="change in bake.changes" :key="change.id">
                 <span class="clock">{{ dayClock(change.at) }}</span> {{ say(change.text) }}
+              </li>
+              <li v-for="edit in bake.edits" :key="edit.id">
+                <span class="clock">{{ dayClock(edit.at) }}</span> {{ byHand(edit.body) }}
               </li>
             </ul>
           </section>

@@ -5,12 +5,13 @@ import RemoveButton from '../../forms/RemoveButton.vue'
 import type { BenchDough } from '../../shell/bench'
 import { useUnits } from '../../shell/units'
 import { told, words } from '../../words'
+import { byHand } from './byHand'
 
 /** What happened to a dough, the latest first: each can be taken back, and its time put right. */
 const props = defineProps<{ dough: BenchDough }>()
 const emit = defineEmits<{ back: [string]; correct: [{ event: string; at: string }] }>()
 const t = words.bench
-const { when, clock, dayKey, warmth, mass, say } = useUnits()
+const { when, clock, dayKey, warmth, say } = useUnits()
 const SHOWN = 12
 const all = ref(false)
 const moving = ref('')
@@ -36,21 +37,11 @@ function says({ kind, body }: Told): string {
   }
   if (kind === 'bake_note') return `${called()}: ${String(body.text)}`
   if (kind === 'bake_changed') return `${called()}: ${say(String(body.sentence ?? ''))}`
-  if (kind === 'bake_edited') return called({ what: edited(body) })
+  if (kind === 'bake_edited') return called({ what: byHand(body) })
   return called({
     how: t.outcomes[String(body.how)] ?? '',
     device: String(body.device || t.probe.none),
     step: stepName(body.key),
-  })
-}
-/** What was changed by hand, in the words in which it was pressed. */
-function edited(body: Record<string, unknown>): string {
-  const name = (stage: unknown) => words.method.names[String(stage)] ?? String(stage)
-  return told(words.byHand.told[String(body.code)], {
-    stage: name(String(body.stage).split('-')[0]),
-    kind: name(body.kind),
-    pieces: Number(body.pieces ?? 0),
-    mass: mass(Number(body.dough_g ?? 0)),
   })
 }
 const lines = computed(() => [...props.dough.history].reverse())

@@ -12,6 +12,7 @@ import { dayAfter, nameOfDay } from '../../shell/days'
 import { useNewest } from '../../shell/newest'
 import { useUnits } from '../../shell/units'
 import { told, words } from '../../words'
+import { byHand, stageName } from './byHand'
 import SheetFrame from './SheetFrame.vue'
 
 /** What may be changed by hand of a dough, what would come of it, and one press that does it. */
@@ -19,7 +20,7 @@ const props = defineProps<{ dough: BenchDough; now: number }>()
 const emit = defineEmits<{ close: []; change: [body: Record<string, unknown>, says: string] }>()
 const t = words.byHand
 const DAYS = 7
-const { dayKey, clock, mass, say } = useUnits()
+const { dayKey, clock, say } = useUnits()
 type Offer = Schemas['Offer']
 
 const asked = useQuery({
@@ -32,7 +33,6 @@ const called = (offer: Offer) => {
   const what = t.codes[offer.code]!
   return offer.part && manyParts.value ? t.ofPart({ what, part: offer.part }) : what
 }
-const stageName = (kind: string) => words.method.names[kind] ?? kind
 const hint = (offer: Offer) => told(t.hints[offer.code]!, { stage: stageName(offer.kind) })
 
 const chosen = ref<Offer | null>(null)
@@ -49,7 +49,7 @@ function choose(offer: Offer) {
   chosen.value = offer
   day.value = offer.until ? dayKey(offer.until) : ''
   time.value = offer.until ? clock(offer.until) : ''
-  pieces.value = Math.max(Math.ceil(offer.most_pieces / 2), 1)
+  pieces.value = offer.pieces
   extra.value = offer.extra[0]?.kind ?? ''
   vessel.value = offer.vessels[0]?.id ?? ''
   grams.value = offer.dough_g ?? 0
@@ -89,13 +89,7 @@ async function go() {
   const found = await trying.current()
   const offer = chosen.value
   if (!found || !body.value || !offer) return
-  const says = told(t.told[offer.code]!, {
-    stage: stageName(offer.kind),
-    kind: stageName(extra.value),
-    pieces: pieces.value,
-    mass: mass(grams.value),
-  })
-  emit('change', { ...body.value }, says)
+  emit('change', { ...body.value }, byHand({ ...body.value, stage: offer.kind }))
 }
 </script>
 

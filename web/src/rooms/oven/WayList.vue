@@ -34,14 +34,6 @@ const why = (way: Way) => {
 const id = useId()
 const MOST_BESIDE = 3
 const others = computed(() => fit.value.filter((way) => !isChosen(way)))
-/** How well a way serves the wish beside the best one, in words: a point or two more or less says nothing. */
-const ALIKE = 5
-const FAR = 20
-function serves(way: Way) {
-  const behind = (fit.value[0]?.score ?? 0) - way.score
-  if (behind < ALIKE) return t.serves.best
-  return behind < FAR ? t.serves.well : t.serves.less
-}
 const isChosen = (way: Way) => props.chosen !== null && props.keyOf(way) === props.keyOf(props.chosen)
 </script>
 
@@ -52,7 +44,7 @@ const isChosen = (way: Way) => props.chosen !== null && props.keyOf(way) === pro
         <ElButton class="way" text :aria-pressed="isChosen(way)" @click="emit('choose', way)">
           <span class="top">
             <strong>{{ way.vessel }}</strong>
-            <span class="small">{{ serves(way) }}</span>
+            <span class="small">{{ way.serves ? t.serves[way.serves] : '' }}</span>
           </span>
           <span class="small quiet">{{ how(way) }} · {{ t.inAll({ min: way.all_min }) }}</span>
           <span v-if="isChosen(way)" class="small why">{{ why(way).join('; ') }}.</span>
