@@ -268,7 +268,7 @@ CORE_REDRAWN = """key => new Promise(done => {
 PRESSED = """name => new Promise(done => {
   const shown = () => document.querySelector('.rows').innerHTML
   const seen = shown()
-  const button = [...document.querySelectorAll('button.press')].find((one) => one.textContent.trim() === name)
+  const button = [...document.querySelectorAll('section.next button')].find((one) => one.textContent.trim() === name)
   const begun = performance.now()
   button.click()
   const look = () => {
