@@ -3,7 +3,7 @@
 import re
 
 import pytest
-from hands import pick
+from hands import pick, tick
 from playwright.sync_api import expect
 from seeing import sound
 
@@ -99,3 +99,65 @@ def test_pieces_that_go_two_ways_are_drawn_on_one_clock_and_wanted_at_their_own_
     expect(rows.last).to_contain_text(re.compile("16:4[3-7]"))
     expect(rows.first).not_to_contain_text("16:4")
     expect(page.locator(".ways li", has_text="no such part")).to_have_count(0)
+
+
+def end_of(method, name):
+    return method.get_by_role("slider", name=f"End of {name}").first
+
+
+def test_the_end_of_a_stage_is_drawn_longer_and_the_plan_follows(visit):
+    page, method = stages(visit, "two-tides", viewport=DESK)
+    before = int(end_of(method, "Bulk").get_attribute("aria-valuenow"))
+    ribbon = page.locator(".dough-ribbon svg")
+    was = ribbon.get_attribute("aria-label")
+    box = end_of(method, "Bulk").bounding_box()
+    page.mouse.move(box["x"] + 12, box["y"] + 30)
+    page.mouse.down()
+    page.mouse.move(box["x"] + 42, box["y"] + 30, steps=4)
+    bulk = method.get_by_role("button", name=re.compile("^Bulk")).first
+    under_way = int(end_of(method, "Bulk").get_attribute("aria-valuenow"))
+    page.mouse.up()
+    assert before * 1.1 < under_way < before * 1.5
+    expect(method).to_contain_text("its own way")
+    expect(ribbon).not_to_have_attribute("aria-label", was)
+    bulk.click()
+    expect(page.get_by_label("to", exact=True)).to_have_value(str(under_way))
+
+
+def test_the_end_of_a_stage_is_moved_by_the_arrows_and_freed_again(visit):
+    page, method = stages(visit, "two-tides", viewport=DESK)
+    grip = end_of(method, "Bulk")
+    before = int(grip.get_attribute("aria-valuenow"))
+    grip.press("ArrowRight")
+    grip.press("ArrowRight")
+    expect(grip).to_have_attribute("aria-valuenow", str(15 * (before // 15) + 30))
+    method.get_by_role("button", name=re.compile("^Bulk")).first.click()
+    page.get_by_role("combobox", name="It ends", exact=True).click(force=True)
+    page.get_by_role("option", name="As it suits", exact=True).click()
+    expect(grip).to_have_attribute("aria-valuenow", str(before))
+
+
+def test_what_goes_in_when_it_is_mixed_is_put_in_order_and_the_salt_comes_later(visit):
+    page, method = stages(visit, "tidewater-country", viewport=DESK)
+    method.get_by_role("button", name=re.compile("^Mix")).first.click()
+    tick(page, "Goes in, in this order", "water", "levain", "flour")
+    tick(page, "Worked in later", "salt")
+    ladder = page.locator(".ladder")
+    expect(ladder).to_contain_text("In this order: water, levain and flour.")
+    expect(ladder).to_contain_text("Work in salt.")
+
+
+def test_stages_are_as_long_in_the_row_as_in_the_plan(visit, address):
+    page, method = stages(visit, "tidewater-country", viewport=DESK)
+    told = page.request.post(f"{address}/api/plan", data={"formula_id": "tidewater-country"}).json()
+    later = {**told["asked"], "ready": "2026-12-01T12:00"}
+    found = page.request.post(f"{address}/api/plan/method", data=later).json()
+    sooner = page.request.post(f"{address}/api/plan/method", data={**told["asked"], "ready": "2026-11-30T06:00"}).json()
+    minutes = [
+        {each["id"]: each["minutes"] for each in answer["stages"] if each["kind"] in ("proof", "keep", "bulk")}
+        for answer in (found, sooner)
+    ]
+    assert minutes[0].keys() == minutes[1].keys() and minutes[0] != minutes[1]
+    expect(method.get_by_role("slider", name="End of Proof").first).to_have_attribute(
+        "aria-valuenow", re.compile(r"\d")
+    )

@@ -17,8 +17,6 @@ from gentle_crust.contract.formulas import (
     IngredientsAnswer,
     MethodAnswer,
     MethodBody,
-    MethodKind,
-    MethodStage,
     NameQuery,
     RecipeAnswer,
     RecipeBody,
@@ -31,7 +29,6 @@ from gentle_crust.contract.formulas import (
     VersionsAnswer,
     WorkBody,
 )
-from gentle_crust.contract.plans import StyleLine
 from gentle_crust.contract.strict import KeyPath
 from gentle_crust.core import limits
 from gentle_crust.core.checks import checks
@@ -145,17 +142,7 @@ def work_on_formula(body: WorkBody) -> Response:
 @formulas.post("/formulas/method", responses={200: MethodAnswer})
 def how_it_is_made(body: MethodBody) -> Response:
     """How a formula in the making is made in this kitchen, stage by stage: its own way, or in a style."""
-    view = method_view(work(), body.formula.formula(), body.style)
-    return answer(
-        MethodAnswer(
-            method=view.written,
-            style=view.style,
-            styles=[StyleLine(id=each.id, name=each.name, cold=each.cold) for each in view.styles],
-            stages=[MethodStage.of(each) for each in view.stages],
-            problems=[each.text for each in view.problems],
-            kinds=[MethodKind(**vars(each)) for each in view.kinds],
-        )
-    )
+    return answer(MethodAnswer.of(method_view(work(), body.formula.formula(), body.style)))
 
 
 @formulas.put("/formulas/<key>", responses={200: FormulaAnswer})

@@ -6,6 +6,7 @@ from typing import Any
 from flask import Response
 
 from gentle_crust.api.common import answer, as_calendar, if_match, room, said, work
+from gentle_crust.contract.formulas import MethodAnswer
 from gentle_crust.contract.pages import PageQuery
 from gentle_crust.contract.plans import (
     AskedBody,
@@ -39,6 +40,7 @@ from gentle_crust.core.plan.why import why
 from gentle_crust.kitchen.ahead import Ahead
 from gentle_crust.kitchen.follow import FollowBook, Followed
 from gentle_crust.kitchen.follow import Taken as TakenReading
+from gentle_crust.kitchen.methods import method_of_plan
 from gentle_crust.kitchen.plans import Answer, PlanBook
 from gentle_crust.kitchen.taken import taken_of
 from gentle_crust.kitchen.turn import UNITS, turn
@@ -128,6 +130,12 @@ def _way(way: Way, means_cut: bool) -> WayAnswer:
         proof_share=plan.proof if plan else None,
         problems=list(plan.problems) if plan else [],
     )
+
+
+@plans.post("/plan/method", responses={200: MethodAnswer})
+def stages_of_plan(query: BesideQuery, body: AskedBody) -> Response:
+    """How the dough of a plan is made, stage by stage, each as long as it is by the time that is wanted."""
+    return answer(MethodAnswer.of(method_of_plan(work(), _ask(query, body))))
 
 
 @plans.post("/plan/what-if", responses={200: WhatIfsAnswer})

@@ -26,7 +26,7 @@ from gentle_crust.core.leaven.together import Amount, SharedLevain
 from gentle_crust.core.limits import Limit
 from gentle_crust.core.messages import Message
 from gentle_crust.core.plan.shown import ByFeel
-from gentle_crust.core.plan.stages_shown import StageShown
+from gentle_crust.core.plan.stages_shown import MethodView, StageShown
 from gentle_crust.text.reading import Reading
 from gentle_crust.text.render import PLAIN, say
 
@@ -167,6 +167,13 @@ class MethodKind(Shown):
     moves: bool
 
 
+class IntoBowl(Shown):
+    """What goes into the bowl: as a method writes it, and what it is called."""
+
+    id: str
+    name: Message
+
+
 class MethodAnswer(Shown):
     """How a formula is made: as it is written, in which style, stage by stage, and what of it cannot be."""
 
@@ -176,6 +183,20 @@ class MethodAnswer(Shown):
     stages: list[MethodStage]
     problems: list[Message]
     kinds: list[MethodKind]
+    goes_in: list[IntoBowl]
+
+    @classmethod
+    def of(cls, view: MethodView) -> "MethodAnswer":
+        """As it is answered."""
+        return cls(
+            method=view.written,
+            style=view.style,
+            styles=[StyleLine(id=each.id, name=each.name, cold=each.cold) for each in view.styles],
+            stages=[MethodStage.of(each) for each in view.stages],
+            problems=[each.text for each in view.problems],
+            kinds=[MethodKind(**vars(each)) for each in view.kinds],
+            goes_in=[IntoBowl(id=id, name=name) for id, name in view.goes_in],
+        )
 
 
 class DayBatchBody(Strict):

@@ -1,34 +1,20 @@
 """How a formula is made in this kitchen: its own method, or that of a style, stage by stage."""
 
-from dataclasses import dataclass
-from typing import Any
-
 from gentle_crust.contract.asked import Asked
-from gentle_crust.core.course.adding import StageKind, stage_kinds
+from gentle_crust.contract.kitchen import Settings
+from gentle_crust.core.course.adding import stage_kinds
 from gentle_crust.core.course.as_written import as_written
-from gentle_crust.core.course.problems import Problem
-from gentle_crust.core.course.styles import OWN, Style, fitting, method_for, style_of
+from gentle_crust.core.course.ask import Asked as CourseAsked
+from gentle_crust.core.course.bowl import goes_in
+from gentle_crust.core.course.method import Method
+from gentle_crust.core.course.plan import CoursePlan, plan
+from gentle_crust.core.course.styles import OWN, fitting, method_for, style_of
 from gentle_crust.core.formula.model import Formula, check
-from gentle_crust.core.plan.stages_shown import StageShown, stages_shown
+from gentle_crust.core.plan.stages_shown import MethodView, stages_shown
 from gentle_crust.kitchen.mixes import MixBook
 from gentle_crust.kitchen.question import Behind, completed, plan_of
 from gentle_crust.kitchen.settings import KitchenSettings
 from gentle_crust.kitchen.work import Work
-
-
-@dataclass(frozen=True)
-class MethodView:
-    """A method as it is written, the style that it is or began from, how its stages go, and what of it cannot be.
-
-    ``styles`` are those in which the formula could be made instead; ``kinds`` say what may be changed and added.
-    """
-
-    written: dict[str, Any]
-    style: str
-    styles: tuple[Style, ...]
-    stages: tuple[StageShown, ...]
-    problems: tuple[Problem, ...]
-    kinds: tuple[StageKind, ...]
 
 
 def method_view(work: Work, formula: Formula, style: str | None = None) -> MethodView:
@@ -41,7 +27,23 @@ def method_view(work: Work, formula: Formula, style: str | None = None) -> Metho
     whole = completed(Asked("", style=style), settings, formula)
     made = plan_of(whole, Behind(settings, formula, None, work.now(), MixBook(work).learnt_k()))
     chosen = style_of(whole.style or OWN, formula)
-    method = method_for(chosen, formula)
+    return _view(made, method_for(chosen, formula), chosen.id, settings)
+
+
+def method_of_plan(work: Work, asked: CourseAsked) -> MethodView:
+    """How the dough of a plan is made: its stages as long as they are in that plan, by the time it is wanted."""
+    return _view(plan(asked), asked.method, asked.style or OWN, KitchenSettings(work).get())
+
+
+def _view(made: CoursePlan, method: Method, style: str, settings: Settings) -> MethodView:
+    formula = made.solved.asked.formula
     others = tuple(each for each in fitting(formula, settings.vessels) if each.id != OWN)
-    stages, kinds = stages_shown(made, method), stage_kinds(method)
-    return MethodView(as_written(method), chosen.id, others, stages, made.problems, kinds)
+    return MethodView(
+        written=as_written(method),
+        style=style,
+        styles=others,
+        stages=stages_shown(made, method),
+        problems=made.problems,
+        kinds=stage_kinds(method),
+        goes_in=goes_in(formula),
+    )

@@ -1211,6 +1211,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plan/method": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How the dough of a plan is made, stage by stage, each as long as it is by the time that is wanted. */
+        post: operations["plans_stages_of_plan_plan_method_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plan/turn": {
         parameters: {
             query?: never;
@@ -4609,6 +4626,16 @@ export interface components {
             tin_g_per_ml: number;
         };
         /**
+         * IntoBowl
+         * @description What goes into the bowl: as a method writes it, and what it is called.
+         */
+        IntoBowl: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+        };
+        /**
          * Jar
          * @description A straight jar: what it weighs empty, without its lid, and its inner width and height; or what it holds.
          */
@@ -5264,6 +5291,8 @@ export interface components {
          * @description How a formula is made: as it is written, in which style, stage by stage, and what of it cannot be.
          */
         MethodAnswer: {
+            /** Goes In */
+            goes_in: components["schemas"]["IntoBowl"][];
             /** Kinds */
             kinds: components["schemas"]["MethodKind"][];
             /** Method */
@@ -14461,6 +14490,86 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MendsAnswer"];
+                };
+            };
+            /** @description Somebody else changed it, or it is under way already. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ChangedDocument"] | components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    plans_stages_of_plan_plan_method_post: {
+        parameters: {
+            query?: {
+                plan?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskedBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MethodAnswer"];
                 };
             };
             /** @description Somebody else changed it, or it is under way already. */

@@ -773,6 +773,11 @@ export interface Words {
     earlier: string
     later: string
     add: string
+    order: string
+    orderSuits: string
+    late: string
+    lateSuits: string
+    lengthOf: (data: { stage: Value }) => string
     split: string
     join: string
     partName: string

@@ -59,7 +59,7 @@ def stage_kinds(method: Method) -> tuple[StageKind, ...]:
 def takes(kind: str) -> tuple[str, ...]:
     """What a baker may state of a stage, as the method names it."""
     if kind in WORK:
-        own = {"mix": ("by",), "knead": ("by",), "finish": ("with",)}
+        own = {"mix": ("by", "order", "late"), "knead": ("by",), "finish": ("with",)}
         return ("minutes", *own.get(kind, ()))
     if kind in BESIDE:
         return ("until", "place")

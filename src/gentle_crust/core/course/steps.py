@@ -6,6 +6,7 @@ from typing import Any
 
 from gentle_crust.core.cautions import at_step
 from gentle_crust.core.course.baking import FilledBake
+from gentle_crust.core.course.bowl import in_order, is_late
 from gentle_crust.core.course.fill import Batch, Filled, score_min
 from gentle_crust.core.course.method import HeatStage
 from gentle_crust.core.course.ripen import Beside
@@ -13,7 +14,6 @@ from gentle_crust.core.course.solved import PartCourse, Solved, last_share
 from gentle_crust.core.course.standing import Run
 from gentle_crust.core.course.waters import build_water_c, diluted
 from gentle_crust.core.formula.model import Formula
-from gentle_crust.core.formula.scaling import Ingredient
 from gentle_crust.core.messages import NOTHING, Message, joined, listed, message, named
 from gentle_crust.core.oven.equipment import shape_row, vessel_row
 from gentle_crust.core.oven.profile import RECOVERY_MIN
@@ -173,7 +173,7 @@ def _fold_words(each: Filled, number: int, solved: Solved) -> Message:
     how = message(f"step-fold-{kind}")
     mix = next((run.filled for run in solved.runs if run.filled.kind == "mix"), None)
     late = mix.stage.late if mix is not None and number == 1 and mix.stage.late else ()
-    return joined(how, message("step-work-in", what=tuple(late))) if late else how
+    return joined(how, message("step-work-in", what=in_order(tuple(late)))) if late else how
 
 
 def _by_hand(run: Run, batch: Batch, water: WaterAnswer, rested: bool, solved: Solved) -> Step:
@@ -211,21 +211,17 @@ def _by_hand(run: Run, batch: Batch, water: WaterAnswer, rested: bool, solved: S
 def _mix_words(each: Filled, batch: Batch, water: WaterAnswer, rested: bool, folded: bool, scale_g: float) -> Message:
     lines = batch.weighed.dough.lines
     late = set(each.stage.late or ())
-    inside = [line for line in lines if line.role not in ("flour", "water") and not _is_late(line, late)]
+    inside = [line for line in lines if line.role not in ("flour", "water") and not is_late(line, late)]
     names = tuple(message(f"course-into-{line.role}", name=named(line.name)) for line in inside)
     dough = round(water.dough_c, 1)
     said = message("step-mix", water=round(water.drawn_c, 1), dough=dough)
     if rested:
         said = message("step-mix-rested", what=listed(*names), dough=dough)
-    order = message("step-mix-order", what=each.stage.order) if each.stage.order else NOTHING
-    last = message("step-work-in", what=tuple(each.stage.late or ())) if late and not folded else NOTHING
+    order = message("step-mix-order", what=in_order(each.stage.order)) if each.stage.order else NOTHING
+    last = message("step-work-in", what=in_order(tuple(each.stage.late or ()))) if late and not folded else NOTHING
     little = sum(line.g for line in lines if line.role == "yeast")
     poured = sum(line.g for line in lines if line.role == "water")
     return joined(said, order, last, diluted(little, poured, scale_g))
-
-
-def _is_late(line: Ingredient, late: set[str]) -> bool:
-    return line.late or line.role in late or line.name in late
 
 
 def shaping(formula: Formula, vessel: str) -> Message:

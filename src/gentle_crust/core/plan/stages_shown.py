@@ -3,13 +3,15 @@
 from dataclasses import dataclass
 from typing import Any
 
-from gentle_crust.core.course.adding import USUAL_C, USUAL_RISE, could_end
+from gentle_crust.core.course.adding import USUAL_C, USUAL_RISE, StageKind, could_end
 from gentle_crust.core.course.fill import Filled
 from gentle_crust.core.course.method import Method, Series, Stage
 from gentle_crust.core.course.plan import CoursePlan
+from gentle_crust.core.course.problems import Problem
 from gentle_crust.core.course.ripen import Beside
 from gentle_crust.core.course.stage_lines import ends, stage_name
 from gentle_crust.core.course.standing import Run
+from gentle_crust.core.course.styles import Style
 from gentle_crust.core.messages import NOTHING, Message
 
 
@@ -36,6 +38,23 @@ class StageShown:
     rise: tuple[float, float] | None
     why: tuple[tuple[str, Message], ...]
     ends: dict[str, Any]
+
+
+@dataclass(frozen=True)
+class MethodView:
+    """A method as it is written, the style that it is or began from, how its stages go, and what of it cannot be.
+
+    ``styles`` are those in which the formula could be made instead; ``kinds`` say what may be changed and added;
+    ``goes_in`` what goes into the bowl, as an order of mixing writes it, and its name.
+    """
+
+    written: dict[str, Any]
+    style: str
+    styles: tuple[Style, ...]
+    stages: tuple[StageShown, ...]
+    problems: tuple[Problem, ...]
+    kinds: tuple[StageKind, ...]
+    goes_in: tuple[tuple[str, Message], ...]
 
 
 def stages_shown(made: CoursePlan, method: Method) -> tuple[StageShown, ...]:

@@ -4,7 +4,7 @@ import PickField from '../../forms/PickField.vue'
 import { words } from '../../words'
 import MethodTree from './MethodTree.vue'
 import StageFields from './StageFields.vue'
-import { useMethod } from './useMethod'
+import { useMethod, type OfPlan } from './useMethod'
 import type { Body } from './useWork'
 
 /** How a formula is made: its stages drawn in a row, each opened in place. */
@@ -12,10 +12,12 @@ const props = defineProps<{
   form: Body
   /** The style that is looked at while the formula has no way of its own. */
   startStyle?: string | null
+  /** The plan that it is changed in. */
+  ofPlan?: OfPlan
 }>()
 const emit = defineEmits<{ style: [string] }>()
 const t = words.method
-const method = useMethod(toRef(props, 'form'), props.startStyle ?? null)
+const method = useMethod(toRef(props, 'form'), props.startStyle ?? null, toRef(props, 'ofPlan'))
 watch(
   () => props.startStyle,
   (chosen) => (method.style.value = chosen ?? null),
@@ -77,6 +79,7 @@ function gone() {
       :awaited="pending"
       :open="open"
       @choose="choose"
+      @drag="(where, until) => method.change(where, { until })"
     />
     <p v-for="each in problems" :key="each" class="problem" role="status">{{ each }}</p>
     <StageFields
@@ -86,6 +89,7 @@ function gone() {
       :written="stageWritten"
       :able="method.kindOf(opened.kind)"
       :addable="method.addable.value"
+      :goes-in="answer?.goes_in ?? []"
       :can-split="method.canSplit(open!)"
       :part="method.written.value.parts?.find((each) => each.name === opened!.part) ?? null"
       @change="(fields) => method.change(open!, fields)"

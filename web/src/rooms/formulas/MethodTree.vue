@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { ElButton } from 'element-plus'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import MethodStage from '../../charts/MethodStage.vue'
 import { useWidth } from '../../charts/useSize'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
-import type { Method, Shown } from './useMethod'
+import StageGrip from './StageGrip.vue'
+import { written } from './stageLength'
+import type { Method, Shown, Stage } from './useMethod'
 
 /** A method drawn: the trunk from the left, and the ways that its pieces go from there, one under the other. */
 const props = defineProps<{
@@ -16,7 +18,7 @@ const props = defineProps<{
   /** Only to be looked at. */
   still?: boolean
 }>()
-const emit = defineEmits<{ choose: [string] }>()
+const emit = defineEmits<{ choose: [string]; drag: [string, Stage['until']] }>()
 const t = words.method
 const { span } = useUnits()
 const host = ref<HTMLElement | null>(null)
@@ -35,7 +37,7 @@ const ways = computed(() =>
   })),
 )
 /** Long stages are wider, but a night is not twelve times an hour: by the root of their minutes. */
-const widths = computed(() => {
+const scale = computed(() => {
   const longest = ways.value.reduce(
     (most, way) => (way.stages.length > most.length ? way.stages : most),
     [] as Shown[],
@@ -44,17 +46,50 @@ const widths = computed(() => {
   const roots = (list: Shown[]) => list.reduce((sum, each) => sum + root(each), 0)
   const least = Math.min(Math.max(Math.floor(width.value / path.length), LEAST[0]), LEAST[1])
   const spare = Math.max(width.value - least * path.length, 0) / Math.max(roots(path), 1)
-  return new Map(props.stages.map((each) => [each.where, Math.floor(least + spare * root(each))]))
+  return { least, spare }
 })
 const root = (stage: Shown) => Math.sqrt(Math.max(stage.minutes, 1))
+/** The stage whose end is moved: so long as it was moved to, and drawn so much wider, until the plan has followed. */
+const moved = ref<{ where: string; minutes: number; by: number } | null>(null)
+watch(
+  () => props.awaited,
+  (awaited) => {
+    if (!awaited && !moved.value?.by) moved.value = null
+  },
+)
+const minutesOf = (stage: Shown) => (moved.value?.where === stage.where ? moved.value.minutes : stage.minutes)
+const widths = computed(() => {
+  const { least, spare } = scale.value
+  return new Map(
+    props.stages.map((each) => {
+      const by = moved.value?.where === each.where ? moved.value.by : 0
+      return [each.where, Math.max(Math.floor(least + spare * root(each)) + by, LEAST[0])]
+    }),
+  )
+})
+function drag(stage: Shown, minutes: number, by: number) {
+  const before = minutesOf(stage)
+  moved.value = { where: stage.where, minutes, by }
+  if (minutes === Math.round(before)) return
+  emit('drag', stage.where, written(minutes))
+}
 const rows = computed(() =>
   [{ part: '', stages: trunk.value }, ...ways.value].filter((row) => row.stages.length),
 )
+function letGo() {
+  moved.value = props.awaited && moved.value ? { ...moved.value, by: 0 } : null
+}
 const pieces = (part: string) => props.parts.find((each) => each.name === part)?.pieces ?? 1
 </script>
 
 <template>
-  <div ref="host" class="tree" :tabindex="still ? 0 : undefined" :class="{ narrow, awaited }">
+  <div
+    ref="host"
+    class="tree"
+    :tabindex="still ? 0 : undefined"
+    :class="{ narrow, awaited: awaited && !moved }"
+    :style="{ '--grip-high': `${HIGH}px` }"
+  >
     <div v-for="row in rows" :key="row.part" class="way" :class="{ trunk: !row.part }">
       <span v-if="row.part" class="part">
         <strong>{{ row.part }}</strong>
@@ -77,10 +112,17 @@ const pieces = (part: string) => props.parts.find((each) => each.name === part)?
             />
             <span class="words">
               <strong>{{ t.names[stage.kind] }}</strong>
-              <span v-if="stage.minutes">{{ span(stage.minutes) }}</span>
+              <span v-if="stage.minutes">{{ span(minutesOf(stage)) }}</span>
               <span class="small" :class="{ quiet: stage.why.until }">{{ stage.until }}</span>
             </span>
           </component>
+          <StageGrip
+            v-if="!still && !narrow && stage.ends.minutes && stage.minutes"
+            :minutes="minutesOf(stage)"
+            :name="t.names[stage.kind]!"
+            @change="(minutes: number, by: number) => drag(stage, minutes, by)"
+            @end="letGo"
+          />
         </li>
       </ol>
     </div>
@@ -113,6 +155,9 @@ const pieces = (part: string) => props.parts.find((each) => each.name === part)?
 }
 ol {
   display: flex;
+}
+li {
+  position: relative;
 }
 .tree.narrow,
 .narrow ol {
@@ -150,6 +195,9 @@ ol {
 }
 .words {
   font-weight: 400;
+}
+.words > :not(strong) {
+  padding-right: 6px;
 }
 .words strong {
   font-size: 0.8125rem;

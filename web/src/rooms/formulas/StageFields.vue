@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { limits } from '../../api/limits'
+import ManyField from '../../forms/ManyField.vue'
 import ClockField from '../../forms/ClockField.vue'
 import MaybeField from '../../forms/MaybeField.vue'
 import NumberField from '../../forms/NumberField.vue'
@@ -20,6 +21,8 @@ const props = defineProps<{
   /** What may be stated of it, and done with it. */
   able: Kind
   addable: string[]
+  /** What goes into the bowl. */
+  goesIn: { id: string; name: string }[]
   canSplit: boolean
   part: NonNullable<Method['parts']>[number] | null
 }>()
@@ -35,6 +38,7 @@ const emit = defineEmits<{
 const t = words.method
 const { span } = useUnits()
 const SUITS = 'as it suits'
+const FIRST_IN = ['flour', 'water']
 
 const kind = computed(() => props.stage.kind)
 const takes = (name: string) => props.able.takes.includes(name)
@@ -102,6 +106,9 @@ const addSeries = () =>
 const foldsSaid = computed(() => props.stage.folds.reduce((sum, each) => sum + each.count, 0))
 const kinds = computed(() => props.addable.map((value) => ({ value, label: t.names[value]! })))
 const foldKinds = Object.entries(t.foldKinds).map(([value, label]) => ({ value, label }))
+const bowl = computed(() => props.goesIn.map(({ id, name }) => ({ value: id, label: name })))
+/** What a method writes of the bowl: nothing, where nothing is chosen. */
+const some = (chosen: string[]) => (chosen.length ? chosen : null)
 const mixings = computed(() => options(words.water.mixings, t.suitsShort))
 /** Why the program filled what was left to it, each beside the name of its field. */
 const labels: Record<string, string> = {
@@ -110,6 +117,7 @@ const labels: Record<string, string> = {
   folds: t.folds,
   minutes: t.minutes,
   by: t.by,
+  late: t.late,
 }
 const reasons = computed(() =>
   Object.entries(props.stage.why).map(([name, why]) => (labels[name] ? `${labels[name]}: ${why}` : why)),
@@ -194,6 +202,22 @@ const reasons = computed(() =>
         :label="t.by"
         :options="mixings"
         @update:model-value="(value: string) => emit('change', { by: own(value) })"
+      />
+      <ManyField
+        v-if="takes('order')"
+        :model-value="written.order ?? []"
+        :label="t.order"
+        :options="bowl"
+        :placeholder="t.orderSuits"
+        @update:model-value="(chosen: string[]) => emit('change', { order: some(chosen) })"
+      />
+      <ManyField
+        v-if="takes('late')"
+        :model-value="written.late ?? []"
+        :label="t.late"
+        :options="bowl.filter((each) => !FIRST_IN.includes(each.value))"
+        :placeholder="t.lateSuits"
+        @update:model-value="(chosen: string[]) => emit('change', { late: some(chosen) })"
       />
       <PickField
         v-if="takes('with')"

@@ -1,5 +1,5 @@
 import { computed, ref, type Ref } from 'vue'
-import { api, ask, type Schemas } from '../../api/client'
+import { api, ask, type Asked, type Schemas } from '../../api/client'
 import { useNewest } from '../../shell/newest'
 import { words } from '../../words'
 import type { Body } from './useWork'
@@ -19,15 +19,32 @@ const BARE = {
 } // prettier-ignore
 const KIND: Kind = { kind: '', takes: [], ends: {}, begins: null, stays: false, moves: true }
 
+/** The plan that a method is changed in: its stages are as long as they are there. */
+export interface OfPlan {
+  asked: Asked
+  plan: string
+}
+
 /** How the formula in hand is made: asked of the server stage by stage, and changed where it is written. */
-export function useMethod(form: Ref<Body>, begins: string | null = null) {
+export function useMethod(form: Ref<Body>, begins: string | null = null, ofPlan?: Ref<OfPlan | undefined>) {
   const style = ref<string | null>(begins)
-  const question = () => ({ formula: form.value, style: form.value.method ? null : style.value })
+  const question = (): OfPlan | Schemas['MethodBody'] => {
+    const method = form.value.method
+    const within = ofPlan?.value
+    if (!within) return { formula: form.value, style: method ? null : style.value }
+    const asked = method
+      ? { ...within.asked, method: method as Asked['method'], style: undefined }
+      : { ...within.asked, style: style.value ?? within.asked.style, method: undefined }
+    return { asked, plan: within.plan }
+  }
   const { answer, refused, pending } = useNewest(
     question,
-    (body) => ask(api.POST('/api/formulas/method', { body })),
+    (body) =>
+      'asked' in body
+        ? ask(api.POST('/api/plan/method', { body: body.asked, params: { query: { plan: body.plan } } }))
+        : ask(api.POST('/api/formulas/method', { body })),
     {
-      wait: 150,
+      wait: 60,
       // What ripens follows the formula's rows: a levain that was added has its stage, too.
       complete: ({ method }) => {
         const own = form.value.method

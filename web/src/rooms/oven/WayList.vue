@@ -125,13 +125,6 @@ const isChosen = (way: Way) => props.chosen !== null && props.keyOf(way) === pro
   grid-template-columns: minmax(0, 1fr);
   margin-top: 10px;
 }
-.beside :deep(.el-tag) {
-  --el-tag-text-color: var(--ink);
-  --el-tag-bg-color: var(--flour);
-  --el-tag-border-color: var(--quiet);
-  border: 1px solid var(--quiet);
-  font-size: 0.875rem;
-}
 .unfit {
   margin-top: 12px;
 }

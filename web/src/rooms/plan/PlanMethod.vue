@@ -8,7 +8,7 @@ import MethodEditor from '../formulas/MethodEditor.vue'
 import type { Body } from '../formulas/useWork'
 
 /** The stages of this bake: changed for it alone, or kept in the formula. */
-const props = defineProps<{ answer: PlanAnswer; asked: Asked }>()
+const props = defineProps<{ answer: PlanAnswer; asked: Asked; plan: string | null }>()
 const emit = defineEmits<{ change: [Partial<Asked>] }>()
 const t = words.plan
 const OWN = 'of_formula'
@@ -74,6 +74,7 @@ async function keep() {
   <div class="method">
     <MethodEditor
       :form="form"
+      :of-plan="{ asked, plan: plan ?? '' }"
       :start-style="asked.style === OWN ? null : asked.style"
       @style="(style) => emit('change', { style, method: undefined, fridge_days: 0 })"
     />

@@ -79,8 +79,8 @@ async function takeWay(shown: Schemas['WayAnswer']) {
 }
 /** There is a dough to read once it is mixed. */
 const mixed = computed(() => {
-  const times = answer.value?.plan.times
-  return (times && now.value >= Date.parse(times.mix)) || kept.value?.readings.length
+  const times = kept.value?.plan.times
+  return times && (now.value >= Date.parse(times.mix) || kept.value?.readings.length)
 })
 /** The card is made only when paper asks for it. */
 const paper = useMedia('print')
@@ -190,7 +190,7 @@ function mend(found: Mend) {
           <ElButton class="link" :aria-expanded="making" @click="making = !making">
             {{ making ? t.closeStages : t.openStages }}
           </ElButton>
-          <PlanMethod v-if="making" :answer="answer" :asked="asked!" @change="change" />
+          <PlanMethod v-if="making" :answer="answer" :asked="asked!" :plan="id" @change="change" />
         </div>
         <PartsClock v-if="shown.outs.length" class="sooner" :plan="shown" />
         <WhatIfRow v-if="!mixed" v-model="shading" :shades="shades.answer.value?.shades ?? []" />
