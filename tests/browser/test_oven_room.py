@@ -185,3 +185,16 @@ def test_steam_has_its_amount_and_its_minute(oven):
     expect(steps.get_by_role("listitem").filter(has_text="120 g").locator(".at")).to_have_text(re.compile("^[34]$"))
     oven.get_by_role("button", name="As it was drawn up").click()
     expect(steps).to_contain_text("250 g")
+
+
+def test_the_pot_is_warmed_on_the_hob_and_what_hands_do_is_drawn(oven):
+    pick(oven, "Hot when it is loaded", "base, on the hob")
+    steps = oven.locator(".steps")
+    expect(steps).to_contain_text("Warm the pot on the hob")
+    expect(steps).to_contain_text("Low flame, never left alone")
+    drawing = oven.locator(".frame svg")
+    expect(drawing).to_contain_text("Warm the pot on the hob")
+    expect(drawing).to_contain_text("Lid off")
+    pick(oven, "Hot when it is loaded", "nothing: cold start")
+    expect(steps).not_to_contain_text("hob")
+    expect(oven.get_by_role("spinbutton", name="min, heating")).to_have_value("0")

@@ -35,6 +35,7 @@ from gentle_crust.core.oven.calibration import calibrate
 from gentle_crust.core.oven.doneness import SHADES, shade
 from gentle_crust.core.oven.kit import steam_of, vessel_heat
 from gentle_crust.core.oven.ranking import CRITERIA, Way, serves
+from gentle_crust.core.oven.staged import may_be_heated
 from gentle_crust.core.tables import rows
 from gentle_crust.kitchen.oven import OvenBook, Shown
 
@@ -126,6 +127,7 @@ def _shown(found: Shown) -> OvenBakeAnswer:
         preheat_c=asked.preheat.setpoint_c,
         soak_min=found.soak_min,
         soak_short_k=found.soak_short_k,
+        may_be_heated=list(may_be_heated(found.vessel)),
         lidded=vessel_heat(asked.vessel.kind).lid_kg > 0,
         curve=[
             OvenMinute(min=round(float(minute), 2), **{name: round(float(lines[name][i]), 3) for name in _CURVE})

@@ -94,7 +94,7 @@ class CourseVesselBody(Strict):
     id: Short | None = None
     name: Short | None = None
     count: int | None = None
-    preheated: StrictBool | Literal["lid"] | None = None
+    preheated: StrictBool | Literal["lid", "hob"] | None = None
     base_kg: Number | None = None
     lid_kg: Number | None = None
     inside_l: Number | None = None

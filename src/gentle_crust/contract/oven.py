@@ -88,7 +88,7 @@ class OvenBakeBody(Strict):
 
     loaf: OvenLoafBody
     vessel_id: Short
-    preheated: Literal["whole", "lid", "none"] | None = None
+    preheated: Preheated | None = None
     steam: Annotated[list[Short], Field(max_length=6)] | None = None
     stages: Annotated[list[OvenStageBody], Field(max_length=12)] = []
     preheat_min: Number | None = None
@@ -221,6 +221,7 @@ class OvenBakeAnswer(Shown):
     soak_min: int
     soak_short_k: float
     lidded: bool
+    may_be_heated: list[Preheated]
     curve: list[OvenMinute]
     done: Done
     done_min: float | None

@@ -9,7 +9,7 @@ from gentle_crust.contract.strict import Number, Strict
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.oven.bake import Bake, Baked, bake
 from gentle_crust.core.oven.hazards import hazards
-from gentle_crust.core.oven.kit import Fired, InVessel, OvenHeat, OvenKind, OvenStage, Preheat, Steam
+from gentle_crust.core.oven.kit import Fired, InVessel, OvenHeat, OvenKind, OvenStage, Preheat, Preheated, Steam
 from gentle_crust.core.oven.loaf import Loaf
 from gentle_crust.text.render import say
 
@@ -31,10 +31,10 @@ class LoafInput(Strict):
 
 
 class VesselInput(Strict):
-    """A vessel; `preheated`: whether it was heated with the oven, or `"lid"` for its lid only."""
+    """A vessel; `preheated`: whether it was, with the oven; `"lid"`: its lid only; `"hob"`: its base on the hob."""
 
     kind: str
-    preheated: StrictBool | Literal["lid"] = True
+    preheated: StrictBool | Literal["lid", "hob"] = True
     base_kg: Number | None = None
     lid_kg: Number | None = None
     inside_l: Number | None = None
@@ -108,9 +108,8 @@ class BakeInput(Strict):
 
     def bake(self) -> Bake:
         """As the core takes it."""
-        hot: Literal["whole", "lid", "none"] = (
-            "lid" if self.vessel.preheated == "lid" else "whole" if self.vessel.preheated else "none"
-        )
+        own = self.vessel.preheated
+        hot: Preheated = own if isinstance(own, str) else "whole" if own else "none"
         held = self.oven.fired.dome_c if self.oven.fired else None
         stages = []
         for index, stage in enumerate(self.stages):

@@ -7,6 +7,7 @@ from gentle_crust.contract.kitchen import MyBake, Settings
 from gentle_crust.contract.oven import AskedBake, AskedLoaf
 from gentle_crust.core import limits
 from gentle_crust.core.course.as_written import as_written
+from gentle_crust.core.course.baking import turned
 from gentle_crust.core.course.method import Baking, HeatStage
 from gentle_crust.core.course.styles import fitting, method_for
 from gentle_crust.core.course.tailored import with_bake
@@ -16,7 +17,7 @@ from gentle_crust.core.messages import Message, message
 from gentle_crust.core.oven.bake import Bake, Baked, bake
 from gentle_crust.core.oven.dials import other_words
 from gentle_crust.core.oven.doneness import Lag, Sign, cutting, lag, remedies, said, shade
-from gentle_crust.core.oven.equipment import Vessel, shape_row
+from gentle_crust.core.oven.equipment import Oven, Vessel, shape_row
 from gentle_crust.core.oven.hazards import Hazard, hazards
 from gentle_crust.core.oven.kit import OvenStage, Steam, steam_of
 from gentle_crust.core.oven.loads import Load, loads
@@ -26,6 +27,7 @@ from gentle_crust.core.oven.ranking import CRUST_OF, Way, rank
 from gentle_crust.core.oven.schools import School, schools
 from gentle_crust.core.oven.staged import Done, Draft, Want, done_of, draft
 from gentle_crust.core.oven.steps import Touch, touches
+from gentle_crust.core.oven.turning import in_use
 from gentle_crust.kitchen.formulas import FormulaBook
 from gentle_crust.kitchen.settings import KitchenSettings
 from gentle_crust.kitchen.work import Work
@@ -161,7 +163,7 @@ class OvenBook:
         """The formula's method, or that of the style that suits it, baked as this bake is drawn or was altered."""
         formula = self.formulas.get(asked.loaf.formula_id).formula
         style = fitting(formula, self.settings.get().vessels)[0]
-        return as_written(with_bake(method_for(style, formula), baking_of(self.bake(asked))))
+        return as_written(with_bake(method_for(style, formula), baking_of(self.bake(asked), self.settings.get().oven)))
 
     def keep(self, name: str, asked: AskedBake) -> Settings:
         """The kitchen with this bake among the baker's own; one of the same name is kept over."""
@@ -233,18 +235,20 @@ def _free(bakes: tuple[MyBake, ...]) -> str:
     return next(f"bake-{n}" for n in range(1, len(taken) + 2) if f"bake-{n}" not in taken)
 
 
-HEATED: dict[str, str] = {"whole": "all", "lid": "lid"}
+HEATED: dict[str, str] = {"whole": "all", "lid": "lid", "hob": "hob"}
 
 
-def baking_of(shown: Shown) -> Baking:
-    """A drawn bake as a method says it: vessel, what is heated, steam with its amounts, stages."""
+def baking_of(shown: Shown, oven: Oven) -> Baking:
+    """A drawn bake as a method says it: vessel, what is heated, steam with its amounts, stages, who changes places."""
     question = shown.question
     cold = "oven_only" if question.preheat.minutes else "none"
+    stages = tuple(HeatStage(each.minutes, each.setpoint_c, each.covered, each.fan) for each in question.stages)
+    units = in_use(shown.vessel, oven, question.loaf, question.loaf.pieces)
     return Baking(
         vessel=shown.vessel,
         heated=HEATED.get(question.vessel.preheated, cold),
         steam=tuple(each for each in question.steam if each.kind != "none"),
-        stages=tuple(HeatStage(each.minutes, each.setpoint_c, each.covered, each.fan) for each in question.stages),
+        stages=turned(stages, oven, units),
     )
 
 

@@ -3077,7 +3077,7 @@ export interface components {
             /** Name */
             name?: string | null;
             /** Preheated */
-            preheated?: boolean | "lid" | null;
+            preheated?: boolean | ("lid" | "hob") | null;
             /** Rated C */
             rated_c?: number | null;
         };
@@ -5433,7 +5433,7 @@ export interface components {
              * Preheated
              * @enum {string}
              */
-            preheated: "whole" | "lid" | "none";
+            preheated: "whole" | "lid" | "hob" | "none";
             /** Stages */
             stages: components["schemas"]["OvenStage"][];
             /** Steam */
@@ -5456,7 +5456,7 @@ export interface components {
              * Preheated
              * @enum {string}
              */
-            preheated: "whole" | "lid" | "none";
+            preheated: "whole" | "lid" | "hob" | "none";
             /** Stages */
             stages: components["schemas"]["OvenStageBody"][];
             /** Steam */
@@ -5736,6 +5736,8 @@ export interface components {
             lidded: boolean;
             /** Loads */
             loads: components["schemas"]["Load"][];
+            /** May Be Heated */
+            may_be_heated: ("whole" | "lid" | "hob" | "none")[];
             /** Poured */
             poured: components["schemas"]["OvenPoured"][];
             /** Preheat C */
@@ -5779,7 +5781,7 @@ export interface components {
             /** Preheat Min */
             preheat_min?: number | null;
             /** Preheated */
-            preheated?: ("whole" | "lid" | "none") | null;
+            preheated?: ("whole" | "lid" | "hob" | "none") | null;
             /**
              * Stages
              * @default []

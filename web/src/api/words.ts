@@ -930,6 +930,9 @@ export interface Words {
     mineDropped: (data: { name: Value }) => string
     mineGone: string
     serves: Record<string, string>
+    whatIsHot: string
+    coldRig: string
+    hotIs: Record<string, string>
   }
   app: string
   earlier: string

@@ -4,6 +4,7 @@ import type { Schemas } from '../api/client'
 import { useUnits } from '../shell/units'
 import { words } from '../words'
 import { crustColour } from './temperature'
+import { spaced } from './timeline'
 import { useWidth } from './useSize'
 
 type Stage = Schemas['OvenStageBody']
@@ -14,14 +15,14 @@ const t = words.oven
 const id = useId()
 const frame = ref<HTMLElement | null>(null)
 const width = useWidth(frame, 720)
-const { warmth, degree, toDegrees } = useUnits()
+const { warmth, degree, toDegrees, say } = useUnits()
 
 const LEFT = 46
 const RIGHT = 74
 const TOP = 58
 const HIGH = 300
 const STRIP = 26
-const HEIGHT = TOP + HIGH + STRIP + 64
+const HEIGHT = TOP + HIGH + STRIP + 84
 const bottom = TOP + HIGH
 const top = computed(() => {
   const hottest = Math.max(...props.stages.map((stage) => stage.setpoint_c), props.bake.preheat_c, 200)
@@ -95,6 +96,14 @@ const doors = computed(() =>
     .filter(({ stage }, index) => index === 0 || (props.stages[index - 1]!.covered && !stage.covered))
     .map(({ from }) => from),
 )
+/** What hands do on the way, each a mark at its minute; its words stand where they have room. */
+const ALWAYS = new Set(['preheat', 'load', 'check', 'out'])
+const hands = computed(() =>
+  props.bake.touches
+    .filter((touch) => !ALWAYS.has(touch.kind) || touch.what)
+    .map((touch, rank) => ({ u: x(Math.max(touch.minute, -before.value)), rank, title: say(touch.title) })),
+)
+const handsSaid = computed(() => spaced(hands.value, 86))
 /** Names at the right end, pushed apart so that none lies on another. */
 const names = computed(() => {
   if (!last.value) return []
@@ -273,6 +282,21 @@ const summary = computed(() =>
         </g>
         <text :x="x(minutes)" :y="bottom + STRIP + 22" class="axis middle strong">
           {{ t.outAt({ min: Math.round(minutes) }) }}
+        </text>
+        <path
+          v-for="(hand, index) in hands"
+          :key="`m${index}`"
+          :d="`M${hand.u - 5} ${bottom + STRIP + 38}h10l-5 -8z`"
+          class="door"
+        />
+        <text
+          v-for="hand in handsSaid"
+          :key="`w${hand.u}`"
+          :x="hand.u"
+          :y="bottom + STRIP + 54"
+          class="axis middle"
+        >
+          {{ hand.title }}
         </text>
         <text v-if="before > 0" :x="LEFT" :y="bottom + STRIP + 22" class="axis">
           −{{ Math.round(before) }}

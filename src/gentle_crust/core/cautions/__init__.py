@@ -26,7 +26,7 @@ STEAMED: dict[str, tuple[str, ...]] = {
 }
 """Cautions of what goes into the oven to make steam, at the minute at which it goes in."""
 CODES = (
-    "jar", "mould", "scald", "dairy", "raw_dough", "gas", "ratings", "wood", "blades", "hot_iron", "ceramic",
+    "jar", "mould", "scald", "dairy", "raw_dough", "gas", "ratings", "hob", "wood", "blades", "hot_iron", "ceramic",
     "steam_stones", "towels", "steam_water", "spray", "lid_steam", "door_steam", "knife", "first",
 )  # fmt: skip
 GLAZED = ("lidded_enamel", "lidded_clay")
@@ -54,7 +54,9 @@ def at_step(
         found.append("dairy")
     if kind == "mix":
         found.append("raw_dough")
-    if kind == "preheat":
+    if what == "hob":
+        found.append("hob")
+    elif kind == "preheat":
         found += ["gas", "ratings"] if oven == "gas" else ["ratings"]
         found += ["wood"] if oven == "wood" else []
     if kind == "score":

@@ -9,15 +9,16 @@ from gentle_crust.core.course.method import Baking, HeatStage
 from gentle_crust.core.formula.model import Formula, Shape
 from gentle_crust.core.messages import NOTHING, Message, message
 from gentle_crust.core.oven.bake import Bake, Baked, bake
-from gentle_crust.core.oven.equipment import Oven, Vessel, fits, per_load, vessel_row
+from gentle_crust.core.oven.equipment import Oven, Vessel, fits, vessel_row
 from gentle_crust.core.oven.hazards import hazards
 from gentle_crust.core.oven.kit import Fired, InVessel, OvenStage, Preheat, Preheated, Steam, steam_of
 from gentle_crust.core.oven.loaf import OVER_NIGHT_H, PROOFED_C, Loaf, loaf_of
 from gentle_crust.core.oven.profile import FRIDGE_C, RECOVERY_MIN
 from gentle_crust.core.oven.staged import Done, Want, done_of, draft, heat_of, soak_min, usual_steam
+from gentle_crust.core.oven.turning import half_way, in_use
 
 Whys = tuple[tuple[str, Message], ...]
-AS_HEATED: dict[str, Preheated] = {"all": "whole", "lid": "lid", "none": "none", "oven_only": "none"}
+AS_HEATED: dict[str, Preheated] = {"all": "whole", "lid": "lid", "hob": "hob", "none": "none", "oven_only": "none"}
 BY_SHAPE: dict[Shape, tuple[str, ...]] = {
     "boule": ("hot_pot", "cold_start", "stone", "tray"),
     "batard": ("hot_pot", "cold_start", "stone", "tray"),
@@ -70,7 +71,7 @@ class FilledBake:
     @property
     def preheated(self) -> bool | str:
         """As the simulation's question says it."""
-        return "lid" if self.heated == "lid" else self.heated == "all"
+        return self.heated if self.heated in ("lid", "hob") else self.heated == "all"
 
     @property
     def lidded(self) -> bool:
@@ -205,9 +206,9 @@ def _baked(
         question = _until_done(question, core, colour, loss, rye)
         stages = tuple(HeatStage(each.minutes, each.setpoint_c, each.covered, each.fan) for each in question.stages)
     done = done_of(bake(_longer(question)), core, colour, loss)
-    units = ceil(min(at_once, pieces) / max(_on_one(vessel, oven, loaf), 1))
+    units = in_use(vessel, oven, loaf, min(at_once, pieces))
     if baking.stages is None:
-        stages = _turned(stages, oven, units)
+        stages = turned(stages, oven, units)
     refused = next((each.text for each in hazards(question) if each.weight == "refused"), NOTHING)
     return FilledBake(
         oven=oven,
@@ -251,13 +252,8 @@ def _ends(went: Baked) -> tuple[tuple[str, float], ...]:
 
 def _usual_heated(preheated: Preheated, lidded: bool) -> str:
     if preheated != "none":
-        return "all" if preheated == "whole" else "lid"
+        return "all" if preheated == "whole" else preheated
     return "none" if lidded else "oven_only"
-
-
-def _on_one(vessel: Vessel, oven: Oven, loaf: Loaf) -> int:
-    """Pieces that one vessel takes at once."""
-    return per_load(replace(vessel, count=1), oven, loaf, 1000)
 
 
 def _until_done(question: Bake, core: float, colour: float, loss: float, rye: bool) -> Bake:
@@ -278,17 +274,14 @@ def _both(done: Done) -> float | None:
     return round(max(done.core_min, done.colour_min), 1)
 
 
-def _turned(stages: tuple[HeatStage, ...], oven: Oven, units: int) -> tuple[HeatStage, ...]:
+def turned(stages: tuple[HeatStage, ...], oven: Oven, units: int) -> tuple[HeatStage, ...]:
     """Trays on two shelves change places half-way, and loaves in a wood fire are turned: the last stage in two."""
-    if units < 2 and oven.kind != "wood":
+    at = half_way([stage.minutes for stage in stages]) if units > 1 or oven.kind == "wood" else None
+    if at is None:
         return stages
-    half = sum(stage.minutes for stage in stages) / 2
-    before = sum(stage.minutes for stage in stages[:-1])
+    first = at - sum(stage.minutes for stage in stages[:-1])
     last = stages[-1]
-    first = round(half - before) if half - before >= 2 else round(last.minutes / 2)
-    if not 1 <= first < last.minutes:
-        return stages
-    rest = replace(last, minutes=last.minutes - first, swap=units >= 2, turn=oven.kind == "wood")
+    rest = replace(last, minutes=last.minutes - first, swap=units > 1, turn=oven.kind == "wood")
     return (*stages[:-1], replace(last, minutes=float(first)), rest)
 
 

@@ -19,7 +19,7 @@ SHELVES = ("top", "middle", "bottom")
 CONTAINERS = ("covered_bowl", "box", "banneton", "couche", "tin", "tray", "vessel", "bag", "insulated")
 FOLD_KINDS = ("stretch", "bowl", "coil", "letter")
 FINISHES = ("glaze", "seeds", "oats", "flour", "oil", "topping")
-HEATED = ("all", "lid", "none", "oven_only")
+HEATED = ("all", "lid", "hob", "none", "oven_only")
 
 Way = Literal["rise", "share", "ready", "ripe", "span", "dough_c", "at", "judged"]
 Span = tuple[float, float]

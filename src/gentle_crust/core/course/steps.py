@@ -16,6 +16,7 @@ from gentle_crust.core.course.waters import build_water_c, diluted
 from gentle_crust.core.formula.model import Formula
 from gentle_crust.core.messages import NOTHING, Message, joined, listed, message, named
 from gentle_crust.core.oven.equipment import shape_row, vessel_row
+from gentle_crust.core.oven.kit import HOB_MIN
 from gentle_crust.core.oven.profile import RECOVERY_MIN
 from gentle_crust.core.oven.steaming import Steaming, steaming
 from gentle_crust.core.water.plan import WaterAnswer
@@ -293,6 +294,9 @@ def _heating(bake: FilledBake, load: float, made: Made) -> Iterator[Step]:
         vessel=message(f"the-vessel-{bake.vessel.kind}"),
     )  # fmt: skip
     yield made("preheat", load - bake.preheat.minutes / 60, 2, text, 1)
+    if bake.heated == "hob":
+        warm = message("step-hob", minutes=HOB_MIN, vessel=message(f"the-vessel-{bake.vessel.kind}"))
+        yield made("preheat", load - HOB_MIN / 60, 2, warm, 1, what="hob", title=message("touch-hob-title"))
 
 
 def _steam(bake: FilledBake, load: int) -> tuple[Steaming, ...]:

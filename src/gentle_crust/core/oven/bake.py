@@ -19,6 +19,7 @@ from gentle_crust.core.oven.chamber import STEAM_CODES, Oven
 from gentle_crust.core.oven.constants import numbers
 from gentle_crust.core.oven.heating import Piece
 from gentle_crust.core.oven.kit import (
+    HOB_C,
     HOTTEST_FIRED_C,
     LARGEST_SETPOINT_C,
     InVessel,
@@ -254,7 +255,8 @@ def _pot(vessel: InVessel, pieces: int, base_skin_m2: float, loaf_l: float, fire
         leak_s=max(heat.leak_s, 1.0),
         has_lid=lidded,
         base_hot=vessel.preheated == "whole" or (fired and vessel.kind == "oven_floor"),
-        lid_hot=vessel.preheated != "none",
+        base_c=HOB_C if vessel.preheated == "hob" else 0.0,
+        lid_hot=vessel.preheated in ("whole", "lid"),
     )
 
 

@@ -10,6 +10,8 @@ from gentle_crust.core.oven.equipment import Oven, Vessel, fits, in_a_sentence, 
 from gentle_crust.core.oven.kit import vessel_heat
 
 _COLD_SHOCK = ("stone", "oven_floor", "lidded_clay", "lidded_enamel")
+HOB_MATERIAL = "bare-iron"
+"""Of what a pot must be to be warmed on the hob without anything in it."""
 _WET = ("hot_stones_and_water", "hot_pan", "water_pan")
 Weight = Literal["refused", "caution"]
 Moment = Literal["preheat", "load", "vent", "out"]
@@ -59,6 +61,10 @@ def _limits(asked: Bake, vessel: Vessel | None, oven: Oven | None, paper_c: floa
     if asked.vessel.preheated == "whole" and heat.material in ("enamel", "clay") and not allowed:
         text = message("hazard-empty-preheat", name=name)
         found.append(Hazard("empty_preheat", "caution" if allowed is None else "refused", "preheat", text, "vessel"))
+    if asked.vessel.preheated == "hob" and heat.material != HOB_MATERIAL:
+        found.append(Hazard("hob", "refused", "preheat", message("hazard-hob"), "vessel"))
+    elif asked.vessel.preheated == "hob":
+        found.append(Hazard("hob", "caution", "preheat", caution("hob").text, "vessel"))
     if paper_c is not None and hottest > paper_c:
         text = message("hazard-paper", bears=round(paper_c), hottest=round(hottest))
         found.append(Hazard("paper", "caution", "load", text, "paper_c"))

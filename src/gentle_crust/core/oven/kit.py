@@ -10,7 +10,10 @@ from gentle_crust.core.messages import message
 from gentle_crust.core.tables import rows
 
 OvenKind = Literal["electric", "electric_fan", "gas", "built_in_steam", "wood"]
-Preheated = Literal["whole", "lid", "none"]
+Preheated = Literal["whole", "lid", "hob", "none"]
+"""What of a vessel is hot when it is loaded: all of it or its lid from the oven, its base from the hob, or nothing."""
+HOB_C, HOB_MIN = 150.0, 8
+"""A pot warmed on the hob on a low flame until water dances on its base: as warm, after so long (practice)."""
 LARGEST_SETPOINT_C = 500.0
 HOTTEST_FIRED_C = 550.0
 
@@ -40,7 +43,7 @@ class OvenHeat:
 
 @dataclass(frozen=True)
 class InVessel:
-    """A vessel as used: its kind, what of it was heated with the oven, and its weight if it is known (kg)."""
+    """A vessel as used: its kind, what of it is hot when it is loaded, and its weight if it is known (kg)."""
 
     kind: str
     preheated: Preheated = "whole"

@@ -50,6 +50,7 @@ class Pot(NamedTuple):
     leak_s: float
     has_lid: bool
     base_hot: bool
+    base_c: float
     lid_hot: bool
 
 
@@ -128,7 +129,7 @@ def march(piece: Piece, pot: Pot, oven: Oven, course: Course, numbers: Numbers, 
     while True:
         if not loaded and minute >= -1e-9:
             loaded, minute, since_door = True, 0.0, 0.0
-            base = base if pot.base_hot else room
+            base = base if pot.base_hot else max(pot.base_c, room)
             lid = lid if pot.lid_hot else room
         while loaded and stage < len(course.ends) - 1 and minute >= course.ends[stage] - 1e-9:
             since_door = since_door if course.covered[stage] <= course.covered[stage + 1] else 0.0

@@ -94,8 +94,19 @@ def _lidded(made: Draft) -> list[_Variant]:
         ("hot", ask, message("school-preheat-whole"), None if now == "whole" else starting(hot, "whole", -18), NOTHING)
     )
     found.append(
-        ("lid", ask, message("school-preheat-lid"), starting(hot, "lid", 6), message("school-preheat-lid-why"))
+        (
+            "lid",
+            ask,
+            message("school-preheat-lid"),
+            None if now == "lid" else starting(hot, "lid", 6),
+            message("school-preheat-lid-why"),
+        )
     )
+    if made.bake.vessel.kind == "lidded_cast_iron":
+        why = message("school-preheat-hob-why")
+        found.append(
+            ("hob", ask, message("school-preheat-hob"), None if now == "hob" else starting(hot, "hob", 6), why)
+        )
     found.append(
         ("cold", ask, message("school-preheat-none"), None if now == "none" else starting(cold, "none", 15), NOTHING)
     )

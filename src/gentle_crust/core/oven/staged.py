@@ -142,11 +142,12 @@ def soak_min(vessel: InVessel, oven: OvenHeat, setpoint_c: float, fan: bool, loa
     if oven.kind == "wood":
         return 0
     went = bake(Bake(loaf, vessel, oven, Preheat(setpoint_c, 180, fan), (OvenStage(1, setpoint_c),), room_c=room_c))
-    lines = {"whole": went.vessel, "lid": went.lid, "none": went.chamber}
+    inside = {"whole": went.vessel, "lid": went.lid}
+    heated = inside.get(vessel.preheated, went.chamber)
     # The offset is the dial's: hotter than it says.
-    reached = np.flatnonzero((went.minutes <= 0) & (lines[vessel.preheated] >= setpoint_c + oven.offset_k - SOAKED_K))
+    reached = np.flatnonzero((went.minutes <= 0) & (heated >= setpoint_c + oven.offset_k - SOAKED_K))
     minutes = float(went.minutes[reached[0]] + 180) if len(reached) else 180.0
-    minutes += WALLS_MIN if vessel.preheated == "none" else 0.0
+    minutes += WALLS_MIN if vessel.preheated not in inside else 0.0
     return int(min(ceil(minutes / 5) * 5, 120))
 
 
@@ -157,6 +158,15 @@ def usual_preheat(vessel: Vessel) -> Preheated:
         return "none"
     allowed = vessel.heats_empty if vessel.heats_empty is not None else row["empty_preheat"] == "1"
     return "whole" if allowed else "none"
+
+
+def may_be_heated(vessel: Vessel) -> tuple[Preheated, ...]:
+    """What of a vessel a baker may have hot when it is loaded."""
+    row = vessel_row(vessel.kind)
+    if vessel.kind in ("tin", "tray", "perforated_tray") or vessel.kind == "oven_floor":
+        return (usual_preheat(vessel),)
+    hob: tuple[Preheated, ...] = ("hob",) if row["material"] == "bare-iron" else ()
+    return ("whole", "lid", *hob, "none") if row["lidded"] == "1" else ("whole", "none")
 
 
 def usual_steam(vessel: Vessel, oven: Oven, shape: str, means: tuple[str, ...]) -> tuple[str, ...]:
@@ -229,6 +239,7 @@ def _covered_min(row: dict[str, str], form: dict[str, str], loaf: Loaf, preheate
         # A cold pot has to be warmed first; a hot one that usually starts cold has not.
         usual_cold = row["empty_preheat"] == "0"
         minutes += 15 * (preheated == "none" and not usual_cold) - 18 * (preheated == "whole" and usual_cold)
+        minutes += 6 * (preheated == "hob")
     return float(minutes * scale)
 
 

@@ -7,9 +7,10 @@ from gentle_crust.core.cautions import Caution, at_step
 from gentle_crust.core.messages import NOTHING, Message, joined, message
 from gentle_crust.core.oven.bake import Bake
 from gentle_crust.core.oven.equipment import Oven, Vessel, in_a_sentence, shape_row
-from gentle_crust.core.oven.kit import vessel_heat
+from gentle_crust.core.oven.kit import HOB_MIN, vessel_heat
 from gentle_crust.core.oven.staged import Done
 from gentle_crust.core.oven.steaming import steaming
+from gentle_crust.core.oven.turning import half_way, in_use
 
 Tool = Literal["lame", "scissors", "peel", "board", "couche", "sling"]
 """What a baker scores and loads with."""
@@ -42,6 +43,9 @@ def touches(
         if inside:
             text = message(inside, hot=hot, vessel=in_a_sentence(vessel))
         found.append(Touch("preheat", -heating.minutes, message("touch-preheat-title"), text))
+    if question.vessel.preheated == "hob":
+        warm = message("touch-hob", minutes=HOB_MIN, vessel=in_a_sentence(vessel))
+        found.append(Touch("preheat", -HOB_MIN, message("touch-hob-title"), warm, what="hob"))
     for each in steaming(question.steam, heating.minutes, question.vent_min, question.minutes):
         found.append(Touch(f"steam_{each.way}", each.minute, each.title, each.text, what=each.what))
     cover = "lid-on" if lidded and first.covered else "steam-in" if first.covered else "door-shut"
@@ -65,6 +69,9 @@ def touches(
     ):
         text = message(f"turn-hotter-{oven.hot_side}" if oven.hot_side else "turn-round")
         found.append(Touch("turn", open_from + last.minutes / 2, message("turn-title"), text))
+    swapped = half_way([stage.minutes for stage in question.stages])
+    if swapped is not None and in_use(vessel, oven, question.loaf, question.loaf.pieces) > 1:
+        found.append(Touch("swap", swapped, message("touch-swap-title"), message("step-swap")))
     check = max(question.minutes - 6, open_from + 1)
     found.append(Touch("check", check, message("touch-check-title"), message("touch-check")))
     out = message("touch-out", core=round(done.core_c))
@@ -89,7 +96,7 @@ def _by_hand(question: Bake, tools: tuple[Tool, ...], cut: bool) -> tuple[Messag
     if kind in ("stone", "steel", "oven_floor"):
         way = "board" if shape == "baguette" and "board" in tools else "peel" if "peel" in tools else "tray"
         return score, message(f"slide-off-{way}")
-    if kind.startswith("lidded") and question.vessel.preheated == "whole":
+    if kind.startswith("lidded") and question.vessel.preheated in ("whole", "hob"):
         return score, message("lower-in" if "sling" in tools else "tip-in")
     return (score,)
 

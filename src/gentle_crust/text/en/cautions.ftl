@@ -5,6 +5,7 @@ caution-mould = Pink, orange or fuzzy: throw all of it away and clean the jar.
 caution-raw_dough = Raw flour and dough are not for tasting, and not for pets.
 caution-ratings = Check what lid knob, paper and vessel may take; the maker's limit comes before these temperatures.
 caution-gas = Gas oven: keep the vents and the floor free of trays and foil; never relight it by hand.
+caution-hob = Low flame, never left alone, extractor or window open; the whole pot and its handle are as hot as iron from the oven. What the maker says of heating it empty comes first.
 caution-wood = Wood fire: outdoors or flued, mind carbon monoxide, embers and children; local fire rules come first.
 caution-blades = Lame away from the body, fingers clear, blade covered afterwards.
 caution-hot_iron = Dry, heat-proof gloves to the forearm. Lay a cloth on a handle that has come out of the oven: it looks cold.

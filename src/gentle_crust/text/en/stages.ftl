@@ -29,6 +29,7 @@ stage-how-oil = with oil
 stage-how-topping = with a topping
 stage-heated-all = heated first
 stage-heated-lid = only its lid heated
+stage-heated-hob = its base warmed on the hob
 stage-heated-none = from a cold oven
 stage-heated-oven-only = cold into the hot oven
 stage-steam = { $what }

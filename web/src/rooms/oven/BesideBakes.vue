@@ -6,7 +6,7 @@ import { crustColour } from '../../charts/temperature'
 import { useWidth } from '../../charts/useSize'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
-import type { Baked, Loaf, Way } from './useOven'
+import type { Baked, Loaf, Preheated, Way } from './useOven'
 
 /** Two or three ways on one time axis: core and crust over the minutes, and what differs. */
 const props = defineProps<{ loaf: Loaf; first: Baked; ways: Way[] }>()
@@ -24,7 +24,7 @@ const asked = useQueries({
             body: {
               loaf: props.loaf,
               vessel_id: way.vessel_id,
-              preheated: way.preheated as 'whole' | 'lid' | 'none',
+              preheated: way.preheated as Preheated,
               steam: way.steam,
               stages: [],
               preheat_min: null,

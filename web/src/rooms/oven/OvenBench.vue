@@ -163,6 +163,7 @@ async function keepSo() {
           :altered="altered || oven.preheat.value != null || oven.poured.value.length > 0"
           @change="oven.alter"
           @heat="oven.heat"
+          @hot="oven.hot"
           @pour="oven.pour"
           @usual="oven.usual"
         />

@@ -1,13 +1,15 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import AmountField from '../../forms/AmountField.vue'
 import { limits } from '../../api/limits'
+import PickField from '../../forms/PickField.vue'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
-import type { Baked, Poured, Stage } from './useOven'
+import type { Baked, Poured, Preheated, Stage } from './useOven'
 
 /** The stages in figures: what dragging does, for fingers and keyboards. */
 const props = defineProps<{ bake: Baked; stages: Stage[]; altered: boolean }>()
-const emit = defineEmits<{ change: [Stage[]]; heat: [number]; pour: [Poured]; usual: [] }>()
+const emit = defineEmits<{ change: [Stage[]]; heat: [number]; hot: [Preheated]; pour: [Poured]; usual: [] }>()
 const t = words.oven
 const { toDegrees, fromDegrees, fahrenheit, say, warmth, massUnit, toMass, fromMass } = useUnits()
 
@@ -26,6 +28,12 @@ function split() {
     { ...last, minutes: half, fan: true },
   ])
 }
+const heats = computed(() =>
+  props.bake.may_be_heated.map((value) => ({
+    value,
+    label: props.bake.lidded || value === 'whole' ? t.hotIs[value]! : t.coldRig,
+  })),
+)
 const title = (stage: Stage, index: number) =>
   stage.covered
     ? props.bake.lidded
@@ -42,6 +50,13 @@ const title = (stage: Stage, index: number) =>
   <div class="stages">
     <fieldset>
       <legend class="small">{{ t.heating }}</legend>
+      <PickField
+        v-if="heats.length > 1"
+        :model-value="bake.preheated as Preheated"
+        :label="t.whatIsHot"
+        :options="heats"
+        @update:model-value="(value: Preheated) => emit('hot', value)"
+      />
       <AmountField
         :model-value="Math.round(bake.preheat_min)"
         :label="`${t.minutes}, ${t.heating.toLowerCase()}`"

@@ -10,7 +10,7 @@ export type Chosen = { vessel_id: string; preheated: Way['preheated']; steam: st
 
 export type Poured = Schemas['OvenSteamBody']
 
-type Preheated = 'whole' | 'lid' | 'none'
+export type Preheated = Schemas['OvenBakeAnswer']['may_be_heated'][number]
 /** A loaf, the ways to bake it, the one that is chosen, and that one as the baker altered it. */
 export function useOven(loaf: Ref<Loaf>) {
   const chosen = ref<Chosen | null>(null)
@@ -43,7 +43,9 @@ export function useOven(loaf: Ref<Loaf>) {
       complete: (answer) => {
         const fit = answer.ways.filter((way) => !way.unfit)
         const same = fit.find((way) => chosen.value && keyOf(way) === keyOf(chosen.value))
-        const first = same ?? fit[0]
+        // What is hot may be the baker's own choice: the way stays while its vessel fits.
+        const own = fit.some((way) => way.vessel_id === chosen.value?.vessel_id)
+        const first = same ?? (own ? chosen.value : fit[0])
         if (first) choose(first)
         else chosen.value = null
       },
@@ -65,6 +67,10 @@ export function useOven(loaf: Ref<Loaf>) {
     stages.value = []
     preheat.value = null
     poured.value = []
+  }
+  /** The same vessel and steam, with something else of it hot when it is loaded. */
+  function hot(preheated: Preheated) {
+    if (chosen.value) choose({ ...chosen.value, preheated })
   }
   /** A bake that the baker named is the one that is chosen, altered as it was kept. */
   function take(own: Schemas['MyBake']) {
@@ -105,6 +111,7 @@ export function useOven(loaf: Ref<Loaf>) {
     body,
     keyOf,
     choose,
+    hot,
     take,
     usual,
     alter,

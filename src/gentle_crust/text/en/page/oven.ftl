@@ -190,3 +190,11 @@ oven-serves-well = serves it well
 oven-serves-less = serves it less
 
 ##
+oven-whatIsHot = Hot when it is loaded
+oven-coldRig = nothing: cold into the hot oven
+## oven-hotIs: by code
+
+oven-hotIs-whole = all of it
+oven-hotIs-lid = only the lid
+oven-hotIs-hob = base, on the hob
+oven-hotIs-none = nothing: cold start
