@@ -237,6 +237,35 @@ def test_trying_a_change_keeps_nothing(baker) -> None:
     assert len(baker.dough("d").story.told) == events
 
 
+def test_a_dough_that_would_go_into_the_oven_too_young_is_told_before_the_change(baker) -> None:
+    baker.begin("d", **COUNTRY, style="room_steady")
+    baker.until("d", "shape")
+    step = baker.dough("d").live.next
+    baker.now = step.at + step.minutes * MIN
+    baker.press("d", tale.STEP, {"key": step.key})
+    baker.now += 5 * MIN
+    proof = baker.offer("d", "end")
+    told = str(say(baker.hands.tried("d", {"code": "end", "stage": proof.stage}).sentence))
+    target = baker.dough("d").live.plan.proof
+    assert "of its greatest volume" in told and f"{100 * target.target_low:.0f}" in told
+    until = baker.local(baker.now + timedelta(hours=13))
+    cold = str(say(baker.hands.tried("d", {"code": "fridge", "stage": proof.stage, "until": until}).sentence))
+    assert "of its greatest volume" not in cold
+
+
+def test_no_fold_is_offered_of_a_dough_that_is_stiff_with_cold(baker) -> None:
+    warm = in_bulk(baker, style="room_steady")
+    assert warm.live.standing.may_fold
+    baker.edit("d", "fridge", until=baker.local(baker.now + timedelta(hours=14)))
+    baker.now += timedelta(hours=6)
+    cold = baker.dough("d").live.standing
+    assert cold.stage == "bulk" and cold.dough_c < 12 and not cold.may_fold
+    baker.now += timedelta(minutes=5)
+    baker.edit("d", "take_out")
+    baker.until("d", "shape")
+    assert not baker.dough("d").live.standing.may_fold or baker.dough("d").live.standing.dough_c > 12
+
+
 @pytest.mark.parametrize(
     ("body", "field"),
     [

@@ -90,6 +90,7 @@ def _dough(found: OnBench) -> DoughAnswer:
         next=step.key if step else None,
         over=found.live.over,
         standing=found.live.standing,
+        may_fold=found.live.standing.may_fold,
         ribbon=plan.ribbon,
         outs=list(plan.outs),
         told=plan.told.sentence if plan.told else NOTHING,

@@ -199,6 +199,7 @@ class DoughAnswer(Shown):
     next: str | None
     over: bool
     standing: Standing
+    may_fold: bool
     ribbon: Ribbon
     outs: list[PartOut]
     """Its parts, if its pieces go different ways."""

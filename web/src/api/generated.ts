@@ -3578,6 +3578,8 @@ export interface components {
              * Format: date-time
              */
             load: string;
+            /** May Fold */
+            may_fold: boolean;
             /**
              * Mixed
              * Format: date-time

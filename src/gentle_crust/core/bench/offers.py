@@ -196,6 +196,10 @@ def _is_for(edit: Edit, offer: Offer) -> bool:
     return edit.code in OF_THE_WHOLE or edit.stage in (offer.stage, "")
 
 
+WORTH_SAYING = ("under_proofed", "over_proofed", "vessel", "unsafe")
+"""Problems that a change may bring."""
+
+
 def what_comes(edit: Edit, after: Live, pieces: int) -> Tried:
     """What a change comes to: the next thing to do, and when each part leaves the oven."""
     said = []
@@ -207,4 +211,5 @@ def what_comes(edit: Edit, after: Live, pieces: int) -> Tried:
         said += [message("edit-out-part", part=named(each.name), at=each.out) for each in after.plan.outs]
     else:
         said.append(message("edit-out", at=after.plan.out))
+    said += [each.sentence for each in after.plan.problems if each.code in WORTH_SAYING]
     return Tried(joined(*said) if said else NOTHING, after.plan.out)

@@ -21,6 +21,10 @@ USUAL_C = 24.0
 FALLEN = 0.05
 
 
+FOLDS_FROM_C = 12.0
+"""A dough that is colder does not stretch: it tears (practice)."""
+
+
 @dataclass(frozen=True)
 class Standing:
     """How a dough stands at one moment: the stage that it is judged at, its rise and temperature, and its forecast."""
@@ -32,6 +36,11 @@ class Standing:
     share_target: ShareTarget | None
     pace: Pace | None
     past_peak: bool
+
+    @property
+    def may_fold(self) -> bool:
+        """Whether a dough can be folded as it stands: in bulk, and not stiff with cold."""
+        return self.stage == "bulk" and (self.dough_c is None or self.dough_c >= FOLDS_FROM_C)
 
 
 def standing(plan: Plan, happened: Happened, now: datetime) -> Standing:

@@ -88,7 +88,7 @@ function once(event: KeyboardEvent) {
 }
 defineExpose({ say: pressed, settling })
 const keyFor = (letter: string) => (shortcuts.value ? letter : undefined)
-const canFold = computed(() => props.dough.standing.stage === 'bulk' || props.step.kind === 'fold')
+const canFold = computed(() => props.dough.may_fold || props.step.kind === 'fold')
 function took(event: Event) {
   const input = event.target as HTMLInputElement
   const photo = input.files?.[0]
