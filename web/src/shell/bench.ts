@@ -327,6 +327,8 @@ export function useBench() {
   }
 }
 
+export const EXTRA_FOLD = 'extra_fold-'
+
 function withWaiting(dough: BenchDough): BenchDough {
   const mine = open.value.filter((each) => each.dough === dough.id && each.press?.kind === 'bake_step')
   if (!mine.length) return dough
@@ -336,6 +338,13 @@ function withWaiting(dough: BenchDough): BenchDough {
     if (!one) return step
     return { ...step, state: one.body?.skipped ? 'skipped' : 'done', at: one.at } as LiveStep
   })
+  // A fold that no plan foresaw is drawn like any other as soon as it is pressed.
+  const fold = steps.find((step) => step.kind === 'fold') ?? steps[0]
+  for (const each of mine) {
+    const key = String(each.press!.body?.key ?? '')
+    if (!fold || !key.startsWith(EXTRA_FOLD) || steps.some((step) => step.key === key)) continue
+    steps.push({ ...fold, key, kind: 'fold', state: 'done', at: each.press!.at, part: '' } as LiveStep)
+  }
   const left = steps.filter((step) => step.state === 'due' || step.state === 'coming')
   const next = left.sort((a, b) => a.at.localeCompare(b.at))[0]
   return { ...dough, steps, next: next?.key ?? null }

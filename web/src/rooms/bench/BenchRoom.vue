@@ -5,7 +5,7 @@ import { RouterLink, useRoute, useRouter } from 'vue-router'
 import { api, ask, type Schemas } from '../../api/client'
 import BenchRibbons from '../../charts/BenchRibbons.vue'
 import ClockField from '../../forms/ClockField.vue'
-import { useBench, type BenchDough, type LiveStep } from '../../shell/bench'
+import { EXTRA_FOLD, useBench, type BenchDough, type LiveStep } from '../../shell/bench'
 import { useNow } from '../../shell/kitchen'
 import { newKey } from '../../shell/keys'
 import { shortcuts } from '../../shell/shortcuts'
@@ -85,7 +85,7 @@ function snooze() {
   void tap('bake_snoozed', { key: step.value.key, minutes: 5 }, t.says.snoozed({ at }))
 }
 const extraFold = () =>
-  tap('bake_step', { key: `extra_fold-${newKey().slice(0, 8)}` }, t.says.done({ step: t.extraFold }))
+  tap('bake_step', { key: `${EXTRA_FOLD}${newKey().slice(0, 8)}` }, t.says.done({ step: t.extraFold }))
 /** Whether a verdict of not yet holds the next step back: what is judged must be what is about to be done. */
 const holds = computed(
   () =>

@@ -66,6 +66,7 @@ function asDough({ id, plan, formula, asked }: Schemas['SavedPlanAnswer']): Benc
     history: [],
     events_in_all: 0,
     probe: null,
+    may_fold: false,
     judged_bulk_rise: 0,
   }
 }
