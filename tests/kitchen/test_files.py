@@ -3,6 +3,8 @@
 import csv
 import io
 import json
+import re
+from dataclasses import replace
 
 import pytest
 from hypothesis import given, settings
@@ -12,8 +14,12 @@ from gentle_crust.contract.tidy import clean
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.formula.model import Extra, FlourShare, Formula, Preferment, Soaker
 from gentle_crust.core.formula.scaling import weigh
-from gentle_crust.interchange.files import bring_in, export
+from gentle_crust.interchange.files import amount, bring_in, export, share
+from gentle_crust.kitchen.formulas import FormulaBook
+from gentle_crust.kitchen.methods import made_so
+from gentle_crust.kitchen.work import Work
 from gentle_crust.text.render import say
+from tests.conftest import SATURDAY
 
 LOAF = Formula(
     "Söder loaf, =1+1",
@@ -123,3 +129,75 @@ def test_any_bytes_end_in_a_formula_or_a_refusal(data):
         assert isinstance(bring_in(data), Formula)
     except CraftError as refused:
         assert say(refused.what).sentence
+
+
+def recipe(formula=LOAF, made=None):
+    return json.loads(export(formula, weigh(formula, formula.pieces, formula.scaling_weight_g), "recipe", made))
+
+
+def test_ingredients_stand_as_a_cook_expects_them_and_the_culture_is_one_of_them():
+    lines = recipe()["recipeIngredient"]
+    names = [re.sub(r"^[\d.]+ g ", "", line) for line in lines]
+    assert names[:2] == ["Strong white", "Fine rye"] and names.index("Water") == 2
+    assert names[3].startswith("a little ripe sourdough culture")
+    assert names.index("Salt") < names.index("=cmd()") and names.index("Fresh yeast") < names.index("Salt")
+    yeasted = recipe(replace(LOAF, preferments=(Preferment("poolish", "strong_white", 20, 100, 0.1),)))
+    assert not any("culture" in line for line in yeasted["recipeIngredient"])
+
+
+@pytest.mark.parametrize(
+    ("grams", "written_so"),
+    [(1234.4, "1234"), (99.96, "100.0"), (35.46, "35.5"), (1.749, "1.75"), (0.124, "0.12"), (0.0481, "0.048")],
+)
+def test_grams_have_the_digits_of_the_scale_that_weighs_them(grams, written_so):
+    assert amount(grams) == written_so
+
+
+@pytest.mark.parametrize(("percent", "written_so"), [(66.04, "66.0"), (1.0, "1.0"), (0.12, "0.12"), (0.0123, "0.012")])
+def test_small_shares_keep_their_digits(percent, written_so):
+    assert share(percent) == written_so
+
+
+def test_a_tenth_of_a_percent_of_yeast_is_in_every_file():
+    little = replace(LOAF, preferments=(Preferment("poolish", "strong_white", 20, 100, 0.05),), yeast_percent=0.04)
+    rows = [row for row in csv.DictReader(io.StringIO(written(little, "csv"))) if "yeast" in row["ingredient"]]
+    assert rows and all(float(row["grams"]) > 0 and float(row["percent_of_all_flour"]) > 0 for row in rows)
+    assert "0.04 % of all flour" in written(little, "text") and "0.01 % of all flour" in written(little, "text")
+
+
+@pytest.fixture
+def country(sessions):
+    """The demo's everyday loaf, and how it is made in the demo's kitchen."""
+    work = Work(sessions, lambda: SATURDAY)
+    formula = FormulaBook(work).get("tidewater-country", "id").formula
+    return formula, made_so(work, formula)
+
+
+def test_how_it_is_made_is_told_with_its_times(country):
+    formula, made = country
+    document = recipe(formula, made)
+    steps = document["recipeInstructions"]
+    assert [each["@type"] for each in steps] == ["HowToStep"] * len(made.steps)
+    names = [each["name"] for each in steps]
+    assert names.index("Mix") < names.index("Divide") < names.index("Load") < names.index("Out")
+    assert all(each["text"] and "{" not in each["text"] for each in steps)
+    minutes = {name: in_minutes(document[name]) for name in ("prepTime", "cookTime", "totalTime", "performTime")}
+    assert minutes["prepTime"] + minutes["cookTime"] == pytest.approx(minutes["totalTime"], abs=1)
+    assert minutes["performTime"] < minutes["prepTime"] and 15 <= minutes["cookTime"] <= 120
+    assert document["keywords"] == "round loaf, sourdough" and document["tool"] == [made.vessel]
+    assert made.steps[0].after_min == 0 and [each.after_min for each in made.steps] == sorted(
+        each.after_min for each in made.steps
+    )
+
+
+def test_the_text_tells_the_method_and_its_amounts_are_read_again_as_without(country):
+    formula, made = country
+    weighed = weigh(formula, formula.pieces, formula.scaling_weight_g)
+    told = export(formula, weighed, "text", made)
+    assert "0 min - " in told and " - Mix: " in told and " - Out: " in told
+    assert bring_in(told.encode()) == bring_in(export(formula, weighed, "text").encode())
+
+
+def in_minutes(duration):
+    hours, minutes = re.fullmatch(r"PT(\d+)H(\d+)M", duration).groups()
+    return 60 * int(hours) + int(minutes)

@@ -48,12 +48,13 @@ from gentle_crust.core.formula.model import (
 )
 from gentle_crust.core.formula.scaling import totals, weigh
 from gentle_crust.core.leaven.together import Batch, together
+from gentle_crust.core.plan.how_made import HowMade
 from gentle_crust.core.plan.weigh_list import by_feel, handling_words
 from gentle_crust.core.tables import rows
-from gentle_crust.interchange.files import FORMATS, bring_in, export
+from gentle_crust.interchange.files import FORMATS, TELLS_METHOD, bring_in, export
 from gentle_crust.interchange.recipe_text import formula_of, read_recipe
 from gentle_crust.kitchen.formulas import FormulaBook, KeptFormula
-from gentle_crust.kitchen.methods import method_view
+from gentle_crust.kitchen.methods import made_so, method_view
 from gentle_crust.kitchen.pantry import PantryBook
 from gentle_crust.kitchen.settings import KitchenSettings
 
@@ -221,10 +222,20 @@ def formula_file(path: ExportPath) -> Response:
     content_type, ending = FORMATS[path.form]
     name = re.sub(r"[^A-Za-z0-9]+", "-", kept.formula.name).strip("-").lower() or "formula"
     return Response(
-        export(kept.formula, weighed, path.form),
+        export(kept.formula, weighed, path.form, _told_with(path.form, kept.formula)),
         content_type=content_type,
         headers={"Content-Disposition": f'attachment; filename="{name}.{ending}"'},
     )
+
+
+def _told_with(form: str, formula: Formula) -> HowMade | None:
+    """How it is made, for files that tell it; one that cannot be made in this kitchen is given without."""
+    if form not in TELLS_METHOD:
+        return None
+    try:
+        return made_so(work(), formula)
+    except CraftError:
+        return None
 
 
 @formulas.post("/formulas/read-file", responses={200: FormulaAnswer})

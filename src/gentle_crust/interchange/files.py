@@ -13,9 +13,12 @@ from gentle_crust.contract.problem import of_validation
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.formula.measures import Habits
 from gentle_crust.core.formula.model import Formula, check
-from gentle_crust.core.formula.scaling import Weighed, sum_by_name
+from gentle_crust.core.formula.scaling import Ingredient, Weighed, sum_by_name
+from gentle_crust.core.messages import message
+from gentle_crust.core.plan.how_made import DoneThen, HowMade
 from gentle_crust.interchange.recipe_text import formula_of, read_recipe
 from gentle_crust.interchange.safe_csv import cell
+from gentle_crust.text.render import say
 
 FORMATS = {
     "json": ("application/json", "json"),
@@ -23,15 +26,19 @@ FORMATS = {
     "csv": ("text/csv; charset=utf-8", "csv"),
     "text": ("text/plain; charset=utf-8", "txt"),
 }
+TELLS_METHOD = ("recipe", "text")
+"""Formats that say in words how it is made; the program's own carries the method itself."""
 EXTENSION = "gentle-crust-formula"
 """Name of the property of a Recipe that carries the formula whole."""
 LARGEST = 500_000
 _FORMULA: Adapted[Formula] = Adapted(Formula)
 
 
-def export(formula: Formula, weighed: Weighed, form: str) -> str:
-    """A formula as text in one of FORMATS."""
-    return {"json": _own, "recipe": _recipe, "csv": _csv, "text": _text}[form](formula, weighed)
+def export(formula: Formula, weighed: Weighed, form: str, made: HowMade | None = None) -> str:
+    """A formula as text in one of FORMATS; ``made``: how it is made, for those that tell it in words."""
+    if form in TELLS_METHOD:
+        return {"recipe": _recipe, "text": _text}[form](formula, weighed, made)
+    return {"json": _own, "csv": _csv}[form](formula, weighed)
 
 
 def _plain(formula: Formula) -> dict[str, Any]:
@@ -43,24 +50,79 @@ def _own(formula: Formula, _weighed: Weighed) -> str:
     return json.dumps(_plain(formula), indent=2, ensure_ascii=False) + "\n"
 
 
-def _ingredients(weighed: Weighed) -> list[str]:
-    """What is bought and weighed in all: preferments counted with the rest."""
-    total = sum_by_name(line for stage in weighed.stages for line in stage.lines)
-    return [f"{grams:.1f} g {name}" for name, grams in total.items()]
+AS_COOKS_DO = ("flour", "water", "yeast", "salt", "extra")
+"""The order in which a cook expects what a bread is made of; within each the heaviest first."""
 
 
-def _recipe(formula: Formula, weighed: Weighed) -> str:
-    document = {
+def _ingredients(formula: Formula, weighed: Weighed) -> list[str]:
+    """What is bought and weighed in all: preferments counted with the rest, the culture that seeds a levain named."""
+    lines = [line for stage in weighed.stages for line in stage.lines]
+    role = {"Water" if line.role == "water" else line.name: line.role for line in lines}
+    total = sum_by_name(lines).items()
+    ordered = sorted(total, key=lambda each: (AS_COOKS_DO.index(role[each[0]]), -each[1]))
+    found = [f"{amount(grams)} g {name}" for name, grams in ordered]
+    if any(one.kind == "levain" for one in formula.preferments):
+        place = sum(role[name] in ("flour", "water") for name, _ in ordered)
+        found.insert(place, str(say(message("file-culture"))))
+    return found
+
+
+def amount(grams: float) -> str:
+    """Grams with as many digits as a scale that suits them shows: 712, 35.5, 1.75, 0.12, 0.048."""
+    if grams >= 100:
+        return f"{grams:.0f}"
+    if grams >= 10:
+        return f"{grams:.1f}"
+    return f"{grams:.2f}" if grams >= 0.1 else f"{grams:.2g}"
+
+
+def share(percent: float) -> str:
+    """A percentage of flour: small shares with more digits, for a tenth of yeast is no trifle."""
+    return f"{percent:.1f}" if percent >= 1 else f"{percent:.2f}" if percent >= 0.1 else f"{percent:.2g}"
+
+
+def _duration(minutes: float) -> str:
+    """Minutes as schema.org writes a duration."""
+    hours, rest = divmod(round(minutes), 60)
+    return f"PT{hours}H{rest}M"
+
+
+def _recipe(formula: Formula, weighed: Weighed, made: HowMade | None) -> str:
+    document: dict[str, Any] = {
         "@context": "https://schema.org",
         "@type": "Recipe",
         "name": formula.name,
         "description": formula.note,
         "recipeCategory": "Bread",
         "recipeYield": f"{formula.pieces} x {formula.scaling_weight_g:g} g",
-        "recipeIngredient": _ingredients(weighed),
+        "recipeIngredient": _ingredients(formula, weighed),
+        **({} if made is None else _method(formula, made)),
         "additionalProperty": {"@type": "PropertyValue", "propertyID": EXTENSION, "value": json.dumps(_plain(formula))},
     }
     return json.dumps(document, indent=2, ensure_ascii=False) + "\n"
+
+
+def _method(formula: Formula, made: HowMade) -> dict[str, Any]:
+    """How it is made, as schema.org says it."""
+    keywords = [str(say(message(f"shape-{formula.shape}")))]
+    keywords += [str(say(message(f"file-keyword-{formula.leaven}")))]
+    return {
+        "prepTime": _duration(made.all_min - made.oven_min),
+        "cookTime": _duration(made.oven_min),
+        "totalTime": _duration(made.all_min),
+        "performTime": _duration(made.hands_min),
+        "keywords": ", ".join(keywords),
+        "tool": [made.vessel] if made.vessel else [],
+        "recipeInstructions": [
+            {"@type": "HowToStep", "name": _title(each), "text": str(say(each.text)).replace("\n", " ")}
+            for each in made.steps
+        ],
+    }
+
+
+def _title(done: DoneThen) -> str:
+    said = str(say(done.title))
+    return said[:1].upper() + said[1:]
 
 
 def _csv(formula: Formula, weighed: Weighed) -> str:
@@ -69,20 +131,31 @@ def _csv(formula: Formula, weighed: Weighed) -> str:
     writer.writerow(["stage", "ingredient", "grams", "percent_of_all_flour", "percent_as_mixed"])
     for stage in weighed.stages:
         for line in stage.lines:
-            figures = [f"{value:.2f}" for value in (line.g, line.percent, line.mixed_percent)]
+            figures = [f"{value:.2f}" if value >= 1 else f"{value:.4f}" for value in _figures(line)]
             writer.writerow([cell(stage.kind), cell(line.name), *figures])
     writer.writerow(["all", cell(formula.name), f"{weighed.dough_g:.2f}", "", ""])
     return out.getvalue()
 
 
-def _text(formula: Formula, weighed: Weighed) -> str:
+def _figures(line: Ingredient) -> tuple[float, float, float]:
+    return line.g, line.percent, line.mixed_percent
+
+
+def _text(formula: Formula, weighed: Weighed, made: HowMade | None) -> str:
     lines = [formula.name, formula.note, f"{formula.pieces} x {formula.scaling_weight_g:g} g", ""]
     for stage in weighed.stages:
         lines.append(stage.title)
-        lines += [f"{line.g:8.1f} g  {line.name}  ({line.percent:.1f} % of all flour)" for line in stage.lines]
+        lines += [f"{amount(line.g):>8} g  {line.name}  {_of_flour(line)}" for line in stage.lines]
         lines.append("")
-    lines.append("Percentages count the preferments' flour.")
+    lines.append(str(say(message("file-percentages"))))
+    for each in () if made is None else made.steps:
+        done = message("file-step", minutes=round(each.after_min), title=_title(each), text=each.text)
+        lines += ["", str(say(done)).replace("\n", " ")]
     return "\n".join(lines) + "\n"
+
+
+def _of_flour(line: Ingredient) -> str:
+    return str(say(message("file-of-flour", share=share(line.percent))))
 
 
 def _decoded(data: bytes) -> str:
@@ -105,7 +178,9 @@ def bring_in(data: bytes) -> Formula:
     """
     text = _decoded(data)
     if text.lstrip()[:1] not in ("{", "["):
-        return formula_of(read_recipe(tuple(text.splitlines()), Habits()), "")
+        # Of the program's own text the amounts are read; how it is made comes after them.
+        amounts = text.split(str(say(message("file-percentages"))))[0]
+        return formula_of(read_recipe(tuple(amounts.splitlines()), Habits()), "")
     try:
         document = json.loads(text)
     except (ValueError, RecursionError) as error:

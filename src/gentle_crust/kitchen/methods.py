@@ -10,6 +10,7 @@ from gentle_crust.core.course.method import Method
 from gentle_crust.core.course.plan import CoursePlan, plan
 from gentle_crust.core.course.styles import OWN, fitting, method_for, style_of
 from gentle_crust.core.formula.model import Formula, check
+from gentle_crust.core.plan.how_made import HowMade, how_made
 from gentle_crust.core.plan.stages_shown import MethodView, stages_shown
 from gentle_crust.kitchen.mixes import MixBook
 from gentle_crust.kitchen.question import Behind, completed, plan_of
@@ -28,6 +29,13 @@ def method_view(work: Work, formula: Formula, style: str | None = None) -> Metho
     made = plan_of(whole, Behind(settings, formula, None, work.now(), MixBook(work).learnt_k()))
     chosen = style_of(whole.style or OWN, formula)
     return _view(made, method_for(chosen, formula), chosen.id, settings)
+
+
+def made_so(work: Work, formula: Formula) -> HowMade:
+    """How a formula is made in this kitchen, by its own method or in the style that suits it, for any day."""
+    settings = KitchenSettings(work).get()
+    whole = completed(Asked("", style=OWN if formula.method is not None else None), settings, formula)
+    return how_made(plan_of(whole, Behind(settings, formula, None, work.now(), MixBook(work).learnt_k())))
 
 
 def method_of_plan(work: Work, asked: CourseAsked) -> MethodView:

@@ -52,3 +52,12 @@ interchange-carried-formula-damaged = The formula carried in this recipe is dama
     .remedy = Check the file.
 interchange-recipe-no-ingredients = The recipe has no list of ingredients.
     .remedy = Paste its ingredients as text instead.
+
+# Formulas as files.
+
+file-culture = a little ripe sourdough culture, for the levain
+file-keyword-levain = sourdough
+file-keyword-yeast = yeasted
+file-percentages = Percentages count the preferments' flour.
+file-of-flour = ({ $share } % of all flour)
+file-step = { SPAN($minutes) } - { $title }: { $text }
