@@ -5,6 +5,8 @@ from typing import Any
 
 import pytest
 
+from tests.courses import courses
+
 KEY = "tidewater-country"
 
 
@@ -171,3 +173,60 @@ def test_how_well_a_way_serves_is_told_beside_the_best(client: Any) -> None:
         behind = best - way["score"]
         assert way["serves"] == ("best" if behind < 5 else "well" if behind < 20 else "less"), way["key"]
     assert fit[0]["serves"] == "best" and all(each["serves"] is None for each in ways if each["unfit"])
+
+
+def kept_course(client: Any, name: str, oven: dict[str, Any] | None = None) -> dict[str, Any]:
+    question = courses()[name]
+    for stage in question["method"]["stages"]:
+        if stage["kind"] == "bake" and oven:
+            stage["oven"] = oven
+    parts = question["method"].get("parts", [])
+    pieces = {"pieces": sum(part["pieces"] for part in parts)} if parts else {}
+    body = {**question["formula"], **pieces, "name": name, "method": question["method"]}
+    assert client.put("/api/formulas/own", json=body).status_code == 200
+    return dict(client.post("/api/plan", json={"formula_id": "own"}).get_json())
+
+
+def test_what_the_method_names_is_baked_in_though_the_kitchen_has_not_written_it_down(client: Any) -> None:
+    found = kept_course(client, "13 steel or tray")
+    assert found["asked"]["vessel_id"] == "as_method"
+    heating = next(each for each in found["plan"]["steps"] if each["kind"] == "preheat")
+    assert "baking steel inside" in heating["detail"]
+    in_pots = client.post("/api/plan", json={**found["asked"], "vessel_id": "tray"}).get_json()
+    heating = next(each for each in in_pots["plan"]["steps"] if each["kind"] == "preheat")
+    assert "steel inside" not in heating["detail"]
+    again = client.post("/api/plan", json={**in_pots["asked"], "vessel_id": "as_method"}).get_json()
+    assert again["plan"]["bake"] == found["plan"]["bake"]
+
+
+def test_a_wood_fire_is_fired_raked_out_and_tested_and_never_too_cool(client: Any) -> None:
+    oven = {"kind": "wood", "fired": {"floor_c": 250, "dome_c": 290, "soaked_min": 40}, "shelf_cm2": 6000}
+    found = kept_course(client, "16 wood fire", oven)
+    kinds = [each["kind"] for each in found["plan"]["steps"]]
+    assert kinds.index("fire") < kinds.index("rake_out") < kinds.index("test_floor") < kinds.index("load")
+    assert "uncover" not in kinds and "turn" in kinds
+    assert not [note for note in found["plan"]["notes"] if "stays" in str(note)]
+
+
+def test_a_vessel_of_the_same_kind_is_the_kitchens_own(client: Any) -> None:
+    method = method_of(client, vessel_id="stone", steam=["hot_pan"])
+    for stage in method["stages"]:
+        if stage["kind"] == "bake":
+            stage["vessel"] = "stone"
+    found = planned(client, method=method)
+    assert found["asked"]["vessel_id"] == "stone"
+    assert [each["kind"] for each in found["plan"]["steps"]].count("steam_in") >= 1
+
+
+def test_a_dough_that_is_baked_as_its_method_says_lives_on_the_bench(client: Any) -> None:
+    asked = kept_course(client, "13 steel or tray")["asked"]
+    assert client.put("/api/plans/own", json=asked).status_code == 200
+    press = {"id": "go", "dough": "own", "kind": "bake_started", "at": "2026-11-28T06:30:00+00:00", "body": {}}
+    sent = client.post("/api/bench/presses", json={"sent_at": press["at"], "presses": [press]}).get_json()
+    assert sent["taken"] == ["go"] and sent["bench"]["doughs"][0]["vessel_kind"] == "steel"
+
+
+def test_as_the_method_says_is_the_first_vessel_that_fits_where_it_names_none(client: Any) -> None:
+    found = planned(client, vessel_id="as_method")
+    assert found["plan"]["bake"]["stages"]
+    assert client.put("/api/plans/own", json=found["asked"]).status_code == 200

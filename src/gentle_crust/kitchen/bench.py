@@ -220,7 +220,7 @@ class BenchBook:
         if oven_c is not None:
             asked = _oven_as_read(asked, oven_c, plan.bake.preheat_c)
         following = Following(readings, story.looked(mixed), story.happened, now)
-        vessel = _vessel(asked, story, vessel_of(saved.answer.asked, self.settings.get()))
+        vessel = _vessel(asked, story, vessel_of(saved.answer.asked, self.settings.get(), saved.answer.formula))
         dough = Dough(saved.id, saved, story, asked, vessel, following, mixed, now, None)
         device = story.last(bodies.PROBE)
         if device is None or not device.body.get("device"):

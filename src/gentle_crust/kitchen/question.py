@@ -35,6 +35,8 @@ from gentle_crust.kitchen.settings import nights
 LONGEST_AHEAD = timedelta(days=14)
 ALWAYS = datetime(1970, 1, 1, tzinfo=UTC)
 USUAL_GAP_MIN = 30.0
+AS_METHOD = "as_method"
+"""In place of one vessel: each part is baked in what its method names."""
 
 
 @dataclass(frozen=True)
@@ -56,7 +58,7 @@ def completed(asked: Asked, settings: Settings, formula: Formula) -> Asked:
     default: dict[str, Any] = {
         "pieces": formula.pieces,
         "scaling_weight_g": formula.scaling_weight_g,
-        "vessel_id": _vessel_for(settings, formula, asked).id,
+        "vessel_id": _vessel_for(settings, formula, asked),
         "dough_c": formula.dough_c,
         **{name: getattr(settings, name) for name in ("room_day_c", "room_night_c", "fridge_c", "tap_c")},
         **{name: getattr(settings, name) for name in ("sleep_from", "sleep_to", "zone")},
@@ -73,12 +75,18 @@ def _style_for(settings: Settings, formula: Formula, asked: Asked) -> str | None
     return able[0].id if able else "room_steady"
 
 
-def _vessel_for(settings: Settings, formula: Formula, asked: Asked) -> Vessel:
+def _vessel_for(settings: Settings, formula: Formula, asked: Asked) -> str:
     """What the method says it is baked in; else the kitchen's first vessel that this loaf fits."""
-    named = _named_vessel(formula, asked)
-    own = next((vessel for vessel in settings.vessels if named is not None and vessel.id == named.id), None)
-    if own is not None:
-        return own
+    named = _named_by(formula, asked)
+    if named:
+        found = {_of_kitchen(vessel, settings) for vessel in named}
+        own = found.pop() if len(found) == 1 else None
+        return AS_METHOD if own is None else own.id
+    return _first_able(settings, formula, asked).id
+
+
+def _first_able(settings: Settings, formula: Formula, asked: Asked) -> Vessel:
+    """The kitchen's first vessel that this loaf fits."""
     weight = asked.scaling_weight_g or formula.scaling_weight_g
     able = [vessel for vessel in settings.vessels if not fits(vessel, formula.shape, weight)]
     if formula.shape == "slipper":
@@ -86,14 +94,20 @@ def _vessel_for(settings: Settings, formula: Formula, asked: Asked) -> Vessel:
     return able[0] if able else settings.vessels[0]
 
 
-def _named_vessel(formula: Formula, asked: Asked) -> Vessel | None:
+def _of_kitchen(named: Vessel, settings: Settings) -> Vessel | None:
+    """The kitchen's own vessel of that name, or of that kind."""
+    own = [vessel for vessel in settings.vessels if vessel.id == named.id]
+    return next(iter(own or [vessel for vessel in settings.vessels if vessel.kind == named.kind]), None)
+
+
+def _named_by(formula: Formula, asked: Asked) -> tuple[Vessel, ...]:
     """What the baker's own method, or the formula's, says that it is baked in; nothing if it cannot be read."""
     try:
         if asked.method is not None:
             return bakes_in(method_of(asked.method, formula))
-        return bakes_in(own_method(formula)) if asked.style == OWN else None
+        return bakes_in(own_method(formula)) if asked.style == OWN else ()
     except CraftError:
-        return None
+        return ()
 
 
 def asked_formula(formula: Formula, asked: Asked) -> Formula:
@@ -110,7 +124,7 @@ def course_question(asked: Asked, behind: Behind) -> CourseAsked:
     _check(asked)
     settings, formula = behind.settings, asked_formula(behind.formula, asked)
     zone = zone_of(asked.zone or settings.zone)
-    vessel = vessel_of(asked, settings)
+    vessel = None if asked.vessel_id == AS_METHOD else vessel_of(asked, settings, formula)
     tailoring = _tailoring(asked, formula, vessel)
     method = _method(asked, formula, tailoring)
     kitchen = Kitchen(
@@ -152,8 +166,13 @@ def wanted(asked: Asked, settings: Settings) -> Wanted:
     return Wanted(None if asked.ready is None else instant_of(asked.ready, zone, "ready"), asked.ready_means == "cut")
 
 
-def vessel_of(asked: Asked, settings: Settings) -> Vessel:
-    """The vessel that was asked for."""
+def vessel_of(asked: Asked, settings: Settings, formula: Formula) -> Vessel:
+    """The vessel that was asked for, or that the method names first."""
+    if asked.vessel_id == AS_METHOD:
+        named = next(iter(_named_by(formula, asked)), None)
+        if named is None:
+            return _first_able(settings, formula, asked)
+        return _of_kitchen(named, settings) or named
     vessel = next((vessel for vessel in settings.vessels if vessel.id == asked.vessel_id), None)
     if vessel is None:
         raise CraftError("vessel_id", "kitchen-plan-vessel-gone")
@@ -174,7 +193,7 @@ def _check(asked: Asked) -> None:
         raise Unreadable("school", "scheduling-school-unknown", school=asked.school, names=tuple(SCHOOLS))
 
 
-def _tailoring(asked: Asked, formula: Formula, vessel: Vessel) -> Tailoring:
+def _tailoring(asked: Asked, formula: Formula, vessel: Vessel | None) -> Tailoring:
     """What was asked for otherwise than any style has it."""
     every_min = float(feel(formula).fold_every_min or USUAL_GAP_MIN)
     return Tailoring(vessel, asked.folds, every_min, asked.fridge_days, asked.later_pieces, asked.later_days)
@@ -187,8 +206,8 @@ def _method(asked: Asked, formula: Formula, tailoring: Tailoring) -> Method:
     else:
         method = method_for(style_of(asked.style or "room_steady", formula), formula)
         method = with_pieces(method, int(asked.pieces or 0))
-    named = bakes_in(method)
-    if named is not None and tailoring.vessel is not None and named.id != tailoring.vessel.id:
+    chosen = tailoring.vessel
+    if chosen is not None and any(chosen.id != named.id and chosen.kind != named.kind for named in bakes_in(method)):
         # Another vessel was asked for: what was heated, poured and set was for the method's own.
         method = with_bake(method, Baking())
     return tailored(method, tailoring, int(asked.pieces or 0))

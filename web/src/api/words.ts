@@ -1107,6 +1107,7 @@ export interface Words {
     openStages: string
     closeStages: string
     stagesForThis: string
+    asMethod: string
     keepInFormula: string
     waysOfPieces: string
     weighedFirst: string

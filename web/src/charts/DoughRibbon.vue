@@ -84,6 +84,11 @@ const summary = computed(() =>
     )
     .join('. '),
 )
+/** A set point is written above its ridge; under it, where that is at the top of the drawing. */
+function beside(c: number) {
+  const ridge = -bake.value.share(c) * ACROSS
+  return ridge < 22 - ACROSS ? ridge + 19 : ridge - 7
+}
 const bakeMinutes = computed(() =>
   Math.round((shapes.value.time.bakeEnd - shapes.value.time.bakeStart) / 60_000),
 )
@@ -248,7 +253,7 @@ const figure = (rise: number) => `+${Math.round(100 * rise)} %`
               v-if="stage.to - stage.from > 34"
               class="setpoint"
               :x="(stage.from + stage.to) / 2"
-              :y="-bake.share(stage.setpoint_c) * ACROSS - 7"
+              :y="beside(stage.setpoint_c)"
               text-anchor="middle"
             >
               {{ degree(stage.setpoint_c) }}
@@ -257,7 +262,7 @@ const figure = (rise: number) => `+${Math.round(100 * rise)} %`
               <text
                 class="note haloed"
                 :x="(stage.from + stage.to) / 2"
-                :y="-bake.share(stage.setpoint_c) * ACROSS + 20"
+                :y="beside(stage.setpoint_c) + 27"
                 text-anchor="middle"
               >
                 {{ stage.name }}
@@ -265,7 +270,7 @@ const figure = (rise: number) => `+${Math.round(100 * rise)} %`
               <text
                 class="note haloed"
                 :x="(stage.from + stage.to) / 2"
-                :y="-bake.share(stage.setpoint_c) * ACROSS + 37"
+                :y="beside(stage.setpoint_c) + 44"
                 text-anchor="middle"
               >
                 {{ stage.minutes }} {{ words.plan.minutes }}

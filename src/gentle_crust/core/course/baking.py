@@ -224,7 +224,7 @@ def _baked(
         done_min=_both(done),
         last=done.last,
         end=_ends(bake(question)),
-        short_k=made.short_k if baking.stages is None else max(first - oven.top_c, 0.0),
+        short_k=0.0 if oven.kind == "wood" else made.short_k if baking.stages is None else max(first - oven.top_c, 0.0),
         misfit=fits(vessel, loaf.shape, loaf.dough_g),
         refused=refused,
         why=(),

@@ -63,10 +63,10 @@ def with_bake(method: Method, baking: Baking) -> Method:
     return each_stage(method, lambda stage: replace(stage, baking=baking) if stage.kind == "bake" else stage)
 
 
-def bakes_in(method: Method) -> Vessel | None:
-    """What a method itself says that it is baked in."""
+def bakes_in(method: Method) -> tuple[Vessel, ...]:
+    """What a method itself says that it is baked in, each vessel once."""
     bakes = (stage.baking for _, path in method.paths for stage in path if stage.kind == "bake")
-    return next((baking.vessel for baking in bakes if baking is not None and baking.vessel is not None), None)
+    return tuple(dict.fromkeys(each.vessel for each in bakes if each is not None and each.vessel is not None))
 
 
 def longer_cold(method: Method, days: int) -> Method:

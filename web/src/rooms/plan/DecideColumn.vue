@@ -149,9 +149,22 @@ const schools = Object.entries(t.schools).map(([value, label]) => ({
   value: value as NonNullable<Asked['school']>,
   label,
 }))
-const vesselName = computed(
-  () => props.settings.vessels?.find((each) => each.id === props.asked.vessel_id)?.name ?? '',
-)
+const AS_METHOD = 'as_method'
+/** The kitchen's vessels; and where the baker's own method says what it is baked in, that. */
+const vessels = computed(() => {
+  const own = (props.settings.vessels ?? []).map((each) => ({
+    value: each.id,
+    label: `${each.name}${each.count && each.count > 1 ? ` × ${each.count}` : ''}`,
+  }))
+  const { method, style, vessel_id } = props.asked
+  const asMethod = method || style === 'of_formula' || vessel_id === AS_METHOD
+  return asMethod ? [...own, { value: AS_METHOD, label: t.asMethod }] : own
+})
+const vesselName = computed(() => {
+  const { vessel_id } = props.asked
+  if (vessel_id === AS_METHOD) return t.asMethod
+  return props.settings.vessels?.find((each) => each.id === vessel_id)?.name ?? ''
+})
 </script>
 
 <template>
@@ -315,16 +328,7 @@ const vesselName = computed(
       :error="errors.vessel_id ?? errors.vessel"
       @toggle="toggle('vessel')"
     >
-      <ChoiceRow
-        v-model="vessel"
-        :legend="t.fields.vessel"
-        :options="
-          (settings.vessels ?? []).map((each) => ({
-            value: each.id,
-            label: `${each.name}${each.count && each.count > 1 ? ` × ${each.count}` : ''}`,
-          }))
-        "
-      />
+      <ChoiceRow v-model="vessel" :legend="t.fields.vessel" :options="vessels" />
     </SentenceLine>
     <SentenceLine
       :label="t.lines.sleep"

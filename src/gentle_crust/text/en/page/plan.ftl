@@ -138,6 +138,7 @@ plan-calendar = Its steps as a calendar
 plan-openStages = Change its stages
 plan-closeStages = Close the stages
 plan-stagesForThis = These stages are for this bake.
+plan-asMethod = As the method says
 plan-keepInFormula = Keep them in the formula
 plan-waysOfPieces = The ways that the pieces go
 plan-weighedFirst = To weigh, by the clock
