@@ -3,6 +3,7 @@ import { computed, ref, useId } from 'vue'
 import type { Plan, Schemas } from '../api/client'
 import { useUnits } from '../shell/units'
 import { words } from '../words'
+import OtherTakes from './OtherTakes.vue'
 import RibbonDefs from './RibbonDefs.vue'
 import { bakeShapes, ribbonShapes } from './ribbonShapes'
 import { groundOf, onDough } from './temperature'
@@ -10,7 +11,11 @@ import { dayStarts } from './timeline'
 import { useWidth } from './useSize'
 import './ribbon.css'
 
-const props = defineProps<{ plan: Plan; shade?: Schemas['WhatIf'] | null }>()
+const props = defineProps<{
+  plan: Plan
+  shade?: Schemas['WhatIf'] | null
+  others?: Schemas['OtherTakes'][]
+}>()
 const { clock, weekday, dayKey, degree } = useUnits()
 const host = ref<HTMLElement | null>(null)
 const width = useWidth(host, 350)
@@ -20,7 +25,11 @@ const LEFT = 76
 const TOP = 14
 const BAKE = 190
 const length = computed(() => 520 + 34 * props.plan.ribbon.parts.length + (BAKE - 120))
-const across = computed(() => width.value - LEFT - 8)
+/** What others take runs down the right margin, a column each. */
+const COLUMN = 24
+const others = computed(() => props.others ?? [])
+const beside = computed(() => COLUMN * new Set(others.value.map((each) => each.name)).size)
+const across = computed(() => width.value - LEFT - 8 - beside.value)
 const shapes = computed(() =>
   ribbonShapes(props.plan, {
     length: length.value,
@@ -157,6 +166,13 @@ const figure = (rise: number) => `+${Math.round(100 * rise)} %`
         <rect x="0" :y="box.start" width="11" :height="box.end - box.start" :fill="`url(#${id}-crust)`" />
         <rect class="oven frame" x="0" :y="box.start" :width="across" :height="box.end - box.start" />
 
+        <OtherTakes
+          v-if="others.length"
+          :transform="`translate(${across + beside - 8} 0) rotate(90)`"
+          :others="others"
+          :u="shapes.time.u"
+          :length="length"
+        />
         <line class="base" x1="0" x2="0" y1="-4" :y2="box.end + 4" />
         <g
           v-for="(gap, index) in shapes.breaks"

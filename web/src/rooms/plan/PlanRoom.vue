@@ -183,7 +183,7 @@ function mend(found: Mend) {
           <strong>{{ answer.formula.name }}</strong>
           {{ t.says.out({ when: dayClock(shown.out) }) }}
         </p>
-        <DoughRibbonDown v-if="narrow" class="sooner" :plan="shown" :shade="shade" />
+        <DoughRibbonDown v-if="narrow" class="sooner" :plan="shown" :shade="shade" :others="answer?.others" />
         <DoughRibbon v-else :plan="shown" :shade="shade" :others="answer?.others" />
         <WeighedFirst :plan="shown" class="sooner no-print" />
         <div v-if="!mixed" class="no-print">
