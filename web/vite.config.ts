@@ -1,3 +1,4 @@
+import { FluentResource } from '@fluent/bundle'
 import vue from '@vitejs/plugin-vue'
 import Components from 'unplugin-vue-components/vite'
 import { ElementPlusResolver } from 'unplugin-vue-components/resolvers'
@@ -23,6 +24,18 @@ function nameParts(files: string[]) {
   writeFileSync(join(OUT, 'sw.js'), worker)
 }
 
+/** Catalogues of words, read when the page is built. */
+function catalogues(): Plugin {
+  return {
+    name: 'catalogues',
+    transform(text, id) {
+      if (!id.endsWith('.ftl')) return null
+      const { body } = new FluentResource(text)
+      return { code: `export default JSON.parse(${JSON.stringify(JSON.stringify(body))})`, map: null }
+    },
+  }
+}
+
 /** Beside every text file of the build what is sent in its place, once as brotli, once as gzip. */
 function compressed(): Plugin {
   return {
@@ -42,7 +55,12 @@ function compressed(): Plugin {
 }
 
 export default defineConfig({
-  plugins: [compressed(), vue(), Components({ dirs: [], dts: false, resolvers: [ElementPlusResolver()] })],
+  plugins: [
+    catalogues(),
+    compressed(),
+    vue(),
+    Components({ dirs: [], dts: false, resolvers: [ElementPlusResolver()] }),
+  ],
   build: { outDir: OUT, emptyOutDir: true, target: 'es2022' },
   server: { proxy: { '/api': 'http://127.0.0.1:8417' } },
 })

@@ -2,8 +2,10 @@ import { FluentBundle, FluentNumber, FluentResource, type FluentFunction } from 
 import type { Value, Words } from './api/words'
 import { clock, day, difference, mass, span, warmth } from './shell/units'
 
-const english = import.meta.glob<string>('../../src/gentle_crust/text/en/page/*.ftl', {
-  query: '?raw',
+type Body = FluentResource['body']
+
+/** Read when the page is built: a phone need not. */
+const english = import.meta.glob<Body>('../../src/gentle_crust/text/en/page/*.ftl', {
   import: 'default',
   eager: true,
 })
@@ -23,17 +25,18 @@ function plain(value: unknown): unknown {
 }
 
 /** English is part of the program; the server has the others, as a file each. */
-async function catalogue(language: string): Promise<string[]> {
+async function catalogue(language: string): Promise<Body[]> {
   if (language === 'en') return Object.values(english)
   const answer = await fetch(`/words/${language}.ftl`)
-  return answer.ok ? [await answer.text()] : Object.values(english)
+  return answer.ok ? [new FluentResource(await answer.text()).body] : Object.values(english)
 }
 
 const language = document.documentElement.lang || 'en'
 const bundle = new FluentBundle(language, { functions, useIsolating: false })
 const keys: string[] = []
-for (const text of await catalogue(language)) {
-  const resource = new FluentResource(text)
+for (const body of await catalogue(language)) {
+  const resource = new FluentResource('')
+  resource.body = body
   keys.push(...resource.body.map((each) => each.id))
   bundle.addResource(resource)
 }
@@ -55,10 +58,26 @@ function asks(part: unknown): boolean {
   return (part as { type?: string }).type === 'var' || Object.values(part).some(asks)
 }
 
-/** The keys as a tree: plan-says-saved is plan.says.saved; a message that asks for data is a function of them. */
+/** The keys as a tree: plan-says-saved is plan.says.saved. Each of its first branches grows when it is looked at. */
 function tree(): Words {
   const root: Record<string, unknown> = {}
+  const under = new Map<string, string[]>()
   for (const key of keys) {
+    const first = key.split('-', 1)[0]!
+    if (under.has(first)) under.get(first)!.push(key)
+    else under.set(first, [key])
+  }
+  for (const [first, own] of under) {
+    let grown: unknown
+    Object.defineProperty(root, first, { enumerable: true, get: () => (grown ??= branch(first, own)) })
+  }
+  return root as unknown as Words
+}
+
+/** What is under one first part of the keys; a message that asks for data is a function of them. */
+function branch(first: string, own: string[]): unknown {
+  const root: Record<string, unknown> = {}
+  for (const key of own) {
     const path = key.split('-')
     const last = path.pop()!
     let place = root
@@ -69,7 +88,8 @@ function tree(): Words {
       Object.defineProperty(place, last, { enumerable: true, get: () => said(key) })
     }
   }
-  return listed(root) as Words
+  const found = (listed(root) as Record<string, unknown>)[first]
+  return found
 }
 
 /** Groups that count from nought are lists. */

@@ -4,6 +4,7 @@ from dataclasses import dataclass
 from datetime import datetime
 from typing import Any, Literal
 
+from gentle_crust.core.loaf.sheet import Measured, Sheet
 from gentle_crust.core.messages import Message
 
 BakeState = Literal["on_bench", "baked", "stopped"]
@@ -98,6 +99,17 @@ class RecordOutcome:
 
 
 @dataclass(frozen=True)
+class RecordLoaf:
+    """A loaf judged, and what its measures come to; ``stands`` unless more was said of the same loaf and day since."""
+
+    id: str
+    at: datetime
+    sheet: Sheet
+    measured: Measured
+    stands: bool
+
+
+@dataclass(frozen=True)
 class UnreadableEvent:
     """Something that is kept but cannot be read: its key, its kind, and when it came."""
 
@@ -121,4 +133,10 @@ class BakeRecord:
     notes: tuple[RecordWords, ...]
     photos: tuple[RecordPhoto, ...]
     outcomes: tuple[RecordOutcome, ...]
+    loaves: tuple[RecordLoaf, ...]
+    parts: tuple[str, ...]
+    """Names of the parts that it went, if several."""
+    shape: str
+    dough_g: float
+    """What a loaf weighed as dough."""
     unreadable: tuple[UnreadableEvent, ...]

@@ -26,12 +26,14 @@ from gentle_crust.core.culture.events import Event as CultureEvent
 from gentle_crust.core.culture.events import EventKind
 from gentle_crust.core.errors import CraftError, Unreadable
 from gentle_crust.core.fermentation.readings import ReadingKind
+from gentle_crust.core.loaf.sheet import Sheet, checked
 
 STARTED, STEP, NOT_YET, SNOOZED = "bake_started", "bake_step", "bake_not_yet", "bake_snoozed"
 NOTE, PHOTO, CHANGED, JUDGED = "bake_note", "bake_photo", "bake_changed", "bake_judged"
 OUTCOME, FINISHED, STOPPED, PROBE = "bake_outcome", "bake_finished", "bake_stopped", "bake_probe"
 WITHDRAWN, CORRECTED = "bake_withdrawn", "bake_corrected"
 EDITED = "bake_edited"
+LOAF = "bake_loaf"
 READ, READ_WITHDRAWN = "reading", "reading_withdrawn"
 ABSENT, PRESENT = "absence", "absence_withdrawn"
 MIXED, TEST_BEGUN, TEST_READ = "mixed", "yeast_test_begun", "yeast_test_read"
@@ -214,7 +216,8 @@ class Mark(Kept):
 
 BODIES: dict[str, type[Kept]] = {
     STARTED: Started, STEP: Step, NOT_YET: Held, SNOOZED: Held, NOTE: Note, PHOTO: Photo, CHANGED: Change,
-    EDITED: Edited, JUDGED: Judged, OUTCOME: Outcome, FINISHED: Kept, STOPPED: Kept, PROBE: Probe, READ: TakenReading,
+    EDITED: Edited, JUDGED: Judged, OUTCOME: Outcome, LOAF: Kept, FINISHED: Kept, STOPPED: Kept, PROBE: Probe,
+    READ: TakenReading,
     READ_WITHDRAWN: ReadWithdrawn, WITHDRAWN: Withdrawn, CORRECTED: Corrected,
     ABSENT: Absence, PRESENT: Mark, MIXED: Mixed, TEST_BEGUN: Kept, TEST_READ: TestRead,
     CULTURE_WITHDRAWN: Mark, CULTURE_REINSTATED: Mark,
@@ -222,6 +225,9 @@ BODIES: dict[str, type[Kept]] = {
 """By the kind of event; those of a culture's life are the core's own."""
 _CULTURE_EVENT: Adapted[CultureEvent] = Adapted(CultureEvent)
 _OF_A_CULTURE = {field.name for field in fields(CultureEvent)} - {"id", "at_h", "kind"}
+SHEET: Adapted[Sheet] = Adapted(Sheet)
+"""A loaf judged."""
+OF_A_SHEET = {field.name for field in fields(Sheet)}
 _CHANGE: Adapted[CourseChange] = Adapted(CourseChange)
 
 
@@ -236,6 +242,8 @@ def read(kind: str, at: datetime, body: Any) -> dict[str, Any]:
                 raise TypeError("a field that no event has")
         else:
             BODIES[kind].model_validate(cleaned)
+            if kind == LOAF and (not set(cleaned) <= OF_A_SHEET or not checked(SHEET.read(cleaned))):
+                raise TypeError("a field that no sheet has")
             _check_times(kind, cleaned)
     except (ValidationError, CraftError, KeyError, ValueError, TypeError, OverflowError, RecursionError) as error:
         raise Unreadable("body", "contract-event-unreadable", kind=kind) from error

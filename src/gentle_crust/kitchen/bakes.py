@@ -7,6 +7,7 @@ from gentle_crust.contract.bakes import (
     BakeLine,
     BakeRecord,
     RecordEdit,
+    RecordLoaf,
     RecordOutcome,
     RecordPhoto,
     RecordReading,
@@ -19,6 +20,7 @@ from gentle_crust.contract.pages import PAGE, Page, place_of, written
 from gentle_crust.core.bench.happened import EXTRA_FOLD, keys
 from gentle_crust.core.course.steps import CODES
 from gentle_crust.core.errors import NotFound
+from gentle_crust.core.loaf.sheet import measured
 from gentle_crust.core.messages import Message, message, named
 from gentle_crust.core.plan.shown import Plan
 from gentle_crust.kitchen import story as tale
@@ -59,9 +61,10 @@ class BakesBook:
             raise NotFound("id", "kitchen-bake-unknown")
         asked, plan = saved.answer.asked, saved.answer.plan
         line = self._line(row)
+        weighs = each_g(int(asked.pieces or 1), float(asked.scaling_weight_g or 0), story)
         return BakeRecord(
             line=line,
-            each_g=each_g(int(asked.pieces or 1), float(asked.scaling_weight_g or 0), story),
+            each_g=weighs,
             vessel_id=story.happened.vessel_id or asked.vessel_id or "",
             steps=_steps(plan, story),
             readings=tuple(
@@ -79,6 +82,10 @@ class BakesBook:
                 for each in story.of(bodies.PHOTO)
             ),
             outcomes=tuple(_outcome(each) for each in story.of(bodies.OUTCOME)),
+            loaves=_loaves(story, saved.answer.formula.shape, weighs),
+            parts=tuple(part.name for part in plan.outs),
+            shape=saved.answer.formula.shape,
+            dough_g=weighs,
             unreadable=tuple(UnreadableEvent(each.id, each.kind, each.at) for each in story.unreadable),
         )
 
@@ -128,6 +135,16 @@ def _verdict(told: Told) -> RecordVerdict:
     verdict = told.body["verdict"]
     action = verdict.get("action") or {}
     return RecordVerdict(told.at, str(told.body["stage"]), str(verdict.get("verdict", "")), str(action.get("do", "")))
+
+
+def _loaves(story: Story, shape: str, dough_g: float) -> tuple[RecordLoaf, ...]:
+    """Loaves judged, in order of time; what was said last of a loaf on a day stands."""
+    told = [(each, bodies.SHEET.read(each.body)) for each in story.of(bodies.LOAF)]
+    last = {(sheet.part, sheet.piece, sheet.day): each.id for each, sheet in told}
+    return tuple(
+        RecordLoaf(each.id, each.at, sheet, measured(sheet, shape, dough_g), each.id in last.values())
+        for each, sheet in told
+    )
 
 
 def _outcome(told: Told) -> RecordOutcome:

@@ -19,12 +19,13 @@ from gentle_crust.core.clock import zone_of
 from gentle_crust.core.culture.events import Event
 from gentle_crust.core.errors import Conflict, CraftError, Infeasible, NotFound, Unreadable, called, within
 from gentle_crust.core.fermentation.readings import Reading, check
+from gentle_crust.core.loaf.sheet import checked
 from gentle_crust.core.readiness.judge import Question, Verdict, judge
 from gentle_crust.core.readiness.outcome import looked
 from gentle_crust.kitchen import states
 from gentle_crust.kitchen import story as tale
 from gentle_crust.kitchen.bench import ABSENT, LONGEST_AWAY, PRESENT, BenchBook
-from gentle_crust.kitchen.beside import write_bake
+from gentle_crust.kitchen.beside import out_of, write_bake
 from gentle_crust.kitchen.by_hand import HandBook, edit_body
 from gentle_crust.kitchen.follow import Taken, mixed_of, value_of
 from gentle_crust.kitchen.local_time import instant_of
@@ -192,6 +193,7 @@ class Presses:
             bodies.SNOOZED: self._until, bodies.READ: self._reading, bodies.CHANGED: self._change,
             bodies.EDITED: self._edit, bodies.JUDGED: self._judged, bodies.NOTE: self._note,
             bodies.OUTCOME: self._outcome, bodies.PROBE: self._probe,
+            bodies.LOAF: self._loaf,
         }.get(press.kind)  # fmt: skip
         if keep is None:
             return {"width": int(press.body["width"]), "height": int(press.body["height"])} if press.body else {}
@@ -299,6 +301,23 @@ class Presses:
         if any(isinstance(value, str) and len(value) > 2000 for value in more.values()) or len(more) > 12:
             raise CraftError("how", "kitchen-outcome-length")
         return {"how": how, **more}
+
+    def _loaf(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
+        """A loaf judged: of this dough, out of the oven, and of one of its parts if of one."""
+        if out_of(story) is None:
+            raise Conflict("sheet", "loaf-not-baked")
+        unknown = set(press.body) - bodies.OF_A_SHEET
+        if unknown:
+            raise Unreadable("sheet", "loaf-field-unknown", name=min(unknown)[:40])
+        sheet = checked(as_declared(bodies.SHEET.read, press.body, "sheet"))
+        if sheet.part and sheet.part not in self._parts(saved(), story):
+            raise CraftError("part", "loaf-part-unknown", part=sheet.part[:40])
+        return {name: value for name, value in bodies.SHEET.write(sheet).items() if value not in (None, "", [], ())}
+
+    def _parts(self, saved: SavedPlan, story: Story) -> set[str]:
+        """Names of the parts that a dough went, as it was planned or as it was changed by hand."""
+        planned = {each.name for each in saved.answer.plan.outs}
+        return planned or {each.name for each in self.bench.one(saved.id, story).carried().plan.outs}
 
     def _probe(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
         return {"device": str(press.body.get("device", ""))[:60]}

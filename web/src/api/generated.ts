@@ -2154,19 +2154,27 @@ export interface components {
         BakeRecord: {
             /** Changes */
             changes: components["schemas"]["RecordWords"][];
+            /** Dough G */
+            dough_g: number;
             /** Each G */
             each_g: number;
             /** Edits */
             edits: components["schemas"]["RecordEdit"][];
             line: components["schemas"]["BakeLine"];
+            /** Loaves */
+            loaves: components["schemas"]["RecordLoaf"][];
             /** Notes */
             notes: components["schemas"]["RecordWords"][];
             /** Outcomes */
             outcomes: components["schemas"]["RecordOutcome"][];
+            /** Parts */
+            parts: string[];
             /** Photos */
             photos: components["schemas"]["RecordPhoto"][];
             /** Readings */
             readings: components["schemas"]["RecordReading"][];
+            /** Shape */
+            shape: string;
             /** Steps */
             steps: components["schemas"]["RecordStep"][];
             /** Unreadable */
@@ -5239,6 +5247,21 @@ export interface components {
             vessel: string;
         };
         /**
+         * Measured
+         * @description What a loaf's measures come to: ml, g/ml, height over width, and what it lost of its dough (share); None without
+         *     what that takes.
+         */
+        Measured: {
+            /** G Per Ml */
+            g_per_ml: number | null;
+            /** Height Over Width */
+            height_over_width: number | null;
+            /** Loss */
+            loss: number | null;
+            /** Volume Ml */
+            volume_ml: number | null;
+        };
+        /**
          * MeasuredBody
          * @description The same, once the dough was measured.
          */
@@ -6578,7 +6601,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "bake_started" | "bake_step" | "bake_not_yet" | "bake_snoozed" | "bake_note" | "bake_changed" | "bake_judged" | "bake_edited" | "bake_outcome" | "bake_finished" | "bake_stopped" | "bake_probe" | "reading" | "bake_withdrawn" | "bake_corrected" | "absence" | "absence_withdrawn";
+            kind: "bake_started" | "bake_step" | "bake_not_yet" | "bake_snoozed" | "bake_note" | "bake_changed" | "bake_judged" | "bake_edited" | "bake_outcome" | "bake_loaf" | "bake_finished" | "bake_stopped" | "bake_probe" | "reading" | "bake_withdrawn" | "bake_corrected" | "absence" | "absence_withdrawn";
         };
         /**
          * PressedAnswer
@@ -6894,6 +6917,23 @@ export interface components {
             };
             /** Id */
             id: string;
+        };
+        /**
+         * RecordLoaf
+         * @description A loaf judged, and what its measures come to; ``stands`` unless more was said of the same loaf and day since.
+         */
+        RecordLoaf: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Id */
+            id: string;
+            measured: components["schemas"]["Measured"];
+            sheet: components["schemas"]["Sheet"];
+            /** Stands */
+            stands: boolean;
         };
         /**
          * RecordOutcome
@@ -7612,6 +7652,91 @@ export interface components {
             into: components["schemas"]["Amount"][];
             /** Needed G */
             needed_g: number;
+        };
+        /**
+         * Sheet
+         * @description What was said of one loaf. Lengths mm, weights g; colours 0-100 as on the drawn chips; sour and liked by steps.
+         *
+         *     ``part`` of the dough that it belongs to and ``piece`` its mark, both empty if it speaks for all. ``cut_min``:
+         *     minutes from the oven to the knife. ``day`` 0 is the day of the bake; later ones say how it keeps. ``colour_inside``
+         *     is the crumb's, ``bite`` gummy to dry.
+         */
+        Sheet: {
+            /** Again */
+            again?: boolean | null;
+            /** Base Colour */
+            base_colour?: number | null;
+            /** Bite */
+            bite?: ("gummy" | "moist" | "dry") | null;
+            /** Blisters */
+            blisters?: boolean | null;
+            /** Blow Out */
+            blow_out?: ("none" | "side" | "top" | "end" | "base") | null;
+            /** Bottom */
+            bottom?: ("flat" | "hollow" | "burst") | null;
+            /** Crumb Colour */
+            crumb_colour?: ("white" | "cream" | "grey" | "brown") | null;
+            /** Crust */
+            crust?: ("crackling" | "thin" | "thick" | "leathery") | null;
+            /** Cut Min */
+            cut_min?: number | null;
+            /**
+             * Day
+             * @default 0
+             */
+            day: number;
+            /** Flavour */
+            flavour?: number | null;
+            /** Flour Blotches */
+            flour_blotches?: boolean | null;
+            /** Form */
+            form?: ("domed" | "round" | "flat" | "spread" | "mushroomed" | "caved_in") | null;
+            /** Height Mm */
+            height_mm?: number | null;
+            /**
+             * Holes
+             * @default []
+             */
+            holes: ("everywhere" | "under_crust" | "middle" | "tunnels" | "dense_base" | "ring")[];
+            /** Keeps */
+            keeps?: ("fresh" | "firm" | "dry" | "stale" | "mould") | null;
+            /** Length Mm */
+            length_mm?: number | null;
+            /** Liked */
+            liked?: number | null;
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+            /** Openness */
+            openness?: ("tight" | "even_small" | "even_medium" | "open" | "wild") | null;
+            /** Out G */
+            out_g?: number | null;
+            /**
+             * Part
+             * @default
+             */
+            part: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece: string;
+            /** Salt */
+            salt?: ("low" | "right" | "high") | null;
+            /** Scores */
+            scores?: ("closed" | "opened" | "ear" | "tore_beside") | null;
+            /** Shine */
+            shine?: boolean | null;
+            /** Sourness */
+            sourness?: number | null;
+            /** Top Colour */
+            top_colour?: number | null;
+            /** Walls */
+            walls?: ("thin" | "thick") | null;
+            /** Width Mm */
+            width_mm?: number | null;
         };
         /**
          * Sign

@@ -21,6 +21,7 @@ function choose(key: string) {
   <div class="picker">
     <label v-if="!hideLabel" :for="id" class="small quiet">{{ label }}</label>
     <ElSelect
+      :persistent="false"
       :id="id"
       :model-value="props.modelValue"
       :aria-label="label"

@@ -26,6 +26,7 @@ const listed = computed(() =>
       :aria-label="label"
       :placeholder="placeholder"
       fit-input-width
+      :persistent="false"
       @visible-change="(open: boolean) => (opened ||= open)"
     >
       <ElOption v-for="option in listed" :key="option.value" :value="option.value" :label="option.label" />

@@ -25,6 +25,7 @@ function isChosen(option: { value: T }) {
       :filterable="many"
       :aria-label="label"
       fit-input-width
+      :persistent="false"
       @visible-change="(open: boolean) => (opened ||= open)"
     >
       <template #label>{{ chosen }}</template>

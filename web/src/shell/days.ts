@@ -12,8 +12,13 @@ export const dayAfter = (key: string, days: number) => toString(addDays(dayOf(ke
 /** Whole calendar days from one day to another. */
 export const daysBetween = (from: string, to: string) => diffDays(dayOf(from), dayOf(to))
 
-const short = createFormat('en-GB', { weekday: 'long' })
-const long = createFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long' })
+/** Formats cost a phone long to make: each is made when it is first wanted. */
+const made: Record<'short' | 'long', ReturnType<typeof createFormat> | undefined> = {
+  short: undefined,
+  long: undefined,
+}
+const short = () => (made.short ??= createFormat('en-GB', { weekday: 'long' }))
+const long = () => (made.long ??= createFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long' }))
 
 /** The name of a calendar day: Sunday; with its date, Sunday 28 March. */
-export const nameOfDay = (key: string, dated = false) => (dated ? long : short).format(dayOf(key))
+export const nameOfDay = (key: string, dated = false) => (dated ? long() : short()).format(dayOf(key))

@@ -156,12 +156,16 @@ function addVessel() {
         <AmountField v-model="form.altitude_m" :label="t.altitude" v-bind="limits.ALTITUDE_M" :step="50" />
       </section>
       <section>
-        <div>
-          <span class="small quiet">{{ t.oven }}</span>
-          <ElSelect v-model="form.oven.kind" :aria-label="t.oven">
-            <ElOption v-for="(label, kind) in t.ovens" :key="kind" :value="kind" :label="label" />
-          </ElSelect>
-        </div>
+        <PickField
+          v-model="form.oven.kind"
+          :label="t.oven"
+          :options="
+            Object.entries(t.ovens).map(([value, label]) => ({
+              value: value as typeof form.oven.kind,
+              label,
+            }))
+          "
+        />
         <WarmthSlider v-model="form.oven.top_c" :label="t.ovenTop" v-bind="limits.OVEN_TOP_C" />
         <fieldset class="vessels">
           <legend class="small quiet">{{ t.vessels }}</legend>

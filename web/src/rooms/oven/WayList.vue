@@ -57,6 +57,7 @@ const isChosen = (way: Way) => props.chosen !== null && props.keyOf(way) === pro
     <div v-if="fit.length > 1" class="beside">
       <label class="small quiet" :for="id">{{ t.beside }}</label>
       <ElSelect
+        :persistent="false"
         :id="id"
         :model-value="beside"
         multiple
