@@ -44,7 +44,7 @@ def tick(where: Page | Locator, label: str, *options: str) -> None:
     page = where if isinstance(where, Page) else where.page
     field.click(force=True)
     for option in options:
-        page.get_by_role("option", name=option, exact=True).click()
+        page.get_by_role("listbox", name=label).get_by_role("option", name=option, exact=True).click()
     page.keyboard.press("Escape")
 
 

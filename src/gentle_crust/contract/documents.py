@@ -95,6 +95,10 @@ def _kitchen_3(body: Body) -> None:
     body.setdefault("bakes", [])
 
 
+def _kitchen_4(body: Body) -> None:
+    """No older bake of a baker's own was of a pot warmed on the hob: nothing is to be raised."""
+
+
 def _formula_3(body: Body) -> None:
     """The first formulas had no method of their own."""
     body.setdefault("method", None)
@@ -144,7 +148,7 @@ def _asked_3(body: Body) -> None:
     body.setdefault("ready_parts", None)
 
 
-KITCHEN: Document[Settings] = Document("kitchen", Adapted(Settings), (_kitchen_2, _kitchen_3))
+KITCHEN: Document[Settings] = Document("kitchen", Adapted(Settings), (_kitchen_2, _kitchen_3, _kitchen_4))
 PANTRY: Document[Pantry] = Document("pantry", Adapted(Pantry))
 FORMULA: Document[Formula] = Document("formula", Adapted(Formula), (of_several_preferments, _formula_3))
 ASKED: Document[Asked] = Document("question of the plan", Adapted(Asked), (_asked_2, _asked_3))

@@ -735,6 +735,57 @@ export interface Words {
     load: string
     out: string
   }
+  loaf: {
+    title: string
+    lead: string
+    judge: string
+    part: string
+    piece: string
+    when: string
+    today: string
+    day: (data: { day: Value }) => string
+    keeps: string
+    liked: string
+    outside: string
+    inside: string
+    taste: string
+    skin: string
+    measured: string
+    out_g: string
+    cut_min: string
+    again: string
+    note: string
+    keep: string
+    kept: string
+    sheets: string
+    none: string
+    volume: (data: { ml: Value }) => string
+    density: (data: { g: Value }) => string
+    tall: (data: { ratio: Value }) => string
+    lost: (data: { percent: Value }) => string
+    liking: (data: { of: Value }) => string
+    earlier: string
+    looks: Record<string, string>
+    form: Record<string, string>
+    scores: Record<string, string>
+    blow_out: Record<string, string>
+    bottom: Record<string, string>
+    openness: Record<string, string>
+    holes: Record<string, string>
+    walls: Record<string, string>
+    bite: Record<string, string>
+    crumb_colour: Record<string, string>
+    crust: Record<string, string>
+    salt: Record<string, string>
+    skins: Record<string, string>
+    keepings: Record<string, string>
+    shades: Record<string, string>
+    agains: Record<string, string>
+    likings: string[]
+    sournesses: string[]
+    flavours: string[]
+    lengths: Record<string, string>
+  }
   marks: {
     title: string
   }

@@ -1,15 +1,20 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { computed, ref } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import { RouterLink, useRoute } from 'vue-router'
 import { api, ask, Refused, type Schemas } from '../../api/client'
 import ChoiceRow from '../../forms/ChoiceRow.vue'
 import { useBench } from '../../shell/bench'
+import { useNow } from '../../shell/kitchen'
 import { useAbout } from '../../shell/title'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
 import { byHand } from '../bench/byHand'
+import LoafSaid from '../log/LoafSaid.vue'
+import type { Sheet } from '../log/sheet'
 import UndoLine from '../bench/UndoLine.vue'
+
+const LoafSheet = defineAsyncComponent(() => import('../log/LoafSheet.vue'))
 
 /** One bake's record: what was done when, read, judged, changed, written and photographed; and what comes to mind later. */
 const t = words.bakes
@@ -17,6 +22,7 @@ const route = useRoute()
 const client = useQueryClient()
 const { day, dayClock, clock, span, warmth, mass, say } = useUnits()
 const { press, refused } = useBench()
+const now = useNow()
 const key = computed(() => String(route.params.id))
 const found = useQuery({
   queryKey: ['bakes', key],
@@ -51,7 +57,11 @@ const named = (stage: string, verdict: string) =>
 const note = ref('')
 const how = ref<'under' | 'right' | 'over' | ''>('')
 const latest = computed(() => bake.value?.outcomes.at(-1) ?? null)
-async function send(kind: 'bake_note' | 'bake_outcome', body: Record<string, unknown>, says: string) {
+async function send(
+  kind: 'bake_note' | 'bake_outcome' | 'bake_loaf',
+  body: Record<string, unknown>,
+  says: string,
+) {
   await press(key.value, kind, body, says)
   await client.invalidateQueries({ queryKey: ['bakes'] })
 }
@@ -66,6 +76,17 @@ async function keepOutcome(value: 'under' | 'right' | 'over' | '') {
   how.value = value
   await send('bake_outcome', { how: value }, words.bench.says.outcome)
   how.value = ''
+}
+/** Whether the loaf's sheet is open; a link from elsewhere may have asked for it. */
+const judging = ref(route.query.loaf !== undefined)
+const DAY = 24 * 60 * 60 * 1000
+const age = computed(() => {
+  const out = bake.value?.line.out
+  return out ? Math.max(Math.floor((now.value - Date.parse(out)) / DAY), 0) : 0
+})
+async function keepLoaf(sheet: Sheet) {
+  judging.value = false
+  await send('bake_loaf', sheet as Record<string, unknown>, words.loaf.kept)
 }
 const more = (outcome: Schemas['RecordOutcome']) =>
   Object.entries(outcome.more)
@@ -96,6 +117,26 @@ const more = (outcome: Schemas['RecordOutcome']) =>
       </header>
       <p v-if="refused" class="inverted notice" role="alert">{{ refused }}</p>
       <UndoLine />
+
+      <section v-if="bake.line.out && bake.line.state !== 'stopped'" class="loaves">
+        <header>
+          <h2>{{ words.loaf.sheets }}</h2>
+          <ElButton class="no-print" @click="judging = true">{{ words.loaf.judge }}</ElButton>
+        </header>
+        <p v-if="!bake.loaves.length" class="quiet">{{ words.loaf.none }}</p>
+        <LoafSaid v-for="loaf in bake.loaves" :key="loaf.id" :loaf="loaf" />
+      </section>
+      <LoafSheet
+        v-if="judging && bake.line.out"
+        :name="bake.line.name"
+        :parts="bake.parts"
+        :pieces="bake.line.pieces"
+        :shape="bake.shape"
+        :loaves="bake.loaves"
+        :day="age"
+        @close="judging = false"
+        @keep="keepLoaf"
+      />
 
       <div class="columns">
         <section>
@@ -238,6 +279,11 @@ h3 {
   align-items: center;
   padding: 12px 18px;
   border-radius: var(--corner);
+}
+.loaves header {
+  display: flex;
+  gap: 20px;
+  align-items: center;
 }
 .columns {
   display: grid;

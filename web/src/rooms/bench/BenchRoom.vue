@@ -268,6 +268,9 @@ watch(
               {{ label }}
             </ElButton>
           </template>
+          <RouterLink :to="`/bakes/${dough.id}?loaf`" class="plain big as-button">{{
+            words.loaf.judge
+          }}</RouterLink>
           <ElButton class="action big" @click="finish">{{ t.finish }}</ElButton>
         </div>
         <p v-if="score.data.value?.score.judged" class="quiet">
