@@ -26,7 +26,9 @@ const props = defineProps<{
 const emit = defineEmits<{ close: []; keep: [Sheet] }>()
 const t = words.loaf
 const { massUnit, toMass, fromMass } = useUnits()
-const whose = ref({ part: props.parts[0] ?? '', piece: '', day: Math.min(props.day, 14) })
+/** The loaf itself is asked about first; how it keeps, once that was said. */
+const first = !props.loaves.some(({ stands, sheet }) => stands && sheet.day === 0)
+const whose = ref({ part: props.parts[0] ?? '', piece: '', day: first ? 0 : Math.min(props.day, 14) })
 const said = ref<Sheet>(before())
 
 /** What was said of this loaf on this day already. */
