@@ -63,7 +63,12 @@ def test_its_record_tells_what_was_done_and_when_it_was_planned(done):
     assert ats == sorted(ats) and len(found["steps"]) == 19
     assert found["readings"][0]["kind"] == "rise_eye" and found["readings"][0]["value"] == pytest.approx(0.2)
     (verdict,) = found["verdicts"]
-    assert verdict["stage"] == "final_proof" and verdict["verdict"] and verdict["do"]
+    assert (
+        verdict["stage"] == "final_proof"
+        and verdict["verdict"]
+        and verdict["do"].endswith(".")
+        and "{" not in verdict["do"]
+    )
     assert [note["text"] for note in found["notes"]] == ["Slack, but lively."]
     (photo,) = found["photos"]
     assert (photo["width"], photo["height"]) == (80, 60)

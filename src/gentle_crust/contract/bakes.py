@@ -57,7 +57,7 @@ class RecordVerdict:
     at: datetime
     stage: str
     verdict: str
-    do: str
+    do: Message
 
 
 @dataclass(frozen=True)

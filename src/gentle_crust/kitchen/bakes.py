@@ -17,6 +17,7 @@ from gentle_crust.contract.bakes import (
     UnreadableEvent,
 )
 from gentle_crust.contract.pages import PAGE, Page, place_of, written
+from gentle_crust.contract.sentences import MESSAGE
 from gentle_crust.core.bench.happened import EXTRA_FOLD, keys
 from gentle_crust.core.course.steps import CODES
 from gentle_crust.core.errors import NotFound
@@ -134,7 +135,8 @@ def _late_min(at: datetime, planned: datetime) -> int:
 def _verdict(told: Told) -> RecordVerdict:
     verdict = told.body["verdict"]
     action = verdict.get("action") or {}
-    return RecordVerdict(told.at, str(told.body["stage"]), str(verdict.get("verdict", "")), str(action.get("do", "")))
+    do = MESSAGE.validate_python(action.get("do") or "")
+    return RecordVerdict(told.at, str(told.body["stage"]), str(verdict.get("verdict", "")), do)
 
 
 def _loaves(story: Story, shape: str, dough_g: float) -> tuple[RecordLoaf, ...]:

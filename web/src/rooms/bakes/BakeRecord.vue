@@ -116,7 +116,7 @@ const more = (outcome: Schemas['RecordOutcome']) =>
         </p>
       </header>
       <p v-if="refused" class="inverted notice" role="alert">{{ refused }}</p>
-      <UndoLine />
+      <UndoLine @back="client.invalidateQueries({ queryKey: ['bakes'] })" />
 
       <section v-if="bake.line.out && bake.line.state !== 'stopped'" class="loaves">
         <header>

@@ -3,13 +3,19 @@ import { useBench } from '../../shell/bench'
 import { words } from '../../words'
 
 /** What was pressed last, and one tap to take it back. */
+const emit = defineEmits<{ back: [] }>()
 const { last, takeBack } = useBench()
+async function back() {
+  if (!last.value) return
+  await takeBack(last.value.dough, last.value.id)
+  emit('back')
+}
 </script>
 
 <template>
   <p v-if="last" class="undo" role="status">
     {{ last.says }}
-    <ElButton class="link" @click="takeBack(last.dough, last.id)">
+    <ElButton class="link" @click="back">
       {{ words.bench.takeBack }}
     </ElButton>
   </p>
