@@ -76,3 +76,17 @@ def test_in_a_hot_kitchen_the_dough_is_put_into_a_cool_bath(own):
     steps = page.get_by_role("region", name="Step by step")
     expect(steps).to_contain_text("Into a bath of water at the dough's own warmth")
     expect(steps).to_contain_text("Put it elsewhere")
+
+
+def test_a_bake_in_the_list_is_a_ribbon_with_its_loaf(own):
+    baked(own.day)
+    page = own.open("/bakes", PHONE)
+    line = page.get_by_role("link", name=re.compile("Tidewater country loaf.*one note"))
+    expect(line.locator(".drawn svg")).to_have_count(1)
+    own.day.press("bake_loaf", {"form": "domed", "scores": "ear", "openness": "open", "top_colour": 60, "liked": 4})
+    page.reload()
+    expect(line.locator(".drawn svg")).to_have_count(2)
+    expect(line).to_contain_text("liked 4 of 5")
+    widths = [box["width"] for box in (svg.bounding_box() for svg in line.locator(".drawn svg").all())]
+    assert sum(widths) < PHONE["width"] - 32 and widths[0] > 100
+    fits(page, PHONE["width"])

@@ -11,6 +11,36 @@ BakeState = Literal["on_bench", "baked", "stopped"]
 
 
 @dataclass(frozen=True)
+class DrawnPart:
+    """A stretch of dough: its kind, and points of minutes from the drawing's start, rise (fraction) and warmth (C)."""
+
+    kind: str
+    points: tuple[tuple[float, ...], ...]
+
+
+@dataclass(frozen=True)
+class Drawn:
+    """A bake as a list draws it, from its first dough to its loaves out."""
+
+    start: datetime
+    end: datetime
+    load: datetime
+    parts: tuple[DrawnPart, ...]
+
+
+@dataclass(frozen=True)
+class LoafLine:
+    """A loaf as a list draws it: what was said of it on its day."""
+
+    form: str | None
+    scores: str | None
+    blow_out: str | None
+    openness: str | None
+    top_colour: float | None
+    liked: int | None
+
+
+@dataclass(frozen=True)
 class BakeLine:
     """One line of the list of bakes. ``out``: when the last loaf came out, or it was stopped; None while it bakes."""
 
@@ -24,6 +54,8 @@ class BakeLine:
     """What was said of it last: under, right or over; empty if nothing was."""
     notes: int
     photos: int
+    drawn: Drawn | None = None
+    loaf: LoafLine | None = None
 
 
 @dataclass(frozen=True)

@@ -26,6 +26,7 @@ from gentle_crust.core.messages import Message, message, named
 from gentle_crust.core.plan.shown import Plan
 from gentle_crust.kitchen import story as tale
 from gentle_crust.kitchen.bench import each_g
+from gentle_crust.kitchen.beside import DRAWN, LOAF_LINE
 from gentle_crust.kitchen.plans import PlanBook
 from gentle_crust.kitchen.story import Story, Told, story_of
 from gentle_crust.kitchen.work import Work
@@ -101,6 +102,8 @@ class BakesBook:
             how=row.how,
             notes=row.notes,
             photos=row.photos,
+            drawn=None if not row.drawn else DRAWN.read(row.drawn),
+            loaf=None if not row.loaf else LOAF_LINE.read(row.loaf),
         )
 
 

@@ -11,6 +11,8 @@ from typing import Any
 from sqlalchemy.orm import Session
 
 from gentle_crust.contract import events as bodies
+from gentle_crust.contract.adapted import Adapted
+from gentle_crust.contract.bakes import Drawn, LoafLine
 from gentle_crust.contract.documents import FORMULA
 from gentle_crust.contract.formulas import FormulaLine
 from gentle_crust.contract.sentences import kept
@@ -20,6 +22,7 @@ from gentle_crust.core.formula.feel import feel, mixing_for
 from gentle_crust.core.formula.model import Formula
 from gentle_crust.core.readiness.outcome import came_out_as_judged
 from gentle_crust.kitchen import story as tale
+from gentle_crust.kitchen.drawn import drawing, loaf_line
 from gentle_crust.kitchen.pantry import PantryBook
 from gentle_crust.kitchen.story import Story, story_of
 from gentle_crust.kitchen.work import Work
@@ -27,8 +30,10 @@ from gentle_crust.store.baking import Bakes, Plans
 from gentle_crust.store.models import BakeRow, FormulaRow, PlanRow
 from gentle_crust.store.repositories import Events, Formulas
 
+DRAWN: Adapted[Drawn] = Adapted(Drawn)
+LOAF_LINE: Adapted[LoafLine] = Adapted(LoafLine)
 LOG = logging.getLogger(__name__)
-RULE = 2
+RULE = 3
 AT_ONCE = 200
 """So many rows are written anew in one transaction."""
 
@@ -43,6 +48,8 @@ def write_bake(session: Session, key: str, story: Story | None = None) -> None:
         return
     name, pieces = plan
     out, outcome = out_of(story), story.last(bodies.OUTCOME)
+    drawn = None if out is None else drawing(Plans(session).shown(key), story, out)
+    loaf = loaf_line(story)
     row = BakeRow(
         id=key,
         name=name[:80],
@@ -55,6 +62,9 @@ def write_bake(session: Session, key: str, story: Story | None = None) -> None:
         as_judged=_as_judged(story),
         notes=len(story.of(bodies.NOTE)),
         photos=len(story.of(bodies.PHOTO)),
+        drawn=None if drawn is None else DRAWN.write(drawn),
+        loaf=None if loaf is None else LOAF_LINE.write(loaf),
+        liked=None if loaf is None else loaf.liked,
         latest=out or story.started,
         rule=RULE,
     )

@@ -53,6 +53,11 @@ class Plans:
         """Keys of plans that are not over."""
         return list(self.session.scalars(select(PlanRow.id).where(PlanRow.deleted_at.is_(None), PlanRow.ready >= now)))
 
+    def shown(self, key: str) -> dict[str, Any]:
+        """A plan's answer as it is stored; empty for none, and for one that is no JSON."""
+        found = self.session.scalar(select(PlanRow.shown).where(PlanRow.id == key))
+        return found if isinstance(found, dict) else {}
+
     def put_steps(self, key: str, steps: Sequence[tuple[str, str, datetime]]) -> None:
         """Kind, title and instant of a plan's steps, in place of those that were there."""
         self.session.execute(delete(PlanStepRow).where(PlanStepRow.plan_id == key))

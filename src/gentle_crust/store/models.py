@@ -243,6 +243,11 @@ class BakeRow(Base):
     """Whether it came out as its proof was judged; None if it was not judged or not tasted."""
     notes: Mapped[int]
     photos: Mapped[int]
+    drawn: Mapped[dict[str, Any] | None]
+    """Its dough's way, thinned; None of one that is not over, or that has none."""
+    loaf: Mapped[dict[str, Any] | None]
+    """What was said of its loaf, as far as a list draws it."""
+    liked: Mapped[int | None] = mapped_column(index=True)
     latest: Mapped[datetime]
     """``out``, or ``started`` before that: the list's order."""
     rule: Mapped[int] = mapped_column(index=True)

@@ -2069,10 +2069,12 @@ export interface components {
          * @description One line of the list of bakes. ``out``: when the last loaf came out, or it was stopped; None while it bakes.
          */
         BakeLine: {
+            drawn?: components["schemas"]["Drawn"] | null;
             /** How */
             how: string;
             /** Id */
             id: string;
+            loaf?: components["schemas"]["LoafLine"] | null;
             /** Name */
             name: string;
             /** Notes */
@@ -3642,6 +3644,39 @@ export interface components {
             to: number;
         };
         /**
+         * Drawn
+         * @description A bake as a list draws it, from its first dough to its loaves out.
+         */
+        Drawn: {
+            /**
+             * End
+             * Format: date-time
+             */
+            end: string;
+            /**
+             * Load
+             * Format: date-time
+             */
+            load: string;
+            /** Parts */
+            parts: components["schemas"]["DrawnPart"][];
+            /**
+             * Start
+             * Format: date-time
+             */
+            start: string;
+        };
+        /**
+         * DrawnPart
+         * @description A stretch of dough: its kind, and points of minutes from the drawing's start, rise (fraction) and warmth (C).
+         */
+        DrawnPart: {
+            /** Kind */
+            kind: string;
+            /** Points */
+            points: number[][];
+        };
+        /**
          * Driver
          * @description One driver: ``factor`` is what it does to the time of bulk (1.2: a fifth longer than with a plain one).
          */
@@ -5066,6 +5101,24 @@ export interface components {
             pieces: number;
             /** Waits */
             waits: string;
+        };
+        /**
+         * LoafLine
+         * @description A loaf as a list draws it: what was said of it on its day.
+         */
+        LoafLine: {
+            /** Blow Out */
+            blow_out: string | null;
+            /** Form */
+            form: string | null;
+            /** Liked */
+            liked: number | null;
+            /** Openness */
+            openness: string | null;
+            /** Scores */
+            scores: string | null;
+            /** Top Colour */
+            top_colour: number | null;
         };
         /**
          * LockBody

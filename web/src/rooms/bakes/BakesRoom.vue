@@ -1,5 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import BakeStrip from '../../charts/BakeStrip.vue'
+import LoafMark from '../../charts/LoafMark.vue'
+import { useWidth } from '../../charts/useSize'
 import { RouterLink } from 'vue-router'
 import { api, ask, type Schemas } from '../../api/client'
 import { refDebounced } from '@vueuse/core'
@@ -20,6 +23,19 @@ const bakes = usePages(['bakes', sought], async (more) => {
 const many = computed(() => name.value !== '' || bakes.more.value || bakes.lines.value.length > MANY)
 type Line = Schemas['BakeLine']
 
+const host = ref<HTMLElement | null>(null)
+const width = useWidth(host, 860)
+const HIGH = 44
+const MARK = 60
+const HOUR = 3_600_000
+/** Bakes share a scale, so that a night in the fridge is seen; the longest has the whole width beside its loaf. */
+const hour = computed(() => {
+  const lengths = bakes.lines.value.map(({ drawn }) =>
+    drawn ? (Date.parse(drawn.end) - Date.parse(drawn.start)) / HOUR : 0,
+  )
+  const room = width.value - (width.value > 640 ? 274 : 0) - 2 * MARK - 16
+  return Math.max(room, 120) / Math.max(...lengths, 12)
+})
 const whenOf = (line: Line) => {
   const at = line.out ?? line.started
   return (line.out ? t.out : t.began)({ when: clock(at) })
@@ -28,6 +44,7 @@ function besides(line: Line): string {
   const found = [t.line({ pieces: line.pieces })]
   if (line.state !== 'baked') found.push(t.states[line.state]!)
   if (line.how) found.push(t.proof({ how: words.bench.outcomes[line.how] ?? line.how }))
+  if (line.loaf?.liked) found.push(words.loaf.liking({ of: line.loaf.liked }))
   if (line.notes) found.push(t.notes({ count: line.notes }))
   if (line.photos) found.push(t.photos({ count: line.photos }))
   return found.join(' · ')
@@ -35,7 +52,7 @@ function besides(line: Line): string {
 </script>
 
 <template>
-  <div class="bakes">
+  <div ref="host" class="bakes">
     <h1>{{ t.title }}</h1>
     <p class="quiet">{{ t.lead }}</p>
     <ElInput
@@ -70,6 +87,18 @@ function besides(line: Line): string {
           <span class="what">
             <strong>{{ line.name }}</strong>
             <span class="small quiet">{{ besides(line) }}</span>
+            <span v-if="line.drawn" class="drawn">
+              <BakeStrip :drawn="line.drawn" :hour="hour" :high="HIGH" />
+              <LoafMark
+                v-if="line.loaf"
+                :form="line.loaf.form"
+                :scores="line.loaf.scores"
+                :blow-out="line.loaf.blow_out"
+                :openness="line.loaf.openness"
+                :colour="line.loaf.top_colour"
+                :width="MARK"
+              />
+            </span>
           </span>
         </RouterLink>
       </li>
@@ -132,6 +161,12 @@ li a:hover strong {
 .what {
   display: grid;
   line-height: 1.3;
+}
+.drawn {
+  display: flex;
+  gap: 10px;
+  align-items: end;
+  margin-top: 8px;
 }
 .day {
   font: 620 1.0625rem/1.3 var(--show);
