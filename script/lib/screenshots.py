@@ -4,7 +4,7 @@ from collections.abc import Callable
 from pathlib import Path
 from typing import Literal
 
-from hands import pick, tick
+from hands import pick
 from live import CHROMIUM, QUIET, SATURDAY, serving
 from playwright.sync_api import Browser, Page, sync_playwright
 
@@ -106,26 +106,6 @@ def in_the_oven(page: Page) -> None:
     page.get_by_role("heading", name="Where bakers disagree").wait_for()
 
 
-def three_ways(page: Page) -> None:
-    """One boule: a hot pot, a cold one, a stone with stones and towels, a bare tray."""
-    kitchen = page.request.get(page.url.replace("/oven", "/api/kitchen")).json()["settings"]
-    steam = ["hot_stones_and_water", "soaked_towels", *kitchen["steam"]]
-    page.request.put(
-        page.url.replace("/oven", "/api/kitchen"),
-        data={**kitchen, "steam": steam},
-        headers={"Origin": page.url.replace("/oven", "")},
-    )
-    page.reload()
-    in_the_oven(page)
-    page.get_by_label("Pieces").fill("1")
-    page.keyboard.press("Tab")
-    stone = "Hearth stone, hot stones and water, soaked towels in a tray of water"
-    tick(page, "Put beside it", stone, "Iron pots, cold", "Steel tray, cold")
-    page.get_by_role("table").wait_for()
-    page.wait_for_timeout(800)
-    page.get_by_role("heading", name="Side by side").scroll_into_view_if_needed()
-
-
 Picture = tuple[str, str, tuple[int, int], Literal["light", "dark"], Callable[[Page], None] | None]
 PICTURES: list[Picture] = [
     ("plan", "/plan", DESK, "light", None),
@@ -140,8 +120,24 @@ PICTURES: list[Picture] = [
     ("cultures", "/cultures", DESK, "light", None),
     ("culture-feed", "/cultures/gull?do=feed", DESK, "light", feeding),
     ("oven", "/oven", DESK, "light", in_the_oven),
-    ("oven-beside", "/oven", (1280, 1500), "light", three_ways),
 ]
+
+
+def judging(page: Page) -> None:
+    """Yesterday's loaf judged on the phone: kept, and opened again as it was said."""
+    page.get_by_role("link", name="Tidewater country loaf").click()
+    page.get_by_role("button", name="Judge the loaf").click()
+    sheet = page.get_by_role("dialog")
+    for group, name in (
+        ("Liked", "well"), ("Its shape", "domed"), ("Scores", "with an ear"), ("Top", "chestnut"), ("Crumb", "open"),
+        ("Crust", "crackling"),
+    ):  # fmt: skip
+        sheet.get_by_role("group", name=group, exact=True).get_by_role("button", name=name, exact=True).click()
+    page.get_by_role("button", name="Keep the sheet").click()
+    page.locator("article.loaf").wait_for()
+    page.get_by_role("button", name="Judge the loaf").click()
+    page.get_by_label("The day of the bake").check(force=True)
+    page.get_by_role("group", name="Its shape").scroll_into_view_if_needed()
 
 
 def record(page: Page) -> None:
@@ -186,6 +182,7 @@ BENCH: list[Picture] = [
     ("bench", "/bench", DESK, "light", None),
     ("bench-judge", "/bench", DESK, "light", proofing),
     ("bench-phone", "/bench", PHONE, "dark", None),
+    ("loaf-sheet", "/bakes", PHONE, "light", judging),
     ("bake-record", "/bakes", DESK, "light", record),
     ("bench-clash", "/bench", DESK, "light", away),
     ("bench-parts", "/bench", (1280, 1000), "light", parted),

@@ -103,3 +103,21 @@ def test_a_plan_whose_drawing_cannot_be_read_costs_the_drawing_and_nothing_else(
     catch_up(Work(baked.sessions, lambda: baked.now))
     found = line(baked)
     assert found["drawn"] is None and found["state"] in ("baked", "on_bench")
+
+
+@pytest.mark.parametrize(
+    ("hours", "said", "asks"),
+    [
+        (0.5, None, ""), (3, None, "loaf"), (30, None, "loaf"), (45, None, ""), (3, 0, ""), (45, 0, "keeping"),
+        (70, 1, "keeping"), (70, 2, ""), (100, 0, ""),
+    ],
+)  # fmt: skip
+def test_it_is_asked_how_the_loaf_is_and_later_how_it_keeps(baked, hours, said, asks):
+    out = at(line(baked)["out"])
+    if said is not None:
+        judge(baked, {"liked": 4})
+    if said:
+        baked.now = out + timedelta(days=said)
+        judge(baked, {"day": said, "keeps": "fresh"})
+    baked.now = out + timedelta(hours=hours)
+    assert line(baked)["asks"] == asks

@@ -127,3 +127,20 @@ def test_the_keyboard_alone_judges_a_loaf(own):
     page.get_by_role("button", name="Keep the sheet").focus()
     page.keyboard.press("Enter")
     expect(page.locator("article.loaf")).to_contain_text("liked 2 of 5")
+
+
+def test_the_bench_asks_quietly_how_it_came_out_and_two_days_later_how_it_keeps(own):
+    baked(own.day)
+    own.day.now += timedelta(hours=16)
+    page = own.open("/bench", PHONE)
+    page.get_by_role("link", name=re.compile("^Tidewater country loaf, .*: how did it come out")).click()
+    look(page, "Liked", "well").click()
+    keep(page)
+    own.day.now += timedelta(hours=36)
+    page.goto(f"{own.address}/bench")
+    page.get_by_role("link", name=re.compile("how does it keep")).click()
+    look(page, "How it keeps", "fresh").click()
+    keep(page)
+    page.goto(f"{own.address}/bench")
+    expect(page.get_by_role("heading", name="Nothing is on the bench.")).to_be_visible()
+    expect(page.get_by_role("list", name="Loaves to look at")).to_have_count(0)

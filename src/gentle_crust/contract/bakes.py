@@ -38,6 +38,8 @@ class LoafLine:
     openness: str | None
     top_colour: float | None
     liked: int | None
+    day: int = 0
+    """The latest day on which something was said of it."""
 
 
 @dataclass(frozen=True)
@@ -56,6 +58,8 @@ class BakeLine:
     photos: int
     drawn: Drawn | None = None
     loaf: LoafLine | None = None
+    asks: Literal["", "loaf", "keeping"] = ""
+    """What may be asked of it now: how the loaf is, or, some days later, how it keeps."""
 
 
 @dataclass(frozen=True)

@@ -1,6 +1,7 @@
 """Bakes that were begun: a list of them, and each one's record, whatever became of it."""
 
 from datetime import datetime, timedelta
+from typing import Literal
 
 from gentle_crust.contract import events as bodies
 from gentle_crust.contract.bakes import (
@@ -34,6 +35,10 @@ from gentle_crust.store.baking import Bakes
 from gentle_crust.store.models import BakeRow
 from gentle_crust.store.repositories import Events
 
+CAN_BE_CUT, STILL_KNOWN = timedelta(hours=1), timedelta(hours=36)
+"""How long after the oven a loaf is asked about (practice)."""
+SECOND_DAY, THIRD_DAY_ENDS = timedelta(hours=40), timedelta(hours=88)
+"""When it is asked how a loaf keeps (practice)."""
 AS_PLANNED_MIN = 10
 """A step so near to its hour was done as planned (practice)."""
 
@@ -104,7 +109,19 @@ class BakesBook:
             photos=row.photos,
             drawn=None if not row.drawn else DRAWN.read(row.drawn),
             loaf=None if not row.loaf else LOAF_LINE.read(row.loaf),
+            asks=_asks(row, self.now()),
         )
+
+
+def _asks(row: BakeRow, now: datetime) -> Literal["", "loaf", "keeping"]:
+    """What may be asked of a bake: of a loaf that can be cut and was not judged; on its second and third day."""
+    if row.out is None or row.stopped:
+        return ""
+    since = now - row.out
+    if not row.loaf:
+        return "loaf" if CAN_BE_CUT <= since <= STILL_KNOWN else ""
+    on_its_days = SECOND_DAY <= since <= THIRD_DAY_ENDS
+    return "keeping" if on_its_days and int(row.loaf.get("day", 0)) < since.days else ""
 
 
 def _steps(plan: Plan, story: Story) -> tuple[RecordStep, ...]:

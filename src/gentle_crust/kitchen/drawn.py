@@ -70,5 +70,5 @@ def loaf_line(story: Story) -> LoafLine | None:
     found = [each for each in sheets if each.day == 0]
     if not found:
         return None
-    last = found[-1]
-    return LoafLine(last.form, last.scores, last.blow_out, last.openness, last.top_colour, last.liked)
+    last, latest = found[-1], max(each.day for each in sheets)
+    return LoafLine(last.form, last.scores, last.blow_out, last.openness, last.top_colour, last.liked, latest)

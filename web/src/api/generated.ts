@@ -2069,6 +2069,12 @@ export interface components {
          * @description One line of the list of bakes. ``out``: when the last loaf came out, or it was stopped; None while it bakes.
          */
         BakeLine: {
+            /**
+             * Asks
+             * @default
+             * @enum {string}
+             */
+            asks: "" | "loaf" | "keeping";
             drawn?: components["schemas"]["Drawn"] | null;
             /** How */
             how: string;
@@ -5109,6 +5115,11 @@ export interface components {
         LoafLine: {
             /** Blow Out */
             blow_out: string | null;
+            /**
+             * Day
+             * @default 0
+             */
+            day: number;
             /** Form */
             form: string | null;
             /** Liked */

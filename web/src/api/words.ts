@@ -764,6 +764,9 @@ export interface Words {
     tall: (data: { ratio: Value }) => string
     lost: (data: { percent: Value }) => string
     liking: (data: { of: Value }) => string
+    asking: string
+    askLoaf: (data: { name: Value; when: Value }) => string
+    askKeeping: (data: { name: Value; when: Value }) => string
     earlier: string
     looks: Record<string, string>
     form: Record<string, string>

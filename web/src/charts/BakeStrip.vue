@@ -2,6 +2,7 @@
 import { area } from 'd3-shape'
 import { computed, useId } from 'vue'
 import type { Schemas } from '../api/client'
+import BodyGradients from './BodyGradients.vue'
 import { doughColour } from './temperature'
 
 /** A finished bake as a small ribbon: its dough's volume and warmth over the hours, and the oven at its end. */
@@ -37,25 +38,7 @@ const bodies = computed(() =>
 
 <template>
   <svg :width="width" :height="high + 2" aria-hidden="true">
-    <defs>
-      <linearGradient
-        v-for="(part, index) in bodies"
-        :id="`${id}-${index}`"
-        :key="index"
-        gradientUnits="userSpaceOnUse"
-        :x1="part.from"
-        :x2="part.to"
-        y1="0"
-        y2="0"
-      >
-        <stop
-          v-for="(stop, place) in part.stops"
-          :key="place"
-          :offset="stop.offset"
-          :stop-color="stop.colour"
-        />
-      </linearGradient>
-    </defs>
+    <BodyGradients :id="id" :bodies="bodies" />
     <path
       v-for="(part, index) in bodies"
       :key="index"

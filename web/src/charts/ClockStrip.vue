@@ -3,6 +3,7 @@ import { area } from 'd3-shape'
 import { computed, useId } from 'vue'
 import type { Plan } from '../api/client'
 import { useUnits } from '../shell/units'
+import BodyGradients from './BodyGradients.vue'
 import { doughColour } from './temperature'
 
 type Ribbon = Plan['ribbon']
@@ -62,25 +63,7 @@ const bodies = computed(() =>
 
 <template>
   <svg :width="length" :height="high + 2" aria-hidden="true">
-    <defs>
-      <linearGradient
-        v-for="(part, index) in bodies"
-        :id="`${id}-${index}`"
-        :key="index"
-        gradientUnits="userSpaceOnUse"
-        :x1="part.from"
-        :x2="part.to"
-        y1="0"
-        y2="0"
-      >
-        <stop
-          v-for="(stop, place) in part.stops"
-          :key="place"
-          :offset="stop.offset"
-          :stop-color="stop.colour"
-        />
-      </linearGradient>
-    </defs>
+    <BodyGradients :id="id" :bodies="bodies" />
     <g :transform="`translate(0 ${high})`">
       <rect
         v-for="(night, index) in dark"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, onScopeDispose, ref, watch } from 'vue'
+import LoafAsks from '../log/LoafAsks.vue'
 import { RouterLink, useRoute, useRouter } from 'vue-router'
 import { api, ask, type Schemas } from '../../api/client'
 import BenchRibbons from '../../charts/BenchRibbons.vue'
@@ -228,6 +229,7 @@ watch(
       <UndoLine />
       <h2 class="empty">{{ t.empty }}</h2>
       <ComingUp :now="now" :cultures="cultures.data.value?.cultures ?? []" />
+      <LoafAsks />
       <p class="lead">{{ t.emptyMore }}</p>
       <StartPanel @begun="choose" />
       <p>
@@ -294,6 +296,7 @@ watch(
         :chosen="dough?.id ?? null"
         @choose="choose"
       />
+      <LoafAsks />
 
       <div v-if="dough" class="below">
         <section>

@@ -29,6 +29,9 @@ loaf-density = { $g } g/ml
 loaf-tall = { $ratio } high over wide
 loaf-lost = { $percent } % lost
 loaf-liking = liked { $of } of 5
+loaf-asking = Loaves to look at
+loaf-askLoaf = { $name }, { $when }: how did it come out?
+loaf-askKeeping = { $name }, { $when }: how does it keep?
 loaf-earlier = said before
 
 ## loaf-looks: by code
