@@ -136,7 +136,6 @@ def judging(page: Page) -> None:
     page.get_by_role("button", name="Keep the sheet").click()
     page.locator("article.loaf").wait_for()
     page.get_by_role("button", name="Judge the loaf").click()
-    page.get_by_label("The day of the bake").check(force=True)
     page.get_by_role("group", name="Its shape").scroll_into_view_if_needed()
 
 
