@@ -129,7 +129,7 @@ def judging(page: Page) -> None:
     page.get_by_role("button", name="Judge the loaf").click()
     sheet = page.get_by_role("dialog")
     for group, name in (
-        ("Liked", "well"), ("Its shape", "domed"), ("Scores", "with an ear"), ("Top", "chestnut"), ("Crumb", "open"),
+        ("Liked", "well"), ("Its shape", "domed"), ("Scores", "with an ear"), ("Top", "deep"), ("Crumb", "open"),
         ("Crust", "crackling"),
     ):  # fmt: skip
         sheet.get_by_role("group", name=group, exact=True).get_by_role("button", name=name, exact=True).click()

@@ -119,5 +119,7 @@ def test_it_is_asked_how_the_loaf_is_and_later_how_it_keeps(baked, hours, said, 
     if said:
         baked.now = out + timedelta(days=said)
         judge(baked, {"day": said, "keeps": "fresh"})
+    baked.press("bake_finished")
     baked.now = out + timedelta(hours=hours)
-    assert line(baked)["asks"] == asks
+    asking = baked.client.get("/api/bakes/asking").json["bakes"]
+    assert [each["asks"] for each in asking if each["id"] == PLAN] == ([asks] if asks else [])

@@ -44,7 +44,7 @@ def loaves(day):
 
 def test_a_sheet_is_kept_with_its_bake_and_measured(baked):
     shape = record(baked)
-    sheet = {"height_mm": 95, "width_mm": 215, "length_mm": 250, "out_g": 0.86 * shape["dough_g"], "scores": "ear",
+    sheet = {"height_mm": 95, "width_mm": 215, "length_mm": 250, "out_g": 0.86 * shape["each_g"], "scores": "ear",
              "holes": ["everywhere"], "liked": 4, "again": True, "top_colour": 62}  # fmt: skip
     assert judge(baked, sheet, key="sheet-1")["taken"] == ["sheet-1"]
     (found,) = loaves(baked)
@@ -117,6 +117,27 @@ def test_what_cannot_be_is_refused_in_words_and_nothing_is_kept(baked, body, say
     answer = judge(baked, body)
     assert says in " ".join(f"{each['field']} {each['sentence']}" for each in answer["refused"])
     assert loaves(baked) == []
+
+
+def test_parts_that_were_parted_by_hand_have_sheets_too(day):
+    day.mixed().at(15, 0)
+    day.press("bake_edited", {"code": "split", "until": "2026-11-29T18:00", "pieces": 1})
+    until_cut(day)
+    assert record(day)["parts"] == ["first", "later"]
+    assert judge(day, {"part": "later", "liked": 3})["refused"] == []
+    assert "no part 'evening'" in judge(day, {"part": "evening", "liked": 3})["refused"][0]["sentence"]
+
+
+def test_what_the_sheet_asks_with_is_the_kitchens_own(baked):
+    found = baked.client.get(f"/api/bakes/{PLAN}").json
+    assert [chip["shade"] for chip in found["chips"]] == ["pale", "light", "golden", "deep", "dark", "very dark"]
+    assert found["bake"]["lengths"] == ["height_mm", "width_mm"] and found["bake"]["days"] == 0
+    baked.now = baked.now.replace(hour=23, minute=59)
+    assert record(baked)["days"] == 0
+    baked.now += 2 * MIN
+    assert record(baked)["days"] == 1
+    judge(baked, {"top_colour": 58, "base_colour": 8})
+    assert [(each["top"], each["base"]) for each in loaves(baked)] == [("deep", "pale")]
 
 
 def test_a_dough_that_is_not_baked_has_no_loaf(day):

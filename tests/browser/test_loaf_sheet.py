@@ -47,10 +47,10 @@ def test_a_loaf_is_judged_by_pressing_and_stands_in_its_record(own, sheet):
     look(sheet, "Crumb", "open").click()
     look(sheet, "Holes", "under the crust").click()
     look(sheet, "Holes", "dense base").click()
-    look(sheet, "Top", "chestnut").click()
+    look(sheet, "Top", "deep").click()
     keep(sheet)
     loaf = sheet.locator("article.loaf")
-    for said in ("liked 4 of 5", "with an ear", "open", "under the crust, dense base", "chestnut"):
+    for said in ("liked 4 of 5", "with an ear", "open", "under the crust, dense base", "deep"):
         expect(loaf).to_contain_text(said)
 
 

@@ -124,6 +124,7 @@ def test_two_trays_change_places_half_way_in_the_oven_room_too():
     made = draft(rolls, 24, tray, Oven("electric", shelves=3), Want())
     assert in_use(tray, Oven("electric", shelves=3), rolls, made.per_load) == 2
     said = [each.kind for each in touches(made.bake, made.done, tray, Oven("electric", shelves=3), ())]
+    assert "turn" not in said
     assert said.count("swap") == 1 and said.index("load") < said.index("swap") < said.index("out")
     one = draft(rolls, 6, tray, OVEN, Want())
     assert "swap" not in [each.kind for each in touches(one.bake, one.done, tray, OVEN, ())]

@@ -88,8 +88,7 @@ function branch(first: string, own: string[]): unknown {
       Object.defineProperty(place, last, { enumerable: true, get: () => said(key) })
     }
   }
-  const found = (listed(root) as Record<string, unknown>)[first]
-  return found
+  return (listed(root) as Record<string, unknown>)[first]
 }
 
 /** Groups that count from nought are lists. */

@@ -10,6 +10,7 @@ from gentle_crust.api.common import answer, now, reading, room, work
 from gentle_crust.contract import events as bodies
 from gentle_crust.contract.asked import Asked
 from gentle_crust.contract.bench import (
+    AskingAnswer,
     BakeAnswer,
     BakesAnswer,
     BenchAnswer,
@@ -37,6 +38,7 @@ from gentle_crust.contract.bench import (
     TriedAnswer,
     VerdictAnswer,
 )
+from gentle_crust.contract.oven import ChipAnswer
 from gentle_crust.contract.pages import PageQuery
 from gentle_crust.contract.strict import KeyPath
 from gentle_crust.contract.tidy import sane
@@ -243,10 +245,16 @@ def list_bakes(query: PageQuery) -> Response:
     return answer(BakesAnswer(bakes=list(page.lines), more=page.more))
 
 
+@bench.get("/bakes/asking", responses={200: AskingAnswer})
+def asking_bakes() -> Response:
+    """Bakes of which something may be asked: how the loaf is, or how it keeps."""
+    return answer(AskingAnswer(bakes=list(BakesBook(work()).asking())))
+
+
 @bench.get("/bakes/<key>", responses={200: BakeAnswer})
 def bake_record(path: KeyPath) -> Response:
     """What was done, read, judged, written and photographed of one bake."""
-    return answer(BakeAnswer(bake=BakesBook(work()).one(path.key)))
+    return answer(BakeAnswer(bake=BakesBook(work()).one(path.key), chips=ChipAnswer.all()))
 
 
 @bench.get("/bench/score", responses={200: ScoreAnswer})

@@ -32,7 +32,7 @@ from gentle_crust.contract.strict import KeyPath
 from gentle_crust.core.cautions import caution
 from gentle_crust.core.messages import message
 from gentle_crust.core.oven.calibration import calibrate
-from gentle_crust.core.oven.doneness import SHADES, shade
+from gentle_crust.core.oven.doneness import shade
 from gentle_crust.core.oven.kit import steam_of, vessel_heat
 from gentle_crust.core.oven.ranking import CRITERIA, Way, serves
 from gentle_crust.core.oven.staged import may_be_heated
@@ -153,7 +153,7 @@ def _shown(found: Shown) -> OvenBakeAnswer:
         cutting=found.cutting,
         short_k=found.short_k,
         said=found.said,
-        chips=[ChipAnswer(shade=message(f"shade-{word}"), colour=colour) for _, word, colour in SHADES],
+        chips=ChipAnswer.all(),
         first=FIRST,
     )
 

@@ -7,6 +7,7 @@ from typing import Any, Literal
 from gentle_crust.core.loaf.sheet import Measured, Sheet
 from gentle_crust.core.messages import Message
 
+Asks = Literal["loaf", "keeping"]
 BakeState = Literal["on_bench", "baked", "stopped"]
 
 
@@ -58,8 +59,16 @@ class BakeLine:
     photos: int
     drawn: Drawn | None = None
     loaf: LoafLine | None = None
-    asks: Literal["", "loaf", "keeping"] = ""
-    """What may be asked of it now: how the loaf is, or, some days later, how it keeps."""
+
+
+@dataclass(frozen=True)
+class AskingLine:
+    """A bake of which something may be asked: how the loaf is, or, some days later, how it keeps."""
+
+    id: str
+    name: str
+    out: datetime
+    asks: Asks
 
 
 @dataclass(frozen=True)
@@ -142,6 +151,9 @@ class RecordLoaf:
     at: datetime
     sheet: Sheet
     measured: Measured
+    top: Message | None
+    base: Message | None
+    """Its colours in a baker's words."""
     stands: bool
 
 
@@ -172,7 +184,8 @@ class BakeRecord:
     loaves: tuple[RecordLoaf, ...]
     parts: tuple[str, ...]
     """Names of the parts that it went, if several."""
-    shape: str
-    dough_g: float
-    """What a loaf weighed as dough."""
+    lengths: tuple[str, ...]
+    """What of a loaf of its shape is measured."""
+    days: int
+    """How many days ago its last loaf came out, by the kitchen's calendar."""
     unreadable: tuple[UnreadableEvent, ...]

@@ -6,7 +6,8 @@ from typing import Annotated, Any, ClassVar, Literal
 
 from pydantic import AwareDatetime, Field, StringConstraints
 
-from gentle_crust.contract.bakes import BakeLine, BakeRecord
+from gentle_crust.contract.bakes import AskingLine, BakeLine, BakeRecord
+from gentle_crust.contract.oven import ChipAnswer
 from gentle_crust.contract.strict import KeyPath, Number, Short, Shown, Strict
 from gentle_crust.core import limits
 from gentle_crust.core.bench.clashes import Clash
@@ -291,6 +292,12 @@ class RecordAnswer(Shown):
     """What is kept but cannot be read."""
 
 
+class AskingAnswer(Shown):
+    """Bakes of which something may be asked, the latest first."""
+
+    bakes: list[AskingLine]
+
+
 class BakesAnswer(Shown):
     """Bakes, the latest first."""
 
@@ -303,6 +310,8 @@ class BakeAnswer(Shown):
     """One bake's record."""
 
     bake: BakeRecord
+    chips: list[ChipAnswer]
+    """Colours to hold a crust against."""
 
 
 class ScoreAnswer(Shown):

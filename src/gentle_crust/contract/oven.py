@@ -9,8 +9,8 @@ from gentle_crust.contract.kitchen import MyBake
 from gentle_crust.contract.strict import Number, Short, Shown, Strict
 from gentle_crust.core import limits
 from gentle_crust.core.limits import Limit
-from gentle_crust.core.messages import Message
-from gentle_crust.core.oven.doneness import Lag, Sign
+from gentle_crust.core.messages import Message, message
+from gentle_crust.core.oven.doneness import SHADES, Lag, Sign
 from gentle_crust.core.oven.hazards import Hazard
 from gentle_crust.core.oven.kit import OvenStage, Preheated, Steam
 from gentle_crust.core.oven.loads import Load
@@ -195,6 +195,11 @@ class ChipAnswer(Shown):
 
     shade: Message
     colour: float
+
+    @classmethod
+    def all(cls) -> "list[ChipAnswer]":
+        """From pale to very dark."""
+        return [cls(shade=message(f"shade-{word}"), colour=colour) for _, word, colour in SHADES]
 
 
 class OvenPoured(Shown):

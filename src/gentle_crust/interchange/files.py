@@ -131,14 +131,11 @@ def _csv(formula: Formula, weighed: Weighed) -> str:
     writer.writerow(["stage", "ingredient", "grams", "percent_of_all_flour", "percent_as_mixed"])
     for stage in weighed.stages:
         for line in stage.lines:
-            figures = [f"{value:.2f}" if value >= 1 else f"{value:.4f}" for value in _figures(line)]
+            values = (line.g, line.percent, line.mixed_percent)
+            figures = [f"{value:.2f}" if value >= 1 else f"{value:.4f}" for value in values]
             writer.writerow([cell(stage.kind), cell(line.name), *figures])
     writer.writerow(["all", cell(formula.name), f"{weighed.dough_g:.2f}", "", ""])
     return out.getvalue()
-
-
-def _figures(line: Ingredient) -> tuple[float, float, float]:
-    return line.g, line.percent, line.mixed_percent
 
 
 def _text(formula: Formula, weighed: Weighed, made: HowMade | None) -> str:

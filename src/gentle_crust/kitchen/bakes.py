@@ -1,10 +1,11 @@
 """Bakes that were begun: a list of them, and each one's record, whatever became of it."""
 
 from datetime import datetime, timedelta
-from typing import Literal
 
 from gentle_crust.contract import events as bodies
 from gentle_crust.contract.bakes import (
+    AskingLine,
+    Asks,
     BakeLine,
     BakeRecord,
     RecordEdit,
@@ -20,15 +21,18 @@ from gentle_crust.contract.bakes import (
 from gentle_crust.contract.pages import PAGE, Page, place_of, written
 from gentle_crust.contract.sentences import MESSAGE
 from gentle_crust.core.bench.happened import EXTRA_FOLD, keys
+from gentle_crust.core.clock import zone_of
 from gentle_crust.core.course.steps import CODES
 from gentle_crust.core.errors import NotFound
-from gentle_crust.core.loaf.sheet import measured
+from gentle_crust.core.loaf.sheet import lengths_of, measured
 from gentle_crust.core.messages import Message, message, named
+from gentle_crust.core.oven.doneness import shade
 from gentle_crust.core.plan.shown import Plan
 from gentle_crust.kitchen import story as tale
 from gentle_crust.kitchen.bench import each_g
-from gentle_crust.kitchen.beside import DRAWN, LOAF_LINE
+from gentle_crust.kitchen.beside import DRAWN, LOAF_LINE, parts_of
 from gentle_crust.kitchen.plans import PlanBook
+from gentle_crust.kitchen.settings import KitchenSettings
 from gentle_crust.kitchen.story import Story, Told, story_of
 from gentle_crust.kitchen.work import Work
 from gentle_crust.store.baking import Bakes
@@ -57,6 +61,14 @@ class BakesBook:
             lines = tuple(self._line(row) for row in rows[:PAGE])
             last = (rows[PAGE - 1].latest, rows[PAGE - 1].id) if len(rows) > PAGE else None
         return Page(lines, written(last) if last else "")
+
+    def asking(self) -> tuple[AskingLine, ...]:
+        """Bakes of which something may be asked now, those still on the bench left out."""
+        now = self.now()
+        with self.work.read() as session:
+            rows = Bakes(session).came_out(now - THIRD_DAY_ENDS, now)
+            asked = [(row, _asks(row, now)) for row in rows if not row.on_bench(now)]
+        return tuple(AskingLine(row.id, row.name, row.out, asks) for row, asks in asked if row.out and asks)
 
     def one(self, key: str) -> BakeRecord:
         """One bake's record. Raises CraftError if that was never begun."""
@@ -90,11 +102,16 @@ class BakesBook:
             ),
             outcomes=tuple(_outcome(each) for each in story.of(bodies.OUTCOME)),
             loaves=_loaves(story, saved.answer.formula.shape, weighs),
-            parts=tuple(part.name for part in plan.outs),
-            shape=saved.answer.formula.shape,
-            dough_g=weighs,
+            parts=parts_of(plan, story),
+            lengths=lengths_of(saved.answer.formula.shape),
+            days=self._days_since(row.out),
             unreadable=tuple(UnreadableEvent(each.id, each.kind, each.at) for each in story.unreadable),
         )
+
+    def _days_since(self, out: datetime | None) -> int:
+        """Midnights of the kitchen since the last loaf came out."""
+        zone = zone_of(KitchenSettings(self.work).get().zone)
+        return 0 if out is None else max((self.now().astimezone(zone).date() - out.astimezone(zone).date()).days, 0)
 
     def _line(self, row: BakeRow) -> BakeLine:
         return BakeLine(
@@ -109,19 +126,18 @@ class BakesBook:
             photos=row.photos,
             drawn=None if not row.drawn else DRAWN.read(row.drawn),
             loaf=None if not row.loaf else LOAF_LINE.read(row.loaf),
-            asks=_asks(row, self.now()),
         )
 
 
-def _asks(row: BakeRow, now: datetime) -> Literal["", "loaf", "keeping"]:
+def _asks(row: BakeRow, now: datetime) -> Asks | None:
     """What may be asked of a bake: of a loaf that can be cut and was not judged; on its second and third day."""
     if row.out is None or row.stopped:
-        return ""
+        return None
     since = now - row.out
     if not row.loaf:
-        return "loaf" if CAN_BE_CUT <= since <= STILL_KNOWN else ""
+        return "loaf" if CAN_BE_CUT <= since <= STILL_KNOWN else None
     on_its_days = SECOND_DAY <= since <= THIRD_DAY_ENDS
-    return "keeping" if on_its_days and int(row.loaf.get("day", 0)) < since.days else ""
+    return "keeping" if on_its_days and int(row.loaf.get("day", 0)) < since.days else None
 
 
 def _steps(plan: Plan, story: Story) -> tuple[RecordStep, ...]:
@@ -164,7 +180,15 @@ def _loaves(story: Story, shape: str, dough_g: float) -> tuple[RecordLoaf, ...]:
     told = [(each, bodies.SHEET.read(each.body)) for each in story.of(bodies.LOAF)]
     last = {(sheet.part, sheet.piece, sheet.day): each.id for each, sheet in told}
     return tuple(
-        RecordLoaf(each.id, each.at, sheet, measured(sheet, shape, dough_g), each.id in last.values())
+        RecordLoaf(
+            id=each.id,
+            at=each.at,
+            sheet=sheet,
+            measured=measured(sheet, shape, dough_g),
+            top=None if sheet.top_colour is None else shade(sheet.top_colour),
+            base=None if sheet.base_colour is None else shade(sheet.base_colour),
+            stands=each.id in last.values(),
+        )
         for each, sheet in told
     )
 

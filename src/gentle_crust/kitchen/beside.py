@@ -17,9 +17,11 @@ from gentle_crust.contract.documents import FORMULA
 from gentle_crust.contract.formulas import FormulaLine
 from gentle_crust.contract.sentences import kept
 from gentle_crust.contract.tidy import sane
+from gentle_crust.core.course.tailored import LATER, NOW
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.formula.feel import feel, mixing_for
 from gentle_crust.core.formula.model import Formula
+from gentle_crust.core.plan.shown import Plan
 from gentle_crust.core.readiness.outcome import came_out_as_judged
 from gentle_crust.kitchen import story as tale
 from gentle_crust.kitchen.drawn import drawing, loaf_line
@@ -76,6 +78,12 @@ def out_of(story: Story) -> datetime | None:
     outs = [deed.at for deed in story.happened.deeds if deed.key.startswith("out-") and not deed.skipped]
     closing = story.of(bodies.FINISHED, bodies.STOPPED)
     return max(outs, default=None) or (closing[-1].at if closing else None)
+
+
+def parts_of(plan: Plan, story: Story) -> tuple[str, ...]:
+    """Names of the parts that a dough went, as it was planned or as it was parted by hand."""
+    planned = tuple(each.name for each in plan.outs)
+    return planned or ((NOW, LATER) if any(edit.code == "split" for edit in story.happened.edits) else ())
 
 
 def _as_judged(story: Story) -> bool | None:

@@ -24,18 +24,21 @@ def method_view(work: Work, formula: Formula, style: str | None = None) -> Metho
     Raises CraftError that names the stage for a method that cannot be.
     """
     check(formula)
-    settings = KitchenSettings(work).get()
-    whole = completed(Asked("", style=style), settings, formula)
-    made = plan_of(whole, Behind(settings, formula, None, work.now(), MixBook(work).learnt_k()))
-    chosen = style_of(whole.style or OWN, formula)
-    return _view(made, method_for(chosen, formula), chosen.id, settings)
+    made = _planned(work, formula, style)
+    chosen = style_of(made.asked.style or OWN, formula)
+    return _view(made, method_for(chosen, formula), chosen.id, KitchenSettings(work).get())
 
 
 def made_so(work: Work, formula: Formula) -> HowMade:
     """How a formula is made in this kitchen, by its own method or in the style that suits it, for any day."""
+    return how_made(_planned(work, formula, OWN if formula.method is not None else None))
+
+
+def _planned(work: Work, formula: Formula, style: str | None) -> CoursePlan:
+    """A formula in a style, or in the one that suits it, as soon as it can be."""
     settings = KitchenSettings(work).get()
-    whole = completed(Asked("", style=OWN if formula.method is not None else None), settings, formula)
-    return how_made(plan_of(whole, Behind(settings, formula, None, work.now(), MixBook(work).learnt_k())))
+    whole = completed(Asked("", style=style), settings, formula)
+    return plan_of(whole, Behind(settings, formula, None, work.now(), MixBook(work).learnt_k()))
 
 
 def method_of_plan(work: Work, asked: CourseAsked) -> MethodView:

@@ -161,9 +161,9 @@ class OvenBook:
 
     def method(self, asked: AskedBake) -> dict[str, Any]:
         """The formula's method, or that of the style that suits it, baked as this bake is drawn or was altered."""
-        formula = self.formulas.get(asked.loaf.formula_id).formula
-        style = fitting(formula, self.settings.get().vessels)[0]
-        return as_written(with_bake(method_for(style, formula), baking_of(self.bake(asked), self.settings.get().oven)))
+        formula, kit = self.formulas.get(asked.loaf.formula_id).formula, self.settings.get()
+        style = fitting(formula, kit.vessels)[0]
+        return as_written(with_bake(method_for(style, formula), baking_of(self.bake(asked), kit.oven)))
 
     def keep(self, name: str, asked: AskedBake) -> Settings:
         """The kitchen with this bake among the baker's own; one of the same name is kept over."""

@@ -25,7 +25,7 @@ from gentle_crust.core.readiness.outcome import looked
 from gentle_crust.kitchen import states
 from gentle_crust.kitchen import story as tale
 from gentle_crust.kitchen.bench import ABSENT, LONGEST_AWAY, PRESENT, BenchBook
-from gentle_crust.kitchen.beside import out_of, write_bake
+from gentle_crust.kitchen.beside import out_of, parts_of, write_bake
 from gentle_crust.kitchen.by_hand import HandBook, edit_body
 from gentle_crust.kitchen.follow import Taken, mixed_of, value_of
 from gentle_crust.kitchen.local_time import instant_of
@@ -310,14 +310,9 @@ class Presses:
         if unknown:
             raise Unreadable("sheet", "loaf-field-unknown", name=min(unknown)[:40])
         sheet = checked(as_declared(bodies.SHEET.read, press.body, "sheet"))
-        if sheet.part and sheet.part not in self._parts(saved(), story):
+        if sheet.part and sheet.part not in parts_of(saved().answer.plan, story):
             raise CraftError("part", "loaf-part-unknown", part=sheet.part[:40])
         return {name: value for name, value in bodies.SHEET.write(sheet).items() if value not in (None, "", [], ())}
-
-    def _parts(self, saved: SavedPlan, story: Story) -> set[str]:
-        """Names of the parts that a dough went, as it was planned or as it was changed by hand."""
-        planned = {each.name for each in saved.answer.plan.outs}
-        return planned or {each.name for each in self.bench.one(saved.id, story).carried().plan.outs}
 
     def _probe(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
         return {"device": str(press.body.get("device", ""))[:60]}

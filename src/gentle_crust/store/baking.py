@@ -154,6 +154,11 @@ class Bakes:
             wanted = wanted.where(tuple_(BakeRow.latest, BakeRow.id) < before)
         return self.session.scalars(wanted.order_by(BakeRow.latest.desc(), BakeRow.id.desc()).limit(limit)).all()
 
+    def came_out(self, since: datetime, until: datetime) -> Sequence[BakeRow]:
+        """Bakes that came out between two instants, the latest first."""
+        wanted = select(BakeRow).where(BakeRow.latest.between(since, until), BakeRow.out.is_not(None))
+        return self.session.scalars(wanted.order_by(BakeRow.latest.desc(), BakeRow.id.desc())).all()
+
     def score(self) -> tuple[int, int]:
         """How many came out as their proof was judged, of how many that were judged and tasted."""
         wanted = select(BakeRow.as_judged, func.count()).where(BakeRow.as_judged.is_not(None))

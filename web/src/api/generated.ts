@@ -89,6 +89,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bakes/asking": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Bakes of which something may be asked: how the loaf is, or how it keeps. */
+        get: operations["bench_asking_bakes_bakes_asking_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bakes/{key}": {
         parameters: {
             query?: never;
@@ -2004,6 +2021,34 @@ export interface components {
             zone?: string | null;
         };
         /**
+         * AskingAnswer
+         * @description Bakes of which something may be asked, the latest first.
+         */
+        AskingAnswer: {
+            /** Bakes */
+            bakes: components["schemas"]["AskingLine"][];
+        };
+        /**
+         * AskingLine
+         * @description A bake of which something may be asked: how the loaf is, or, some days later, how it keeps.
+         */
+        AskingLine: {
+            /**
+             * Asks
+             * @enum {string}
+             */
+            asks: "loaf" | "keeping";
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /**
+             * Out
+             * Format: date-time
+             */
+            out: string;
+        };
+        /**
          * AwayAnswer
          * @description Care before and after an absence.
          */
@@ -2063,18 +2108,14 @@ export interface components {
          */
         BakeAnswer: {
             bake: components["schemas"]["BakeRecord"];
+            /** Chips */
+            chips: components["schemas"]["ChipAnswer"][];
         };
         /**
          * BakeLine
          * @description One line of the list of bakes. ``out``: when the last loaf came out, or it was stopped; None while it bakes.
          */
         BakeLine: {
-            /**
-             * Asks
-             * @default
-             * @enum {string}
-             */
-            asks: "" | "loaf" | "keeping";
             drawn?: components["schemas"]["Drawn"] | null;
             /** How */
             how: string;
@@ -2162,12 +2203,14 @@ export interface components {
         BakeRecord: {
             /** Changes */
             changes: components["schemas"]["RecordWords"][];
-            /** Dough G */
-            dough_g: number;
+            /** Days */
+            days: number;
             /** Each G */
             each_g: number;
             /** Edits */
             edits: components["schemas"]["RecordEdit"][];
+            /** Lengths */
+            lengths: string[];
             line: components["schemas"]["BakeLine"];
             /** Loaves */
             loaves: components["schemas"]["RecordLoaf"][];
@@ -2181,8 +2224,6 @@ export interface components {
             photos: components["schemas"]["RecordPhoto"][];
             /** Readings */
             readings: components["schemas"]["RecordReading"][];
-            /** Shape */
-            shape: string;
             /** Steps */
             steps: components["schemas"]["RecordStep"][];
             /** Unreadable */
@@ -6992,12 +7033,16 @@ export interface components {
              * Format: date-time
              */
             at: string;
+            /** Base */
+            base: string | null;
             /** Id */
             id: string;
             measured: components["schemas"]["Measured"];
             sheet: components["schemas"]["Sheet"];
             /** Stands */
             stands: boolean;
+            /** Top */
+            top: string | null;
         };
         /**
          * RecordOutcome
@@ -7722,8 +7767,7 @@ export interface components {
          * @description What was said of one loaf. Lengths mm, weights g; colours 0-100 as on the drawn chips; sour and liked by steps.
          *
          *     ``part`` of the dough that it belongs to and ``piece`` its mark, both empty if it speaks for all. ``cut_min``:
-         *     minutes from the oven to the knife. ``day`` 0 is the day of the bake; later ones say how it keeps. ``colour_inside``
-         *     is the crumb's, ``bite`` gummy to dry.
+         *     minutes from the oven to the knife. ``day`` 0 is the day of the bake; later ones say how it keeps.
          */
         Sheet: {
             /** Again */
@@ -9372,6 +9416,53 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BakesAnswer"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    bench_asking_bakes_bakes_asking_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AskingAnswer"];
                 };
             };
             /** @description A field is wrong; the sentence says which and what to do. */

@@ -782,7 +782,6 @@ export interface Words {
     salt: Record<string, string>
     skins: Record<string, string>
     keepings: Record<string, string>
-    shades: Record<string, string>
     agains: Record<string, string>
     likings: string[]
     sournesses: string[]

@@ -295,7 +295,7 @@ def _heating(bake: FilledBake, load: float, made: Made) -> Iterator[Step]:
     )  # fmt: skip
     yield made("preheat", load - bake.preheat.minutes / 60, 2, text, 1)
     if bake.heated == "hob":
-        warm = message("step-hob", minutes=HOB_MIN, vessel=message(f"the-vessel-{bake.vessel.kind}"))
+        warm = message("touch-hob", minutes=HOB_MIN, vessel=message(f"the-vessel-{bake.vessel.kind}"))
         yield made("preheat", load - HOB_MIN / 60, 2, warm, 1, what="hob", title=message("touch-hob-title"))
 
 

@@ -46,8 +46,7 @@ class Sheet:
     """What was said of one loaf. Lengths mm, weights g; colours 0-100 as on the drawn chips; sour and liked by steps.
 
     ``part`` of the dough that it belongs to and ``piece`` its mark, both empty if it speaks for all. ``cut_min``:
-    minutes from the oven to the knife. ``day`` 0 is the day of the bake; later ones say how it keeps. ``colour_inside``
-    is the crumb's, ``bite`` gummy to dry.
+    minutes from the oven to the knife. ``day`` 0 is the day of the bake; later ones say how it keeps.
     """
 
     part: str = ""
@@ -143,6 +142,11 @@ def measured(sheet: Sheet, shape: str, dough_g: float) -> Measured:
         height_over_width=None if not sheet.height_mm or not sheet.width_mm else sheet.height_mm / sheet.width_mm,
         loss=loss,
     )
+
+
+def lengths_of(shape: str) -> tuple[str, ...]:
+    """What of a loaf of a shape is measured: a round one is as long as it is wide."""
+    return ("height_mm", "width_mm") if shape in ROUND else ("height_mm", "width_mm", "length_mm")
 
 
 def _volume_ml(sheet: Sheet, shape: str) -> float | None:

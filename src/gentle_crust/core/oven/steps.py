@@ -64,14 +64,15 @@ def touches(
         else:
             found.append(Touch("step", at, change, message("touch-for", minutes=more)))
     open_from = question.minutes - last.minutes
-    if question.oven.kind != "electric_fan" and (
+    swapped = half_way([stage.minutes for stage in question.stages])
+    if swapped is not None and in_use(vessel, oven, question.loaf, question.loaf.pieces) > 1:
+        # What changes places is turned front to back as it does: not once more.
+        found.append(Touch("swap", swapped, message("touch-swap-title"), message("step-swap")))
+    elif question.oven.kind != "electric_fan" and (
         oven.hot_side or vessel.kind in ("tray", "perforated_tray", "oven_floor")
     ):
         text = message(f"turn-hotter-{oven.hot_side}" if oven.hot_side else "turn-round")
         found.append(Touch("turn", open_from + last.minutes / 2, message("turn-title"), text))
-    swapped = half_way([stage.minutes for stage in question.stages])
-    if swapped is not None and in_use(vessel, oven, question.loaf, question.loaf.pieces) > 1:
-        found.append(Touch("swap", swapped, message("touch-swap-title"), message("step-swap")))
     check = max(question.minutes - 6, open_from + 1)
     found.append(Touch("check", check, message("touch-check-title"), message("touch-check")))
     out = message("touch-out", core=round(done.core_c))

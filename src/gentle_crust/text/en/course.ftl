@@ -251,7 +251,6 @@ step-finish-oil = A thin film of oil.
 step-finish-topping = Open each by hand from the middle, top it.
 step-preheat-whole = Oven to { WARMTH($heat) } for { $minutes } min, { $vessel } inside. Nothing may be proofing in it.
 step-preheat-lid = Oven to { WARMTH($heat) } for { $minutes } min, only the lid of the { $vessel } inside. Nothing may be proofing in it.
-step-hob = The { $vessel }, without its lid, on a low flame for { $minutes } min, until a drop of water dances on it.
 step-preheat-empty = Oven to { WARMTH($heat) } for { $minutes } min, { $vessel } left out. Nothing may be proofing in it.
 step-fire = Lay and light the fire in the middle; two hours and a half until the dome is white.
 step-rake-out = Rake out the embers, wipe the floor, door shut: the heat evens out for { $minutes } min.

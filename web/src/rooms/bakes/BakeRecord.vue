@@ -5,7 +5,6 @@ import { RouterLink, useRoute } from 'vue-router'
 import { api, ask, Refused, type Schemas } from '../../api/client'
 import ChoiceRow from '../../forms/ChoiceRow.vue'
 import { useBench } from '../../shell/bench'
-import { useNow } from '../../shell/kitchen'
 import { useAbout } from '../../shell/title'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
@@ -22,7 +21,6 @@ const route = useRoute()
 const client = useQueryClient()
 const { day, dayClock, clock, span, warmth, mass, say } = useUnits()
 const { press, refused } = useBench()
-const now = useNow()
 const key = computed(() => String(route.params.id))
 const found = useQuery({
   queryKey: ['bakes', key],
@@ -79,11 +77,6 @@ async function keepOutcome(value: 'under' | 'right' | 'over' | '') {
 }
 /** Whether the loaf's sheet is open; a link from elsewhere may have asked for it. */
 const judging = ref(route.query.loaf !== undefined)
-const DAY = 24 * 60 * 60 * 1000
-const age = computed(() => {
-  const out = bake.value?.line.out
-  return out ? Math.max(Math.floor((now.value - Date.parse(out)) / DAY), 0) : 0
-})
 async function keepLoaf(sheet: Sheet) {
   judging.value = false
   await send('bake_loaf', sheet as Record<string, unknown>, words.loaf.kept)
@@ -131,9 +124,10 @@ const more = (outcome: Schemas['RecordOutcome']) =>
         :name="bake.line.name"
         :parts="bake.parts"
         :pieces="bake.line.pieces"
-        :shape="bake.shape"
+        :lengths="bake.lengths"
+        :chips="found.data.value?.chips ?? []"
         :loaves="bake.loaves"
-        :day="age"
+        :day="bake.days"
         @close="judging = false"
         @keep="keepLoaf"
       />

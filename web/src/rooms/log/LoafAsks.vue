@@ -8,23 +8,21 @@ import { words } from '../../words'
 
 /** Quietly, on the bench: loaves that can be judged, and on their second and third day how they keep. */
 const t = words.loaf
-const MOST = 3
 const { day } = useUnits()
 const bakes = useQuery({
   queryKey: ['bakes', 'asks'],
-  queryFn: () => ask(api.GET('/api/bakes', { params: { query: { more: '', name: '' } } })),
+  queryFn: () => ask(api.GET('/api/bakes/asking')),
   staleTime: 60_000,
 })
-const asking = computed(() =>
-  (bakes.data.value?.bakes ?? []).filter(({ asks, state }) => asks && state === 'baked').slice(0, MOST),
-)
+const MOST = 3
+const asking = computed(() => (bakes.data.value?.bakes ?? []).slice(0, MOST))
 </script>
 
 <template>
   <ul v-if="asking.length" class="asks no-print" :aria-label="t.asking">
     <li v-for="line in asking" :key="line.id">
       <RouterLink :to="`/bakes/${line.id}?loaf`">{{
-        (line.asks === 'keeping' ? t.askKeeping : t.askLoaf)({ name: line.name, when: day(line.out!) })
+        (line.asks === 'keeping' ? t.askKeeping : t.askLoaf)({ name: line.name, when: day(line.out) })
       }}</RouterLink>
     </li>
   </ul>

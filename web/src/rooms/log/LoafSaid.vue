@@ -14,10 +14,6 @@ const whose = computed(() => {
   const { part, piece, day } = sheet.value
   return [part, piece, day ? t.day({ day }) : ''].filter(Boolean).join(' · ')
 })
-const chip = (value: number) =>
-  t.shades[
-    String(Object.keys(t.shades).reduce((a, b) => (Math.abs(+b - value) < Math.abs(+a - value) ? b : a)))
-  ]
 /** Each look with what it is, in the order of the sheet. */
 const looks = computed(() => {
   const said = sheet.value
@@ -27,8 +23,8 @@ const looks = computed(() => {
     [t.looks.scores!, said.scores ? t.scores[said.scores] : undefined],
     [t.looks.blow_out!, said.blow_out ? t.blow_out[said.blow_out] : undefined],
     [t.looks.bottom!, said.bottom ? t.bottom[said.bottom] : undefined],
-    [t.looks.top_colour!, said.top_colour == null ? undefined : chip(said.top_colour)],
-    [t.looks.base_colour!, said.base_colour == null ? undefined : chip(said.base_colour)],
+    [t.looks.top_colour!, props.loaf.top ?? undefined],
+    [t.looks.base_colour!, props.loaf.base ?? undefined],
     [t.skin, (['blisters', 'shine', 'flour_blotches'] as const).filter((name) => said[name]).map((name) => t.skins[name]).join(', ')],
     [t.looks.openness!, said.openness ? t.openness[said.openness] : undefined],
     [t.looks.holes!, said.holes.map((each) => t.holes[each]).join(', ')],

@@ -18,7 +18,9 @@ const props = defineProps<{
   name: string
   parts: string[]
   pieces: number
-  shape: string
+  /** What of a loaf of its shape is measured. */
+  lengths: string[]
+  chips: Schemas['ChipAnswer'][]
   loaves: Schemas['RecordLoaf'][]
   /** Days since it was baked. */
   day: number
@@ -62,8 +64,9 @@ function set(name: keyof Sheet, value: unknown) {
   const nothing = value === undefined || value === null || value === ''
   said.value = (nothing ? rest : { ...rest, [name]: value }) as Sheet
 }
-const CHIPS = [12, 28, 44, 60, 76, 92]
-const chips = CHIPS.map((value) => ({ value: String(value), label: t.shades[String(value)]! }))
+const shades = computed(() =>
+  props.chips.map(({ colour, shade }) => ({ value: String(colour), label: shade })),
+)
 const steps = (from: number, names: string[]) =>
   names.map((label, index) => ({ value: String(from + index), label }))
 /** Blisters, shine and blotches are there, or they are not spoken of. */
@@ -82,11 +85,7 @@ function keep() {
     ...(day && { day }),
   } as Sheet)
 }
-const lengths = computed(() =>
-  ['boule', 'roll', 'flat_round'].includes(props.shape)
-    ? (['height_mm', 'width_mm'] as const)
-    : (['height_mm', 'width_mm', 'length_mm'] as const),
-)
+const measures = computed(() => props.lengths as ('height_mm' | 'width_mm' | 'length_mm')[])
 </script>
 
 <template>
@@ -146,7 +145,7 @@ const lengths = computed(() =>
           :key="side"
           :model-value="one(side)"
           :legend="t.looks[side]!"
-          :options="chips"
+          :options="shades"
           @update:model-value="([value]: string[]) => set(side, value && Number(value))"
         >
           <template #default="{ value }">
@@ -231,7 +230,7 @@ const lengths = computed(() =>
             "
           />
           <MaybeField
-            v-for="length in lengths"
+            v-for="length in measures"
             :key="length"
             :model-value="said[length]"
             :label="t.lengths[length]!"

@@ -145,15 +145,6 @@ loaf-keepings-dry = dry
 loaf-keepings-stale = stale
 loaf-keepings-mould = mould
 
-## loaf-shades: by code
-
-loaf-shades-12 = pale
-loaf-shades-28 = light
-loaf-shades-44 = golden
-loaf-shades-60 = chestnut
-loaf-shades-76 = dark
-loaf-shades-92 = very dark
-
 ## loaf-agains: by code
 
 loaf-agains-true = yes
