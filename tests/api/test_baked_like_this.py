@@ -51,6 +51,16 @@ def test_the_vessel_of_the_bake_is_the_plans_and_another_brings_its_own_bake(cli
     assert not [each for each in in_pot["plan"]["steps"] if each["kind"] == "steam_in"]
 
 
+def test_minutes_of_heating_go_with_the_bake_and_the_usual_ones_are_left_to_the_kitchen(client: Any) -> None:
+    method = method_of(client, preheat_min=95)
+    (stage,) = [each for each in method["stages"] if each["kind"] == "bake"]
+    assert stage["preheat_min"] == 95
+    heating = next(each for each in planned(client, method=method)["plan"]["steps"] if each["kind"] == "preheat")
+    assert "for 95 min" in heating["detail"]
+    (usual,) = [each for each in method_of(client)["stages"] if each["kind"] == "bake"]
+    assert "preheat_min" not in usual
+
+
 def test_a_cold_start_is_not_preheated(client: Any) -> None:
     plan = planned(client, method=method_of(client, preheated="none"))
     kinds = [each["kind"] for each in plan["plan"]["steps"]]

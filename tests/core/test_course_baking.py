@@ -5,6 +5,7 @@ from typing import Any
 
 import pytest
 
+from gentle_crust.core.errors import CraftError
 from gentle_crust.interchange.plan_json import answer
 from tests.courses import COOL, COUNTRY, DIVIDE, KITCHEN, LEVAIN, MIX, READY, SHAPE, asked
 from tests.courses import formula as formula_of
@@ -70,6 +71,24 @@ def test_a_pot_is_heated_as_it_was_asked(heated: str, preheated: bool | str, hea
     plan = planned(COUNTRY, {"vessel": "lidded_cast_iron", "heated": heated})
     assert plan["bake"][""]["vessel"]["preheated"] == preheated
     assert (plan["bake"][""]["preheat"]["minutes"] > 0) == heats == bool(words(plan, "preheat"))
+
+
+def test_heating_for_longer_or_less_is_the_baker_s_to_say() -> None:
+    plans = [planned(COUNTRY, {"vessel": "lidded_cast_iron", "preheat_min": heating}) for heating in (20, 75)]
+    usual = planned(COUNTRY, {"vessel": "lidded_cast_iron"})
+    heated = [each["bake"][""]["preheat"]["minutes"] for each in (*plans, usual)]
+    assert heated[:2] == [20, 75] and heated[0] < heated[2] < heated[1]
+    assert "for 75 min" in words(plans[1], "preheat")[0]
+    assert minutes(plans[0]["bake"][""]) > minutes(plans[1]["bake"][""])
+    cold = planned(COUNTRY, {"vessel": "lidded_cast_iron", "heated": "none", "preheat_min": 75})
+    assert cold["bake"][""]["preheat"]["minutes"] == 0 and not words(cold, "preheat")
+
+
+@pytest.mark.parametrize("minutes", [-5, 900])
+def test_heating_that_no_oven_takes_is_refused_by_its_field(minutes: float) -> None:
+    with pytest.raises(CraftError) as refused:
+        planned(COUNTRY, {"vessel": "lidded_cast_iron", "preheat_min": minutes})
+    assert refused.value.field.endswith("preheat_min")
 
 
 def test_a_pot_from_cold_bakes_longer_than_a_hot_one() -> None:

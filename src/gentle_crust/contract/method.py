@@ -134,6 +134,7 @@ class CourseStageBody(Strict):
     oven: CourseOvenBody | OvenKind | None = None
     vessel: CourseVesselBody | Short | None = None
     heated: Short | None = None
+    preheat_min: Number | None = None
     steam: Annotated[list[CourseSteamBody | Short], Field(max_length=6)] | CourseSteamBody | Short | None = None
     stages: Annotated[list[CourseHeatStageBody], Field(min_length=1, max_length=12)] | None = None
     done: CourseDoneBody | None = None

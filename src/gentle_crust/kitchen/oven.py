@@ -247,6 +247,7 @@ def baking_of(shown: Shown, oven: Oven) -> Baking:
     return Baking(
         vessel=shown.vessel,
         heated=HEATED.get(question.vessel.preheated, cold),
+        preheat_min=None if question.preheat.minutes in (0, shown.soak_min) else question.preheat.minutes,
         steam=tuple(each for each in question.steam if each.kind != "none"),
         stages=turned(stages, oven, units),
     )

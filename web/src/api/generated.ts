@@ -3040,6 +3040,8 @@ export interface components {
             path?: components["schemas"]["CoursePathBody"][] | null;
             /** Place */
             place?: string | null;
+            /** Preheat Min */
+            preheat_min?: number | null;
             /** Shelf */
             shelf?: string | null;
             /** Stages */

@@ -105,6 +105,8 @@ def _baking_as_written(baking: Baking) -> dict[str, Any]:
         written["vessel"] = _vessel_as_written(baking.vessel)
     if baking.heated is not None:
         written["heated"] = baking.heated
+    if baking.preheat_min is not None:
+        written["preheat_min"] = baking.preheat_min
     if baking.steam is not None:
         written["steam"] = [{"kind": s.kind, "g": s.g, "at_min": s.at_min} for s in baking.steam]
     if baking.stages is not None:

@@ -191,6 +191,8 @@ def _baked(
     if heated == "oven_only" and not minutes:
         open_tray, out = InVessel("tray", "none"), replace(loaf, cold_hours=0.0)
         minutes = float(soak_min(open_tray, heat_of(oven), first, oven.kind == "electric_fan", out))
+    if baking.preheat_min is not None and heated != "none":
+        minutes = baking.preheat_min
     if oven.kind == "wood":
         minutes = 0.0
         fired = fired or Fired(first - FIRED_HOTTER_K, first + FIRED_HOTTER_K, SOAK_AFTER_RAKING_MIN)

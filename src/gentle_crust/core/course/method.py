@@ -82,7 +82,8 @@ class HeatStage:
 class Baking:
     """What a bake stage says of its bake; what it leaves out is filled from the kitchen.
 
-    ``heated``: all of oven and vessel, only the lid, none (a cold oven), or the oven only (a cold vessel in it).
+    ``heated``: all of oven and vessel, only the lid, its base on the hob, none (a cold oven), or the oven only (a cold
+    vessel in it); ``preheat_min`` for how long, if not until what is heated is soaked through.
     ``fired``: what a wood-fired oven was fired to. ``core_c`` (C), ``colour`` (0-100) and
     ``loss`` (share of the dough) are what is wanted of it.
     """
@@ -91,6 +92,7 @@ class Baking:
     fired: Fired | None = None
     vessel: Vessel | None = None
     heated: str | None = None
+    preheat_min: float | None = None
     steam: tuple[Steam, ...] | None = None
     stages: tuple[HeatStage, ...] | None = None
     core_c: float | None = None

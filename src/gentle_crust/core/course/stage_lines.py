@@ -57,6 +57,7 @@ def _bake_lines(baking: Baking) -> list[Message]:
     """What a method itself says of its bake."""
     parts = [] if baking.vessel is None else [message(f"the-vessel-{baking.vessel.kind}")]
     parts += [message(f"stage-heated-{baking.heated.replace('_', '-')}")] if baking.heated else []
+    parts += [] if baking.preheat_min is None else [message("stage-preheat", minutes=baking.preheat_min)]
     parts += [message("stage-steam", what=message(f"steam-{each.kind}")) for each in baking.steam or ()]
     parts += [message("stage-heat", minutes=each.minutes, warm=each.setpoint_c) for each in baking.stages or ()]
     return parts

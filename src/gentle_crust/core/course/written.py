@@ -4,6 +4,7 @@ from collections.abc import Mapping, Sequence
 from math import isfinite
 from typing import Any
 
+from gentle_crust.core import limits
 from gentle_crust.core.course.kit_written import oven_of, steams_from, vessel_of
 from gentle_crust.core.course.method import (
     BESIDE,
@@ -194,7 +195,7 @@ _OWN: dict[str, tuple[str, ...]] = {
     "knead": ("by", "late"),
     "fold": ("fold", "count"),
     "finish": ("with",),
-    "bake": ("vessel", "heated", "steam", "stages", "done", "oven"),
+    "bake": ("vessel", "heated", "preheat_min", "steam", "stages", "done", "oven"),
 }
 _STANDS = ("place", "shelf", "path", "container", "covered")
 
@@ -315,6 +316,7 @@ def _baking(at: _At, given: Written) -> Baking:
     done = given.get("done") or {}
     stages = given.get("stages")
     heated = None if "heated" not in given else at.one_of("heated", given["heated"], HEATED)
+    preheat, most = given.get("preheat_min"), limits.PREHEAT_MIN
     core, colour, loss = done.get("core_c"), done.get("colour"), done.get("loss_fraction")
     oven, fired = (None, None) if given.get("oven") is None else oven_of(given["oven"])
     return Baking(
@@ -322,6 +324,7 @@ def _baking(at: _At, given: Written) -> Baking:
         fired=fired,
         vessel=None if given.get("vessel") is None else _vessel(given["vessel"], at),
         heated=heated,
+        preheat_min=None if preheat is None else at.between("preheat_min", preheat, most.low, most.high, most.unit),
         steam=None if given.get("steam") is None else steams_from(given["steam"]),
         stages=None if stages is None else tuple(_heat_stage(at, each, i) for i, each in enumerate(stages)),
         core_c=None if core is None else at.between("done.core_c", core, 60, 105, "C"),

@@ -27,6 +27,7 @@ stage-how-oats = with oats
 stage-how-flour = with flour
 stage-how-oil = with oil
 stage-how-topping = with a topping
+stage-preheat = heated for { $minutes } min
 stage-heated-all = heated first
 stage-heated-lid = only its lid heated
 stage-heated-hob = its base warmed on the hob
