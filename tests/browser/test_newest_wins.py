@@ -210,7 +210,7 @@ def test_a_recipe_is_taken_as_it_reads_now(slow):
 )
 def test_desks_ask_once_for_what_was_typed(slow, page_name, path, field):
     page = slow.open("/cultures")
-    with page.expect_response(lambda answer: path in answer.url):
+    with page.expect_response(lambda answer: path in answer.url and answer.request.method == "POST"):
         page.get_by_role("link", name=page_name).or_(page.get_by_role("button", name=page_name)).first.click()
     expect(page.get_by_label(field)).to_be_visible()
     page.wait_for_load_state("networkidle")
