@@ -131,4 +131,4 @@ def test_every_kind_of_event_is_read_with_care(kind):
 def test_a_kind_that_is_not_known_is_unreadable():
     with pytest.raises(Unreadable):
         events.read("bake_sung", SATURDAY, {})
-    assert len(documents.DOCUMENTS) == 6 and water.BowlBody.limits
+    assert len(documents.DOCUMENTS) == 7 and water.BowlBody.limits

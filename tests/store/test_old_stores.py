@@ -12,6 +12,7 @@ from gentle_crust import demo
 from gentle_crust.api.app import create_app
 from gentle_crust.contract.documents import DOCUMENTS, FORMULA, PLAN, VERSION
 from gentle_crust.core.errors import Unreadable
+from gentle_crust.core.loaf.trial import Side, Trial
 from gentle_crust.kitchen.bench import BenchBook
 from gentle_crust.kitchen.beside import catch_up
 from gentle_crust.kitchen.cultures import CultureBook
@@ -182,6 +183,7 @@ def test_a_document_comes_back_field_by_field(document, book):
     values = {
         "kitchen": book.settings.get(), "pantry": book.formulas.pantry.get(), "formula": answer.formula,
         "question of the plan": answer.asked, "plan": answer.plan, "culture": book.cultures.all()[0].culture,
+        "trial": Trial("Pot or stone?", (Side("a", "A", "in the pot"), Side("b", "B")), True, ("K", "M"), 1, "The pot."),
     }  # fmt: skip
     value = values[document.name]
     body = document.write(value)

@@ -21,6 +21,7 @@ from gentle_crust.api.door_room import entrance, secret_calendar
 from gentle_crust.api.formula_room import formulas
 from gentle_crust.api.keeping_room import keeping
 from gentle_crust.api.kitchen_room import kitchen
+from gentle_crust.api.log_room import log
 from gentle_crust.api.oven_room import oven
 from gentle_crust.api.plan_room import plans
 from gentle_crust.api.water_room import water
@@ -30,6 +31,7 @@ from gentle_crust.contract.tidy import nested
 from gentle_crust.kitchen.beside import catch_up
 from gentle_crust.kitchen.now import Now
 from gentle_crust.kitchen.photos import PhotoShelf
+from gentle_crust.kitchen.removed import let_go
 from gentle_crust.kitchen.work import Work
 from gentle_crust.store.database import folder_of
 from gentle_crust.text.page import ENGLISH, page_text
@@ -61,13 +63,14 @@ def create_app(
     app.extensions["gentle_crust_now"] = now
     try:
         catch_up(Work(sessions, now))
+        let_go(Work(sessions, now))
     except DatabaseError:
         app.logger.exception("what stands beside the documents cannot be brought up to date")
     app.extensions["gentle_crust_photos"] = PhotoShelf(folder_of(sessions))
     _one_work_a_request(app)
     pack_answers(app)
     guard.protect(app, listening, passcode)
-    for blueprint in (kitchen, formulas, plans, water, cultures, bench, oven, courses, keeping, entrance):
+    for blueprint in (kitchen, formulas, plans, water, cultures, bench, log, oven, courses, keeping, entrance):
         app.register_api(blueprint)
     app.add_url_rule("/calendar/<secret>.ics", "secret_calendar", secret_calendar)
     refusals.answer_errors(app)

@@ -10,9 +10,6 @@ from gentle_crust.api.common import answer, now, reading, room, work
 from gentle_crust.contract import events as bodies
 from gentle_crust.contract.asked import Asked
 from gentle_crust.contract.bench import (
-    AskingAnswer,
-    BakeAnswer,
-    BakesAnswer,
     BenchAnswer,
     CuesAnswer,
     CursorQuery,
@@ -24,6 +21,7 @@ from gentle_crust.contract.bench import (
     MixedBody,
     OffersAnswer,
     PhotoPath,
+    PhotoQuery,
     PressBody,
     PressedAnswer,
     PressesBody,
@@ -38,15 +36,12 @@ from gentle_crust.contract.bench import (
     TriedAnswer,
     VerdictAnswer,
 )
-from gentle_crust.contract.oven import ChipAnswer
-from gentle_crust.contract.pages import PageQuery
 from gentle_crust.contract.strict import KeyPath
 from gentle_crust.contract.tidy import sane
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.messages import NOTHING
 from gentle_crust.interchange.logger_csv import Figure, read_log
 from gentle_crust.kitchen import story as tale
-from gentle_crust.kitchen.bakes import BakesBook
 from gentle_crust.kitchen.bench import BenchBook, BenchView, OnBench
 from gentle_crust.kitchen.by_hand import HandBook
 from gentle_crust.kitchen.instruments import Instruments
@@ -238,25 +233,6 @@ def record(path: KeyPath) -> Response:
     )
 
 
-@bench.get("/bakes", responses={200: BakesAnswer})
-def list_bakes(query: PageQuery) -> Response:
-    """Bakes that were begun, the latest first, by pages; only those of a name if it is given."""
-    page = BakesBook(work()).page(query.name, query.more)
-    return answer(BakesAnswer(bakes=list(page.lines), more=page.more))
-
-
-@bench.get("/bakes/asking", responses={200: AskingAnswer})
-def asking_bakes() -> Response:
-    """Bakes of which something may be asked: how the loaf is, or how it keeps."""
-    return answer(AskingAnswer(bakes=list(BakesBook(work()).asking())))
-
-
-@bench.get("/bakes/<key>", responses={200: BakeAnswer})
-def bake_record(path: KeyPath) -> Response:
-    """What was done, read, judged, written and photographed of one bake."""
-    return answer(BakeAnswer(bake=BakesBook(work()).one(path.key), chips=ChipAnswer.all()))
-
-
 @bench.get("/bench/score", responses={200: ScoreAnswer})
 def score() -> Response:
     """How often judged proofs came out as judged."""
@@ -264,14 +240,15 @@ def score() -> Response:
 
 
 @bench.put("/bench/<key>/photos/<photo>", responses={200: BenchAnswer})
-def take_photo(path: PhotoPath) -> Response:
-    """Keep a photo of a dough: the body is a JPEG, PNG or WebP, the header Taken-At its time."""
+def take_photo(path: PhotoPath, query: PhotoQuery) -> Response:
+    """Keep a photo of a dough, or of one part of it: the body is a JPEG, PNG, WebP or HEIC; the header Taken-At says
+    when it was taken."""
     request.max_content_length = LARGEST_BYTES
     book, presses = _book(), _presses()
     presses.must_be_there(path.key)
     kept = shelf().keep(path.photo, request.get_data())
     at = presses.when(request.headers.get("Taken-At") or book.now().isoformat())
-    body = {"width": kept.width, "height": kept.height}
+    body = {"width": kept.width, "height": kept.height, "part": query.part}
     presses.press(path.key, (Press(path.photo, bodies.PHOTO, min(at, book.now()), body),))
     return answer(_bench(book.view()))
 

@@ -44,6 +44,28 @@ class LoafLine:
 
 
 @dataclass(frozen=True)
+class BakeFigures:
+    """A finished bake in figures. Minutes; C; rises and shares fractions; None for what nobody said.
+
+    ``read``: rises that were read in bulk, of which so many lay ``inside`` the band that was forecast before it began;
+    the dough came to them ``late_min`` later than forecast (sooner: negative), by the middle one. ``verdict``: what
+    its final proof was judged last, ``how`` it came out.
+    """
+
+    dough_c: float | None = None
+    bulk_min: int | None = None
+    proof_min: int | None = None
+    baked_min: int | None = None
+    rise: float | None = None
+    share: float | None = None
+    read: int = 0
+    inside: int = 0
+    late_min: int | None = None
+    verdict: str = ""
+    how: str = ""
+
+
+@dataclass(frozen=True)
 class BakeLine:
     """One line of the list of bakes. ``out``: when the last loaf came out, or it was stopped; None while it bakes."""
 
@@ -59,6 +81,14 @@ class BakeLine:
     photos: int
     drawn: Drawn | None = None
     loaf: LoafLine | None = None
+    formula_id: str = ""
+    version: int | None = None
+    faults: tuple[Message, ...] = ()
+    """What its loaves show that was not wished."""
+    afterwards: bool = False
+    """Whether it was entered when it was over."""
+    removed: datetime | None = None
+    """When it was taken out of the log."""
 
 
 @dataclass(frozen=True)
@@ -83,6 +113,8 @@ class RecordStep:
     skipped: bool
     late_min: int | None
     """Minutes after ``planned`` (before: negative), 0 if near enough; None if left out or never planned."""
+    guessed: bool = False
+    """Whether its time was reckoned when the bake was entered afterwards."""
 
 
 @dataclass(frozen=True)
@@ -125,12 +157,13 @@ class RecordEdit:
 
 @dataclass(frozen=True)
 class RecordPhoto:
-    """A photograph, by its key, with its size in px."""
+    """A photograph, by its key, with its size in px, and of which part it is, empty if of all."""
 
     id: str
     at: datetime
     width: int
     height: int
+    part: str = ""
 
 
 @dataclass(frozen=True)

@@ -7,6 +7,7 @@ from typing import Annotated, Any, ClassVar, Literal
 from pydantic import AwareDatetime, Field, StringConstraints
 
 from gentle_crust.contract.bakes import AskingLine, BakeLine, BakeRecord
+from gentle_crust.contract.log import TrialShown
 from gentle_crust.contract.oven import ChipAnswer
 from gentle_crust.contract.strict import KeyPath, Number, Short, Shown, Strict
 from gentle_crust.core import limits
@@ -31,8 +32,8 @@ Body = Annotated[dict[str, Any], Field(max_length=40)]
 
 PressKind = Literal[
     "bake_started", "bake_step", "bake_not_yet", "bake_snoozed", "bake_note", "bake_changed", "bake_judged",
-    "bake_edited", "bake_outcome", "bake_loaf", "bake_finished", "bake_stopped", "bake_probe", "reading",
-    "bake_withdrawn", "bake_corrected", "absence", "absence_withdrawn",
+    "bake_edited", "bake_outcome", "bake_loaf", "bake_removed", "bake_finished", "bake_stopped", "bake_probe",
+    "reading", "bake_withdrawn", "bake_corrected", "absence", "absence_withdrawn",
 ]  # fmt: skip
 
 
@@ -90,6 +91,12 @@ class StageQuery(Shown):
     """A stage other than the one that the dough is at."""
 
     stage: Stage | None = None
+
+
+class PhotoQuery(Shown):
+    """Of which part of a dough a photo is; empty if of all."""
+
+    part: Short = ""
 
 
 class PhotoPath(KeyPath):
@@ -312,6 +319,8 @@ class BakeAnswer(Shown):
     bake: BakeRecord
     chips: list[ChipAnswer]
     """Colours to hold a crust against."""
+    trials: list[TrialShown] = []
+    """Those of which it is a side."""
 
 
 class ScoreAnswer(Shown):

@@ -21,6 +21,7 @@ from gentle_crust.contract.tidy import clean
 from gentle_crust.core.culture.culture import Culture
 from gentle_crust.core.errors import Unreadable
 from gentle_crust.core.formula.model import Formula
+from gentle_crust.core.loaf.trial import Trial
 from gentle_crust.core.plan.shown import Plan
 
 T = TypeVar("T")
@@ -154,4 +155,5 @@ FORMULA: Document[Formula] = Document("formula", Adapted(Formula), (of_several_p
 ASKED: Document[Asked] = Document("question of the plan", Adapted(Asked), (_asked_2, _asked_3))
 PLAN: Document[Plan] = Document("plan", Adapted(Plan), (_plan_2, _plan_3, _plan_4, _plan_5))
 CULTURE: Document[Culture] = Document("culture", Adapted(Culture))
-DOCUMENTS: tuple[Document[Any], ...] = (KITCHEN, PANTRY, FORMULA, ASKED, PLAN, CULTURE)
+TRIAL: Document[Trial] = Document("trial", Adapted(Trial))
+DOCUMENTS: tuple[Document[Any], ...] = (KITCHEN, PANTRY, FORMULA, ASKED, PLAN, CULTURE, TRIAL)

@@ -34,6 +34,7 @@ OUTCOME, FINISHED, STOPPED, PROBE = "bake_outcome", "bake_finished", "bake_stopp
 WITHDRAWN, CORRECTED = "bake_withdrawn", "bake_corrected"
 EDITED = "bake_edited"
 LOAF = "bake_loaf"
+REMOVED = "bake_removed"
 READ, READ_WITHDRAWN = "reading", "reading_withdrawn"
 ABSENT, PRESENT = "absence", "absence_withdrawn"
 MIXED, TEST_BEGUN, TEST_READ = "mixed", "yeast_test_begun", "yeast_test_read"
@@ -75,6 +76,8 @@ class Step(Kept):
 
     key: StepKey
     skipped: bool = False
+    guessed: bool = False
+    """Whether its time was reckoned, not seen: of a bake that was entered when it was over."""
 
 
 class Held(Kept):
@@ -216,8 +219,8 @@ class Mark(Kept):
 
 BODIES: dict[str, type[Kept]] = {
     STARTED: Started, STEP: Step, NOT_YET: Held, SNOOZED: Held, NOTE: Note, PHOTO: Photo, CHANGED: Change,
-    EDITED: Edited, JUDGED: Judged, OUTCOME: Outcome, LOAF: Kept, FINISHED: Kept, STOPPED: Kept, PROBE: Probe,
-    READ: TakenReading,
+    EDITED: Edited, JUDGED: Judged, OUTCOME: Outcome, LOAF: Kept, REMOVED: Kept, FINISHED: Kept, STOPPED: Kept,
+    PROBE: Probe, READ: TakenReading,
     READ_WITHDRAWN: ReadWithdrawn, WITHDRAWN: Withdrawn, CORRECTED: Corrected,
     ABSENT: Absence, PRESENT: Mark, MIXED: Mixed, TEST_BEGUN: Kept, TEST_READ: TestRead,
     CULTURE_WITHDRAWN: Mark, CULTURE_REINSTATED: Mark,

@@ -1,5 +1,7 @@
 """Bakes that were begun: a list of them, and each one's record, whatever became of it."""
 
+from collections.abc import Sequence
+from dataclasses import replace
 from datetime import datetime, timedelta
 
 from gentle_crust.contract import events as bodies
@@ -18,6 +20,7 @@ from gentle_crust.contract.bakes import (
     RecordWords,
     UnreadableEvent,
 )
+from gentle_crust.contract.documents import TRIAL
 from gentle_crust.contract.pages import PAGE, Page, place_of, written
 from gentle_crust.contract.sentences import MESSAGE
 from gentle_crust.core.bench.happened import EXTRA_FOLD, keys
@@ -35,7 +38,7 @@ from gentle_crust.kitchen.plans import PlanBook
 from gentle_crust.kitchen.settings import KitchenSettings
 from gentle_crust.kitchen.story import Story, Told, story_of
 from gentle_crust.kitchen.work import Work
-from gentle_crust.store.baking import Bakes
+from gentle_crust.store.baking import Bakes, Sought, Trials
 from gentle_crust.store.models import BakeRow
 from gentle_crust.store.repositories import Events
 
@@ -43,6 +46,8 @@ CAN_BE_CUT, STILL_KNOWN = timedelta(hours=1), timedelta(hours=36)
 """How long after the oven a loaf is asked about (practice)."""
 SECOND_DAY, THIRD_DAY_ENDS = timedelta(hours=40), timedelta(hours=88)
 """When it is asked how a loaf keeps (practice)."""
+EVERY = Sought()
+"""All bakes of the log."""
 AS_PLANNED_MIN = 10
 """A step so near to its hour was done as planned (practice)."""
 
@@ -54,11 +59,11 @@ class BakesBook:
         self.work, self.now = work, work.now
         self.plans = PlanBook(work)
 
-    def page(self, name: str = "", more: str = "") -> Page[BakeLine]:
-        """Bakes that were begun, those whose name holds ``name``, the latest first."""
+    def page(self, sought: Sought = EVERY, more: str = "") -> Page[BakeLine]:
+        """Bakes that were begun and are sought, the latest first."""
         with self.work.read() as session:
-            rows = Bakes(session).page(name.strip(), place_of(more), PAGE + 1)
-            lines = tuple(self._line(row) for row in rows[:PAGE])
+            rows = Bakes(session).page(sought, place_of(more), PAGE + 1)
+            lines = tuple(line_of(row, self.now()) for row in rows[:PAGE])
             last = (rows[PAGE - 1].latest, rows[PAGE - 1].id) if len(rows) > PAGE else None
         return Page(lines, written(last) if last else "")
 
@@ -79,7 +84,8 @@ class BakesBook:
         if story.started is None or row is None:
             raise NotFound("id", "kitchen-bake-unknown")
         asked, plan = saved.answer.asked, saved.answer.plan
-        line = self._line(row)
+        parts = parts_of(plan, story)
+        line, hidden = line_of(row, self.now()), self.hidden_names([key]).get(key, {})
         weighs = each_g(int(asked.pieces or 1), float(asked.scaling_weight_g or 0), story)
         return BakeRecord(
             line=line,
@@ -97,12 +103,18 @@ class BakesBook:
             edits=tuple(RecordEdit(each.id, each.at, each.body) for each in story.of(bodies.EDITED)),
             notes=tuple(RecordWords(each.id, each.at, each.body["text"]) for each in story.of(bodies.NOTE)),
             photos=tuple(
-                RecordPhoto(each.id, each.at, int(each.body["width"]), int(each.body["height"]))
+                RecordPhoto(
+                    each.id,
+                    each.at,
+                    int(each.body["width"]),
+                    int(each.body["height"]),
+                    hidden.get(part := str(each.body.get("part", "")), part),
+                )
                 for each in story.of(bodies.PHOTO)
             ),
             outcomes=tuple(_outcome(each) for each in story.of(bodies.OUTCOME)),
-            loaves=_loaves(story, saved.answer.formula.shape, weighs),
-            parts=parts_of(plan, story),
+            loaves=_loaves(story, saved.answer.formula.shape, weighs, hidden),
+            parts=tuple(sorted(hidden.get(name, name) for name in parts)) if hidden else parts,
             lengths=lengths_of(saved.answer.formula.shape),
             days=self._days_since(row.out),
             unreadable=tuple(UnreadableEvent(each.id, each.kind, each.at) for each in story.unreadable),
@@ -113,20 +125,39 @@ class BakesBook:
         zone = zone_of(KitchenSettings(self.work).get().zone)
         return 0 if out is None else max((self.now().astimezone(zone).date() - out.astimezone(zone).date()).days, 0)
 
-    def _line(self, row: BakeRow) -> BakeLine:
-        return BakeLine(
-            id=row.id,
-            name=row.name,
-            pieces=row.pieces,
-            started=row.started,
-            out=row.out,
-            state="stopped" if row.stopped else "on_bench" if row.on_bench(self.now()) else "baked",
-            how=row.how,
-            notes=row.notes,
-            photos=row.photos,
-            drawn=None if not row.drawn else DRAWN.read(row.drawn),
-            loaf=None if not row.loaf else LOAF_LINE.read(row.loaf),
-        )
+    def hidden_names(self, keys: Sequence[str]) -> dict[str, dict[str, str]]:
+        """By bake, the letters that its parts go by in a blind trial until that is judged."""
+        with self.work.read() as session:
+            rows = Trials(session).of_bakes(keys)
+        found: dict[str, dict[str, str]] = {}
+        for row in rows:
+            trial = TRIAL.read(row.body)
+            if trial.hidden:
+                for side, letter in zip(trial.sides, trial.letters, strict=True):
+                    found.setdefault(side.bake, {})[side.part] = letter
+        return found
+
+
+def line_of(row: BakeRow, now: datetime) -> BakeLine:
+    """A bake as a list shows it."""
+    return BakeLine(
+        id=row.id,
+        name=row.name,
+        pieces=row.pieces,
+        started=row.started,
+        out=row.out,
+        state="stopped" if row.stopped else "on_bench" if row.on_bench(now) else "baked",
+        how=row.how,
+        notes=row.notes,
+        photos=row.photos,
+        drawn=None if not row.drawn else DRAWN.read(row.drawn),
+        loaf=None if not row.loaf else LOAF_LINE.read(row.loaf),
+        formula_id=row.formula_id,
+        version=row.version,
+        faults=tuple(message(f"fault-{code}") for code in row.faults.split()),
+        afterwards=row.afterwards,
+        removed=row.removed,
+    )
 
 
 def _asks(row: BakeRow, now: datetime) -> Asks | None:
@@ -143,6 +174,7 @@ def _asks(row: BakeRow, now: datetime) -> Asks | None:
 def _steps(plan: Plan, story: Story) -> tuple[RecordStep, ...]:
     """What was done and left out, in order of time, each beside when it was planned for."""
     planned = dict(zip(keys(plan.steps), plan.steps, strict=True))
+    guessed = {str(each.body["key"]) for each in story.of(bodies.STEP) if each.body.get("guessed")}
     found = []
     for deed in story.happened.deeds:
         step = planned.get(deed.key)
@@ -150,7 +182,7 @@ def _steps(plan: Plan, story: Story) -> tuple[RecordStep, ...]:
         title = _title(deed.key, kind) if step is None else step.title
         wanted = None if step is None else step.at + timedelta(minutes=step.minutes)
         late = None if wanted is None or deed.skipped else _late_min(deed.at, wanted)
-        found.append(RecordStep(deed.key, kind, title, deed.at, wanted, deed.skipped, late))
+        found.append(RecordStep(deed.key, kind, title, deed.at, wanted, deed.skipped, late, deed.key in guessed))
     return tuple(found)
 
 
@@ -175,15 +207,15 @@ def _verdict(told: Told) -> RecordVerdict:
     return RecordVerdict(told.at, str(told.body["stage"]), str(verdict.get("verdict", "")), do)
 
 
-def _loaves(story: Story, shape: str, dough_g: float) -> tuple[RecordLoaf, ...]:
-    """Loaves judged, in order of time; what was said last of a loaf on a day stands."""
+def _loaves(story: Story, shape: str, dough_g: float, hidden: dict[str, str]) -> tuple[RecordLoaf, ...]:
+    """Loaves judged, in order of time; what was said last of a loaf on a day stands. Parts go by ``hidden`` names."""
     told = [(each, bodies.SHEET.read(each.body)) for each in story.of(bodies.LOAF)]
     last = {(sheet.part, sheet.piece, sheet.day): each.id for each, sheet in told}
     return tuple(
         RecordLoaf(
             id=each.id,
             at=each.at,
-            sheet=sheet,
+            sheet=replace(sheet, part=hidden.get(sheet.part, sheet.part)),
             measured=measured(sheet, shape, dough_g),
             top=None if sheet.top_colour is None else shade(sheet.top_colour),
             base=None if sheet.base_colour is None else shade(sheet.base_colour),

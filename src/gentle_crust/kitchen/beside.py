@@ -12,7 +12,7 @@ from sqlalchemy.orm import Session
 
 from gentle_crust.contract import events as bodies
 from gentle_crust.contract.adapted import Adapted
-from gentle_crust.contract.bakes import Drawn, LoafLine
+from gentle_crust.contract.bakes import BakeFigures, Drawn, LoafLine
 from gentle_crust.contract.documents import FORMULA
 from gentle_crust.contract.formulas import FormulaLine
 from gentle_crust.contract.sentences import kept
@@ -21,10 +21,12 @@ from gentle_crust.core.course.tailored import LATER, NOW
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.formula.feel import feel, mixing_for
 from gentle_crust.core.formula.model import Formula
+from gentle_crust.core.loaf.faults import faults_of
 from gentle_crust.core.plan.shown import Plan
 from gentle_crust.core.readiness.outcome import came_out_as_judged
 from gentle_crust.kitchen import story as tale
-from gentle_crust.kitchen.drawn import drawing, loaf_line
+from gentle_crust.kitchen.drawn import drawing, loaf_line, sheets_of
+from gentle_crust.kitchen.figures import figures_of
 from gentle_crust.kitchen.pantry import PantryBook
 from gentle_crust.kitchen.story import Story, story_of
 from gentle_crust.kitchen.work import Work
@@ -32,10 +34,11 @@ from gentle_crust.store.baking import Bakes, Plans
 from gentle_crust.store.models import BakeRow, FormulaRow, PlanRow
 from gentle_crust.store.repositories import Events, Formulas
 
+FIGURES: Adapted[BakeFigures] = Adapted(BakeFigures)
 DRAWN: Adapted[Drawn] = Adapted(Drawn)
 LOAF_LINE: Adapted[LoafLine] = Adapted(LoafLine)
 LOG = logging.getLogger(__name__)
-RULE = 3
+RULE = 4
 AT_ONCE = 200
 """So many rows are written anew in one transaction."""
 
@@ -44,18 +47,18 @@ def write_bake(session: Session, key: str, story: Story | None = None) -> None:
     """Write down how a bake stands by its events; one whose start was taken back is none, nor is one without a plan."""
     if story is None:
         story = story_of(Events(session).plain(*tale.ALL, subject=key))
-    plan = Plans(session).names([key]).get(key)
-    if story.started is None or plan is None:
+    head = Plans(session).head(key)
+    if story.started is None or head is None:
         Bakes(session).drop(key)
         return
-    name, pieces = plan
-    out, outcome = out_of(story), story.last(bodies.OUTCOME)
-    drawn = None if out is None else drawing(Plans(session).shown(key), story, out)
+    out, outcome, removed = out_of(story), story.last(bodies.OUTCOME), story.last(bodies.REMOVED)
+    shown = {} if out is None else Plans(session).shown(key)
+    drawn = None if out is None else drawing(shown, story, out)
     loaf = loaf_line(story)
     row = BakeRow(
         id=key,
-        name=name[:80],
-        pieces=pieces,
+        name=head.name[:80],
+        pieces=head.pieces,
         started=story.started,
         out=out,
         leaves=story.leaves,
@@ -67,10 +70,31 @@ def write_bake(session: Session, key: str, story: Story | None = None) -> None:
         drawn=None if drawn is None else DRAWN.write(drawn),
         loaf=None if loaf is None else LOAF_LINE.write(loaf),
         liked=None if loaf is None else loaf.liked,
+        formula_id=head.formula_id,
+        version=head.version,
+        culture_id=head.culture_id,
+        words=_words(story),
+        faults=_faults(story),
+        figures=None if out is None else FIGURES.write(figures_of(shown, story)),
+        afterwards=bool(story.of(bodies.STARTED)[0].body.get("afterwards")),
+        removed=None if removed is None else removed.at,
         latest=out or story.started,
         rule=RULE,
     )
     Bakes(session).put(row)
+
+
+def _words(story: Story) -> str:
+    """All that was written of a bake, its loaves and its photos."""
+    notes = [str(each.body.get("text", "")) for each in story.of(bodies.NOTE)]
+    return "\n".join([*notes, *(sheet.note for sheet in sheets_of(story) if sheet.note)])
+
+
+def _faults(story: Story) -> str:
+    """Codes of what its loaves show, by what was said of each last, between blanks."""
+    last = {(sheet.part, sheet.piece, sheet.day): sheet for sheet in sheets_of(story)}
+    found = dict.fromkeys(fault for sheet in last.values() for fault in faults_of(sheet))
+    return f" {' '.join(found)} " if found else ""
 
 
 def out_of(story: Story) -> datetime | None:

@@ -8,6 +8,8 @@ import numpy as np
 from gentle_crust.contract import events as bodies
 from gentle_crust.contract.bakes import Drawn, DrawnPart, LoafLine
 from gentle_crust.core.errors import CraftError
+from gentle_crust.core.loaf.sheet import Sheet
+from gentle_crust.core.plan.steps_shown import PARTS_APART
 from gentle_crust.kitchen.story import Story
 
 MOST_POINTS = 9
@@ -15,26 +17,29 @@ MOST_POINTS = 9
 MIN = timedelta(minutes=1)
 
 
-def drawing(shown: dict[str, Any], story: Story, out: datetime | None) -> Drawn | None:
-    """A finished bake's dough from its plan as it was shown, moved to when its steps were done; None without either."""
+def drawing(shown: dict[str, Any], story: Story, out: datetime | None, place: int = 0) -> Drawn | None:
+    """A finished bake's dough from its plan as it was shown, moved to when its steps were done; None without either.
+
+    ``place``: which of its parts, if several.
+    """
     try:
-        return None if out is None else _drawing(shown, story, out)
+        return None if out is None else _drawing(shown, story, out, place)
     except (KeyError, TypeError, ValueError, IndexError, CraftError):
         return None
 
 
-def _drawing(shown: dict[str, Any], story: Story, out: datetime) -> Drawn | None:
+def _drawing(shown: dict[str, Any], story: Story, out: datetime, place: int) -> Drawn | None:
     done = {deed.key: deed.at for deed in story.happened.deeds if not deed.skipped}
     planned = {str(step["key"]): datetime.fromisoformat(step["at"]) for step in shown["steps"]}
     minutes = {step["key"]: float(step["minutes"]) for step in shown["steps"]}
     knots = sorted((planned[key] + minutes[key] * MIN, at) for key, at in done.items() if key in planned)
-    load = done.get("load-1")
+    load = done.get(f"load-{PARTS_APART * place + 1}")
     if not knots or load is None:
         return None
     first = knots[0][1]
     asked = [(before - first) / MIN for before, _ in knots]
     came = np.maximum.accumulate([(at - first) / MIN for _, at in knots])
-    parts = [_part(part, first, asked, came) for part in shown["ribbon"]["parts"]]
+    parts = [_part(part, first, asked, came) for part in _ribbon(shown, place)]
     start = min(part.points[0][0] for part in parts)
     return Drawn(
         start=first + start * MIN,
@@ -45,6 +50,16 @@ def _drawing(shown: dict[str, Any], story: Story, out: datetime) -> Drawn | None
             for part in parts
         ),
     )
+
+
+def _ribbon(shown: dict[str, Any], place: int) -> list[dict[str, Any]]:
+    """Stretches of dough of one part: those before it parted, and its own."""
+    first: list[dict[str, Any]] = shown["ribbon"]["parts"]
+    if not place:
+        return first
+    own: list[dict[str, Any]] = shown["outs"][place]["ribbon"]
+    parted = datetime.fromisoformat(own[0]["points"][0]["at"])
+    return [p for p in first if datetime.fromisoformat(p["points"][-1]["at"]) <= parted + MIN] + own
 
 
 def _part(part: dict[str, Any], first: datetime, asked: list[float], came: np.ndarray[Any, Any]) -> DrawnPart:
@@ -64,9 +79,14 @@ def _part(part: dict[str, Any], first: datetime, asked: list[float], came: np.nd
     )
 
 
+def sheets_of(story: Story) -> list[Sheet]:
+    """What was said of its loaves, in order of time."""
+    return [bodies.SHEET.read(each.body) for each in story.of(bodies.LOAF)]
+
+
 def loaf_line(story: Story) -> LoafLine | None:
     """What was said last of the loaf on its day; None if nothing was."""
-    sheets = [bodies.SHEET.read(each.body) for each in story.of(bodies.LOAF)]
+    sheets = sheets_of(story)
     found = [each for each in sheets if each.day == 0]
     if not found:
         return None

@@ -1,21 +1,16 @@
 """Reading and writing plans and bakes, by pages: what their lists show stands in columns beside their documents."""
 
 from collections.abc import Sequence
+from dataclasses import dataclass
 from datetime import datetime
 from typing import Any, NamedTuple
 
-from sqlalchemy import String, case, cast, delete, func, select, tuple_
+from sqlalchemy import Integer, String, cast, delete, func, or_, select, tuple_
 from sqlalchemy.dialects.sqlite import insert
 from sqlalchemy.orm import Session
 
-from gentle_crust.store.models import BakeRow, EventRow, PlanRow, PlanStepRow
-from gentle_crust.store.repositories import another
-
-
-def _inside(column: Any, path: str) -> Any:
-    """A part of a document; NULL of one that is no JSON."""
-    return case((func.json_valid(column) == 1, func.json_extract(column, path)), else_=None)
-
+from gentle_crust.store.models import BakeRow, EventRow, PlanRow, PlanStepRow, StateRow, TrialRow
+from gentle_crust.store.repositories import another, inside
 
 MOST_TITLE = 400
 """Letters of a step's title, as a message is written down."""
@@ -30,6 +25,16 @@ class PlanLineRow(NamedTuple):
     ready: datetime
     begins: datetime | None
     saved_at: datetime
+
+
+class PlanHead(NamedTuple):
+    """What a plan's documents say of a bake made by it."""
+
+    name: str
+    pieces: int
+    formula_id: str
+    version: int | None
+    culture_id: str
 
 
 _PLAN_LINE = (PlanRow.id, PlanRow.name, PlanRow.pieces, PlanRow.ready, PlanRow.begins, PlanRow.updated_at)
@@ -100,19 +105,77 @@ class Plans:
     def names(self, keys: Sequence[str]) -> dict[str, tuple[str, int]]:
         """Name of the formula and pieces of some plans, put away or not, without reading what they showed."""
         found: dict[str, tuple[str, int]] = {}
-        name, pieces = _inside(PlanRow.formula, "$.name"), _inside(PlanRow.asked, "$.pieces")
+        name, pieces = inside(PlanRow.formula, "$.name"), inside(PlanRow.asked, "$.pieces")
         for start in range(0, len(keys), 500):
             wanted = select(PlanRow.id, name, pieces).where(PlanRow.id.in_(keys[start : start + 500]))
             found |= {row[0]: (str(row[1] or "?"), int(row[2] or 1)) for row in self.session.execute(wanted)}
         return found
 
+    def head(self, key: str) -> PlanHead | None:
+        """The same of one plan, with its formula, version and culture; None for none."""
+        asked = [inside(PlanRow.asked, f"$.{name}") for name in ("pieces", "version", "culture_id")]
+        wanted = select(inside(PlanRow.formula, "$.name"), PlanRow.formula_id, *asked).where(PlanRow.id == key)
+        row = self.session.execute(wanted).first()
+        if row is None:
+            return None
+        name, formula_id, pieces, version, culture = row
+        return PlanHead(str(name or "?"), int(pieces or 1), formula_id, version, str(culture or ""))
+
     def get(self, key: str) -> PlanRow | None:
         """One plan, put away or not."""
         return self.session.get(PlanRow, key)
 
+    def drop(self, key: str) -> None:
+        """Throw a plan away, with its steps and earlier states."""
+        self.session.execute(delete(PlanStepRow).where(PlanStepRow.plan_id == key))
+        self.session.execute(delete(StateRow).where(StateRow.kind == "plan", StateRow.subject == key))
+        self.session.execute(delete(PlanRow).where(PlanRow.id == key))
+
     def add(self, row: PlanRow) -> None:
         """A new plan."""
         self.session.add(row)
+
+
+@dataclass(frozen=True)
+class Sought:
+    """Which bakes of a log are wanted: all that is given holds. ``words`` in name or notes; ``months`` 1-12."""
+
+    words: str = ""
+    formula: str = ""
+    culture: str = ""
+    fault: str = ""
+    liked: int | None = None
+    """As much or more."""
+    months: tuple[int, ...] = ()
+
+
+class BakeFiguresRow(NamedTuple):
+    """A bake's figures as a drawing over time takes them."""
+
+    id: str
+    name: str
+    latest: datetime
+    liked: int | None
+    figures: dict[str, Any] | None
+
+
+def _sought(sought: Sought) -> list[Any]:
+    """What is sought as conditions; bakes taken out of the log are never found."""
+    found: list[Any] = [BakeRow.removed.is_(None)]
+    for word in sought.words.split():
+        held = (column.icontains(word, autoescape=True) for column in (BakeRow.name, BakeRow.words))
+        found.append(or_(*held))
+    if sought.formula:
+        found.append(BakeRow.formula_id == sought.formula)
+    if sought.culture:
+        found.append(BakeRow.culture_id == sought.culture)
+    if sought.fault:
+        found.append(BakeRow.faults.contains(f" {sought.fault} ", autoescape=True))
+    if sought.liked is not None:
+        found.append(BakeRow.liked >= sought.liked)
+    if sought.months:
+        found.append(cast(func.substr(cast(BakeRow.latest, String), 6, 2), Integer).in_(sought.months))
+    return found
 
 
 class Bakes:
@@ -145,23 +208,59 @@ class Bakes:
         rows = self.session.scalars(select(BakeRow).where(BakeRow.id.in_(keys)))
         return {row.id: row for row in rows}
 
-    def page(self, name: str, before: tuple[datetime, str] | None, limit: int) -> Sequence[BakeRow]:
-        """Bakes whose name holds ``name``, the latest first, from after the one that came ``before``."""
-        wanted = select(BakeRow)
-        if name:
-            wanted = wanted.where(BakeRow.name.icontains(name, autoescape=True))
+    def page(self, sought: Sought, before: tuple[datetime, str] | None, limit: int) -> Sequence[BakeRow]:
+        """Bakes that are sought, the latest first, from after the one that came ``before``."""
+        wanted = select(BakeRow).where(*_sought(sought))
         if before is not None:
             wanted = wanted.where(tuple_(BakeRow.latest, BakeRow.id) < before)
         return self.session.scalars(wanted.order_by(BakeRow.latest.desc(), BakeRow.id.desc()).limit(limit)).all()
 
+    def count(self, sought: Sought) -> int:
+        """How many are sought."""
+        return self.session.scalar(select(func.count()).select_from(BakeRow).where(*_sought(sought))) or 0
+
+    def figures(self, sought: Sought, limit: int) -> list[BakeFiguresRow]:
+        """Figures of finished bakes that are sought, the latest first."""
+        wanted = select(BakeRow.id, BakeRow.name, BakeRow.latest, BakeRow.liked, BakeRow.figures)
+        wanted = wanted.where(*_sought(sought), BakeRow.out.is_not(None), BakeRow.stopped.is_(False))
+        rows = self.session.execute(wanted.order_by(BakeRow.latest.desc(), BakeRow.id.desc()).limit(limit))
+        return [BakeFiguresRow(*row) for row in rows]
+
+    def by_formula(self) -> list[tuple[str, str, int]]:
+        """Formulas of which something was baked: key, name as it was last, how many bakes; the most baked first."""
+        wanted = select(BakeRow.formula_id, BakeRow.name, func.count(), func.max(BakeRow.latest))
+        wanted = wanted.where(BakeRow.removed.is_(None)).group_by(BakeRow.formula_id)
+        rows = self.session.execute(wanted.order_by(func.count().desc(), BakeRow.formula_id))
+        return [(row[0], row[1], int(row[2])) for row in rows]
+
+    def cultures(self) -> list[str]:
+        """Keys of the cultures of which something was baked."""
+        wanted = select(BakeRow.culture_id).where(BakeRow.culture_id != "", BakeRow.removed.is_(None)).distinct()
+        return list(self.session.scalars(wanted))
+
+    def faults(self) -> set[str]:
+        """Codes of all faults that any loaf showed."""
+        wanted = select(BakeRow.faults).where(BakeRow.faults != "", BakeRow.removed.is_(None)).distinct()
+        return {fault for row in self.session.scalars(wanted) for fault in row.split()}
+
+    def removed(self, before: datetime | None = None) -> Sequence[BakeRow]:
+        """Bakes that were taken out of the log, the last first; only those that were ``before`` an instant."""
+        wanted = select(BakeRow).where(BakeRow.removed.is_not(None))
+        if before is not None:
+            wanted = wanted.where(BakeRow.removed < before)
+        return self.session.scalars(wanted.order_by(BakeRow.removed.desc(), BakeRow.id)).all()
+
     def came_out(self, since: datetime, until: datetime) -> Sequence[BakeRow]:
         """Bakes that came out between two instants, the latest first."""
         wanted = select(BakeRow).where(BakeRow.latest.between(since, until), BakeRow.out.is_not(None))
+        wanted = wanted.where(BakeRow.removed.is_(None))
         return self.session.scalars(wanted.order_by(BakeRow.latest.desc(), BakeRow.id.desc())).all()
 
     def score(self) -> tuple[int, int]:
         """How many came out as their proof was judged, of how many that were judged and tasted."""
-        wanted = select(BakeRow.as_judged, func.count()).where(BakeRow.as_judged.is_not(None))
+        wanted = select(BakeRow.as_judged, func.count()).where(
+            BakeRow.as_judged.is_not(None), BakeRow.removed.is_(None)
+        )
         found = {bool(row[0]): int(row[1]) for row in self.session.execute(wanted.group_by(BakeRow.as_judged))}
         return found.get(True, 0), sum(found.values())
 
@@ -178,3 +277,33 @@ class Bakes:
         """Subjects of events of a kind that are no bake yet."""
         there = select(BakeRow.id).where(BakeRow.id == EventRow.subject).exists()
         return list(self.session.scalars(select(EventRow.subject).where(EventRow.kind == kind, ~there).distinct()))
+
+
+class Trials:
+    """Trials, without those put away unless asked for."""
+
+    def __init__(self, session: Session) -> None:
+        self.session = session
+
+    def get(self, key: str) -> TrialRow | None:
+        """One, put away or not."""
+        return self.session.get(TrialRow, key)
+
+    def put(self, row: TrialRow) -> None:
+        """Write it down anew."""
+        self.session.merge(row)
+
+    def all(self, formula: str = "") -> Sequence[TrialRow]:
+        """The latest first; only those of a formula if it is given."""
+        wanted = select(TrialRow).where(TrialRow.deleted_at.is_(None))
+        if formula:
+            wanted = wanted.where(TrialRow.formula_id == formula)
+        return self.session.scalars(wanted.order_by(TrialRow.created_at.desc(), TrialRow.id)).all()
+
+    def of_bakes(self, keys: Sequence[str]) -> Sequence[TrialRow]:
+        """Those of which some of these bakes are a side."""
+        if not keys:
+            return []
+        holds = or_(*(TrialRow.bakes.contains(f" {key} ", autoescape=True) for key in keys))
+        wanted = select(TrialRow).where(TrialRow.deleted_at.is_(None), holds)
+        return self.session.scalars(wanted.order_by(TrialRow.created_at.desc(), TrialRow.id)).all()

@@ -3,7 +3,7 @@
 from datetime import datetime
 from typing import Any
 
-from sqlalchemy import ForeignKey, Index, LargeBinary, String, text
+from sqlalchemy import ForeignKey, Index, LargeBinary, String, Text, text
 from sqlalchemy.orm import DeclarativeBase, Mapped, mapped_column
 
 from gentle_crust.store.columns import Document, Instant
@@ -248,12 +248,43 @@ class BakeRow(Base):
     loaf: Mapped[dict[str, Any] | None]
     """What was said of its loaf, as far as a list draws it."""
     liked: Mapped[int | None] = mapped_column(index=True)
+    formula_id: Mapped[str] = mapped_column(String(36), default="")
+    version: Mapped[int | None]
+    """Of which version of its formula it was made."""
+    culture_id: Mapped[str] = mapped_column(String(36), default="")
+    words: Mapped[str] = mapped_column(Text, default="")
+    """All that was written of it, to be searched."""
+    faults: Mapped[str] = mapped_column(String(400), default="")
+    """Codes of what its loaves' sheets show, each between blanks."""
+    figures: Mapped[dict[str, Any] | None]
+    """What it came to in figures; None of one that is not over."""
+    afterwards: Mapped[bool] = mapped_column(default=False)
+    """Whether it was entered when it was over."""
+    removed: Mapped[datetime | None] = mapped_column(index=True)
+    """When it was taken out of the log, from which it goes for good some weeks later."""
     latest: Mapped[datetime]
     """``out``, or ``started`` before that: the list's order."""
     rule: Mapped[int] = mapped_column(index=True)
 
-    __table_args__ = (Index("ix_bake_latest", "latest", "id"),)
+    __table_args__ = (Index("ix_bake_latest", "latest", "id"), Index("ix_bake_formula", "formula_id", "latest"))
 
     def on_bench(self, now: datetime) -> bool:
         """Whether it is on the bench."""
         return now <= self.leaves
+
+
+class TrialRow(Base):
+    """Bakes, or parts of one, that are to differ in one thing. ``deleted_at`` set means put away."""
+
+    __tablename__ = "trial"
+
+    id: Mapped[str] = mapped_column(String(36), primary_key=True)
+    formula_id: Mapped[str] = mapped_column(String(36))
+    bakes: Mapped[str] = mapped_column(String(400))
+    """Keys of its bakes, each between blanks."""
+    body: Mapped[dict[str, Any]]
+    created_at: Mapped[datetime]
+    updated_at: Mapped[datetime]
+    deleted_at: Mapped[datetime | None]
+
+    __table_args__ = (Index("ix_trial_formula", "formula_id", "created_at"),)

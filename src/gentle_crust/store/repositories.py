@@ -4,7 +4,7 @@ from collections.abc import Sequence
 from datetime import datetime
 from typing import Any
 
-from sqlalchemy import Row, delete, func, or_, select, text
+from sqlalchemy import Row, case, delete, func, or_, select, text
 from sqlalchemy.orm import Session
 
 from gentle_crust.store.columns import Damaged
@@ -162,6 +162,10 @@ class Events:
         wanted = select(EventRow.id).where(EventRow.kind == kind, EventRow.subject.startswith(subject, autoescape=True))
         return self.session.execute(wanted.limit(1)).first() is not None
 
+    def forget(self, subject: str) -> None:
+        """Throw away all events about a subject."""
+        self.session.execute(delete(EventRow).where(EventRow.subject == subject))
+
     def newest(self) -> int:
         """A number that grows with every event."""
         return int(self.session.execute(text("SELECT COALESCE(MAX(rowid), 0) FROM event")).scalar_one())
@@ -225,6 +229,11 @@ class Cultures:
         """Cultures in the order in which they came into the kitchen."""
         return self.session.scalars(select(CultureRow).order_by(CultureRow.created_at, CultureRow.id)).all()
 
+    def names(self) -> dict[str, str]:
+        """What each is called, those that were put away too."""
+        rows = self.session.execute(select(CultureRow.id, inside(CultureRow.body, "$.name")))
+        return {row[0]: str(row[1] or "?") for row in rows}
+
     def get(self, key: str) -> CultureRow | None:
         """One culture, put away or not."""
         return self.session.get(CultureRow, key)
@@ -275,6 +284,11 @@ class Cultures:
     def with_photo(self) -> set[str]:
         """Keys of the cultures that have a picture, without reading the pictures."""
         return set(self.session.scalars(select(PhotoRow.culture_id)))
+
+
+def inside(column: Any, path: str) -> Any:
+    """A part of a document; NULL of one that is no JSON."""
+    return case((func.json_valid(column) == 1, func.json_extract(column, path)), else_=None)
 
 
 def another(column: Any, rule: int) -> Any:

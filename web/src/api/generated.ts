@@ -79,8 +79,8 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Bakes that were begun, the latest first, by pages; only those of a name if it is given. */
-        get: operations["bench_list_bakes_bakes_get"];
+        /** Bakes that were begun, the latest first, by pages; only those that are sought. */
+        get: operations["log_list_bakes_bakes_get"];
         put?: never;
         post?: never;
         delete?: never;
@@ -97,7 +97,75 @@ export interface paths {
             cookie?: never;
         };
         /** Bakes of which something may be asked: how the loaf is, or how it keeps. */
-        get: operations["bench_asking_bakes_bakes_asking_get"];
+        get: operations["log_asking_bakes_bakes_asking_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bakes/choices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the log can be searched by: formulas, cultures and faults of which it has something. */
+        get: operations["log_choices_bakes_choices_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bakes/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Two to six bakes, or parts of them, side by side. */
+        get: operations["log_compare_bakes_bakes_compare_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bakes/figures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Finished bakes in figures over time, and how right forecasts and verdicts were. */
+        get: operations["log_figures_bakes_figures_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bakes/removed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Bakes that were taken out of the log and can be had back. */
+        get: operations["log_removed_bakes_bakes_removed_get"];
         put?: never;
         post?: never;
         delete?: never;
@@ -114,7 +182,25 @@ export interface paths {
             cookie?: never;
         };
         /** What was done, read, judged, written and photographed of one bake. */
-        get: operations["bench_bake_record_bakes__key__get"];
+        get: operations["log_bake_record_bakes__key__get"];
+        /** Enter a bake that is over: what is not known of it is reckoned, and marked so. */
+        put: operations["log_enter_bake_bakes__key__put"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bakes/{key}/again": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a plan is asked for, to bake like that once more. */
+        get: operations["log_bake_again_bakes__key__again_get"];
         put?: never;
         post?: never;
         delete?: never;
@@ -251,7 +337,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Keep a photo of a dough: the body is a JPEG, PNG or WebP, the header Taken-At its time. */
+        /**
+         * Keep a photo of a dough, or of one part of it: the body is a JPEG, PNG, WebP or HEIC; the header Taken-At says
+         * @description when it was taken.
+         */
         put: operations["bench_take_photo_bench__key__photos__photo__put"];
         post?: never;
         delete?: never;
@@ -759,6 +848,23 @@ export interface paths {
         };
         /** A formula as a file: own JSON, schema.org Recipe, CSV of the weigh list, or plain text. */
         get: operations["formulas_formula_file_formulas__key__file__form__get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/formulas/{key}/history": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A formula's versions and what came of each. */
+        get: operations["log_formula_history_formulas__key__history_get"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1575,6 +1681,76 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/trials": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All trials, the latest first. */
+        get: operations["log_trials_trials_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/trials/{key}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One trial. */
+        get: operations["log_one_trial_trials__key__get"];
+        /** Plan a trial, or write anew what it is to find out. */
+        put: operations["log_plan_trial_trials__key__put"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/trials/{key}/conclusion": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Judge a trial: which side is better, and what is concluded. */
+        put: operations["log_conclude_trials__key__conclusion_put"];
+        post?: never;
+        /** Take back what was concluded. */
+        delete: operations["log_reopen_trials__key__conclusion_delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/trials/{key}/put-away": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put a trial away, or bring it back. */
+        post: operations["log_put_trial_away_trials__key__put_away_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/trust": {
         parameters: {
             query?: never;
@@ -1793,6 +1969,60 @@ export interface components {
         AddressAnswer: {
             /** Path */
             path: string;
+        };
+        /**
+         * AfterwardsBody
+         * @description A bake that is entered when it is over. Times are the kitchen's, 2026-11-28T07:30; the rest may be guessed.
+         */
+        AfterwardsBody: {
+            /** Dough C */
+            dough_c?: number | null;
+            /** Event */
+            event: string;
+            /** Formula Id */
+            formula_id: string;
+            /** Method */
+            method?: {
+                [key: string]: unknown;
+            } | null;
+            /** Mixed */
+            mixed: string;
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+            /** Out */
+            out: string;
+            /** Pieces */
+            pieces?: number | null;
+            /** Scaling Weight G */
+            scaling_weight_g?: number | null;
+            /** Style */
+            style?: string | null;
+            /** Version */
+            version?: number | null;
+            /** Vessel Id */
+            vessel_id?: string | null;
+        };
+        /**
+         * Again
+         * @description A bake to be made once more: what a plan is asked for, and what of it was taken from what was done.
+         */
+        Again: {
+            asked: components["schemas"]["Asked"];
+            /**
+             * Takes
+             * @default []
+             */
+            takes: string[];
+        };
+        /**
+         * AgainAnswer
+         * @description A bake to be made once more.
+         */
+        AgainAnswer: {
+            again: components["schemas"]["Again"];
         };
         /**
          * Amount
@@ -2110,13 +2340,77 @@ export interface components {
             bake: components["schemas"]["BakeRecord"];
             /** Chips */
             chips: components["schemas"]["ChipAnswer"][];
+            /**
+             * Trials
+             * @default []
+             */
+            trials: components["schemas"]["TrialShown"][];
+        };
+        /**
+         * BakeFigures
+         * @description A finished bake in figures. Minutes; C; rises and shares fractions; None for what nobody said.
+         *
+         *     ``read``: rises that were read in bulk, of which so many lay ``inside`` the band that was forecast before it began;
+         *     the dough came to them ``late_min`` later than forecast (sooner: negative), by the middle one. ``verdict``: what
+         *     its final proof was judged last, ``how`` it came out.
+         */
+        BakeFigures: {
+            /** Baked Min */
+            baked_min?: number | null;
+            /** Bulk Min */
+            bulk_min?: number | null;
+            /** Dough C */
+            dough_c?: number | null;
+            /**
+             * How
+             * @default
+             */
+            how: string;
+            /**
+             * Inside
+             * @default 0
+             */
+            inside: number;
+            /** Late Min */
+            late_min?: number | null;
+            /** Proof Min */
+            proof_min?: number | null;
+            /**
+             * Read
+             * @default 0
+             */
+            read: number;
+            /** Rise */
+            rise?: number | null;
+            /** Share */
+            share?: number | null;
+            /**
+             * Verdict
+             * @default
+             */
+            verdict: string;
         };
         /**
          * BakeLine
          * @description One line of the list of bakes. ``out``: when the last loaf came out, or it was stopped; None while it bakes.
          */
         BakeLine: {
+            /**
+             * Afterwards
+             * @default false
+             */
+            afterwards: boolean;
             drawn?: components["schemas"]["Drawn"] | null;
+            /**
+             * Faults
+             * @default []
+             */
+            faults: string[];
+            /**
+             * Formula Id
+             * @default
+             */
+            formula_id: string;
             /** How */
             how: string;
             /** Id */
@@ -2132,6 +2426,8 @@ export interface components {
             photos: number;
             /** Pieces */
             pieces: number;
+            /** Removed */
+            removed?: string | null;
             /**
              * Started
              * Format: date-time
@@ -2142,6 +2438,8 @@ export interface components {
              * @enum {string}
              */
             state: "on_bench" | "baked" | "stopped";
+            /** Version */
+            version?: number | null;
         };
         /**
          * BakePreheat
@@ -2552,6 +2850,37 @@ export interface components {
             shade: string;
         };
         /**
+         * Choice
+         * @description Something to choose by: its key, and what it is called.
+         */
+        Choice: {
+            /**
+             * Count
+             * @default 0
+             */
+            count: number;
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+        };
+        /**
+         * ChoicesAnswer
+         * @description What a log can be searched by.
+         */
+        ChoicesAnswer: {
+            /** Bakes */
+            bakes: number;
+            /** Cultures */
+            cultures: components["schemas"]["Choice"][];
+            /** Faults */
+            faults: components["schemas"]["FaultChoice"][];
+            /** Formulas */
+            formulas: components["schemas"]["Choice"][];
+            /** Removed */
+            removed: number;
+        };
+        /**
          * Clash
          * @description Something that will not do: a sentence, and when it comes to that.
          */
@@ -2570,12 +2899,48 @@ export interface components {
             sentence: string;
         };
         /**
+         * CompareAnswer
+         * @description Bakes side by side.
+         */
+        CompareAnswer: {
+            compared: components["schemas"]["Compared"];
+            /** Looks */
+            looks: string[];
+            /** Sides */
+            sides: components["schemas"]["SideShown"][];
+        };
+        /**
+         * Compared
+         * @description Bakes side by side, with the number of things that were set or done differently, and what that is worth.
+         */
+        Compared: {
+            /** Lines */
+            lines: components["schemas"]["Line"][];
+            /** Things */
+            things: number;
+            /** Worth */
+            worth: string;
+        };
+        /**
          * ComparedAnswer
          * @description Two versions side by side.
          */
         ComparedAnswer: {
             /** Lines */
             lines: components["schemas"]["Difference"][];
+        };
+        /**
+         * ConcludeBody
+         * @description What came of a trial: the place of the better side, -1 for neither; and what is concluded from it.
+         */
+        ConcludeBody: {
+            /** Better */
+            better: number;
+            /**
+             * Conclusion
+             * @default
+             */
+            conclusion: string;
         };
         /**
          * Conflict
@@ -3981,6 +4346,16 @@ export interface components {
             percent: number;
         };
         /**
+         * FaultChoice
+         * @description A fault that some loaf of the log showed.
+         */
+        FaultChoice: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+        };
+        /**
          * FeedAnswerShown
          * @description The answer to a wish for levain, by the clock, with the nights it is drawn over.
          */
@@ -4129,6 +4504,15 @@ export interface components {
             last: string | null;
             /** Taken */
             taken: number;
+        };
+        /**
+         * FiguresOverTimeAnswer
+         * @description Bakes in figures, the oldest first.
+         */
+        FiguresOverTimeAnswer: {
+            /** Points */
+            points: components["schemas"]["Point"][];
+            right: components["schemas"]["Right"];
         };
         /**
          * Finding
@@ -4660,6 +5044,32 @@ export interface components {
             min: number;
         };
         /**
+         * History
+         * @description A formula's story, the newest version first.
+         */
+        History: {
+            /** Bakes */
+            bakes: number;
+            best: components["schemas"]["BakeLine"] | null;
+            /** Formula Id */
+            formula_id: string;
+            /** Name */
+            name: string;
+            /** Put Away */
+            put_away: boolean;
+            /** Trials */
+            trials: components["schemas"]["TrialShown"][];
+            /** Versions */
+            versions: components["schemas"]["VersionStory"][];
+        };
+        /**
+         * HistoryAnswer
+         * @description A formula's story.
+         */
+        HistoryAnswer: {
+            history: components["schemas"]["History"];
+        };
+        /**
          * Holds
          * @description The greatest rise of this dough in bulk and once it is shaped, fractions.
          */
@@ -4771,6 +5181,18 @@ export interface components {
             };
             /** Stage */
             stage?: ("gluten" | "culture" | "preferment" | "bulk" | "final_proof" | "baked") | null;
+        };
+        /**
+         * Judged
+         * @description How often a verdict on the final proof came out so.
+         */
+        Judged: {
+            /** Count */
+            count: number;
+            /** How */
+            how: string;
+            /** Verdict */
+            verdict: string;
         };
         /**
          * KeepBakeBody
@@ -5098,6 +5520,25 @@ export interface components {
             likely: number;
             /** Low */
             low: number;
+        };
+        /**
+         * Line
+         * @description One thing of all of them, NOTHING where it is not known of one. ``counts``: it is one of the things counted.
+         */
+        Line: {
+            /** Counts */
+            counts: boolean;
+            /** Differs */
+            differs: boolean;
+            /**
+             * Group
+             * @enum {string}
+             */
+            group: "formula" | "method" | "done" | "came";
+            /** Values */
+            values: string[];
+            /** What */
+            what: string;
         };
         /**
          * LiveStep
@@ -6560,6 +7001,23 @@ export interface components {
             why: string;
         };
         /**
+         * Pooled
+         * @description Trials of one question: how often each side was liked better, by what is said of it; how often neither was.
+         */
+        Pooled: {
+            /** Neither */
+            neither: number;
+            /** Pairs */
+            pairs: number;
+            /** Wins */
+            wins: [
+                string,
+                number
+            ][];
+            /** Worth */
+            worth: string;
+        };
+        /**
          * PourBody
          * @description Grams of water at a temperature, or of ice at 0 C or below.
          */
@@ -6708,7 +7166,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "bake_started" | "bake_step" | "bake_not_yet" | "bake_snoozed" | "bake_note" | "bake_changed" | "bake_judged" | "bake_edited" | "bake_outcome" | "bake_loaf" | "bake_finished" | "bake_stopped" | "bake_probe" | "reading" | "bake_withdrawn" | "bake_corrected" | "absence" | "absence_withdrawn";
+            kind: "bake_started" | "bake_step" | "bake_not_yet" | "bake_snoozed" | "bake_note" | "bake_changed" | "bake_judged" | "bake_edited" | "bake_outcome" | "bake_loaf" | "bake_removed" | "bake_finished" | "bake_stopped" | "bake_probe" | "reading" | "bake_withdrawn" | "bake_corrected" | "absence" | "absence_withdrawn";
         };
         /**
          * PressedAnswer
@@ -6865,6 +7323,17 @@ export interface components {
             target_high: number;
             /** Target Low */
             target_low: number;
+        };
+        /**
+         * PutAwayBody
+         * @description Whether it is put away, or brought back.
+         */
+        PutAwayBody: {
+            /**
+             * Away
+             * @default true
+             */
+            away: boolean;
         };
         /**
          * PutAwayCulture
@@ -7067,7 +7536,7 @@ export interface components {
         };
         /**
          * RecordPhoto
-         * @description A photograph, by its key, with its size in px.
+         * @description A photograph, by its key, with its size in px, and of which part it is, empty if of all.
          */
         RecordPhoto: {
             /**
@@ -7079,6 +7548,11 @@ export interface components {
             height: number;
             /** Id */
             id: string;
+            /**
+             * Part
+             * @default
+             */
+            part: string;
             /** Width */
             width: number;
         };
@@ -7109,6 +7583,11 @@ export interface components {
              * Format: date-time
              */
             at: string;
+            /**
+             * Guessed
+             * @default false
+             */
+            guessed: boolean;
             /** Key */
             key: string;
             /** Kind */
@@ -7198,6 +7677,16 @@ export interface components {
             sentence: string;
         };
         /**
+         * RemovedAnswer
+         * @description Bakes that were taken out of the log, the last first, and for how many days they can be had back.
+         */
+        RemovedAnswer: {
+            /** Bakes */
+            bakes: components["schemas"]["BakeLine"][];
+            /** Days */
+            days: number;
+        };
+        /**
          * RestoredAnswer
          * @description Which backup's data are in use now, and where those before are kept.
          */
@@ -7284,6 +7773,30 @@ export interface components {
             rise_high: number;
             /** Rise Low */
             rise_low: number;
+        };
+        /**
+         * Right
+         * @description How right forecasts and verdicts were. ``late_min``: by the middle reading; ``within``: half of them lie so near.
+         *
+         *     ``near`` bakes left the oven within half an hour of when they were planned to, of so many ``timed``.
+         */
+        Right: {
+            /** As Judged */
+            as_judged: number;
+            /** Bakes */
+            bakes: number;
+            /** Inside */
+            inside: number;
+            /** Judged */
+            judged: components["schemas"]["Judged"][];
+            /** Late Min */
+            late_min: number | null;
+            /** Read */
+            read: number;
+            /** Verdicts */
+            verdicts: number;
+            /** Within Min */
+            within_min: number | null;
         };
         /**
          * Ripeness
@@ -7849,6 +8362,52 @@ export interface components {
             width_mm?: number | null;
         };
         /**
+         * Side
+         * @description One side of a trial: a bake, a part of it if of one, and what is done there, in the baker's words.
+         */
+        Side: {
+            /** Bake */
+            bake: string;
+            /**
+             * Part
+             * @default
+             */
+            part: string;
+            /**
+             * Says
+             * @default
+             */
+            says: string;
+        };
+        /**
+         * SideShown
+         * @description One bake, or part of one, beside others. ``letter`` stands for it in a trial that is not judged yet.
+         */
+        SideShown: {
+            /** Base */
+            base: string | null;
+            drawn: components["schemas"]["Drawn"] | null;
+            /** Key */
+            key: string;
+            line: components["schemas"]["BakeLine"];
+            measured: components["schemas"]["Measured"] | null;
+            /** Mixed */
+            mixed: string | null;
+            /** Name */
+            name: string;
+            /** Notes */
+            notes: string[];
+            /** Part */
+            part: string;
+            /** Photos */
+            photos: components["schemas"]["RecordPhoto"][];
+            sheet: components["schemas"]["Sheet"] | null;
+            /** Spans */
+            spans: components["schemas"]["Span"][];
+            /** Top */
+            top: string | null;
+        };
+        /**
          * Sign
          * @description What was found on a loaf and the step that follows: minutes more, and how.
          */
@@ -8058,15 +8617,20 @@ export interface components {
         };
         /**
          * Span
-         * @description Low (10 %), likely (50 %) and high (90 %); None where the path ends before it comes to that.
+         * @description A stretch of a bake's way, minutes from its mixing; ``differs`` from the others'.
          */
         Span: {
-            /** High */
-            high: number | null;
-            /** Likely */
-            likely: number | null;
-            /** Low */
-            low: number | null;
+            /**
+             * Code
+             * @enum {string}
+             */
+            code: "bulk" | "proof" | "bake";
+            /** Differs */
+            differs: boolean;
+            /** From Min */
+            from_min: number;
+            /** To Min */
+            to_min: number;
         };
         /**
          * Stage
@@ -8470,6 +9034,114 @@ export interface components {
             what: string;
         };
         /**
+         * Trial
+         * @description What is to be found out, of which sides, and what came of it.
+         *
+         *     ``letters`` stand for the sides, in their order, until a ``blind`` one is judged. ``better``: the place of the side
+         *     that was liked better; -1 if neither was, None before it is judged.
+         */
+        Trial: {
+            /** Better */
+            better?: number | null;
+            /**
+             * Blind
+             * @default false
+             */
+            blind: boolean;
+            /**
+             * Conclusion
+             * @default
+             */
+            conclusion: string;
+            /**
+             * Letters
+             * @default []
+             */
+            letters: string[];
+            /** Question */
+            question: string;
+            /** Sides */
+            sides: components["schemas"]["Side"][];
+        };
+        /**
+         * TrialAnswer
+         * @description One trial.
+         */
+        TrialAnswer: {
+            trial: components["schemas"]["TrialShown"];
+        };
+        /**
+         * TrialBody
+         * @description A trial that is planned.
+         */
+        TrialBody: {
+            /**
+             * Blind
+             * @default false
+             */
+            blind: boolean;
+            /** Formula Id */
+            formula_id: string;
+            /** Question */
+            question: string;
+            /** Sides */
+            sides: components["schemas"]["TrialSideBody"][];
+        };
+        /**
+         * TrialShown
+         * @description A trial as it is shown: its sides as they may be known by now, and what it can tell.
+         */
+        TrialShown: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Formula Id */
+            formula_id: string;
+            /** Formula Name */
+            formula_name: string;
+            /** Id */
+            id: string;
+            pooled: components["schemas"]["Pooled"];
+            /**
+             * Put Away
+             * @default false
+             */
+            put_away: boolean;
+            /** Ready */
+            ready: boolean;
+            /** Sides */
+            sides: (components["schemas"]["BakeLine"] | null)[];
+            trial: components["schemas"]["Trial"];
+        };
+        /**
+         * TrialSideBody
+         * @description One side of a trial.
+         */
+        TrialSideBody: {
+            /** Bake */
+            bake: string;
+            /**
+             * Part
+             * @default
+             */
+            part: string;
+            /**
+             * Says
+             * @default
+             */
+            says: string;
+        };
+        /**
+         * TrialsAnswer
+         * @description Trials, the latest first.
+         */
+        TrialsAnswer: {
+            /** Trials */
+            trials: components["schemas"]["TrialShown"][];
+        };
+        /**
          * Tried
          * @description What comes of a change, in a sentence, and when each part is out of the oven.
          */
@@ -8682,6 +9354,26 @@ export interface components {
         VersionNameBody: {
             /** Name */
             name: string;
+        };
+        /**
+         * VersionStory
+         * @description A version of a formula and what came of it, the latest bake first.
+         */
+        VersionStory: {
+            /** Bakes */
+            bakes: components["schemas"]["BakeLine"][];
+            /** Changes */
+            changes: components["schemas"]["Difference"][];
+            /** In All */
+            in_all: number;
+            /** Liked */
+            liked: number | null;
+            /** Name */
+            name: string;
+            /** Number */
+            number: number | null;
+            /** Saved At */
+            saved_at: string | null;
         };
         /**
          * VersionsAnswer
@@ -9399,11 +10091,16 @@ export interface operations {
             };
         };
     };
-    bench_list_bakes_bakes_get: {
+    log_list_bakes_bakes_get: {
         parameters: {
             query?: {
                 name?: string;
                 more?: string;
+                formula?: string;
+                culture?: string;
+                fault?: string;
+                liked?: number | null;
+                season?: string;
             };
             header?: never;
             path?: never;
@@ -9449,7 +10146,7 @@ export interface operations {
             };
         };
     };
-    bench_asking_bakes_bakes_asking_get: {
+    log_asking_bakes_bakes_asking_get: {
         parameters: {
             query?: never;
             header?: never;
@@ -9496,7 +10193,205 @@ export interface operations {
             };
         };
     };
-    bench_bake_record_bakes__key__get: {
+    log_choices_bakes_choices_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChoicesAnswer"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    log_compare_bakes_bakes_compare_get: {
+        parameters: {
+            query: {
+                of: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CompareAnswer"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    log_figures_bakes_figures_get: {
+        parameters: {
+            query?: {
+                name?: string;
+                more?: string;
+                formula?: string;
+                culture?: string;
+                fault?: string;
+                liked?: number | null;
+                season?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FiguresOverTimeAnswer"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    log_removed_bakes_bakes_removed_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RemovedAnswer"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    log_bake_record_bakes__key__get: {
         parameters: {
             query?: never;
             header?: never;
@@ -9514,6 +10409,153 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BakeAnswer"];
+                };
+            };
+            /** @description Nothing lies under that key. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    log_enter_bake_bakes__key__put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AfterwardsBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BakeAnswer"];
+                };
+            };
+            /** @description Nothing lies under that key. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Somebody else changed it, or it is under way already. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ChangedDocument"] | components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    log_bake_again_bakes__key__again_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AgainAnswer"];
                 };
             };
             /** @description Nothing lies under that key. */
@@ -10115,7 +11157,9 @@ export interface operations {
     };
     bench_take_photo_bench__key__photos__photo__put: {
         parameters: {
-            query?: never;
+            query?: {
+                part?: string;
+            };
             header?: never;
             path: {
                 key: string;
@@ -12746,6 +13790,64 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
+            /** @description Nothing lies under that key. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    log_formula_history_formulas__key__history_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HistoryAnswer"];
+                };
+            };
             /** @description Nothing lies under that key. */
             404: {
                 headers: {
@@ -16614,6 +17716,463 @@ export interface operations {
             };
             /** @description The data file is held by another program. */
             503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    log_trials_trials_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrialsAnswer"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    log_one_trial_trials__key__get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrialAnswer"];
+                };
+            };
+            /** @description Nothing lies under that key. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    log_plan_trial_trials__key__put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TrialBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrialAnswer"];
+                };
+            };
+            /** @description Nothing lies under that key. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Somebody else changed it, or it is under way already. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ChangedDocument"] | components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    log_conclude_trials__key__conclusion_put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ConcludeBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrialAnswer"];
+                };
+            };
+            /** @description Nothing lies under that key. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Somebody else changed it, or it is under way already. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ChangedDocument"] | components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    log_reopen_trials__key__conclusion_delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrialAnswer"];
+                };
+            };
+            /** @description Nothing lies under that key. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Somebody else changed it, or it is under way already. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ChangedDocument"] | components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    log_put_trial_away_trials__key__put_away_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PutAwayBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrialAnswer"];
+                };
+            };
+            /** @description Nothing lies under that key. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Somebody else changed it, or it is under way already. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ChangedDocument"] | components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The disk is full. */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -20,7 +20,8 @@ def _percent(value: float) -> Message:
     return message("line-percent", percent=value)
 
 
-def _lines(formula: Formula) -> dict[Message, Message]:
+def formula_lines(formula: Formula) -> dict[Message, Message]:
+    """What a formula holds, line by line, in words."""
     lines = {named(share.name): _percent(share.percent) for share in formula.flours}
     lines[message("line-water")] = _percent(formula.hydration_percent)
     if formula.feel_to_percent is not None:
@@ -72,7 +73,7 @@ def _soaker(soaker: Soaker) -> Message:
 
 def compare(before: Formula, after: Formula) -> tuple[Difference, ...]:
     """All lines of both, in the order of the later one, those only in the earlier one last."""
-    old, new = _lines(before), _lines(after)
+    old, new = formula_lines(before), formula_lines(after)
     names = [*new, *(name for name in old if name not in new)]
     return tuple(
         Difference(name, old.get(name, NOTHING), new.get(name, NOTHING), old.get(name) != new.get(name))

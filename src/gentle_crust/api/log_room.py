@@ -1,0 +1,173 @@
+"""The log: bakes that were, sought, side by side, as trials, over time, and with their formula."""
+
+from flask import Response
+
+from gentle_crust.api.common import answer, room, work
+from gentle_crust.contract.bench import AskingAnswer, BakeAnswer, BakesAnswer
+from gentle_crust.contract.log import (
+    SEASONS,
+    AfterwardsBody,
+    AgainAnswer,
+    BakesQuery,
+    Choice,
+    ChoicesAnswer,
+    CompareAnswer,
+    CompareQuery,
+    ConcludeBody,
+    FaultChoice,
+    FiguresOverTimeAnswer,
+    HistoryAnswer,
+    PutAwayBody,
+    RemovedAnswer,
+    TrialAnswer,
+    TrialBody,
+    TrialsAnswer,
+)
+from gentle_crust.contract.oven import ChipAnswer
+from gentle_crust.contract.strict import KeyPath
+from gentle_crust.core.errors import Unreadable
+from gentle_crust.core.loaf.faults import FAULTS, fault_name
+from gentle_crust.core.loaf.trial import Side
+from gentle_crust.kitchen.afterwards import enter
+from gentle_crust.kitchen.again import again
+from gentle_crust.kitchen.bakes import BakesBook
+from gentle_crust.kitchen.history import history_of
+from gentle_crust.kitchen.over_time import over_time
+from gentle_crust.kitchen.removed import KEPT_FOR, removed
+from gentle_crust.kitchen.side_by_side import SideBySide, chosen
+from gentle_crust.kitchen.trials import TrialBook
+from gentle_crust.store.baking import Bakes, Sought
+from gentle_crust.store.repositories import Cultures
+
+log = room("log")
+
+
+def _sought(query: BakesQuery) -> Sought:
+    if query.fault and query.fault not in FAULTS:
+        raise Unreadable("fault", "log-choice-unknown", named=query.fault)
+    if query.season and query.season not in SEASONS:
+        raise Unreadable("season", "log-choice-unknown", named=query.season)
+    months = SEASONS.get(query.season, ())
+    return Sought(query.name, query.formula, query.culture, query.fault, query.liked, months)
+
+
+@log.get("/bakes", responses={200: BakesAnswer})
+def list_bakes(query: BakesQuery) -> Response:
+    """Bakes that were begun, the latest first, by pages; only those that are sought."""
+    page = BakesBook(work()).page(_sought(query), query.more)
+    return answer(BakesAnswer(bakes=list(page.lines), more=page.more))
+
+
+@log.get("/bakes/choices", responses={200: ChoicesAnswer})
+def choices() -> Response:
+    """What the log can be searched by: formulas, cultures and faults of which it has something."""
+    with work().read() as session:
+        bakes, names = Bakes(session), Cultures(session).names()
+        formulas, faults = bakes.by_formula(), bakes.faults()
+        cultures = [Choice(key, names.get(key, "?")) for key in bakes.cultures()]
+        count, out = bakes.count(Sought()), len(bakes.removed())
+    return answer(
+        ChoicesAnswer(
+            formulas=[Choice(key, name, many) for key, name, many in formulas],
+            cultures=cultures,
+            faults=[FaultChoice(code, fault_name(code)) for code in FAULTS if code in faults],
+            bakes=count,
+            removed=out,
+        )
+    )
+
+
+@log.get("/bakes/asking", responses={200: AskingAnswer})
+def asking_bakes() -> Response:
+    """Bakes of which something may be asked: how the loaf is, or how it keeps."""
+    return answer(AskingAnswer(bakes=list(BakesBook(work()).asking())))
+
+
+@log.get("/bakes/compare", responses={200: CompareAnswer})
+def compare_bakes(query: CompareQuery) -> Response:
+    """Two to six bakes, or parts of them, side by side."""
+    sides, compared, looks = SideBySide(work()).compare(chosen(query.of))
+    return answer(CompareAnswer(sides=list(sides), compared=compared, looks=list(looks)))
+
+
+@log.get("/bakes/figures", responses={200: FiguresOverTimeAnswer})
+def figures(query: BakesQuery) -> Response:
+    """Finished bakes in figures over time, and how right forecasts and verdicts were."""
+    points, right = over_time(work(), _sought(query))
+    return answer(FiguresOverTimeAnswer(points=list(points), right=right))
+
+
+@log.get("/bakes/removed", responses={200: RemovedAnswer})
+def removed_bakes() -> Response:
+    """Bakes that were taken out of the log and can be had back."""
+    return answer(RemovedAnswer(bakes=list(removed(work())), days=KEPT_FOR.days))
+
+
+@log.get("/bakes/<key>", responses={200: BakeAnswer})
+def bake_record(path: KeyPath) -> Response:
+    """What was done, read, judged, written and photographed of one bake."""
+    return answer(
+        BakeAnswer(
+            bake=BakesBook(work()).one(path.key),
+            chips=ChipAnswer.all(),
+            trials=list(TrialBook(work()).of_bake(path.key)),
+        )
+    )
+
+
+@log.put("/bakes/<key>", responses={200: BakeAnswer})
+def enter_bake(path: KeyPath, body: AfterwardsBody) -> Response:
+    """Enter a bake that is over: what is not known of it is reckoned, and marked so."""
+    enter(work(), path.key, body)
+    return bake_record(path)
+
+
+@log.get("/bakes/<key>/again", responses={200: AgainAnswer})
+def bake_again(path: KeyPath) -> Response:
+    """What a plan is asked for, to bake like that once more."""
+    return answer(AgainAnswer(again=again(work(), path.key)))
+
+
+@log.get("/formulas/<key>/history", responses={200: HistoryAnswer})
+def formula_history(path: KeyPath) -> Response:
+    """A formula's versions and what came of each."""
+    return answer(HistoryAnswer(history=history_of(work(), path.key)))
+
+
+@log.get("/trials", responses={200: TrialsAnswer})
+def trials() -> Response:
+    """All trials, the latest first."""
+    return answer(TrialsAnswer(trials=list(TrialBook(work()).all())))
+
+
+@log.get("/trials/<key>", responses={200: TrialAnswer})
+def one_trial(path: KeyPath) -> Response:
+    """One trial."""
+    return answer(TrialAnswer(trial=TrialBook(work()).one(path.key)))
+
+
+@log.put("/trials/<key>", responses={200: TrialAnswer})
+def plan_trial(path: KeyPath, body: TrialBody) -> Response:
+    """Plan a trial, or write anew what it is to find out."""
+    sides = [Side(each.bake, each.part, each.says.strip()) for each in body.sides]
+    return answer(
+        TrialAnswer(trial=TrialBook(work()).plan(path.key, body.formula_id, body.question, sides, body.blind))
+    )
+
+
+@log.put("/trials/<key>/conclusion", responses={200: TrialAnswer})
+def conclude(path: KeyPath, body: ConcludeBody) -> Response:
+    """Judge a trial: which side is better, and what is concluded."""
+    return answer(TrialAnswer(trial=TrialBook(work()).conclude(path.key, body.better, body.conclusion)))
+
+
+@log.delete("/trials/<key>/conclusion", responses={200: TrialAnswer})
+def reopen(path: KeyPath) -> Response:
+    """Take back what was concluded."""
+    return answer(TrialAnswer(trial=TrialBook(work()).reopen(path.key)))
+
+
+@log.post("/trials/<key>/put-away", responses={200: TrialAnswer})
+def put_trial_away(path: KeyPath, body: PutAwayBody) -> Response:
+    """Put a trial away, or bring it back."""
+    return answer(TrialAnswer(trial=TrialBook(work()).put_away(path.key, body.away)))

@@ -1,0 +1,292 @@
+"""The log: bakes sought, side by side, as trials, over time, and with their formula."""
+
+from dataclasses import dataclass, field
+from datetime import datetime
+from typing import Annotated, Any, Literal
+
+from pydantic import Field, StringConstraints
+
+from gentle_crust.contract.asked import Asked
+from gentle_crust.contract.bakes import BakeFigures, BakeLine, Drawn, RecordPhoto
+from gentle_crust.contract.pages import PageQuery
+from gentle_crust.contract.strict import Short, Shown, Strict
+from gentle_crust.core.formula.compare import Difference
+from gentle_crust.core.loaf.compare import Compared
+from gentle_crust.core.loaf.sheet import Measured, Sheet
+from gentle_crust.core.loaf.trial import Pooled, Trial
+from gentle_crust.core.messages import Message
+
+SEASONS: dict[str, tuple[int, ...]] = {
+    "dec_feb": (12, 1, 2), "mar_may": (3, 4, 5), "jun_aug": (6, 7, 8), "sep_nov": (9, 10, 11),
+}  # fmt: skip
+"""Quarters of the year by their months: which of them is summer, the kitchen's place says."""
+Key = Annotated[str, StringConstraints(pattern=r"^[A-Za-z0-9-]{1,60}$")]
+Clock = Annotated[str, StringConstraints(pattern=r"^\d{4}-\d\d-\d\dT\d\d:\d\d$")]
+
+
+class BakesQuery(PageQuery):
+    """Which bakes: ``name`` holds words of their name or notes; all that is given holds of them."""
+
+    formula: Short = ""
+    culture: Short = ""
+    fault: Short = ""
+    liked: Annotated[int, Field(ge=1, le=5)] | None = None
+    season: Short = ""
+
+
+class CompareQuery(Shown):
+    """Bakes to be held side by side: their keys, a part after a colon, one after the other with commas."""
+
+    of: Annotated[str, StringConstraints(max_length=600)]
+
+
+@dataclass(frozen=True)
+class Choice:
+    """Something to choose by: its key, and what it is called."""
+
+    key: str
+    name: str
+    count: int = 0
+
+
+@dataclass(frozen=True)
+class FaultChoice:
+    """A fault that some loaf of the log showed."""
+
+    key: str
+    name: Message
+
+
+@dataclass(frozen=True)
+class Span:
+    """A stretch of a bake's way, minutes from its mixing; ``differs`` from the others'."""
+
+    code: Literal["bulk", "proof", "bake"]
+    from_min: float
+    to_min: float
+    differs: bool
+
+
+@dataclass(frozen=True)
+class SideShown:
+    """One bake, or part of one, beside others. ``letter`` stands for it in a trial that is not judged yet."""
+
+    key: str
+    part: str
+    name: str
+    line: BakeLine
+    drawn: Drawn | None
+    mixed: datetime | None
+    spans: tuple[Span, ...]
+    sheet: Sheet | None
+    measured: Measured | None
+    top: Message | None
+    base: Message | None
+    photos: tuple[RecordPhoto, ...]
+    notes: tuple[str, ...]
+
+
+@dataclass(frozen=True)
+class Point:
+    """A bake in figures over time."""
+
+    id: str
+    name: str
+    at: datetime
+    liked: int | None
+    figures: BakeFigures
+
+
+@dataclass(frozen=True)
+class Judged:
+    """How often a verdict on the final proof came out so."""
+
+    verdict: str
+    how: str
+    count: int
+
+
+@dataclass(frozen=True)
+class Right:
+    """How right forecasts and verdicts were. ``late_min``: by the middle reading; ``within``: half of them lie so near.
+
+    ``near`` bakes left the oven within half an hour of when they were planned to, of so many ``timed``.
+    """
+
+    bakes: int
+    read: int
+    inside: int
+    late_min: int | None
+    within_min: int | None
+    judged: tuple[Judged, ...]
+    as_judged: int
+    verdicts: int
+
+
+@dataclass(frozen=True)
+class TrialShown:
+    """A trial as it is shown: its sides as they may be known by now, and what it can tell."""
+
+    id: str
+    formula_id: str
+    formula_name: str
+    at: datetime
+    trial: Trial
+    sides: tuple[BakeLine | None, ...]
+    """The bakes of its sides; None of one that was not begun, or that is gone."""
+    ready: bool
+    """Whether all of its sides are baked."""
+    pooled: Pooled
+    """With all other trials of its question on the same formula."""
+    put_away: bool = False
+
+
+@dataclass(frozen=True)
+class VersionStory:
+    """A version of a formula and what came of it, the latest bake first."""
+
+    number: int | None
+    name: str
+    saved_at: datetime | None
+    changes: tuple[Difference, ...]
+    bakes: tuple[BakeLine, ...]
+    in_all: int
+    liked: float | None
+    """What its bakes were liked on average."""
+
+
+@dataclass(frozen=True)
+class History:
+    """A formula's story, the newest version first."""
+
+    formula_id: str
+    name: str
+    put_away: bool
+    versions: tuple[VersionStory, ...]
+    trials: tuple[TrialShown, ...]
+    best: BakeLine | None
+    bakes: int
+
+
+@dataclass(frozen=True)
+class Again:
+    """A bake to be made once more: what a plan is asked for, and what of it was taken from what was done."""
+
+    asked: Asked
+    takes: tuple[Message, ...] = field(default=())
+
+
+class ChoicesAnswer(Shown):
+    """What a log can be searched by."""
+
+    formulas: list[Choice]
+    cultures: list[Choice]
+    faults: list[FaultChoice]
+    bakes: int
+    removed: int
+
+
+class CompareAnswer(Shown):
+    """Bakes side by side."""
+
+    sides: list[SideShown]
+    compared: Compared
+    looks: list[str]
+    """Fields of their sheets in which they differ."""
+
+
+class FiguresOverTimeAnswer(Shown):
+    """Bakes in figures, the oldest first."""
+
+    points: list[Point]
+    right: Right
+
+
+class HistoryAnswer(Shown):
+    """A formula's story."""
+
+    history: History
+
+
+class AgainAnswer(Shown):
+    """A bake to be made once more."""
+
+    again: Again
+
+
+class RemovedAnswer(Shown):
+    """Bakes that were taken out of the log, the last first, and for how many days they can be had back."""
+
+    bakes: list[BakeLine]
+    days: int
+
+
+class TrialsAnswer(Shown):
+    """Trials, the latest first."""
+
+    trials: list[TrialShown]
+
+
+class TrialAnswer(Shown):
+    """One trial."""
+
+    trial: TrialShown
+
+
+class TrialSideBody(Strict):
+    """One side of a trial."""
+
+    bake: Key
+    part: Short = ""
+    says: Annotated[str, StringConstraints(max_length=200)] = ""
+
+
+class TrialBody(Strict):
+    """A trial that is planned."""
+
+    formula_id: Short
+    question: Annotated[str, StringConstraints(max_length=400)]
+    sides: Annotated[list[TrialSideBody], Field(max_length=12)]
+    blind: bool = False
+
+
+class ConcludeBody(Strict):
+    """What came of a trial: the place of the better side, -1 for neither; and what is concluded from it."""
+
+    better: int
+    conclusion: Annotated[str, StringConstraints(max_length=4000)] = ""
+
+
+class PutAwayBody(Strict):
+    """Whether it is put away, or brought back."""
+
+    away: bool = True
+
+
+class AfterwardsBody(Strict):
+    """A bake that is entered when it is over. Times are the kitchen's, 2026-11-28T07:30; the rest may be guessed."""
+
+    event: Key
+    formula_id: Short
+    version: int | None = None
+    mixed: Clock
+    out: Clock
+    vessel_id: Short | None = None
+    style: Short | None = None
+    method: dict[str, Any] | None = None
+    pieces: int | None = None
+    scaling_weight_g: float | None = None
+    dough_c: float | None = None
+    note: Annotated[str, StringConstraints(max_length=4000)] = ""
+
+
+class ImportedAnswer(Shown):
+    """What an import brought: counts, and what was left out with the reason."""
+
+    bakes: int
+    events: int
+    photos: int
+    formulas: int
+    trials: int
+    known: int
+    left: list[Message]
