@@ -387,3 +387,77 @@ def test_a_verdict_is_counted_with_how_it_came_out(baked):
     right = get(baked, "/api/bakes/figures")["right"]
     assert right["judged"] == [{"verdict": "ready", "how": "over", "count": 1}]
     assert (right["as_judged"], right["verdicts"]) == (0, 1)
+
+
+# -- planned as a trial ------------------------------------------------------------------------------------------
+
+ASKED = {"formula_id": COUNTRY, "pieces": 2, "ready": "2026-11-29T12:00"}
+
+
+def offers(day, **more):
+    return day.client.post("/api/plan/trials", json=ASKED | more).json["offers"]
+
+
+def test_a_plan_of_several_pieces_can_be_a_trial_and_one_of_a_single_loaf_cannot(day):
+    found = {each["code"]: each for each in offers(day)}
+    assert "night" in found and any(code.startswith("vessel-") for code in found)
+    assert all(each["parts"] == ["A", "B"] and len(each["says"]) == 2 for each in found.values())
+    assert offers(day, pieces=1) == []
+
+
+@pytest.mark.parametrize("vessel", ["pot", "stone"])
+def test_every_trial_that_is_offered_can_be_planned_and_its_parts_differ_in_one_thing(day, vessel):
+    for offer in offers(day, vessel_id=vessel):
+        body = {"formula_id": COUNTRY, "pieces": 2, "method": offer["method"], "ready": "2026-11-29T18:00"}
+        answer = day.client.post("/api/plan", json=body)
+        assert answer.status_code == 200, (offer["code"], answer.json)
+        assert [each["name"] for each in answer.json["plan"]["outs"]] == ["A", "B"], offer["code"]
+        saved = day.client.put(f"/api/plans/trial-{vessel}-{offer['code']}"[:50], json=body)
+        assert saved.status_code == 200, (offer["code"], saved.json)
+
+
+def planned_trial(day, blind, code="vessel-stone"):
+    offer = next(each for each in offers(day, vessel_id="pot") if each["code"] == code)
+    body = {"formula_id": COUNTRY, "pieces": 2, "method": offer["method"], "ready": "2026-11-29T18:00"}
+    assert day.client.put("/api/plans/pair", json=body).status_code == 200
+    sides = [{"bake": "pair", "part": part, "says": say} for part, say in zip("AB", offer["says"], strict=True)]
+    wish = {"formula_id": COUNTRY, "question": "Pot or stone?", "sides": sides, "blind": blind}
+    assert day.client.put("/api/trials/t1", json=wish).status_code == 200
+    return day.client.get("/api/plans/pair").json
+
+
+def test_a_blind_trial_goes_by_letters_until_it_is_judged(day):
+    saved = planned_trial(day, blind=True)
+    letters = {each["part"]: each["letter"] for each in saved["letters"]}
+    assert set(letters) == {"A", "B"} and not set(letters.values()) & {"A", "B"}
+    day.press("bake_started", dough="pair")
+    until_cut(day, "pair")
+    day.now += timedelta(hours=2)
+    bake = get(day, "/api/bakes/pair")["bake"]
+    assert bake["parts"] == sorted(letters.values())
+    for letter, liked in zip(sorted(letters.values()), (2, 5), strict=True):
+        day.press("bake_loaf", {"part": letter, "liked": liked}, dough="pair")
+    hidden = get(day, "/api/bakes/pair")
+    assert {each["sheet"]["part"] for each in hidden["bake"]["loaves"]} == set(letters.values())
+    sides = hidden["trials"][0]["trial"]["sides"]
+    assert [each["part"] for each in sides] == sorted(letters.values()) and not any(each["says"] for each in sides)
+    better = sorted(letters.values())[1]
+    told = day.client.put("/api/trials/t1/conclusion", json={"better": 1, "conclusion": "It rose higher."}).json[
+        "trial"
+    ]
+    real = next(part for part, letter in letters.items() if letter == better)
+    assert told["trial"]["sides"][told["trial"]["better"]]["part"] == real
+    assert {each["sheet"]["part"] for each in get(day, "/api/bakes/pair")["bake"]["loaves"]} == {"A", "B"}
+
+
+def test_parts_of_one_bake_are_held_side_by_side_each_with_its_own_loaf_and_oven(day):
+    planned_trial(day, blind=False)
+    day.press("bake_started", dough="pair")
+    until_cut(day, "pair")
+    day.press("bake_loaf", {"part": "A", "liked": 3, "form": "domed"}, dough="pair")
+    day.press("bake_loaf", {"part": "B", "liked": 5, "form": "flat"}, dough="pair")
+    both = compare(day, "pair:A", "pair:B")
+    assert [each["sheet"]["liked"] for each in both["sides"]] == [3, 5]
+    assert both["compared"]["things"] == 1, differing(both)
+    assert both["sides"][0]["drawn"]["end"] <= both["sides"][1]["drawn"]["end"]
+    assert {"liked", "form"} <= set(both["looks"])

@@ -183,7 +183,7 @@ def test_a_document_comes_back_field_by_field(document, book):
     values = {
         "kitchen": book.settings.get(), "pantry": book.formulas.pantry.get(), "formula": answer.formula,
         "question of the plan": answer.asked, "plan": answer.plan, "culture": book.cultures.all()[0].culture,
-        "trial": Trial("Pot or stone?", (Side("a", "A", "in the pot"), Side("b", "B")), True, ("K", "M"), 1, "The pot."),
+        "trial": Trial("Pot or stone?", (Side("a", "A", "in the pot"), Side("b", "B")), True, ("K", "M"), 1, "A."),
     }  # fmt: skip
     value = values[document.name]
     body = document.write(value)

@@ -14,6 +14,7 @@ from gentle_crust.contract.plans import (
     MendAnswer,
     MendsAnswer,
     OtherTakes,
+    PartLetter,
     PlanAnswer,
     PlanDoneAnswer,
     PlansAnswer,
@@ -21,6 +22,8 @@ from gentle_crust.contract.plans import (
     ReadingPath,
     SavedPlanAnswer,
     StyleLine,
+    TrialOfferLine,
+    TrialOffersAnswer,
     TurnAnswer,
     TurnBody,
     WayAnswer,
@@ -29,6 +32,7 @@ from gentle_crust.contract.plans import (
     WhyAnswer,
 )
 from gentle_crust.contract.strict import KeyPath
+from gentle_crust.core.course.as_written import as_written
 from gentle_crust.core.course.ask import Asked as CourseAsked
 from gentle_crust.core.course.plan import plan
 from gentle_crust.core.course.taken import Taken
@@ -43,6 +47,8 @@ from gentle_crust.kitchen.follow import Taken as TakenReading
 from gentle_crust.kitchen.methods import method_of_plan
 from gentle_crust.kitchen.plans import Answer, PlanBook
 from gentle_crust.kitchen.taken import taken_of
+from gentle_crust.kitchen.trial_offers import trials_for
+from gentle_crust.kitchen.trials import TrialBook
 from gentle_crust.kitchen.turn import UNITS, turn
 
 plans = room("plans")
@@ -86,6 +92,7 @@ def _ask(query: BesideQuery, body: AskedBody) -> CourseAsked:
 
 def _saved(found: Followed) -> Response:
     saved = found.saved
+    trials = TrialBook(work()).of_bake(saved.id)
     return answer(
         SavedPlanAnswer(
             id=saved.id,
@@ -95,6 +102,8 @@ def _saved(found: Followed) -> Response:
             started=found.started,
             baked=found.baked,
             shared=Ahead(work()).shared_with(saved.id),
+            trials=list(trials),
+            letters=[PartLetter(part=part, letter=letter) for part, letter in TrialBook(work()).letters(saved.id)],
             etag=_book().etag(saved.id),
             can_undo=found.started is None and _book().can_undo(saved.id),
             **_plan(saved.answer, taken_of(work(), saved.id)),
@@ -136,6 +145,19 @@ def _way(way: Way, means_cut: bool) -> WayAnswer:
 def stages_of_plan(query: BesideQuery, body: AskedBody) -> Response:
     """How the dough of a plan is made, stage by stage, each as long as it is by the time that is wanted."""
     return answer(MethodAnswer.of(method_of_plan(work(), _ask(query, body))))
+
+
+@plans.post("/plan/trials", responses={200: TrialOffersAnswer})
+def trials_of_plan(query: BesideQuery, body: AskedBody) -> Response:
+    """Trials that this plan can be: its dough in two parts that go the same way but for one thing."""
+    offers = [
+        TrialOfferLine(
+            code=each.code, title=each.title, parts=[part.name for part in each.method.parts],
+            says=list(each.says), method=as_written(each.method),
+        )
+        for each in trials_for(work(), body.asked())
+    ]  # fmt: skip
+    return answer(TrialOffersAnswer(offers=offers))
 
 
 @plans.post("/plan/what-if", responses={200: WhatIfsAnswer})

@@ -6,6 +6,7 @@ from typing import Annotated, Any, ClassVar, Literal
 from pydantic import Field, StringConstraints
 
 from gentle_crust.contract.asked import Asked
+from gentle_crust.contract.log import TrialShown
 from gentle_crust.contract.method import CourseMethodBody
 from gentle_crust.contract.shown import Measure, PlanLine, Question, TakenReading
 from gentle_crust.contract.strict import KeyPath, Number, Short, Shown, Strict
@@ -102,6 +103,22 @@ class StyleLine(Shown):
     cold: bool
 
 
+class TrialOfferLine(Shown):
+    """A trial that this plan can be: what differs, what is done with either part, and the method in two parts."""
+
+    code: str
+    title: Message
+    parts: list[str]
+    says: list[Message]
+    method: dict[str, Any]
+
+
+class TrialOffersAnswer(Shown):
+    """Trials that a plan can be."""
+
+    offers: list[TrialOfferLine]
+
+
 class OtherTakes(Shown):
     """What another plan or dough takes of the kitchen while this one goes on: hands, the oven, or the fridge."""
 
@@ -126,6 +143,13 @@ class PlanAnswer(Shown):
     """The styles that suit the formula and the kitchen."""
 
 
+class PartLetter(Shown):
+    """A part, and the letter that it goes by."""
+
+    part: str
+    letter: str
+
+
 class SavedPlanAnswer(PlanAnswer):
     """A plan as it was saved."""
 
@@ -142,6 +166,10 @@ class SavedPlanAnswer(PlanAnswer):
     """Whether it has left the bench again: its record is among the bakes."""
     shared: SharedBuild | None
     """The levain build that it shares with other saved plans."""
+    trials: list[TrialShown] = []
+    """Those of which it is a side."""
+    letters: list[PartLetter] = []
+    """What each part of a blind trial goes by until it is judged, for whoever marks the pieces."""
 
 
 class PlanDoneAnswer(Shown):

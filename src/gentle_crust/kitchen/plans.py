@@ -126,6 +126,10 @@ class PlanBook:
         whole, behind, _ = self._completed(asked, taken)
         return question_of(whole, behind)
 
+    def completed(self, asked: Asked) -> tuple[Asked, Behind]:
+        """A question with all that was left out, and what it is asked with."""
+        return self._completed(asked, ())[:2]
+
     def _completed(self, asked: Asked, taken: tuple[Taken, ...]) -> tuple[Asked, Behind, tuple[bool, int]]:
         """A question with all that was left out, what it is asked with, and how its formula stands."""
         settings = self.settings.get()

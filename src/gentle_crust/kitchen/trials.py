@@ -113,6 +113,17 @@ class TrialBook:
         with self.work.read() as session:
             return self._shown(Trials(session).of_bakes([key]))
 
+    def letters(self, key: str) -> tuple[tuple[str, str], ...]:
+        """What each part of a bake goes by in blind trials that are not judged: for whoever marks the pieces."""
+        with self.work.read() as session:
+            trials = [TRIAL.read(row.body) for row in Trials(session).of_bakes([key])]
+        return tuple(
+            (side.part, letter)
+            for trial in trials
+            if trial.hidden
+            for side, letter in zip(trial.sides, trial.letters, strict=True)
+        )
+
     def _shown(self, rows: Sequence[TrialRow]) -> tuple[TrialShown, ...]:
         read = {row.id: TRIAL.read(row.body) for row in rows}
         with self.work.read() as session:
@@ -142,17 +153,6 @@ class TrialBook:
                 )
             )
         return tuple(found)
-
-
-def marks_of(trials: Sequence[TrialShown], book: TrialBook) -> tuple[tuple[str, str], ...]:
-    """Letters that whoever marks the pieces of blind trials needs, part by part."""
-    found = []
-    for shown in trials:
-        row = book._row(shown.id)
-        trial = TRIAL.read(row.body)
-        if trial.hidden:
-            found += [(side.part, letter) for side, letter in zip(trial.sides, trial.letters, strict=True)]
-    return tuple(found)
 
 
 def _order(trial: Trial) -> tuple[int, ...]:

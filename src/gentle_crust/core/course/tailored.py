@@ -111,19 +111,22 @@ def split(method: Method, pieces: int, later: int, days: int) -> Method:
     """
     if not later or method.parts or not method.stages:
         return method
-    at = _shaped_at(method.stages)
+    at = shaped_at(method.stages)
     first, rest = method.stages[:at], method.stages[at:]
+    return Method(first, (Part(NOW, pieces - later, rest), Part(LATER, later, later_part(rest, days))))
+
+
+def later_part(rest: tuple[Stage, ...], days: int) -> tuple[Stage, ...]:
+    """The same stages so many days later, in the cold: what is cold already goes on there, else it is first kept."""
     own = tuple(replace(stage, id="") for stage in rest)
     if _cold_hold(rest) is None:
         hold = Until("span", minutes=(LEAST_COLD_MIN, days * DAY_MIN + LEAST_COLD_MIN))
-        own = (Stage("keep", place=FRIDGE, until=hold), *own)
-    else:
-        cold = next(stage for stage in own if is_cold(stage) and stage.until and stage.until.hold)
-        own = tuple(_longer(stage, days) if stage is cold else stage for stage in own)
-    return Method(first, (Part(NOW, pieces - later, rest), Part(LATER, later, own)))
+        return (Stage("keep", place=FRIDGE, until=hold), *own)
+    cold = next(stage for stage in own if is_cold(stage) and stage.until and stage.until.hold)
+    return tuple(_longer(stage, days) if stage is cold else stage for stage in own)
 
 
-def _shaped_at(stages: tuple[Stage, ...]) -> int:
+def shaped_at(stages: tuple[Stage, ...]) -> int:
     """After which stages the pieces may part: shaping, else dividing, else mixing."""
     kinds = [stage.kind for stage in stages]
     last = next(kind for kind in ("shape", "divide", "mix") if kind in kinds)

@@ -104,3 +104,16 @@ trial-judged-already = This trial is judged already.
     .remedy = Take its conclusion back first, or plan another one.
 trial-not-baked = Not all of its sides are baked yet.
     .remedy = Judge it once they are.
+
+# Trials that one dough can be.
+
+trial-vessels = { $one } or { $other }
+trial-in-vessel = baked in: { $vessel }
+trial-steams = With steam or without
+trial-steam = with steam
+trial-no-steam = without steam
+trial-nights = A night more in the cold
+trial-room-or-cold = Baked today, or after a night in the cold
+trial-first = as planned
+trial-night = a night in the fridge, baked a day later
+trial-night-longer = a night longer in the fridge, baked a day later
