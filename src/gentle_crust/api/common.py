@@ -1,10 +1,12 @@
 """What every room's blueprint needs."""
 
+import os
 import sys
 from collections.abc import Iterable
 from dataclasses import replace
+from pathlib import Path
 
-from flask import Response, current_app, g, request
+from flask import Response, current_app, g, request, send_file
 from flask_openapi import APIBlueprint, Tag
 from pydantic import BaseModel
 
@@ -18,6 +20,7 @@ from gentle_crust.kitchen.work import Work
 from gentle_crust.text.reading import Reading
 from gentle_crust.text.render import Said, say
 
+CHUNK = 1 << 20
 DESCRIBED = sys.argv[0].endswith("openapi.py")
 """Whether this program was started to describe itself."""
 
@@ -83,3 +86,21 @@ def as_calendar(entries: Iterable[Entry], name: str) -> Response:
     made = calendar_file(entries, "Gentle Crust", now()(), reading())
     headers = {"Content-Disposition": f'inline; filename="{name}.ics"'}
     return Response(made, content_type="text/calendar; charset=utf-8", headers=headers)
+
+
+def sent_once(path: Path, name: str) -> Response:
+    """A file that is thrown away as soon as it is open."""
+    handle = path.open("rb")
+    size = os.fstat(handle.fileno()).st_size
+    path.unlink()
+    path.parent.rmdir()
+    found = send_file(handle, "application/zip", as_attachment=True, download_name=name)
+    found.headers["Content-Length"] = str(size)
+    return found
+
+
+def received(target: Path) -> None:
+    """Write a request's body into a file, piece by piece."""
+    with target.open("wb") as file:
+        while piece := request.stream.read(CHUNK):
+            file.write(piece)

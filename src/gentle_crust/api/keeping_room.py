@@ -1,12 +1,11 @@
 """Keeping a kitchen's data: backups out and in, the daily copies, a look over everything, and what cannot be read."""
 
-import os
 import tempfile
 from pathlib import Path
 
-from flask import Response, request, send_file
+from flask import Response, request
 
-from gentle_crust.api.common import answer, room, work
+from gentle_crust.api.common import answer, received, room, sent_once, work
 from gentle_crust.contract.keeping import (
     CopyPath,
     FindingsAnswer,
@@ -23,7 +22,6 @@ from gentle_crust.kitchen.unreadable import UnreadableBook
 from gentle_crust.store.database import folder_of
 
 LARGEST_BACKUP = 8_000_000_000
-CHUNK = 1 << 20
 
 keeping = room("keeping")
 
@@ -39,18 +37,7 @@ def write_backup() -> Response:
     """Everything in one file."""
     target = Path(tempfile.mkdtemp(dir=folder_of(work().sessions), prefix=".backup-")) / "backup.zip"
     Keeper(work()).backup(target)
-    return _sent_once(target, f"gentle-crust-{work().now():%Y-%m-%d}.zip")
-
-
-def _sent_once(path: Path, name: str) -> Response:
-    """A file that is thrown away as soon as it is open."""
-    handle = path.open("rb")
-    size = os.fstat(handle.fileno()).st_size
-    path.unlink()
-    path.parent.rmdir()
-    found = send_file(handle, "application/zip", as_attachment=True, download_name=name)
-    found.headers["Content-Length"] = str(size)
-    return found
+    return sent_once(target, f"gentle-crust-{work().now():%Y-%m-%d}.zip")
 
 
 @keeping.post("/backup/restore", responses={200: RestoredAnswer})
@@ -59,9 +46,7 @@ def restore() -> Response:
     request.max_content_length = LARGEST_BACKUP
     with tempfile.TemporaryDirectory(dir=folder_of(work().sessions), prefix=".backup-") as scratch:
         source = Path(scratch) / "sent.zip"
-        with source.open("wb") as file:
-            while piece := request.stream.read(CHUNK):
-                file.write(piece)
+        received(source)
         return _restored(source)
 
 

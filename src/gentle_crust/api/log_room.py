@@ -1,8 +1,13 @@
 """The log: bakes that were, sought, side by side, as trials, over time, and with their formula."""
 
-from flask import Response
+import shutil
+import tempfile
+from pathlib import Path
 
-from gentle_crust.api.common import answer, room, work
+from flask import Response, request
+
+from gentle_crust.api.bench_room import shelf
+from gentle_crust.api.common import answer, received, room, sent_once, work
 from gentle_crust.contract.bench import AskingAnswer, BakeAnswer, BakesAnswer
 from gentle_crust.contract.log import (
     SEASONS,
@@ -17,6 +22,8 @@ from gentle_crust.contract.log import (
     FaultChoice,
     FiguresOverTimeAnswer,
     HistoryAnswer,
+    ImportedAnswer,
+    OutQuery,
     PutAwayBody,
     RemovedAnswer,
     TrialAnswer,
@@ -32,14 +39,18 @@ from gentle_crust.kitchen.afterwards import enter
 from gentle_crust.kitchen.again import again
 from gentle_crust.kitchen.bakes import BakesBook
 from gentle_crust.kitchen.history import history_of
+from gentle_crust.kitchen.log_in import bring_in
+from gentle_crust.kitchen.log_out import as_zip, write_folder
 from gentle_crust.kitchen.over_time import over_time
 from gentle_crust.kitchen.removed import KEPT_FOR, removed
 from gentle_crust.kitchen.side_by_side import SideBySide, chosen
 from gentle_crust.kitchen.trials import TrialBook
 from gentle_crust.store.baking import Bakes, Sought
+from gentle_crust.store.database import folder_of
 from gentle_crust.store.repositories import Cultures
 
 log = room("log")
+LARGEST_LOG = 8_000_000_000
 
 
 def _sought(query: BakesQuery) -> Sought:
@@ -101,6 +112,31 @@ def figures(query: BakesQuery) -> Response:
 def removed_bakes() -> Response:
     """Bakes that were taken out of the log and can be had back."""
     return answer(RemovedAnswer(bakes=list(removed(work())), days=KEPT_FOR.days))
+
+
+@log.get("/log/file")
+def write_out(query: OutQuery) -> Response:
+    """The log as one packed file: JSON with its schema, tables, photos; only a bake or a formula's if one is named."""
+    scratch = Path(tempfile.mkdtemp(dir=folder_of(work().sessions), prefix=".log-"))
+    try:
+        write_folder(work(), shelf(), scratch / "log", query.bake, query.formula)
+        target = Path(tempfile.mkdtemp(dir=folder_of(work().sessions), prefix=".log-")) / "log.zip"
+        as_zip(scratch / "log", target)
+    finally:
+        shutil.rmtree(scratch)
+    return sent_once(target, f"log-{work().now():%Y-%m-%d}.zip")
+
+
+@log.post("/log/file", responses={200: ImportedAnswer})
+def read_in() -> Response:
+    """Bring in a log, sent as the body: packed, or its JSON alone. What is known stays as it is."""
+    request.max_content_length = LARGEST_LOG
+    with tempfile.TemporaryDirectory(dir=folder_of(work().sessions), prefix=".log-") as folder:
+        source = Path(folder) / "sent"
+        received(source)
+        brought = bring_in(work(), shelf(), source, Path(folder) / "laid-out")
+    names = ("bakes", "events", "photos", "formulas", "trials", "known")
+    return answer(ImportedAnswer(**{name: brought.counts[name] for name in names}, left=brought.left))
 
 
 @log.get("/bakes/<key>", responses={200: BakeAnswer})

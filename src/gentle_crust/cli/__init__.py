@@ -65,6 +65,13 @@ def _parser() -> argparse.ArgumentParser:
         if name == "backup":
             command.add_argument("--force", action="store_true", help="replace a file that is there")
         command.add_argument("--data", metavar="FOLDER", help="data folder (default: as for serve)")
+    command = commands.add_parser("log", help="write the log of bakes out, or bring one in", description="The log.")
+    way = command.add_mutually_exclusive_group(required=True)
+    way.add_argument("--export", type=Path, metavar="FOLDER", help="write JSON, its schema, tables and photos there")
+    way.add_argument("--import", type=Path, metavar="FOLDER", dest="bring", help="bring in what was written out")
+    way.add_argument("--schema", action="store_true", help="print the JSON Schema of log.json")
+    way.add_argument("--codes", action="store_true", help="list the kinds of entries and the faults of loaves")
+    command.add_argument("--data", metavar="FOLDER", help="data folder (default: as for serve)")
     command = commands.add_parser("devices", help="play a kitchen's instruments", description="Play instruments.")
     command.add_argument("--host", default=HOST, help="address to listen on (default 127.0.0.1)")
     command.add_argument("--port", type=int, default=DEVICES_PORT, help="port (default 8418)")
@@ -128,6 +135,17 @@ def _check(options: argparse.Namespace, settings: "Config") -> int:
     return keeping.check(settings.folder(options.data))
 
 
+def _log(options: argparse.Namespace, settings: "Config") -> int:
+    from gentle_crust.cli import log_files
+
+    if options.schema or options.codes:
+        return log_files.codes() if options.codes else log_files.schema()
+    folder = settings.folder(options.data)
+    if options.export is not None:
+        return log_files.write_out(folder, options.export)
+    return log_files.bring_in(folder, options.bring)
+
+
 def _devices(options: argparse.Namespace, settings: "Config") -> int:
     from gentle_crust.cli.serving import play_devices
 
@@ -163,5 +181,6 @@ def _serve(options: argparse.Namespace, settings: "Config") -> int:
 
 
 COMMANDS: dict[str, Callable[[argparse.Namespace, "Config"], int]] = {
-    "backup": _backup, "restore": _restore, "check": _check, "devices": _devices, "serve": _serve, "demo": _serve,
+    "backup": _backup, "restore": _restore, "check": _check, "log": _log, "devices": _devices,
+    "serve": _serve, "demo": _serve,
 }  # fmt: skip

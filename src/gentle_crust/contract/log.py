@@ -34,6 +34,13 @@ class BakesQuery(PageQuery):
     season: Short = ""
 
 
+class OutQuery(Shown):
+    """What of the log is written out: all, or one bake, or the bakes of one formula."""
+
+    bake: Short = ""
+    formula: Short = ""
+
+
 class CompareQuery(Shown):
     """Bakes to be held side by side: their keys, a part after a colon, one after the other with commas."""
 

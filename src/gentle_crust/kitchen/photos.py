@@ -10,7 +10,7 @@ from PIL import Image
 
 from gentle_crust.contract.events import PHOTO
 from gentle_crust.core.errors import CraftError, NotFound
-from gentle_crust.kitchen.pictures import as_jpeg, cleaned
+from gentle_crust.kitchen.pictures import as_jpeg, cleaned, was_kept_so
 from gentle_crust.kitchen.work import Work
 from gentle_crust.store.repositories import Events
 
@@ -47,9 +47,25 @@ class PhotoShelf:
         self.folder.mkdir(parents=True, exist_ok=True)
         small = picture.copy()
         small.thumbnail((THUMB, THUMB))
-        _write(self.folder / f"{key}.small.jpg", small)
-        _write(self.folder / f"{key}.jpg", picture)
+        _write(self.folder / f"{key}.small.jpg", as_jpeg(small))
+        _write(self.folder / f"{key}.jpg", as_jpeg(picture))
         return Kept(picture.width, picture.height)
+
+    def has(self, key: str) -> bool:
+        """Whether there is a photograph of that key."""
+        _check_key(key)
+        return (self.folder / f"{key}.jpg").is_file()
+
+    def keep_as_it_is(self, key: str, data: bytes) -> None:
+        """Keep a photograph that was written out here, byte by byte; any other is made small first, as if new."""
+        _check_key(key)
+        small = cleaned(data, THUMB)
+        if not was_kept_so(data, LONGEST):
+            self.keep(key, data)
+            return
+        self.folder.mkdir(parents=True, exist_ok=True)
+        _write(self.folder / f"{key}.small.jpg", as_jpeg(small))
+        _write(self.folder / f"{key}.jpg", data)
 
     def get(self, key: str, small: bool = False) -> bytes | None:
         """A photograph's bytes as JPEG; None if there is none."""
@@ -75,11 +91,11 @@ def _check_key(key: str) -> None:
         raise NotFound("id", "kitchen-photo-key")
 
 
-def _write(path: Path, picture: Image.Image) -> None:
+def _write(path: Path, data: bytes) -> None:
     """Wholly or not at all."""
     half = path.with_suffix(".half")
     with half.open("wb") as file:
-        file.write(as_jpeg(picture))
+        file.write(data)
         file.flush()
         os.fsync(file.fileno())
     half.replace(path)

@@ -36,6 +36,12 @@ def cleaned(data: bytes, longest: int) -> Image.Image:
     return plain
 
 
+def was_kept_so(data: bytes, longest: int) -> bool:
+    """Whether a picture is a small JPEG with nothing but the picture, as they are kept."""
+    with Image.open(io.BytesIO(data), formats=KINDS) as found:
+        return found.format == "JPEG" and max(found.size) <= longest and not found.getexif() and found.mode == "RGB"
+
+
 def as_jpeg(picture: Image.Image) -> bytes:
     """A picture as it is kept."""
     out = io.BytesIO()

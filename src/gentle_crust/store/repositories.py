@@ -147,6 +147,22 @@ class Events:
                 found.setdefault(row[0], []).append((row[1], row[2], row[3], row[4]))
         return found
 
+    def of_subjects(self, subjects: tuple[str, ...]) -> dict[str, list[PlainEvent]]:
+        """All events about several subjects, of whatever kind, each subject's in the order in which they came in."""
+        found: dict[str, list[PlainEvent]] = {}
+        for start in range(0, len(subjects), 500):
+            wanted = select(EventRow.subject, *_PLAIN).where(EventRow.subject.in_(subjects[start : start + 500]))
+            for row in self.session.execute(wanted.order_by(text("event.rowid"))):
+                found.setdefault(row[0], []).append((row[1], row[2], row[3], row[4]))
+        return found
+
+    def rows(self, keys: tuple[str, ...]) -> list[EventRow]:
+        """Events by their keys."""
+        found: list[EventRow] = []
+        for start in range(0, len(keys), 500):
+            found += self.session.scalars(select(EventRow).where(EventRow.id.in_(keys[start : start + 500])))
+        return found
+
     def of_keys(self, keys: tuple[str, ...]) -> list[PlainEvent]:
         """Events by their keys, the oldest first."""
         wanted = select(*_PLAIN).where(EventRow.id.in_(keys)).order_by(EventRow.at, text("event.rowid"))
