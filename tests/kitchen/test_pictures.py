@@ -5,6 +5,7 @@ import io
 import struct
 import tracemalloc
 import zlib
+from pathlib import Path
 
 import pytest
 from PIL import Image
@@ -17,6 +18,7 @@ from gentle_crust.interchange.safe_csv import cell
 from gentle_crust.kitchen.pictures import as_jpeg, cleaned
 from gentle_crust.text.render import say
 
+DATA = Path(__file__).parents[1] / "data"
 PLACE = b"52.0907N,5.1214E"
 
 
@@ -41,6 +43,20 @@ def hollow_png(width, height):
 
     head = part(b"IHDR", struct.pack(">IIBBBBB", width, height, 8, 2, 0, 0, 0))
     return b"\x89PNG\r\n\x1a\n" + head + part(b"IDAT", zlib.compress(b"\0" * (1 + 3 * width) * 50)) + part(b"IEND", b"")
+
+
+def test_a_picture_as_phones_take_it_is_read_and_kept_as_a_small_jpeg():
+    found = cleaned((DATA / "slice.heic").read_bytes(), 320)
+    assert found.size == (320, 200) and as_jpeg(found)[:2] == b"\xff\xd8"
+    red, crust = found.getpixel((20, 20)), found.getpixel((160, 105))
+    assert red[0] > 150 > red[1] + 60 and 100 < crust[0] < 190 and crust[0] > crust[2] + 50
+
+
+def test_a_torn_picture_of_a_phone_is_said_to_be_unreadable():
+    data = (DATA / "slice.heic").read_bytes()
+    for torn in (data[:40], data[: len(data) // 2], data[:60] + b"\0" * 600):
+        with pytest.raises(CraftError):
+            cleaned(torn, 320)
 
 
 def test_nothing_is_kept_but_the_picture_upright_and_small():

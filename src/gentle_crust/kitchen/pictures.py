@@ -2,13 +2,14 @@
 
 import io
 import threading
+from functools import cache
 
 from PIL import Image, ImageOps, UnidentifiedImageError
 
 from gentle_crust.core.errors import CraftError, Unreadable
 
-KINDS = ("JPEG", "PNG", "WEBP")
-MOST_PIXELS = {"JPEG": 200_000_000, "PNG": 24_000_000, "WEBP": 24_000_000}
+KINDS = ("JPEG", "PNG", "WEBP", "HEIF")
+MOST_PIXELS = {"JPEG": 200_000_000, "PNG": 24_000_000, "WEBP": 24_000_000, "HEIF": 50_000_000}
 """A JPEG is decoded small at once; the others have to be held whole."""
 MOST_LONGER = 20
 """So many times as long as it is wide a picture may be."""
@@ -19,9 +20,10 @@ _ONE_AT_A_TIME = threading.Lock()
 def cleaned(data: bytes, longest: int) -> Image.Image:
     """The picture alone, upright, at most ``longest`` px on its longer side.
 
-    Raises Unreadable for what is no JPEG, PNG or WebP, CraftError for one that is too large to be decoded.
+    Raises Unreadable for what is no JPEG, PNG, WebP or HEIC, CraftError for one that is too large to be decoded.
     """
     try:
+        _read_heic()
         with _ONE_AT_A_TIME, Image.open(io.BytesIO(data), formats=KINDS) as found:
             _check_size(found)
             found.draft("RGB", (longest, longest))
@@ -34,6 +36,14 @@ def cleaned(data: bytes, longest: int) -> Image.Image:
     plain = Image.new("RGB", turned.size)
     plain.paste(turned)
     return plain
+
+
+@cache
+def _read_heic() -> None:
+    """Let pictures be read as phones take them: loaded once the first picture comes."""
+    import pi_heif
+
+    pi_heif.register_heif_opener()
 
 
 def was_kept_so(data: bytes, longest: int) -> bool:
