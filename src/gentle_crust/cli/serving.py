@@ -94,9 +94,12 @@ def _serve(asked: Serving, config: Config, stack: ExitStack) -> int:
     copies.start()
     stack.callback(copies.stop)
     signal.signal(signal.SIGTERM, _stop)
+    filled = Thread(target=_fill_further, args=(asked, sessions, now), daemon=True)
+    filled.start()
     if asked.over_lan:
+        filled.join()
         return _serve_lan(app, asked, passcode or "")
-    return _serve_here(app, asked)
+    return _serve_here(app, asked, filled)
 
 
 def _warm_when_visited(app: Any) -> None:
@@ -150,22 +153,30 @@ def _prepare_demo(asked: Serving) -> None:
 
 def _fill(asked: Serving, sessions: Any, now: Any) -> None:
     from gentle_crust import demo
-    from gentle_crust.demo.doughs import begin_doughs
 
     if not asked.demo:
         demo.start_formulas(sessions, now)
         return
-    demo.fill(sessions, now)
-    if not asked.empty_bench:
+    demo.fill(sessions, now, planned=asked.empty_bench)
+
+
+def _fill_further(asked: Serving, sessions: Any, now: Any) -> None:
+    """The demo's plan, its bench and its past, which take seconds: it answers meanwhile."""
+    from gentle_crust import demo
+    from gentle_crust.demo.doughs import begin_doughs
+    from gentle_crust.demo.past import remember
+
+    if asked.demo and not asked.empty_bench:
         demo.plan_ahead(sessions, now)
         begin_doughs(sessions, now)
+        remember(sessions, now, asked.folder)
 
 
 def _port_taken(port: int, error: OSError) -> CannotOpen:
     return CannotOpen(f"Port {port} cannot be used ({error.strerror or error}). Give another with --port.")
 
 
-def _serve_here(app: Any, asked: Serving) -> int:
+def _serve_here(app: Any, asked: Serving, filled: Thread) -> int:
     from gentle_crust.hosts import is_loopback
     from gentle_crust.network import behind
 
@@ -174,10 +185,15 @@ def _serve_here(app: Any, asked: Serving) -> int:
     except OSError as error:
         raise _port_taken(asked.port, error) from error
     shown = f"[{asked.host}]" if ":" in asked.host else asked.host
-    print(f"Gentle Crust is at http://{shown}:{server.effective_port}/", flush=True)
-    print(f"Data: {asked.folder}. Stop with Ctrl-C.", flush=True)
-    if not is_loopback(asked.host):
-        print(IN_THE_CLEAR, file=sys.stderr, flush=True)
+
+    def say_where() -> None:
+        filled.join()
+        print(f"Gentle Crust is at http://{shown}:{server.effective_port}/", flush=True)
+        print(f"Data: {asked.folder}. Stop with Ctrl-C.", flush=True)
+        if not is_loopback(asked.host):
+            print(IN_THE_CLEAR, file=sys.stderr, flush=True)
+
+    Thread(target=say_where, daemon=True).start()
     server.run()
     return 0
 

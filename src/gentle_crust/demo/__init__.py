@@ -63,8 +63,11 @@ def start_formulas(sessions: sessionmaker[Session], now: Now, with_past: bool = 
         book.save(key, FORMULA.adapted.read(body))
 
 
-def fill(sessions: sessionmaker[Session], now: Now) -> None:
-    """The whole demo: formulas, kitchen, cultures, and a plan for tomorrow morning. Does nothing the second time."""
+def fill(sessions: sessionmaker[Session], now: Now, planned: bool = True) -> None:
+    """The whole demo: formulas, kitchen, cultures, and a plan for tomorrow morning. Does nothing the second time.
+
+    ``planned``: with the plan, which takes a moment; else that is left for later.
+    """
     if not KitchenSettings(Work(sessions, now)).is_new():
         return
     start_formulas(sessions, now, with_past=True)
@@ -73,7 +76,8 @@ def fill(sessions: sessionmaker[Session], now: Now) -> None:
     PantryBook(Work(sessions, now)).save(PANTRY.adapted.read(_data()["pantry"]))
     morning = _Morning(now, kitchen.zone)
     _fill_cultures(sessions, now, morning)
-    plan_ahead(sessions, now)
+    if planned:
+        plan_ahead(sessions, now)
 
 
 def plan_ahead(sessions: sessionmaker[Session], now: Now) -> None:
