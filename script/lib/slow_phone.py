@@ -6,7 +6,7 @@ from collections.abc import Iterator
 from live import CHROMIUM, QUIET, serving
 from playwright.sync_api import Browser, sync_playwright
 
-ROOMS = ("/bench", "/bakes", "/plan", "/formulas", "/cultures", "/cultures/gull", "/oven", "/water", "/kitchen")
+ROOMS = ("/bench", "/log", "/plan", "/formulas", "/cultures", "/cultures/gull", "/oven", "/water", "/kitchen")
 SLOWER = 4
 TURNS = 3
 WATCH = """() => {

@@ -307,7 +307,10 @@ def test_trials_of_one_question_are_pooled_and_others_are_not(pair):
         pair.client.put(f"/api/trials/t{n}/conclusion", json={"better": 1})
     trial(pair, "other", question="Which is quicker?")
     pooled = get(pair, "/api/trials/t3")["trial"]["pooled"]
-    assert pooled["pairs"] == 6 and dict(pooled["wins"]) == {"in the pot": 0, "on the stone": 6}
+    assert pooled["pairs"] == 6 and {each["side"]: each["count"] for each in pooled["wins"]} == {
+        "in the pot": 0,
+        "on the stone": 6,
+    }
     assert "6 of 6" in pooled["worth"] and "32" in pooled["worth"]
     assert get(pair, "/api/trials/other")["trial"]["pooled"]["pairs"] == 0
 

@@ -20,7 +20,7 @@ def fits(page, width):
 
 
 def test_a_kitchen_that_has_baked_nothing_yet(own):
-    page = own.open("/bakes")
+    page = own.open("/log")
     expect(page.get_by_role("heading", name="No bake yet.")).to_be_visible()
     page.get_by_role("link", name="To the bench").click()
     expect(page.get_by_text("Nothing is on the bench.")).to_be_visible()
@@ -56,12 +56,12 @@ def test_the_plan_of_a_finished_bake_leads_to_its_record_and_does_not_start_agai
     page = own.open(f"/plan/{PLAN}")
     expect(page.get_by_role("button", name="Start this bake")).to_have_count(0)
     page.get_by_role("link", name="See its record").click()
-    expect(page).to_have_url(re.compile(f"/bakes/{PLAN}$"))
+    expect(page).to_have_url(re.compile(f"/log/{PLAN}$"))
     expect(page.get_by_role("heading", name="What was done")).to_be_visible()
 
 
 def test_a_record_that_is_not_there_says_so(own):
-    page = own.open("/bakes/never")
+    page = own.open("/log/never")
     expect(page.get_by_role("alert")).to_contain_text("That plan is not here")
 
 
@@ -80,7 +80,7 @@ def test_in_a_hot_kitchen_the_dough_is_put_into_a_cool_bath(own):
 
 def test_a_bake_in_the_list_is_a_ribbon_with_its_loaf(own):
     baked(own.day)
-    page = own.open("/bakes", PHONE)
+    page = own.open("/log", PHONE)
     line = page.get_by_role("link", name=re.compile("Tidewater country loaf.*one note"))
     expect(line.locator(".drawn svg")).to_have_count(1)
     own.day.press("bake_loaf", {"form": "domed", "scores": "ear", "openness": "open", "top_colour": 60, "liked": 4})

@@ -23,7 +23,7 @@ def sheet(own):
 def opened(own, viewport=PHONE, **more):
     baked(own.day)
     own.day.now += timedelta(days=1)
-    page = own.open(f"/bakes/{PLAN}?loaf", viewport=viewport, **more)
+    page = own.open(f"/log/{PLAN}?loaf", viewport=viewport, **more)
     expect(page.get_by_role("dialog", name="The loaf")).to_be_visible()
     return page
 

@@ -11,7 +11,7 @@ from tests.browser.conftest import DESK, PHONE, Own
 pytestmark = pytest.mark.browser
 ROOMS = {
     "/bench": "Bench",
-    "/bakes": "Bakes",
+    "/log": "Log",
     "/plan": "Plan",
     "/formulas": "Formulas",
     "/cultures": "Cultures",

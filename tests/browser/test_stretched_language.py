@@ -9,7 +9,7 @@ from gentle_crust.text.pseudo import CLOSES, OPENS
 from tests.browser.conftest import DESK, PHONE
 
 pytestmark = pytest.mark.browser
-ROOMS = ("/bench", "/bakes", "/plan", "/formulas", "/cultures", "/oven", "/water", "/kitchen", "/trust")
+ROOMS = ("/bench", "/log", "/plan", "/formulas", "/cultures", "/oven", "/water", "/kitchen", "/trust")
 SAID = """() => {
   const found = [], walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT)
   while (walker.nextNode()) {

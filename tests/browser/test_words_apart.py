@@ -48,9 +48,9 @@ def test_in_a_plan_of_many_days_no_day_lies_on_another(own, day_c, night_c):
     page = own.open("/plan")
     expect(page.locator("text.day").first).to_be_visible()
     assert on_each_other(page, "text.day") == []
-    page.get_by_role("link", name="Bakes").click()
-    expect(page.get_by_role("heading", name="Bakes")).to_be_visible()
-    expect(page.get_by_role("link", name="Bakes", exact=True)).to_have_attribute("aria-current", "page")
+    page.get_by_role("link", name="Log").click()
+    expect(page.get_by_role("heading", name="Log")).to_be_visible()
+    expect(page.get_by_role("link", name="Log", exact=True)).to_have_attribute("aria-current", "page")
 
 
 @pytest.mark.parametrize("width", [390, 720, 760, 900, 1024, 1101, 1280])

@@ -29,12 +29,12 @@ const due = useQuery({
 
 const rooms = [
   { to: '/bench', name: words.rooms.bench },
-  { to: '/bakes', name: words.rooms.bakes, wide: true },
+  { to: '/log', name: words.rooms.log },
   { to: '/plan', name: words.rooms.plan },
   { to: '/formulas', name: words.rooms.formulas },
   { to: '/cultures', name: words.rooms.cultures },
   { to: '/oven', name: words.rooms.oven },
-  { to: '/water', name: words.rooms.water },
+  { to: '/water', name: words.rooms.water, wide: true },
   { to: '/kitchen', name: words.rooms.kitchen },
 ]
 

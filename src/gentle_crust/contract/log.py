@@ -7,7 +7,7 @@ from typing import Annotated, Any, Literal
 from pydantic import Field, StringConstraints
 
 from gentle_crust.contract.asked import Asked
-from gentle_crust.contract.bakes import BakeFigures, BakeLine, Drawn, RecordPhoto
+from gentle_crust.contract.bakes import BakeFigures, BakeLine, Drawn, LoafLine, RecordPhoto
 from gentle_crust.contract.pages import PageQuery
 from gentle_crust.contract.strict import Short, Shown, Strict
 from gentle_crust.core.formula.compare import Difference
@@ -65,7 +65,7 @@ class FaultChoice:
 
 
 @dataclass(frozen=True)
-class Span:
+class StageSpan:
     """A stretch of a bake's way, minutes from its mixing; ``differs`` from the others'."""
 
     code: Literal["bulk", "proof", "bake"]
@@ -84,7 +84,7 @@ class SideShown:
     line: BakeLine
     drawn: Drawn | None
     mixed: datetime | None
-    spans: tuple[Span, ...]
+    spans: tuple[StageSpan, ...]
     sheet: Sheet | None
     measured: Measured | None
     top: Message | None
@@ -94,7 +94,7 @@ class SideShown:
 
 
 @dataclass(frozen=True)
-class Point:
+class FigurePoint:
     """A bake in figures over time."""
 
     id: str
@@ -105,7 +105,7 @@ class Point:
 
 
 @dataclass(frozen=True)
-class Judged:
+class CameOut:
     """How often a verdict on the final proof came out so."""
 
     verdict: str
@@ -125,7 +125,7 @@ class Right:
     inside: int
     late_min: int | None
     within_min: int | None
-    judged: tuple[Judged, ...]
+    judged: tuple[CameOut, ...]
     as_judged: int
     verdicts: int
 
@@ -141,6 +141,8 @@ class TrialShown:
     trial: Trial
     sides: tuple[BakeLine | None, ...]
     """The bakes of its sides; None of one that was not begun, or that is gone."""
+    loaves: tuple[LoafLine | None, ...]
+    """What was said of the loaf of each side."""
     ready: bool
     """Whether all of its sides are baked."""
     pooled: Pooled
@@ -205,7 +207,7 @@ class CompareAnswer(Shown):
 class FiguresOverTimeAnswer(Shown):
     """Bakes in figures, the oldest first."""
 
-    points: list[Point]
+    points: list[FigurePoint]
     right: Right
 
 

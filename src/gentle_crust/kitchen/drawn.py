@@ -43,7 +43,7 @@ def _drawing(shown: dict[str, Any], story: Story, out: datetime, place: int) -> 
     start = min(part.points[0][0] for part in parts)
     return Drawn(
         start=first + start * MIN,
-        end=out,
+        end=done.get(f"out-{PARTS_APART * place + 1}", out),
         load=load,
         parts=tuple(
             DrawnPart(part.kind, tuple((round(at - start, 1), rise, warm) for at, rise, warm in part.points))
@@ -84,9 +84,9 @@ def sheets_of(story: Story) -> list[Sheet]:
     return [bodies.SHEET.read(each.body) for each in story.of(bodies.LOAF)]
 
 
-def loaf_line(story: Story) -> LoafLine | None:
-    """What was said last of the loaf on its day; None if nothing was."""
-    sheets = sheets_of(story)
+def loaf_line(story: Story, part: str = "") -> LoafLine | None:
+    """What was said last of the loaf on its day, or of a part's if one is named; None if nothing was."""
+    sheets = [sheet for sheet in sheets_of(story) if not part or sheet.part == part]
     found = [each for each in sheets if each.day == 0]
     if not found:
         return None

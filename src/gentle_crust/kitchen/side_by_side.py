@@ -6,7 +6,7 @@ from datetime import datetime, timedelta
 
 from gentle_crust.contract.bakes import RecordPhoto
 from gentle_crust.contract.events import NOTE, PHOTO
-from gentle_crust.contract.log import SideShown, Span
+from gentle_crust.contract.log import SideShown, StageSpan
 from gentle_crust.core.errors import CraftError, NotFound
 from gentle_crust.core.loaf.compare import MOST, Compared, compare
 from gentle_crust.core.loaf.sheet import WHOSE, Sheet, measured
@@ -109,7 +109,7 @@ class SideBySide:
         )
 
 
-def _spans(baked: Baked, differing: set[str]) -> tuple[Span, ...]:
+def _spans(baked: Baked, differing: set[str]) -> tuple[StageSpan, ...]:
     """Bulk, proof and bake as they were, minutes from mixing."""
     figures = baked.figures
     mixed, load, out = mixed_of(baked.saved.answer.plan, baked.story), baked.done("load"), baked.out
@@ -122,11 +122,11 @@ def _spans(baked: Baked, differing: set[str]) -> tuple[Span, ...]:
     found = []
     mixing = minutes_of(baked.row.shown, "mix")
     if figures.bulk_min is not None:
-        found.append(Span("bulk", mixing, mixing + figures.bulk_min, "compare-bulk" in differing))
+        found.append(StageSpan("bulk", mixing, mixing + figures.bulk_min, "compare-bulk" in differing))
     if load is not None and figures.proof_min is not None:
-        found.append(Span("proof", minutes(load) - figures.proof_min, minutes(load), "compare-proof" in differing))
+        found.append(StageSpan("proof", minutes(load) - figures.proof_min, minutes(load), "compare-proof" in differing))
     if load is not None and out is not None:
-        found.append(Span("bake", minutes(load), minutes(out), "compare-baked" in differing))
+        found.append(StageSpan("bake", minutes(load), minutes(out), "compare-baked" in differing))
     return tuple(found)
 
 

@@ -8,11 +8,15 @@ from gentle_crust.contract.documents import TRIAL
 from gentle_crust.contract.log import TrialShown
 from gentle_crust.core.errors import Conflict, CraftError, NotFound
 from gentle_crust.core.loaf.trial import LETTERS, Side, Trial, checked, pooled
+from gentle_crust.kitchen import story as tale
 from gentle_crust.kitchen.bakes import line_of
+from gentle_crust.kitchen.drawn import loaf_line
 from gentle_crust.kitchen.formulas import FormulaBook
+from gentle_crust.kitchen.story import story_of
 from gentle_crust.kitchen.work import Work
 from gentle_crust.store.baking import Bakes, Plans, Trials
 from gentle_crust.store.models import BakeRow, TrialRow
+from gentle_crust.store.repositories import Events
 
 CHANCE = SystemRandom()
 
@@ -130,6 +134,7 @@ class TrialBook:
             keys = {side.bake for trial in read.values() for side in trial.sides}
             bakes = Bakes(session).of(tuple(keys))
             names = {key: name for key, (name, _) in Plans(session).names(tuple(keys)).items()}
+            told = Events(session).about(tuple(keys), tale.ALL)
             of_formula = {
                 key: [TRIAL.read(row.body) for row in Trials(session).all(key)] for key in {r.formula_id for r in rows}
             }
@@ -139,6 +144,9 @@ class TrialBook:
             like = [each for each in of_formula[row.formula_id] if _same(each, trial)]
             order = _order(trial) if trial.hidden else tuple(range(len(trial.sides)))
             sides = [bakes.get(trial.sides[place].bake) for place in order]
+            loaves = tuple(
+                loaf_line(story_of(told.get(trial.sides[place].bake, [])), trial.sides[place].part) for place in order
+            )
             found.append(
                 TrialShown(
                     id=row.id,
@@ -147,6 +155,7 @@ class TrialBook:
                     at=row.created_at,
                     trial=_as_known(trial),
                     sides=tuple(None if bake is None else line_of(bake, self.now()) for bake in sides),
+                    loaves=loaves,
                     ready=all(_baked(bake) for bake in sides),
                     pooled=pooled(like),
                     put_away=row.deleted_at is not None,

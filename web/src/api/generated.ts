@@ -1027,6 +1027,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/log/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The log as one packed file: JSON with its schema, tables, photos; only a bake or a formula's if one is named. */
+        get: operations["log_write_out_log_file_get"];
+        put?: never;
+        /** Bring in a log, sent as the body: packed, or its JSON alone. What is known stays as it is. */
+        post: operations["log_read_in_log_file_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/mixes": {
         parameters: {
             query?: never;
@@ -1345,6 +1363,23 @@ export interface paths {
         put?: never;
         /** How the dough of a plan is made, stage by stage, each as long as it is by the time that is wanted. */
         post: operations["plans_stages_of_plan_plan_method_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/trials": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Trials that this plan can be: its dough in two parts that go the same way but for one thing. */
+        post: operations["plans_trials_of_plan_plan_trials_post"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2722,6 +2757,18 @@ export interface components {
             kind: "electric" | "electric_fan" | "gas" | "built_in_steam" | "wood";
             /** Volume L */
             volume_l: number;
+        };
+        /**
+         * CameOut
+         * @description How often a verdict on the final proof came out so.
+         */
+        CameOut: {
+            /** Count */
+            count: number;
+            /** How */
+            how: string;
+            /** Verdict */
+            verdict: string;
         };
         /**
          * CareShown
@@ -4494,6 +4541,24 @@ export interface components {
             words: string;
         };
         /**
+         * FigurePoint
+         * @description A bake in figures over time.
+         */
+        FigurePoint: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            figures: components["schemas"]["BakeFigures"];
+            /** Id */
+            id: string;
+            /** Liked */
+            liked: number | null;
+            /** Name */
+            name: string;
+        };
+        /**
          * FiguresAnswer
          * @description What was taken of an instrument's figures.
          */
@@ -4511,7 +4576,7 @@ export interface components {
          */
         FiguresOverTimeAnswer: {
             /** Points */
-            points: components["schemas"]["Point"][];
+            points: components["schemas"]["FigurePoint"][];
             right: components["schemas"]["Right"];
         };
         /**
@@ -5080,6 +5145,26 @@ export interface components {
             shaped: number;
         };
         /**
+         * ImportedAnswer
+         * @description What an import brought: counts, and what was left out with the reason.
+         */
+        ImportedAnswer: {
+            /** Bakes */
+            bakes: number;
+            /** Events */
+            events: number;
+            /** Formulas */
+            formulas: number;
+            /** Known */
+            known: number;
+            /** Left */
+            left: string[];
+            /** Photos */
+            photos: number;
+            /** Trials */
+            trials: number;
+        };
+        /**
          * Ingredient
          * @description One line of a weigh list. ``percent`` is over all flour, ``mixed_percent`` over its own stage's flour.
          *
@@ -5181,18 +5266,6 @@ export interface components {
             };
             /** Stage */
             stage?: ("gluten" | "culture" | "preferment" | "bulk" | "final_proof" | "baked") | null;
-        };
-        /**
-         * Judged
-         * @description How often a verdict on the final proof came out so.
-         */
-        Judged: {
-            /** Count */
-            count: number;
-            /** How */
-            how: string;
-            /** Verdict */
-            verdict: string;
         };
         /**
          * KeepBakeBody
@@ -6703,6 +6776,16 @@ export interface components {
             prices: components["schemas"]["PriceBody"][];
         };
         /**
+         * PartLetter
+         * @description A part, and the letter that it goes by.
+         */
+        PartLetter: {
+            /** Letter */
+            letter: string;
+            /** Part */
+            part: string;
+        };
+        /**
          * PartOut
          * @description A part of the dough: how many pieces it has, and when the last of them leaves the oven.
          *
@@ -7010,10 +7093,7 @@ export interface components {
             /** Pairs */
             pairs: number;
             /** Wins */
-            wins: [
-                string,
-                number
-            ][];
+            wins: components["schemas"]["Wins"][];
             /** Worth */
             worth: string;
         };
@@ -7788,7 +7868,7 @@ export interface components {
             /** Inside */
             inside: number;
             /** Judged */
-            judged: components["schemas"]["Judged"][];
+            judged: components["schemas"]["CameOut"][];
             /** Late Min */
             late_min: number | null;
             /** Read */
@@ -7900,6 +7980,11 @@ export interface components {
             formula_put_away: boolean;
             /** Id */
             id: string;
+            /**
+             * Letters
+             * @default []
+             */
+            letters: components["schemas"]["PartLetter"][];
             /** Marks */
             marks: components["schemas"]["Mark"][];
             /** Newest Version */
@@ -7919,6 +8004,11 @@ export interface components {
             started: string | null;
             /** Styles */
             styles: components["schemas"]["StyleLine"][];
+            /**
+             * Trials
+             * @default []
+             */
+            trials: components["schemas"]["TrialShown"][];
         };
         /**
          * Schedule
@@ -8403,7 +8493,7 @@ export interface components {
             photos: components["schemas"]["RecordPhoto"][];
             sheet: components["schemas"]["Sheet"] | null;
             /** Spans */
-            spans: components["schemas"]["Span"][];
+            spans: components["schemas"]["StageSpan"][];
             /** Top */
             top: string | null;
         };
@@ -8617,20 +8707,15 @@ export interface components {
         };
         /**
          * Span
-         * @description A stretch of a bake's way, minutes from its mixing; ``differs`` from the others'.
+         * @description Low (10 %), likely (50 %) and high (90 %); None where the path ends before it comes to that.
          */
         Span: {
-            /**
-             * Code
-             * @enum {string}
-             */
-            code: "bulk" | "proof" | "bake";
-            /** Differs */
-            differs: boolean;
-            /** From Min */
-            from_min: number;
-            /** To Min */
-            to_min: number;
+            /** High */
+            high: number | null;
+            /** Likely */
+            likely: number | null;
+            /** Low */
+            low: number | null;
         };
         /**
          * Stage
@@ -8643,6 +8728,23 @@ export interface components {
             lines: components["schemas"]["Ingredient"][];
             /** Title */
             title: string;
+        };
+        /**
+         * StageSpan
+         * @description A stretch of a bake's way, minutes from its mixing; ``differs`` from the others'.
+         */
+        StageSpan: {
+            /**
+             * Code
+             * @enum {string}
+             */
+            code: "bulk" | "proof" | "bake";
+            /** Differs */
+            differs: boolean;
+            /** From Min */
+            from_min: number;
+            /** To Min */
+            to_min: number;
         };
         /**
          * Standing
@@ -9088,6 +9190,32 @@ export interface components {
             sides: components["schemas"]["TrialSideBody"][];
         };
         /**
+         * TrialOfferLine
+         * @description A trial that this plan can be: what differs, what is done with either part, and the method in two parts.
+         */
+        TrialOfferLine: {
+            /** Code */
+            code: string;
+            /** Method */
+            method: {
+                [key: string]: unknown;
+            };
+            /** Parts */
+            parts: string[];
+            /** Says */
+            says: string[];
+            /** Title */
+            title: string;
+        };
+        /**
+         * TrialOffersAnswer
+         * @description Trials that a plan can be.
+         */
+        TrialOffersAnswer: {
+            /** Offers */
+            offers: components["schemas"]["TrialOfferLine"][];
+        };
+        /**
          * TrialShown
          * @description A trial as it is shown: its sides as they may be known by now, and what it can tell.
          */
@@ -9103,6 +9231,8 @@ export interface components {
             formula_name: string;
             /** Id */
             id: string;
+            /** Loaves */
+            loaves: (components["schemas"]["LoafLine"] | null)[];
             pooled: components["schemas"]["Pooled"];
             /**
              * Put Away
@@ -9723,6 +9853,16 @@ export interface components {
          */
         WhyAnswer: {
             why: components["schemas"]["Why"];
+        };
+        /**
+         * Wins
+         * @description How often a side was liked better, by what is said of it.
+         */
+        Wins: {
+            /** Count */
+            count: number;
+            /** Side */
+            side: string;
         };
         /**
          * Withdrawn
@@ -14618,6 +14758,121 @@ export interface operations {
             };
         };
     };
+    log_write_out_log_file_get: {
+        parameters: {
+            query?: {
+                bake?: string;
+                formula?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    log_read_in_log_file_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportedAnswer"];
+                };
+            };
+            /** @description Somebody else changed it, or it is under way already. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ChangedDocument"] | components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
     water_frictions_mixes_get: {
         parameters: {
             query?: never;
@@ -15958,6 +16213,86 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MethodAnswer"];
+                };
+            };
+            /** @description Somebody else changed it, or it is under way already. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ChangedDocument"] | components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    plans_trials_of_plan_plan_trials_post: {
+        parameters: {
+            query?: {
+                plan?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskedBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrialOffersAnswer"];
                 };
             };
             /** @description Somebody else changed it, or it is under way already. */

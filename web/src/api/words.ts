@@ -3,11 +3,8 @@ export type Value = string | number
 
 export interface Words {
   bakes: {
-    find: string
-    noneOfName: string
     title: string
     earlier: string
-    lead: string
     none: string
     noneMore: string
     seeRecord: string
@@ -788,6 +785,161 @@ export interface Words {
     flavours: string[]
     lengths: Record<string, string>
   }
+  log: {
+    lead: string
+    find: string
+    tab: {
+      bakes: string
+      time: string
+      trials: string
+    }
+    enter: string
+    anyFormula: string
+    anyCulture: string
+    anySeason: string
+    anyLiking: string
+    anyFault: string
+    formula: string
+    culture: string
+    season: string
+    liking: string
+    fault: string
+    likedOrMore: (data: { of: Value }) => string
+    choose: (data: { name: Value; when: Value }) => string
+    chosen: (data: { count: Value }) => string
+    tooMany: string
+    compare: string
+    clear: string
+    none: string
+    noneMore: string
+    all: string
+    guessed: string
+    fold: string
+    out: string
+    outHint: string
+    in: string
+    inHint: string
+    reading: string
+    brought: (data: { bakes: Value; known: Value; photos: Value; trials: Value }) => string
+    takenOut: string
+    takenOutLead: (data: { days: Value }) => string
+    takenOutOn: (data: { day: Value }) => string
+    bringBack: string
+    broughtBack: string
+    seasons: Record<string, string>
+    says: {
+      removed: string
+    }
+    remove: string
+    removeSure: string
+    yes: string
+    no: string
+    again: string
+    history: string
+    print: string
+    write: string
+    addPhoto: string
+    photoOf: string
+    whole: string
+    guess: string
+    entered: string
+    trials: string
+    beside: string
+    faults: (data: { faults: Value }) => string
+    enterTitle: string
+    enterLead: string
+    mixedDay: string
+    mixedAt: string
+    outDay: string
+    outAt: string
+    how: string
+    asSuits: string
+    vessel: string
+    pieces: string
+    doughC: string
+    note: string
+    keepBake: string
+    compareTitle: string
+    compareLead: string
+    differs: string
+    everything: string
+    alike: string
+    unknown: string
+    loaves: string
+    notJudged: string
+    photos: string
+    noPhotos: string
+    left: string
+    right: string
+    edge: string
+    size: string
+    makeTrial: string
+    notEnough: string
+    mixed: string
+    spans: Record<string, string>
+    groups: Record<string, string>
+    spanLine: (data: { span: Value; what: Value }) => string
+    spanDiffers: (data: { span: Value; what: Value }) => string
+    trial: string
+    trialTitle: string
+    trialLead: string
+    question: string
+    sideSays: (data: { side: Value }) => string
+    blind: string
+    blindHint: string
+    keepTrial: string
+    noTrials: string
+    noTrialsMore: string
+    isBlind: string
+    notBaked: string
+    judgeLoaf: string
+    which: string
+    neither: string
+    conclusion: string
+    conclude: string
+    better: (data: { side: Value }) => string
+    noBetter: string
+    reopen: string
+    putAway: string
+    putAwayDone: string
+    undo: string
+    pooled: string
+    wins: (data: { count: Value; side: Value }) => string
+    draws: (data: { count: Value }) => string
+    ofFormula: (data: { day: Value; formula: Value }) => string
+    timeLead: string
+    fewPoints: string
+    figures: Record<string, string>
+    rightTitle: string
+    rightNone: string
+    rightInside: (data: { inside: Value; read: Value }) => string
+    rightLate: (data: { late: Value; side: Value; span: Value; within: Value }) => string
+    rightJudged: (data: { all: Value; right: Value }) => string
+    verdict: (data: { count: Value; how: Value; verdict: Value }) => string
+    historyLead: (data: { bakes: Value }) => string
+    best: string
+    versionOf: (data: { number: Value }) => string
+    noVersion: string
+    since: (data: { day: Value }) => string
+    unchanged: string
+    likedMean: (data: { of: Value }) => string
+    bakesOf: (data: { count: Value }) => string
+    openFormula: string
+    changeLine: (data: { after: Value; before: Value; what: Value }) => string
+    newLine: (data: { after: Value; what: Value }) => string
+    goneLine: (data: { what: Value }) => string
+    historyOf: string
+    takes: string
+    planSo: string
+    planTrial: string
+    offersNone: string
+    planIt: string
+    cardTrial: (data: { question: Value }) => string
+    cardSide: (data: { part: Value; says: Value }) => string
+    cardMark: (data: { parts: Value }) => string
+    cardLetters: (data: { letters: Value }) => string
+    cardLetter: (data: { letter: Value; part: Value }) => string
+  }
   marks: {
     title: string
   }
@@ -1215,7 +1367,7 @@ export interface Words {
   }
   rooms: {
     bench: string
-    bakes: string
+    log: string
     plan: string
     formulas: string
     cultures: string

@@ -73,6 +73,8 @@ export function keepFocus() {
   })
 }
 
+/** Rooms of several pages, each with a heading of its own. */
+const PAGES = new Set(['log'])
 const first = (path: string) => path.split('/')[1] ?? ''
 
 /** Each room has its name, and a change of room moves the focus to its heading. */
@@ -80,7 +82,8 @@ export function followRooms(router: Router) {
   router.afterEach((to, from) => {
     const name = first(to.path)
     room.value = words.rooms[name as keyof typeof words.rooms] ?? (name === 'trust' ? words.trust.title : '')
-    if (from.matched.length && name !== first(from.path)) void toHeading()
+    const another = name !== first(from.path) || (PAGES.has(name) && to.path !== from.path)
+    if (from.matched.length && another) void toHeading()
   })
 }
 

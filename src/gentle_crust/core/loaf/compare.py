@@ -9,6 +9,8 @@ from gentle_crust.core.messages import NOTHING, Message, listed, message
 
 Group = Literal["formula", "method", "done", "came"]
 FEWEST, MOST = 2, 6
+NAMED = 5
+"""So many things are named; all stand in the lines."""
 CAUSE = {"warm_up": "proof", "keep": "proof", "preshape": "shape", "bench_rest": "shape", "autolyse": "mix"}
 """Stages that go with another: a cold proof's warming up is no second thing that differs."""
 
@@ -104,4 +106,5 @@ def _worth(things: tuple[Message, ...]) -> Message:
         return message("compare-nothing-differs")
     if len(things) == 1:
         return message("compare-one-differs", what=things[0])
-    return message("compare-several-differ", count=len(things), what=listed(*things[:6]))
+    more = "yes" if len(things) > NAMED else "no"
+    return message("compare-several-differ", count=len(things), what=listed(*things[:NAMED]), more=more)

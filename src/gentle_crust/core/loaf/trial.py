@@ -50,11 +50,19 @@ class Trial:
 
 
 @dataclass(frozen=True)
+class Wins:
+    """How often a side was liked better, by what is said of it."""
+
+    side: str
+    count: int
+
+
+@dataclass(frozen=True)
 class Pooled:
     """Trials of one question: how often each side was liked better, by what is said of it; how often neither was."""
 
     pairs: int
-    wins: tuple[tuple[str, int], ...]
+    wins: tuple[Wins, ...]
     neither: int
     worth: Message
 
@@ -87,7 +95,8 @@ def pooled(trials: Sequence[Trial]) -> Pooled:
             best = trial.sides[trial.better]
             wins[best.says.strip() or best.part] += 1
     neither = sum(trial.better == -1 for trial in judged)
-    return Pooled(len(judged), tuple(wins.items()), neither, _worth(len(judged), list(wins.values()), neither))
+    worth = _worth(len(judged), list(wins.values()), neither)
+    return Pooled(len(judged), tuple(Wins(side, count) for side, count in wins.items()), neither, worth)
 
 
 def chance(wins: int, of: int) -> float:

@@ -51,7 +51,10 @@ compare-twice = The same bake stands there twice.
     .remedy = Leave it out once.
 compare-nothing-differs = Nothing that is written down differs: what differs in the loaves is chance, or was not written down.
 compare-one-differs = One thing differs: { $what }. That is a trial.
-compare-several-differ = { $count } things differ: { $what }. They are different breads; which of it made the difference cannot be told.
+compare-several-differ = { $count } things differ{ $more ->
+        [yes] , among them
+       *[no] :
+    } { $what }. They are different breads; which of it made the difference cannot be told.
 compare-piece = a piece
 compare-dough-c = dough, measured
 compare-room = kitchen by day
@@ -108,7 +111,7 @@ trial-not-baked = Not all of its sides are baked yet.
 # Trials that one dough can be.
 
 trial-vessels = { $one } or { $other }
-trial-in-vessel = baked in: { $vessel }
+trial-in-vessel = { $vessel }
 trial-steams = With steam or without
 trial-steam = with steam
 trial-no-steam = without steam

@@ -212,7 +212,7 @@ watch(
     <p v-if="refused" class="inverted notice" role="alert">{{ refused }}</p>
     <p v-for="odd in bench?.aside ?? []" :key="odd.id" class="inverted notice" role="alert">
       {{ t.asideDough({ name: odd.name, why: say(odd.sentence) }) }}
-      <RouterLink :to="`/bakes/${odd.id}`">{{ words.bakes.seeRecord }}</RouterLink>
+      <RouterLink :to="`/log/${odd.id}`">{{ words.bakes.seeRecord }}</RouterLink>
       <ElButton class="link" @click="press(odd.id, 'bake_stopped', {}, t.says.stopped)">
         {{ t.asideOff }}
       </ElButton>
@@ -233,7 +233,7 @@ watch(
       <p class="lead">{{ t.emptyMore }}</p>
       <StartPanel @begun="choose" />
       <p>
-        <RouterLink to="/bakes">{{ words.bakes.earlier }}</RouterLink>
+        <RouterLink to="/log">{{ words.bakes.earlier }}</RouterLink>
       </p>
     </template>
 
@@ -270,7 +270,7 @@ watch(
               {{ label }}
             </ElButton>
           </template>
-          <RouterLink :to="`/bakes/${dough.id}?loaf`" class="plain big as-button">{{
+          <RouterLink :to="`/log/${dough.id}?loaf`" class="plain big as-button">{{
             words.loaf.judge
           }}</RouterLink>
           <ElButton class="action big" @click="finish">{{ t.finish }}</ElButton>
@@ -309,7 +309,7 @@ watch(
           />
           <p class="row">
             <ElButton class="link" @click="stop">{{ t.stop }}</ElButton>
-            <RouterLink to="/bakes" class="link earlier">{{ words.bakes.earlier }}</RouterLink>
+            <RouterLink to="/log" class="link earlier">{{ words.bakes.earlier }}</RouterLink>
           </p>
         </section>
         <BenchAside

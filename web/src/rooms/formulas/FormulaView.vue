@@ -29,6 +29,7 @@ const { mass, degree } = useUnits()
         <RouterLink class="plain" :to="{ path: '/water', query: { formula: shown.id } }">{{
           t.itsWater
         }}</RouterLink>
+        <RouterLink class="plain" :to="`/log/formula/${shown.id}`">{{ words.log.historyOf }}</RouterLink>
         <ElButton class="plain" @click="emit('edit')">{{ t.edit }}</ElButton>
         <ElButton class="plain" @click="emit('swap')">
           {{ shown.leaven === 'levain' ? t.withYeast : t.withCulture }}

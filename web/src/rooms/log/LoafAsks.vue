@@ -21,7 +21,7 @@ const asking = computed(() => (bakes.data.value?.bakes ?? []).slice(0, MOST))
 <template>
   <ul v-if="asking.length" class="asks no-print" :aria-label="t.asking">
     <li v-for="line in asking" :key="line.id">
-      <RouterLink :to="`/bakes/${line.id}?loaf`">{{
+      <RouterLink :to="`/log/${line.id}?loaf`">{{
         (line.asks === 'keeping' ? t.askKeeping : t.askLoaf)({ name: line.name, when: day(line.out) })
       }}</RouterLink>
     </li>

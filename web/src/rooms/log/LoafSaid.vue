@@ -4,6 +4,7 @@ import type { Schemas } from '../../api/client'
 import LoafMark from '../../charts/LoafMark.vue'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
+import { looksOf } from './looks'
 
 /** What was said of a loaf, in words beside its drawing. */
 const props = defineProps<{ loaf: Schemas['RecordLoaf'] }>()
@@ -14,31 +15,10 @@ const whose = computed(() => {
   const { part, piece, day } = sheet.value
   return [part, piece, day ? t.day({ day }) : ''].filter(Boolean).join(' · ')
 })
-/** Each look with what it is, in the order of the sheet. */
-const looks = computed(() => {
-  const said = sheet.value
-  const found: [string, string | undefined][] = [
-    [t.keeps, said.keeps ? t.keepings[said.keeps] : undefined],
-    [t.looks.form!, said.form ? t.form[said.form] : undefined],
-    [t.looks.scores!, said.scores ? t.scores[said.scores] : undefined],
-    [t.looks.blow_out!, said.blow_out ? t.blow_out[said.blow_out] : undefined],
-    [t.looks.bottom!, said.bottom ? t.bottom[said.bottom] : undefined],
-    [t.looks.top_colour!, props.loaf.top ?? undefined],
-    [t.looks.base_colour!, props.loaf.base ?? undefined],
-    [t.skin, (['blisters', 'shine', 'flour_blotches'] as const).filter((name) => said[name]).map((name) => t.skins[name]).join(', ')],
-    [t.looks.openness!, said.openness ? t.openness[said.openness] : undefined],
-    [t.looks.holes!, said.holes.map((each) => t.holes[each]).join(', ')],
-    [t.looks.walls!, said.walls ? t.walls[said.walls] : undefined],
-    [t.looks.bite!, said.bite ? t.bite[said.bite] : undefined],
-    [t.looks.crumb_colour!, said.crumb_colour ? t.crumb_colour[said.crumb_colour] : undefined],
-    [t.looks.sourness!, said.sourness == null ? undefined : t.sournesses[said.sourness]],
-    [t.looks.flavour!, said.flavour == null ? undefined : t.flavours[said.flavour - 1]],
-    [t.looks.crust!, said.crust ? t.crust[said.crust] : undefined],
-    [t.looks.salt!, said.salt ? t.salt[said.salt] : undefined],
-    [t.again, said.again == null ? undefined : t.agains[String(said.again)]],
-  ] // prettier-ignore
-  return found.filter(([, what]) => what)
-})
+/** Each look with what it is, in the order of the sheet; how it is liked stands above. */
+const looks = computed(() =>
+  looksOf(sheet.value, props.loaf.top, props.loaf.base).filter(([name]) => name !== 'liked'),
+)
 const facts = computed(() => {
   const { volume_ml, g_per_ml, height_over_width, loss } = props.loaf.measured
   return [
@@ -70,8 +50,8 @@ const facts = computed(() => {
       </p>
       <p v-if="facts.length">{{ facts.join(' · ') }}</p>
       <dl v-if="looks.length">
-        <div v-for="[name, what] in looks" :key="name">
-          <dt class="small quiet">{{ name }}</dt>
+        <div v-for="[name, title, what] in looks" :key="name">
+          <dt class="small quiet">{{ title }}</dt>
           <dd>{{ what }}</dd>
         </div>
       </dl>

@@ -24,13 +24,19 @@ const props = defineProps<{
   loaves: Schemas['RecordLoaf'][]
   /** Days since it was baked. */
   day: number
+  /** The part that is judged first. */
+  part?: string
 }>()
 const emit = defineEmits<{ close: []; keep: [Sheet] }>()
 const t = words.loaf
 const { massUnit, toMass, fromMass } = useUnits()
 /** The loaf itself is asked about first; how it keeps, once that was said. */
 const first = !props.loaves.some(({ stands, sheet }) => stands && sheet.day === 0)
-const whose = ref({ part: props.parts[0] ?? '', piece: '', day: first ? 0 : Math.min(props.day, 14) })
+const whose = ref({
+  part: props.parts.find((part) => part === props.part) ?? props.parts[0] ?? '',
+  piece: '',
+  day: first ? 0 : Math.min(props.day, 14),
+})
 const said = ref<Sheet>(before())
 
 /** What was said of this loaf on this day already. */

@@ -11,6 +11,8 @@ const props = defineProps<{
   pieces: number
   each: number
   marks: Schemas['Mark'][]
+  trials: Schemas['TrialShown'][]
+  letters: Schemas['PartLetter'][]
 }>()
 const t = words.card
 /** Few steps are written larger: the sheet is full, and read from where the dough is. */
@@ -22,6 +24,9 @@ const lines = computed(() =>
   ),
 )
 const size = computed(() => `${Math.min(Math.max(FILLS / lines.value, 1), 1.6).toFixed(2)}`)
+/** Pieces are marked with the names of their parts. */
+const marked = computed(() => props.plan.outs.map((each) => each.name).join(', '))
+const shuffled = computed(() => props.letters.map((each) => words.log.cardLetter(each)).join(', '))
 const { clock, day, dayKey, dayClock, mass, warmth, say } = useUnits()
 </script>
 
@@ -55,6 +60,13 @@ const { clock, day, dayKey, dayClock, mass, warmth, say } = useUnits()
         </tbody>
       </table>
       <div class="side">
+        <section v-for="one in trials" :key="one.id" class="trial">
+          <h3>{{ words.log.cardTrial({ question: one.trial.question }) }}</h3>
+          <p v-for="side in one.trial.sides.filter((each) => each.says)" :key="side.part">
+            {{ words.log.cardSide({ part: side.part, says: side.says }) }}
+          </p>
+          <p>{{ words.log.cardMark({ parts: marked }) }}</p>
+        </section>
         <section v-for="(stage, place) in plan.weigh" :key="place">
           <h3>{{ stage.title }}</h3>
           <dl>
@@ -71,6 +83,7 @@ const { clock, day, dayKey, dayClock, mass, warmth, say } = useUnits()
         <p v-if="plan.fold_plan?.kind">{{ plan.fold_plan.sentence }}</p>
       </div>
     </div>
+    <p v-if="letters.length" class="letters">{{ words.log.cardLetters({ letters: shuffled }) }}</p>
   </article>
 </template>
 
@@ -130,6 +143,17 @@ td strong {
 .caution {
   display: block;
   font-style: italic;
+}
+.trial {
+  padding-bottom: 4pt;
+  border-bottom: 1pt solid #000;
+}
+.letters {
+  margin-top: 14pt;
+  padding-top: 8pt;
+  border-top: 1pt dashed #000;
+  font-size: 9pt;
+  text-align: right;
 }
 .tick span {
   display: block;

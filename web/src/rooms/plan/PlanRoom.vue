@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, nextTick, ref } from 'vue'
-import type { Asked, Mend, Schemas } from '../../api/client'
+import { api, ask, type Asked, type Mend, type Schemas } from '../../api/client'
 import DoughRibbon from '../../charts/DoughRibbon.vue'
 import PartsClock from '../../charts/PartsClock.vue'
 import DoughRibbonDown from '../../charts/DoughRibbonDown.vue'
 import { useMedia } from '../../charts/useSize'
 import { useRouter } from 'vue-router'
 import { useBench } from '../../shell/bench'
+import { newKey } from '../../shell/keys'
 import { useKitchen, useNow } from '../../shell/kitchen'
 import { useAbout } from '../../shell/title'
 import { useUnits } from '../../shell/units'
@@ -28,11 +29,13 @@ import WhyPanel from './WhyPanel.vue'
 import { useAside } from './useAside'
 import { usePlan } from './usePlan'
 
+const PlanTrial = defineAsyncComponent(() => import('./PlanTrial.vue'))
 const PlanMethod = defineAsyncComponent(() => import('./PlanMethod.vue'))
 const ConflictDialog = defineAsyncComponent(() => import('../../forms/ConflictDialog.vue'))
 
 const now = useNow()
 const making = ref(false)
+const trying = ref(false)
 const narrow = useMedia('(max-width: 720px)')
 const { settings } = useKitchen()
 const { say, localTime, dayClock } = useUnits()
@@ -56,6 +59,7 @@ const {
   undo,
   another,
   reckon,
+  reopen,
   take,
 } = usePlan()
 const t = words.plan
@@ -101,6 +105,17 @@ async function startBake() {
   await press(key, 'bake_started', {}, told(words.bench.kinds.bake_started))
   await router.push(`/bench/${key}`)
 }
+/** The dough in two parts is saved as a plan, and the trial with it. */
+async function keepTrial(offer: Schemas['TrialOfferLine'], question: string, blind: boolean) {
+  change({ method: offer.method as Asked['method'], style: undefined, later_pieces: 0, fridge_days: 0, folds: undefined, vessel_id: undefined }) // prettier-ignore
+  await save()
+  if (!id.value || refused.value) throw refused.value ?? new Error('not saved')
+  const sides = offer.parts.map((part, place) => ({ bake: id.value!, part, says: offer.says[place]! }))
+  const body = { formula_id: asked.value!.formula_id, question, blind, sides }
+  await ask(api.PUT('/api/trials/{key}', { params: { path: { key: newKey() } }, body }))
+  await reopen()
+}
+const trials = computed(() => kept.value?.trials ?? [])
 const saveWord = computed(() => {
   if (saving.value) return t.saving
   if (!dirty.value && id.value) return t.saved
@@ -131,7 +146,7 @@ function mend(found: Mend) {
         @formula="takeFormula"
       />
       <div v-if="asked" class="actions no-print">
-        <RouterLink v-if="kept?.baked && id" :to="`/bakes/${id}`" class="action as-link">{{
+        <RouterLink v-if="kept?.baked && id" :to="`/log/${id}`" class="action as-link">{{
           words.bakes.seeRecord
         }}</RouterLink>
         <RouterLink v-else-if="kept?.started && id" :to="`/bench/${id}`" class="action as-link">{{
@@ -185,6 +200,14 @@ function mend(found: Mend) {
         </p>
         <DoughRibbonDown v-if="narrow" class="sooner" :plan="shown" :shade="shade" :others="answer?.others" />
         <DoughRibbon v-else :plan="shown" :shade="shade" :others="answer?.others" />
+        <p v-for="one in trials" :key="one.id" class="sooner remark">
+          <RouterLink :to="`/log/trials/${one.id}`">{{
+            words.log.cardTrial({ question: one.trial.question })
+          }}</RouterLink>
+          <template v-for="side in one.trial.sides.filter((each) => each.says)" :key="side.part">
+            · {{ words.log.cardSide({ part: side.part, says: side.says }) }}</template
+          >
+        </p>
         <WeighedFirst :plan="shown" class="sooner no-print" />
         <div v-if="!mixed" class="no-print">
           <ElButton class="link" :aria-expanded="making" @click="making = !making">
@@ -209,6 +232,9 @@ function mend(found: Mend) {
             {{ explaining ? words.why.close : words.why.open }}
           </ElButton>
           <ElButton class="link" @click="print">{{ words.card.print }}</ElButton>
+          <ElButton v-if="!mixed && !kept?.started" class="link" @click="trying = true">{{
+            words.log.planTrial
+          }}</ElButton>
           <a v-if="kept && id" class="link" :href="`/api/plans/${id}/calendar.ics`" download>{{
             t.calendar
           }}</a>
@@ -264,7 +290,10 @@ function mend(found: Mend) {
       :pieces="answer.asked.pieces ?? 1"
       :each="answer.asked.scaling_weight_g ?? 0"
       :marks="answer.marks"
+      :trials="trials"
+      :letters="kept?.letters ?? []"
     />
+    <PlanTrial v-if="trying && asked" :asked="asked" :plan="id" :keep="keepTrial" @close="trying = false" />
     <SavedPlans :current="id" class="narrow-only" @gone="(key) => key === id && another()" />
   </div>
 </template>

@@ -117,6 +117,11 @@ export function usePlan() {
     }
   }
 
+  /** Look at the saved plan anew: something about it was changed elsewhere. */
+  async function reopen() {
+    if (id.value) await open(id.value)
+  }
+
   /** Without anything in hand: the next saved plan, else the first formula. */
   async function begin() {
     const draft = storedDraft()
@@ -244,6 +249,7 @@ export function usePlan() {
     settle,
     undo,
     another,
+    reopen,
     take,
     reckon: made.again,
   }

@@ -1,12 +1,9 @@
-bakes-find = Find by name
-bakes-noneOfName = No bake of that name.
-bakes-title = Bakes
+bakes-title = Log
 bakes-earlier = Earlier bakes
-bakes-lead = Every bake that was begun, the latest first.
 bakes-none = No bake yet.
 bakes-noneMore = Start a plan on the bench: what you press there becomes the record by itself.
 bakes-seeRecord = See its record
-bakes-back = All bakes
+bakes-back = The log
 
 ## bakes-states: by code
 

@@ -1,5 +1,5 @@
 rooms-bench = Bench
-rooms-bakes = Bakes
+rooms-log = Log
 rooms-plan = Plan
 rooms-formulas = Formulas
 rooms-cultures = Cultures

@@ -3,17 +3,25 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { RouterLink, useRoute } from 'vue-router'
 import { api, ask, Refused, type Schemas } from '../../api/client'
+import BakeStrip from '../../charts/BakeStrip.vue'
+import LoafMark from '../../charts/LoafMark.vue'
+import { useWidth } from '../../charts/useSize'
 import ChoiceRow from '../../forms/ChoiceRow.vue'
 import { useBench } from '../../shell/bench'
 import { useAbout } from '../../shell/title'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
+import { newKey } from '../../shell/keys'
 import { byHand } from '../bench/byHand'
-import LoafSaid from '../log/LoafSaid.vue'
-import type { Sheet } from '../log/sheet'
+import PickField from '../../forms/PickField.vue'
+import { shrunk } from '../cultures/picture'
+import LoafSaid from './LoafSaid.vue'
+import type { Sheet } from './sheet'
+import TrialLine from './TrialLine.vue'
 import UndoLine from '../bench/UndoLine.vue'
 
-const LoafSheet = defineAsyncComponent(() => import('../log/LoafSheet.vue'))
+const AgainSheet = defineAsyncComponent(() => import('./AgainSheet.vue'))
+const LoafSheet = defineAsyncComponent(() => import('./LoafSheet.vue'))
 
 /** One bake's record: what was done when, read, judged, changed, written and photographed; and what comes to mind later. */
 const t = words.bakes
@@ -21,6 +29,7 @@ const route = useRoute()
 const client = useQueryClient()
 const { day, dayClock, clock, span, warmth, mass, say } = useUnits()
 const { press, refused } = useBench()
+const log = words.log
 const key = computed(() => String(route.params.id))
 const found = useQuery({
   queryKey: ['bakes', key],
@@ -52,6 +61,16 @@ const figure = (kind: string, value: number) =>
 const named = (stage: string, verdict: string) =>
   (stage === 'baked' ? words.judge.baked[verdict] : words.judge.verdicts[verdict]) ?? verdict
 
+const host = ref<HTMLElement | null>(null)
+const width = useWidth(host, 900)
+const MARK = 92
+/** Its whole way beside its loaf. */
+const hour = computed(() => {
+  const drawn = bake.value?.line.drawn
+  const hours = drawn ? (Date.parse(drawn.end) - Date.parse(drawn.start)) / 3_600_000 : 1
+  return Math.max(width.value - 2 * MARK - 24, 120) / Math.max(hours, 1)
+})
+
 const note = ref('')
 const how = ref<'under' | 'right' | 'over' | ''>('')
 const latest = computed(() => bake.value?.outcomes.at(-1) ?? null)
@@ -81,6 +100,38 @@ async function keepLoaf(sheet: Sheet) {
   judging.value = false
   await send('bake_loaf', sheet as Record<string, unknown>, words.loaf.kept)
 }
+const wrong = ref('')
+const again = ref(false)
+async function remove() {
+  await press(key.value, 'bake_removed', {}, log.says.removed)
+  await client.invalidateQueries({ queryKey: ['bakes'] })
+}
+const file = ref<HTMLInputElement | null>(null)
+const WHOLE = 'whole'
+const ofPart = ref(WHOLE)
+const partOptions = computed(() => [
+  { value: WHOLE, label: log.whole },
+  ...(bake.value?.parts ?? []).map((value) => ({ value, label: value })),
+])
+/** A picture is made small here if it can be; one as a phone takes it goes as it is. */
+async function addPhoto() {
+  const picture = file.value?.files?.[0]
+  if (!picture) return
+  wrong.value = ''
+  const found = await fetch(
+    `/api/bench/${key.value}/photos/${newKey()}?part=${encodeURIComponent(ofPart.value === WHOLE ? '' : ofPart.value)}`,
+    { method: 'PUT', body: await shrunk(picture, 1600), headers: { 'Taken-At': new Date().toISOString() } },
+  )
+  file.value!.value = ''
+  if (!found.ok) {
+    const body = (await found.json().catch(() => ({}))) as { detail?: string }
+    wrong.value = body.detail ?? words.failed
+  }
+  await client.invalidateQueries({ queryKey: ['bakes'] })
+}
+const print = () => window.print()
+const trials = computed(() => found.data.value?.trials ?? [])
+const besideOf = computed(() => (bake.value?.parts ?? []).map((part) => `${key.value}:${part}`).join(','))
 const more = (outcome: Schemas['RecordOutcome']) =>
   Object.entries(outcome.more)
     .map(([name, value]) => `${name.replaceAll('_', ' ')}: ${String(value)}`)
@@ -90,7 +141,7 @@ const more = (outcome: Schemas['RecordOutcome']) =>
 <template>
   <div class="record">
     <p class="no-print">
-      <RouterLink to="/bakes">{{ t.back }}</RouterLink>
+      <RouterLink to="/log">{{ t.back }}</RouterLink>
     </p>
     <ElSkeleton v-if="found.isPending.value" :rows="6" animated />
     <p v-else-if="found.isError.value" class="inverted notice" role="alert">
@@ -107,15 +158,52 @@ const more = (outcome: Schemas['RecordOutcome']) =>
           {{ mass(bake.each_g) }}
           <template v-if="bake.line.state !== 'baked'"> · {{ t.states[bake.line.state] }}</template>
         </p>
+        <p v-if="bake.line.afterwards" class="quiet">{{ log.entered }}</p>
+        <p v-if="bake.line.faults.length">{{ log.faults({ faults: bake.line.faults.join(', ') }) }}</p>
+        <div v-if="bake.line.state === 'baked'" class="does no-print">
+          <ElButton class="plain" @click="again = true">{{ log.again }}</ElButton>
+          <RouterLink :to="`/log/formula/${bake.line.formula_id}`">{{ log.history }}</RouterLink>
+          <ElButton class="link" @click="print">{{ log.print }}</ElButton>
+          <a :href="`/api/log/file?bake=${key}`" download>{{ log.write }}</a>
+          <ElPopconfirm
+            v-if="!bake.line.removed"
+            :title="log.removeSure"
+            :confirm-button-text="log.yes"
+            :cancel-button-text="log.no"
+            width="260"
+            @confirm="remove"
+          >
+            <template #reference>
+              <ElButton class="link">{{ log.remove }}</ElButton>
+            </template>
+          </ElPopconfirm>
+        </div>
       </header>
+      <AgainSheet v-if="again" :id="key" :name="bake.line.name" @close="again = false" />
+      <p v-if="wrong" class="inverted notice" role="alert">{{ wrong }}</p>
       <p v-if="refused" class="inverted notice" role="alert">{{ refused }}</p>
       <UndoLine @back="client.invalidateQueries({ queryKey: ['bakes'] })" />
 
+      <div v-if="bake.line.drawn" ref="host" class="way">
+        <BakeStrip :drawn="bake.line.drawn" :hour="hour" :high="72" />
+        <LoafMark
+          v-if="bake.line.loaf"
+          :form="bake.line.loaf.form"
+          :scores="bake.line.loaf.scores"
+          :blow-out="bake.line.loaf.blow_out"
+          :openness="bake.line.loaf.openness"
+          :colour="bake.line.loaf.top_colour"
+          :width="MARK"
+        />
+      </div>
       <section v-if="bake.line.out && bake.line.state !== 'stopped'" class="loaves">
         <header>
           <h2>{{ words.loaf.sheets }}</h2>
           <ElButton class="no-print" @click="judging = true">{{ words.loaf.judge }}</ElButton>
         </header>
+        <p v-if="bake.parts.length > 1" class="no-print">
+          <RouterLink :to="{ path: '/log/compare', query: { of: besideOf } }">{{ log.beside }}</RouterLink>
+        </p>
         <p v-if="!bake.loaves.length" class="quiet">{{ words.loaf.none }}</p>
         <LoafSaid v-for="loaf in bake.loaves" :key="loaf.id" :loaf="loaf" />
       </section>
@@ -128,6 +216,7 @@ const more = (outcome: Schemas['RecordOutcome']) =>
         :chips="found.data.value?.chips ?? []"
         :loaves="bake.loaves"
         :day="bake.days"
+        :part="String(route.query.loaf ?? '')"
         @close="judging = false"
         @keep="keepLoaf"
       />
@@ -142,7 +231,7 @@ const more = (outcome: Schemas['RecordOutcome']) =>
               <li v-for="step in group.steps" :key="step.key" :class="{ out: step.skipped }">
                 <span class="clock">{{ clock(step.at) }}</span>
                 <span>{{ step.title }}</span>
-                <span class="small quiet beside">{{ besidePlan(step) }}</span>
+                <span class="small quiet beside">{{ step.guessed ? log.guess : besidePlan(step) }}</span>
               </li>
             </ol>
           </template>
@@ -220,6 +309,10 @@ const more = (outcome: Schemas['RecordOutcome']) =>
               <ElButton native-type="submit" :disabled="!note.trim()">{{ t.keep }}</ElButton>
             </form>
           </section>
+          <section v-if="trials.length">
+            <h2>{{ log.trials }}</h2>
+            <TrialLine v-for="one in trials" :key="one.id" :found="one" />
+          </section>
           <section v-if="bake.unreadable.length" class="odd">
             <h2>{{ t.unreadable }}</h2>
             <p>{{ t.unreadableMore({ count: bake.unreadable.length }) }}</p>
@@ -227,8 +320,28 @@ const more = (outcome: Schemas['RecordOutcome']) =>
         </div>
       </div>
 
-      <section v-if="bake.photos.length">
-        <h2>{{ t.pictures }}</h2>
+      <section v-if="bake.photos.length || bake.line.out">
+        <header class="with">
+          <h2>{{ t.pictures }}</h2>
+          <PickField
+            v-if="bake.parts.length > 1"
+            v-model="ofPart"
+            class="no-print"
+            :label="log.photoOf"
+            hide-label
+            :options="partOptions"
+          />
+          <ElButton class="no-print" @click="file?.click()">{{ log.addPhoto }}</ElButton>
+          <input
+            ref="file"
+            class="out-of-sight"
+            type="file"
+            accept="image/*,.heic,.heif"
+            tabindex="-1"
+            :aria-label="log.addPhoto"
+            @change="addPhoto"
+          />
+        </header>
         <div class="photos">
           <figure v-for="photo in bake.photos" :key="photo.id">
             <img
@@ -238,7 +351,10 @@ const more = (outcome: Schemas['RecordOutcome']) =>
               :height="photo.height"
               loading="lazy"
             />
-            <figcaption class="small quiet">{{ day(photo.at) }}, {{ clock(photo.at) }}</figcaption>
+            <figcaption class="small quiet">
+              <template v-if="photo.part">{{ photo.part }} · </template>{{ day(photo.at) }},
+              {{ clock(photo.at) }}
+            </figcaption>
           </figure>
         </div>
       </section>
@@ -249,6 +365,7 @@ const more = (outcome: Schemas['RecordOutcome']) =>
 <style scoped>
 .record {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   align-content: start;
   gap: 14px;
   max-width: 1160px;
@@ -274,6 +391,20 @@ h3 {
   padding: 12px 18px;
   border-radius: var(--corner);
 }
+.way {
+  display: flex;
+  overflow: hidden;
+  gap: 14px;
+  align-items: end;
+}
+.does {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 20px;
+  align-items: center;
+  margin-top: 8px;
+}
+.with,
 .loaves header {
   display: flex;
   gap: 20px;
