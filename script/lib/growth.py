@@ -14,6 +14,8 @@ SIZES = (0, 100, 1000, 10_000)
 ASKED = {
     "bench": "/api/bench", "next": "/api/next", "plans": "/api/plans", "a plan": f"/api/plans/{demo.TOMORROW_PLAN}",
     "formulas": "/api/formulas", "cultures": "/api/cultures", "bakes": "/api/bakes", "score": "/api/bench/score",
+    "bakes by words": "/api/bakes?name=crackling+crumb", "bakes of a season": "/api/bakes?season=sep_nov",
+    "history": "/api/formulas/tidewater-country/history", "figures": "/api/bakes/figures",
 }  # fmt: skip
 TURNS = 15
 
@@ -47,6 +49,9 @@ def measured(folder: Path) -> dict[str, float]:
 
     found = {name: _ms(lambda path=path: get(path)) for name, path in ASKED.items()}
     found["press"] = _ms(press)
+    baked = [line["id"] for line in client.get("/api/bakes").json["bakes"] if line["state"] == "baked"][:6]
+    beside = f"/api/bakes/compare?of={','.join(baked)}"
+    found["six side by side"] = _ms(lambda: get(beside)) if len(baked) == 6 else 0.0
     sessions.kw["bind"].dispose()
     return found | {"MB": (folder / FILE).stat().st_size / 1e6}
 
@@ -62,13 +67,15 @@ def table() -> list[str]:
             else:
                 base(folder, 20)
             found[size] = measured(folder)
-    names = [*ASKED, "press", "MB"]
+    names = [*ASKED, "six side by side", "press", "MB"]
     lines = ["| finished bakes | " + " | ".join(str(size) for size in SIZES) + " | grows |"]
     lines.append("|---" * (len(SIZES) + 2) + "|")
     for name in names:
         times = [found[size][name] for size in SIZES]
         lines.append(
             f"| {name} | " + " | ".join(f"{each:.1f}" for each in times) + f" | {times[-1] / times[0]:.2f} times |"
+            if times[0]
+            else f"| {name} | " + " | ".join(f"{each:.1f}" for each in times) + " | |"
         )
     return lines
 

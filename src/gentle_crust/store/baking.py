@@ -149,6 +149,14 @@ class Sought:
     months: tuple[int, ...] = ()
 
 
+class VersionCount(NamedTuple):
+    """How many bakes there are of a version, and what they were liked on average; None of those that do not say."""
+
+    version: int | None
+    bakes: int
+    liked: float | None
+
+
 class BakeFiguresRow(NamedTuple):
     """A bake's figures as a drawing over time takes them."""
 
@@ -225,6 +233,24 @@ class Bakes:
         wanted = wanted.where(*_sought(sought), BakeRow.out.is_not(None), BakeRow.stopped.is_(False))
         rows = self.session.execute(wanted.order_by(BakeRow.latest.desc(), BakeRow.id.desc()).limit(limit))
         return [BakeFiguresRow(*row) for row in rows]
+
+    def by_version(self, formula: str) -> list[VersionCount]:
+        """Of each version of a formula, how many bakes there are and what they were liked on average."""
+        wanted = select(BakeRow.version, func.count(), func.avg(BakeRow.liked)).where(*_sought(Sought(formula=formula)))
+        rows = self.session.execute(wanted.group_by(BakeRow.version))
+        return [VersionCount(row[0], int(row[1]), None if row[2] is None else float(row[2])) for row in rows]
+
+    def of_versions(self, formula: str, versions: Sequence[int | None], limit: int) -> Sequence[BakeRow]:
+        """The latest bakes of some versions of a formula; None stands for those that do not say."""
+        named = [BakeRow.version.in_([each for each in versions if each is not None])]
+        named += [BakeRow.version.is_(None)] if None in versions else []
+        wanted = select(BakeRow).where(*_sought(Sought(formula=formula)), or_(*named))
+        return self.session.scalars(wanted.order_by(BakeRow.latest.desc(), BakeRow.id.desc()).limit(limit)).all()
+
+    def best(self, formula: str) -> BakeRow | None:
+        """The bake of a formula that was liked best, the latest of them."""
+        wanted = select(BakeRow).where(*_sought(Sought(formula=formula)), BakeRow.liked.is_not(None))
+        return self.session.scalars(wanted.order_by(BakeRow.liked.desc(), BakeRow.latest.desc()).limit(1)).first()
 
     def by_formula(self) -> list[tuple[str, str, int]]:
         """Formulas of which something was baked: key, name as it was last, how many bakes; the most baked first."""

@@ -24,7 +24,7 @@ const hour = computed(() => {
     drawn ? (Date.parse(drawn.end) - Date.parse(drawn.start)) / HOUR : 0,
   )
   const beside = (props.short ? 150 : 250) + (chosen.value ? 44 : 0) + 24
-  const room = width.value - (width.value > 640 ? beside : 0) - 2 * MARK - 16
+  const room = width.value - (width.value > 640 ? beside : chosen.value ? 44 : 0) - 2 * MARK - 16
   return Math.max(room, 120) / Math.max(...lengths, 12)
 })
 const whenOf = (line: Schemas['BakeLine']) => {

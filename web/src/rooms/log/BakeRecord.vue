@@ -143,6 +143,7 @@ const more = (outcome: Schemas['RecordOutcome']) =>
     <p class="no-print">
       <RouterLink to="/log">{{ t.back }}</RouterLink>
     </p>
+    <h1 v-if="!found.data.value" class="out-of-sight">{{ t.steps }}</h1>
     <ElSkeleton v-if="found.isPending.value" :rows="6" animated />
     <p v-else-if="found.isError.value" class="inverted notice" role="alert">
       {{ lost || words.failed }}

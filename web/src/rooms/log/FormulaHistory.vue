@@ -36,6 +36,7 @@ function change(line: Schemas['Difference']) {
     <p class="no-print">
       <RouterLink to="/log">{{ words.bakes.back }}</RouterLink>
     </p>
+    <h1 v-if="!found.data.value" class="out-of-sight">{{ t.historyOf }}</h1>
     <ElSkeleton v-if="found.isPending.value" :rows="6" animated />
     <p v-else-if="found.isError.value" class="inverted notice" role="alert">{{ lost || words.failed }}</p>
     <template v-else-if="story">

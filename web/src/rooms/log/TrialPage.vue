@@ -82,6 +82,7 @@ const putAway = (away: boolean) =>
     <p class="no-print">
       <RouterLink to="/log/trials">{{ t.trials }}</RouterLink>
     </p>
+    <h1 v-if="!found.data.value" class="out-of-sight">{{ t.trialTitle }}</h1>
     <ElSkeleton v-if="found.isPending.value" :rows="5" animated />
     <p v-else-if="found.isError.value" class="inverted notice" role="alert">{{ lost || words.failed }}</p>
     <template v-else-if="shown && trial">
