@@ -274,8 +274,7 @@ export function useBench() {
   function tellOthers() {
     clearTimeout(telling)
     telling = setTimeout(() => {
-      void client.invalidateQueries({ queryKey: ['plans'] })
-      void client.invalidateQueries({ queryKey: ['cultures'] })
+      for (const queryKey of [['plans'], ['cultures'], ['bakes']]) void client.invalidateQueries({ queryKey })
     }, 1500)
   }
 
