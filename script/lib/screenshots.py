@@ -41,12 +41,6 @@ def cannot_be_met(page: Page) -> None:
     page.evaluate("window.scrollTo(0, 0)")
 
 
-def ways(page: Page) -> None:
-    """The ways, and the leaven a fifth weaker."""
-    page.get_by_role("button", name="Leaven a fifth weaker").click()
-    page.locator("path.shade").first.wait_for()
-
-
 def printed(page: Page) -> None:
     """The card as it is printed."""
     page.get_by_role("button", name="Print the card").wait_for()
@@ -84,12 +78,6 @@ def summer(page: Page) -> None:
     page.evaluate("window.scrollTo(0, 0)")
 
 
-def feeding(page: Page) -> None:
-    """Ways to feed over the night, so that there is levain tomorrow."""
-    page.get_by_role("radio", name="1 : ").first.wait_for()
-    page.evaluate("document.activeElement.blur(); window.scrollTo(0, document.querySelector('.desk').offsetTop - 24)")
-
-
 def pasting(page: Page) -> None:
     """A cup recipe with its uncertainty."""
     page.get_by_role("button", name="Paste a recipe").click()
@@ -109,7 +97,6 @@ def in_the_oven(page: Page) -> None:
 Picture = tuple[str, str, tuple[int, int], Literal["light", "dark"], Callable[[Page], None] | None]
 PICTURES: list[Picture] = [
     ("plan", "/plan", DESK, "light", None),
-    ("plan-ways", "/plan", DESK, "light", ways),
     ("card", "/plan", (794, 1123), "light", printed),
     ("plan-cannot-be-met", "/plan", DESK, "dark", cannot_be_met),
     ("plan-phone", "/plan", PHONE, "light", down_to_the_ribbon),
@@ -118,14 +105,12 @@ PICTURES: list[Picture] = [
     ("written-recipe", "/formulas", DESK, "light", pasting),
     ("water-summer", "/water", DESK, "light", summer),
     ("cultures", "/cultures", DESK, "light", None),
-    ("culture-feed", "/cultures/gull?do=feed", DESK, "light", feeding),
     ("oven", "/oven", DESK, "light", in_the_oven),
 ]
 
 
 def judging(page: Page) -> None:
     """Yesterday's loaf judged on the phone: kept, and opened again as it was said."""
-    page.get_by_role("link", name="Tidewater country loaf").click()
     page.get_by_role("button", name="Judge the loaf").click()
     sheet = page.get_by_role("dialog")
     for group, name in (
@@ -139,10 +124,16 @@ def judging(page: Page) -> None:
     page.get_by_role("group", name="Its shape").scroll_into_view_if_needed()
 
 
-def record(page: Page) -> None:
-    """Yesterday's loaf: what was done, read and said of it."""
-    page.get_by_role("link", name="Tidewater country loaf").click()
-    page.get_by_role("heading", name="What was done").wait_for()
+def settled(page: Page) -> None:
+    """The six weeks, from the first that left the bench on."""
+    page.get_by_role("link", name="liked 5 of 5").first.wait_for()
+    page.get_by_role("link", name="Tidewater country loaf").nth(1).scroll_into_view_if_needed()
+    page.evaluate("window.scrollTo(0, 170)")
+
+
+def beside(page: Page) -> None:
+    """Two bakes on one clock, line by line."""
+    page.get_by_role("heading", name="What differs").wait_for()
 
 
 def proofing(page: Page) -> None:
@@ -154,20 +145,8 @@ def proofing(page: Page) -> None:
     page.get_by_text("the dent comes back slowly").wait_for()
 
 
-def away(page: Page) -> None:
-    """Two hours out of the house, and ways round it."""
-    page.get_by_role("button", name="I am away").click()
-    page.get_by_label("From", exact=True).fill("07:00")
-    page.get_by_label("To", exact=True).fill("09:00")
-    page.keyboard.press("Tab")
-    page.get_by_role("button", name="Write it down").click()
-    page.locator("button.way").first.wait_for(timeout=10_000)
-    page.evaluate("document.activeElement.blur(); window.scrollTo(0, 0)")
-
-
 def parted(page: Page) -> None:
-    """One piece kept for tomorrow, on a row of its own; nobody is away any more."""
-    page.locator("aside").get_by_role("button", name="Take it back").first.click()
+    """One piece kept for tomorrow, on a row of its own."""
     page.get_by_role("button", name="Two tides wholemeal").click()
     page.get_by_role("button", name="Change", exact=True).click()
     page.get_by_role("button", name="Keep some pieces for later").click()
@@ -181,9 +160,11 @@ BENCH: list[Picture] = [
     ("bench", "/bench", DESK, "light", None),
     ("bench-judge", "/bench", DESK, "light", proofing),
     ("bench-phone", "/bench", PHONE, "dark", None),
-    ("loaf-sheet", "/bakes", PHONE, "light", judging),
-    ("bake-record", "/bakes", DESK, "light", record),
-    ("bench-clash", "/bench", DESK, "light", away),
+    ("log", "/log", DESK, "light", settled),
+    ("loaf-sheet", "/log/demo-baked-20261128", PHONE, "light", judging),
+    ("log-beside", "/log/compare?of=six-weeks-3,six-weeks-15", (1280, 1700), "light", beside),
+    ("log-trial", "/log/trials/six-weeks-trial-2", DESK, "light", None),
+    ("log-history", "/log/formula/quayside-malted", (1280, 1100), "light", None),
     ("bench-parts", "/bench", (1280, 1000), "light", parted),
 ]
 

@@ -195,3 +195,12 @@ def test_there_may_be_none_and_an_unknown_one_is_said_to_be(day):
     found = day.client.get("/api/bakes/never")
     assert found.status_code == 404 and found.json["errors"][0]["remedy"]
     assert day.client.get(f"/api/bakes/{PLAN}").status_code == 404
+
+
+def test_plans_that_are_baked_can_be_left_out_of_the_list_and_those_on_the_bench_stay(done):
+    done.client.put("/api/plans/another", json={"formula_id": "tidewater-country", "ready": "2026-11-30T09:00"})
+    everything = {each["id"] for each in done.client.get("/api/plans").json["plans"]}
+    waiting = {each["id"] for each in done.client.get("/api/plans?baked=false").json["plans"]}
+    assert everything == {PLAN, "another"} and waiting == {"another"}
+    done.press("bake_started", dough="another")
+    assert {each["id"] for each in done.client.get("/api/plans?baked=false").json["plans"]} == {"another"}

@@ -464,3 +464,21 @@ def test_parts_of_one_bake_are_held_side_by_side_each_with_its_own_loaf_and_oven
     assert both["compared"]["things"] == 1, differing(both)
     assert both["sides"][0]["drawn"]["end"] <= both["sides"][1]["drawn"]["end"]
     assert {"liked", "form"} <= set(both["looks"])
+
+
+@pytest.mark.parametrize(("vessel", "covered"), [("pot", True), ("stone", False)])
+def test_it_is_entered_with_its_own_bake(day, vessel, covered):
+    bake = enter(day, "own", vessel_id=vessel, oven_c=210, baked_min=55).json["bake"]
+    assert bake["vessel_id"] in (vessel, "as_method")
+    plan = day.client.get("/api/plans/own").json["plan"]
+    assert {each["setpoint_c"] for each in plan["ribbon"]["bake"]} == {210}
+    assert any(each["covered"] for each in plan["ribbon"]["bake"]) is covered
+    steps = {each["key"]: datetime.fromisoformat(each["at"]) for each in bake["steps"]}
+    assert (steps["out-1"] - steps["load-1"]) / timedelta(minutes=1) == pytest.approx(55, abs=8)
+
+
+@pytest.mark.parametrize(("wrong", "field"), [({"oven_c": 900}, "oven_c"), ({"baked_min": 0}, "baked_min")])
+def test_an_oven_that_cannot_be_is_refused_by_name(day, wrong, field):
+    answer = enter(day, "never", **wrong)
+    assert answer.status_code in (400, 422) and answer.json["errors"][0]["field"] == field, answer.json
+    assert found(day) == []

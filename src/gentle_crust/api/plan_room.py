@@ -7,7 +7,6 @@ from flask import Response
 
 from gentle_crust.api.common import answer, as_calendar, if_match, room, said, work
 from gentle_crust.contract.formulas import MethodAnswer
-from gentle_crust.contract.pages import PageQuery
 from gentle_crust.contract.plans import (
     AskedBody,
     BesideQuery,
@@ -18,6 +17,7 @@ from gentle_crust.contract.plans import (
     PlanAnswer,
     PlanDoneAnswer,
     PlansAnswer,
+    PlansQuery,
     ReadingBody,
     ReadingPath,
     SavedPlanAnswer,
@@ -187,9 +187,9 @@ def mend_plan(query: BesideQuery, body: AskedBody) -> Response:
 
 
 @plans.get("/plans", responses={200: PlansAnswer})
-def list_plans(query: PageQuery) -> Response:
-    """Saved plans, the latest wanted first, by pages."""
-    page = _book().page(query.more)
+def list_plans(query: PlansQuery) -> Response:
+    """Saved plans, the latest wanted first, by pages; without those that are in the log, if that is asked."""
+    page = _book().page(query.more, query.baked)
     return answer(PlansAnswer(plans=list(page.lines), more=page.more))
 
 

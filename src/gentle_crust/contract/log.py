@@ -286,6 +286,9 @@ class AfterwardsBody(Strict):
     pieces: int | None = None
     scaling_weight_g: float | None = None
     dough_c: float | None = None
+    oven_c: float | None = None
+    """At what the oven was set."""
+    baked_min: float | None = None
     note: Annotated[str, StringConstraints(max_length=4000)] = ""
 
 

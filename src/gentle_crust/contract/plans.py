@@ -8,6 +8,7 @@ from pydantic import Field, StringConstraints
 from gentle_crust.contract.asked import Asked
 from gentle_crust.contract.log import TrialShown
 from gentle_crust.contract.method import CourseMethodBody
+from gentle_crust.contract.pages import PageQuery
 from gentle_crust.contract.shown import Measure, PlanLine, Question, TakenReading
 from gentle_crust.contract.strict import KeyPath, Number, Short, Shown, Strict
 from gentle_crust.core import limits
@@ -176,6 +177,12 @@ class PlanDoneAnswer(Shown):
     """A saved plan that was put away or brought back."""
 
     plan: PlanLine
+
+
+class PlansQuery(PageQuery):
+    """Which saved plans: those that are baked too, unless they are not wanted."""
+
+    baked: bool = True
 
 
 class PlansAnswer(Shown):

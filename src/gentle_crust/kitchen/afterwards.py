@@ -10,7 +10,10 @@ from gentle_crust.contract.log import AfterwardsBody
 from gentle_crust.core import limits
 from gentle_crust.core.bench.happened import keys
 from gentle_crust.core.clock import zone_of
+from gentle_crust.core.course.as_written import as_written
+from gentle_crust.core.course.method import Baking, HeatStage, Stage
 from gentle_crust.core.errors import Conflict, CraftError, within
+from gentle_crust.core.oven.equipment import vessel_row
 from gentle_crust.core.plan.shown import Plan
 from gentle_crust.kitchen.beside import write_bake
 from gentle_crust.kitchen.local_time import instant_of
@@ -22,6 +25,8 @@ from gentle_crust.store.repositories import Events
 
 SHORTEST, LONGEST = timedelta(minutes=45), timedelta(days=6)
 """Between mixing and oven (practice)."""
+USUAL_C, USUAL_MIN, LID_ON = 230.0, 42.0, 0.5
+"""A bake of which only the other was told (practice)."""
 YEAR = timedelta(days=365.25)
 Told = tuple[str, datetime, dict[str, Any]]
 """An event to be kept: its kind, its time, what it holds."""
@@ -44,6 +49,8 @@ def enter(work: Work, key: str, body: AfterwardsBody) -> None:
         style=body.style, method=body.method, vessel_id=body.vessel_id, dough_c=body.dough_c, culture_id="",
     )  # fmt: skip
     book = PlanBook(work)
+    if body.oven_c is not None or body.baked_min is not None:
+        asked = _baked_so(book, asked, body)
     saved = book.for_mixed(key, asked, mixed)
     plan = saved.answer.plan
     if plan.times is None:
@@ -55,6 +62,28 @@ def enter(work: Work, key: str, body: AfterwardsBody) -> None:
             Events(session).add(EventRow(id=f"{body.event}-{number}"[:60], kind=kind, subject=key, at=at, body=what))
         session.flush()
         write_bake(session, key)
+
+
+def _baked_so(book: PlanBook, asked: Asked, body: AfterwardsBody) -> Asked:
+    """The question with the oven as it was told: one heat, the lid on for the usual part of it if there is one."""
+    setpoint = within("oven_c", limits.DIAL_SET_C, USUAL_C if body.oven_c is None else body.oven_c)
+    minutes = within("baked_min", limits.STAGE_MIN, USUAL_MIN if body.baked_min is None else body.baked_min)
+    question = book.ask(asked)
+
+    def changed(stages: tuple[Stage, ...]) -> tuple[Stage, ...]:
+        return tuple(replace(stage, baking=_heated(stage.baking, setpoint, minutes)) if stage.kind == "bake" else stage
+                     for stage in stages)  # fmt: skip
+
+    method = as_written(question.method.changed(changed))
+    return replace(asked, style=None, method=method, vessel_id=None)
+
+
+def _heated(baking: Baking | None, setpoint: float, minutes: float) -> Baking:
+    baking = baking or Baking()
+    lidded = baking.vessel is not None and vessel_row(baking.vessel.kind)["lidded"] == "1"
+    covered = round(minutes * LID_ON) if lidded else 0
+    stages = (HeatStage(covered, setpoint, covered=True), HeatStage(minutes - covered, setpoint))
+    return replace(baking, stages=stages if lidded else stages[1:])
 
 
 def _check(mixed: datetime, out: datetime, now: datetime) -> None:
@@ -71,12 +100,14 @@ def _told(plan: Plan, mixed: datetime, out: datetime, body: AfterwardsBody) -> l
     if times is None:
         raise AssertionError("a plan of today has its times")
     planned = max(step.at + timedelta(minutes=step.minutes) for step in plan.steps if step.kind == "out")
-    pace = (out - mixed) / max(planned - times.mix, timedelta(minutes=1))
+    loaded = out - (planned - times.load)
+    pace = (loaded - mixed) / max(times.load - times.mix, timedelta(minutes=1))
 
     def moved(at: datetime) -> datetime:
         if at <= times.mix:
             return mixed + (at - times.mix)
-        return mixed + (at - times.mix) * pace if at <= planned else out + (at - planned)
+        # The oven goes by its own minutes; between mixing and oven the dough took as long as it took.
+        return mixed + (at - times.mix) * pace if at <= times.load else out + (at - planned)
 
     steps: list[Told] = []
     for name, step in zip(keys(plan.steps), plan.steps, strict=True):

@@ -337,10 +337,10 @@ class PlanBook:
         answer = Answer(asked, formula, away, newest, plan, marks_of(plan, self.settings.get()))
         return SavedPlan(row.id, row.updated_at, answer)
 
-    def page(self, more: str = "") -> Page[PlanLine]:
-        """Saved plans, the latest wanted first."""
+    def page(self, more: str = "", baked: bool = True) -> Page[PlanLine]:
+        """Saved plans, the latest wanted first; those that are ``baked`` are in the log, and may be left out."""
         with self.work.read() as session:
-            rows = Plans(session).page(place_of(more), PAGE + 1)
+            rows = Plans(session).page(place_of(more), PAGE + 1, None if baked else self.now())
             lines = self._lines(session, rows[:PAGE])
         last = rows[PAGE - 1] if len(rows) > PAGE else None
         return Page(lines, written((last.ready, last.id)) if last else "")

@@ -46,9 +46,18 @@ class Plans:
     def __init__(self, session: Session) -> None:
         self.session = session
 
-    def page(self, before: tuple[datetime, str] | None, limit: int) -> list[PlanLineRow]:
-        """Plans, the latest wanted first, from after the one that was wanted ``before``."""
+    def page(
+        self, before: tuple[datetime, str] | None, limit: int, baked_by: datetime | None = None
+    ) -> list[PlanLineRow]:
+        """Plans, the latest wanted first, from after the one that was wanted ``before``.
+
+        Without those that had left the bench ``baked_by`` an instant, if that is given.
+        """
         wanted = select(*_PLAN_LINE).where(PlanRow.deleted_at.is_(None), PlanRow.begins.is_not(None))
+        if baked_by is not None:
+            wanted = wanted.where(
+                ~select(BakeRow.id).where(BakeRow.id == PlanRow.id, BakeRow.leaves < baked_by).exists()
+            )
         if before is not None:
             wanted = wanted.where(tuple_(PlanRow.ready, PlanRow.id) < before)
         rows = self.session.execute(wanted.order_by(PlanRow.ready.desc(), PlanRow.id.desc()).limit(limit))

@@ -1461,7 +1461,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Saved plans, the latest wanted first, by pages. */
+        /** Saved plans, the latest wanted first, by pages; without those that are in the log, if that is asked. */
         get: operations["plans_list_plans_plans_get"];
         put?: never;
         post?: never;
@@ -2010,6 +2010,8 @@ export interface components {
          * @description A bake that is entered when it is over. Times are the kitchen's, 2026-11-28T07:30; the rest may be guessed.
          */
         AfterwardsBody: {
+            /** Baked Min */
+            baked_min?: number | null;
             /** Dough C */
             dough_c?: number | null;
             /** Event */
@@ -2029,6 +2031,8 @@ export interface components {
             note: string;
             /** Out */
             out: string;
+            /** Oven C */
+            oven_c?: number | null;
             /** Pieces */
             pieces?: number | null;
             /** Scaling Weight G */
@@ -16674,6 +16678,7 @@ export interface operations {
             query?: {
                 name?: string;
                 more?: string;
+                baked?: boolean;
             };
             header?: never;
             path?: never;

@@ -857,6 +857,8 @@ export interface Words {
     vessel: string
     pieces: string
     doughC: string
+    ovenC: string
+    bakedMin: string
     note: string
     keepBake: string
     compareTitle: string

@@ -14,7 +14,7 @@ const AHEAD_H = 48
 const router = useRouter()
 const lines = useQuery({
   queryKey: ['plans', 'first'],
-  queryFn: () => ask(api.GET('/api/plans', { params: { query: {} } })),
+  queryFn: () => ask(api.GET('/api/plans', { params: { query: { baked: false } } })),
 })
 const coming = computed(() =>
   (lines.data.value?.plans ?? [])

@@ -19,7 +19,7 @@ const client = useQueryClient()
 const { doughs, press, took } = useBench()
 const plans = useQuery({
   queryKey: ['plans', 'first'],
-  queryFn: () => ask(api.GET('/api/plans', { params: { query: {} } })),
+  queryFn: () => ask(api.GET('/api/plans', { params: { query: { baked: false } } })),
 })
 const { lines } = useFormulas()
 const there = computed(() => new Set(doughs.value.map((dough) => dough.id)))

@@ -3,9 +3,6 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { RouterLink, useRoute } from 'vue-router'
 import { api, ask, Refused, type Schemas } from '../../api/client'
-import BakeStrip from '../../charts/BakeStrip.vue'
-import LoafMark from '../../charts/LoafMark.vue'
-import { useWidth } from '../../charts/useSize'
 import ChoiceRow from '../../forms/ChoiceRow.vue'
 import { useBench } from '../../shell/bench'
 import { useAbout } from '../../shell/title'
@@ -15,6 +12,7 @@ import { newKey } from '../../shell/keys'
 import { byHand } from '../bench/byHand'
 import PickField from '../../forms/PickField.vue'
 import { shrunk } from '../cultures/picture'
+import BakeWay from './BakeWay.vue'
 import LoafSaid from './LoafSaid.vue'
 import type { Sheet } from './sheet'
 import TrialLine from './TrialLine.vue'
@@ -60,16 +58,6 @@ const figure = (kind: string, value: number) =>
   kind.endsWith('_c') ? warmth(value) : kind === 'ready' ? '' : `+${Math.round(100 * value)} %`
 const named = (stage: string, verdict: string) =>
   (stage === 'baked' ? words.judge.baked[verdict] : words.judge.verdicts[verdict]) ?? verdict
-
-const host = ref<HTMLElement | null>(null)
-const width = useWidth(host, 900)
-const MARK = 92
-/** Its whole way beside its loaf. */
-const hour = computed(() => {
-  const drawn = bake.value?.line.drawn
-  const hours = drawn ? (Date.parse(drawn.end) - Date.parse(drawn.start)) / 3_600_000 : 1
-  return Math.max(width.value - 2 * MARK - 24, 120) / Math.max(hours, 1)
-})
 
 const note = ref('')
 const how = ref<'under' | 'right' | 'over' | ''>('')
@@ -185,18 +173,7 @@ const more = (outcome: Schemas['RecordOutcome']) =>
       <p v-if="refused" class="inverted notice" role="alert">{{ refused }}</p>
       <UndoLine @back="client.invalidateQueries({ queryKey: ['bakes'] })" />
 
-      <div v-if="bake.line.drawn" ref="host" class="way">
-        <BakeStrip :drawn="bake.line.drawn" :hour="hour" :high="72" />
-        <LoafMark
-          v-if="bake.line.loaf"
-          :form="bake.line.loaf.form"
-          :scores="bake.line.loaf.scores"
-          :blow-out="bake.line.loaf.blow_out"
-          :openness="bake.line.loaf.openness"
-          :colour="bake.line.loaf.top_colour"
-          :width="MARK"
-        />
-      </div>
+      <BakeWay v-if="bake.line.drawn" :drawn="bake.line.drawn" :loaf="bake.line.loaf" />
       <section v-if="bake.line.out && bake.line.state !== 'stopped'" class="loaves">
         <header>
           <h2>{{ words.loaf.sheets }}</h2>
@@ -391,12 +368,6 @@ h3 {
   align-items: center;
   padding: 12px 18px;
   border-radius: var(--corner);
-}
-.way {
-  display: flex;
-  overflow: hidden;
-  gap: 14px;
-  align-items: end;
 }
 .does {
   display: flex;

@@ -39,6 +39,8 @@ const wish = reactive({
   vessel: SUITS,
   pieces: null as number | null,
   dough_c: null as number | null,
+  oven_c: null as number | null,
+  baked_min: null as number | null,
   note: '',
 })
 const formula = computed(() => wish.formula || lines.value[0]?.id || '')
@@ -75,6 +77,8 @@ async function keep() {
           vessel_id: wish.vessel === SUITS ? null : wish.vessel,
           pieces: wish.pieces,
           dough_c: wish.dough_c,
+          oven_c: wish.oven_c,
+          baked_min: wish.baked_min,
           note: wish.note,
         },
       }),
@@ -108,13 +112,16 @@ async function keep() {
         <PickField v-model="wish.vessel" :label="t.vessel" :options="vessels" />
         <MaybeField v-model="wish.pieces" :label="t.pieces" />
         <MaybeField
-          :model-value="wish.dough_c == null ? null : toDegrees(wish.dough_c)"
-          :label="t.doughC"
+          v-for="(label, name) in { dough_c: t.doughC, oven_c: t.ovenC }"
+          :key="name"
+          :model-value="wish[name] == null ? null : toDegrees(wish[name]!)"
+          :label="label"
           :unit="fahrenheit ? '°F' : '°C'"
           @update:model-value="
-            (value: number | null | undefined) => (wish.dough_c = value == null ? null : fromDegrees(value))
+            (value: number | null | undefined) => (wish[name] = value == null ? null : fromDegrees(value))
           "
         />
+        <MaybeField v-model="wish.baked_min" :label="t.bakedMin" unit="min" />
       </div>
       <div class="note">
         <label for="entered-note" class="small quiet">{{ t.note }}</label>

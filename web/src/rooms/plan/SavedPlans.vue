@@ -12,7 +12,7 @@ const emit = defineEmits<{ gone: [string] }>()
 const client = useQueryClient()
 const { dayClock } = useUnits()
 const plans = usePages(['plans', 'pages'], async (more) => {
-  const found = await ask(api.GET('/api/plans', { params: { query: { more } } }))
+  const found = await ask(api.GET('/api/plans', { params: { query: { more, baked: false } } }))
   return { lines: found.plans, more: found.more ?? '' }
 })
 const away = ref<PlanLine | null>(null)

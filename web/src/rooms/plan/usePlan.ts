@@ -129,7 +129,7 @@ export function usePlan() {
     if (draft) return start(draft.asked)
     try {
       const [{ plans }, { formulas }] = await Promise.all([
-        ask(api.GET('/api/plans', { params: { query: {} } })),
+        ask(api.GET('/api/plans', { params: { query: { baked: false } } })),
         ask(api.GET('/api/formulas', { params: { query: {} } })),
       ])
       const coming = plans.filter((plan) => plan.next_step).sort((a, b) => a.ready.localeCompare(b.ready))[0]
