@@ -205,6 +205,16 @@ def test_every_page_of_the_log_says_what_is_missing_when_there_is_nothing(own):
         fits(page, DESK["width"])
 
 
+def test_no_two_things_of_a_record_with_its_sheet_open_go_by_one_id(own):
+    baked(own.day)
+    page = own.open(f"/log/{PLAN}?loaf")
+    page.get_by_text("Weighed and measured").click()
+    expect(page.get_by_label("Out of the oven", exact=True)).to_be_visible()
+    twice = """() => { const ids = [...document.querySelectorAll('[id]')].map((each) => each.id)
+                       return ids.filter((id, place) => ids.indexOf(id) !== place) }"""
+    assert page.evaluate(twice) == []
+
+
 def test_the_old_address_of_a_record_leads_to_it(own):
     baked(own.day)
     page = own.open(f"/bakes/{PLAN}")

@@ -22,7 +22,8 @@ def removed(work: Work) -> tuple[BakeLine, ...]:
 def let_go(work: Work) -> int:
     """Throw away bakes that were taken out more than 30 days ago, with their plans and all that was pressed."""
     with work.read() as session:
-        keys = [row.id for row in Bakes(session).removed(work.now() - KEPT_FOR)]
+        rows = [(row.id, row.removed) for row in Bakes(session).removed()]
+    keys = [key for key, at in rows if at is not None and work.now() - at > KEPT_FOR]
     if keys:
         with work.write() as session:
             for key in keys:

@@ -278,11 +278,9 @@ class Bakes:
         wanted = select(BakeRow.faults).where(BakeRow.faults != "", BakeRow.removed.is_(None)).distinct()
         return {fault for row in self.session.scalars(wanted) for fault in row.split()}
 
-    def removed(self, before: datetime | None = None) -> Sequence[BakeRow]:
-        """Bakes that were taken out of the log, the last first; only those that were ``before`` an instant."""
+    def removed(self) -> Sequence[BakeRow]:
+        """Bakes that were taken out of the log, the last first."""
         wanted = select(BakeRow).where(BakeRow.removed.is_not(None))
-        if before is not None:
-            wanted = wanted.where(BakeRow.removed < before)
         return self.session.scalars(wanted.order_by(BakeRow.removed.desc(), BakeRow.id)).all()
 
     def came_out(self, since: datetime, until: datetime) -> Sequence[BakeRow]:

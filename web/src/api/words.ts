@@ -825,7 +825,6 @@ export interface Words {
     takenOutLead: (data: { days: Value }) => string
     takenOutOn: (data: { day: Value }) => string
     bringBack: string
-    broughtBack: string
     seasons: Record<string, string>
     says: {
       removed: string

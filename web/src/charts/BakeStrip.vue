@@ -44,7 +44,7 @@ const bodies = computed(() =>
       :key="index"
       class="dough"
       :d="part.d"
-      :fill="`url(#${id}-${index})`"
+      :fill="`url(#${id}-body-${index})`"
     />
     <rect class="oven" :x="load" y="6" :width="Math.max(width - load, 3)" :height="high - 6" />
     <line class="base" x1="0" :x2="width" :y1="high" :y2="high" />

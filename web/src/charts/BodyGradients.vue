@@ -10,7 +10,7 @@ defineProps<{
   <defs>
     <linearGradient
       v-for="(part, index) in bodies"
-      :id="`${id}-${index}`"
+      :id="`${id}-body-${index}`"
       :key="index"
       gradientUnits="userSpaceOnUse"
       :x1="part.from"

@@ -88,7 +88,7 @@ const bodies = computed(() =>
         :key="`p${index}`"
         class="body"
         :d="part.d"
-        :fill="`url(#${id}-${index})`"
+        :fill="`url(#${id}-body-${index})`"
       />
       <rect
         v-if="bake"

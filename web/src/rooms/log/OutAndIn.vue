@@ -4,7 +4,9 @@ import { computed, ref } from 'vue'
 import { api, ask, type Schemas } from '../../api/client'
 import FileField from '../../forms/FileField.vue'
 import FoldedPart from '../../forms/FoldedPart.vue'
-import { useBench } from '../../shell/bench'
+import { programNow } from '../../shell/bench'
+import { newKey } from '../../shell/keys'
+import { asRefused } from '../../shell/newest'
 import { sendFile } from '../../shell/sending'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
@@ -39,12 +41,25 @@ const out = useQuery({
   enabled: computed(() => props.removed > 0),
 })
 const lines = computed(() => out.data.value?.bakes ?? [])
-const { press, refused } = useBench()
-/** What took it out is looked up in its record, and taken back. */
+/** What took it out is looked up in its record, and taken back at once: both need the kitchen's answer. */
 async function bringBack(id: string) {
-  const { events } = await ask(api.GET('/api/bench/{key}/record', { params: { path: { key: id } } }))
-  const event = [...events].reverse().find((each) => each.kind === 'bake_removed')
-  if (event) await press(id, 'bake_withdrawn', { event: event.id }, t.broughtBack)
+  wrong.value = ''
+  try {
+    const { events } = await ask(api.GET('/api/bench/{key}/record', { params: { path: { key: id } } }))
+    const event = [...events].reverse().find((each) => each.kind === 'bake_removed')
+    const at = new Date(programNow()).toISOString()
+    const press = {
+      id: newKey(),
+      dough: id,
+      kind: 'bake_withdrawn' as const,
+      at,
+      body: { event: event?.id ?? '' },
+    }
+    const { refused } = await ask(api.POST('/api/bench/presses', { body: { sent_at: at, presses: [press] } }))
+    if (refused[0]) wrong.value = `${refused[0].sentence} ${refused[0].remedy}`
+  } catch (error) {
+    wrong.value = asRefused(error).message
+  }
   await client.invalidateQueries({ queryKey: ['bakes'] })
 }
 </script>
@@ -84,7 +99,6 @@ async function bringBack(id: string) {
     <section v-if="removed && lines.length">
       <h2>{{ t.takenOut }}</h2>
       <p class="small quiet">{{ t.takenOutLead({ days: out.data.value?.days ?? 30 }) }}</p>
-      <p v-if="refused" class="inverted wrong" role="alert">{{ refused }}</p>
       <ul>
         <li v-for="line in lines" :key="line.id" class="gone">
           <span>

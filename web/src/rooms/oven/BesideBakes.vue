@@ -126,7 +126,7 @@ const facts = computed(() => {
           y="50"
           :width="x(row.curve.at(-1)!.min) - x(0)"
           height="18"
-          :fill="`url(#beside-${index})`"
+          :fill="`url(#beside-body-${index})`"
           class="crust"
         />
         <line

@@ -416,7 +416,8 @@ a.action.as-link {
 }
 .asks {
   display: flex;
-  gap: 24px;
+  flex-wrap: wrap;
+  gap: 0 24px;
 }
 .marks {
   display: grid;

@@ -53,7 +53,6 @@ log-takenOut = Taken out of the log
 log-takenOutLead = They can be had back for { $days } days after they were taken out.
 log-takenOutOn = taken out { $day }
 log-bringBack = Bring back
-log-broughtBack = Back in the log
 
 ## log-seasons: by code
 
