@@ -110,7 +110,7 @@ PICTURES: list[Picture] = [
 
 
 def judging(page: Page) -> None:
-    """Yesterday's loaf judged on the phone: kept, and opened again as it was said."""
+    """Yesterday's loaf judged on the phone: as it is pressed."""
     page.get_by_role("button", name="Judge the loaf").click()
     sheet = page.get_by_role("dialog")
     for group, name in (
@@ -118,9 +118,6 @@ def judging(page: Page) -> None:
         ("Crust", "crackling"),
     ):  # fmt: skip
         sheet.get_by_role("group", name=group, exact=True).get_by_role("button", name=name, exact=True).click()
-    page.get_by_role("button", name="Keep the sheet").click()
-    page.locator("article.loaf").wait_for()
-    page.get_by_role("button", name="Judge the loaf").click()
     page.get_by_role("group", name="Its shape").scroll_into_view_if_needed()
 
 
