@@ -25,6 +25,7 @@ from gentle_crust.core.formula.model import Formula
 from gentle_crust.core.loaf.trial import Side
 from gentle_crust.core.plan.shown import Plan
 from gentle_crust.kitchen.afterwards import enter
+from gentle_crust.kitchen.blind import letters_of
 from gentle_crust.kitchen.formulas import FormulaBook
 from gentle_crust.kitchen.log_out import as_zip, write_folder
 from gentle_crust.kitchen.photos import PhotoShelf
@@ -330,7 +331,7 @@ class Weeks:
             for part, better in (("A", 0.5), ("B", -0.4)):
                 self._judge(bake_key, plan, bake, dice, part, better)
             shown = TrialBook(self.work).one(key)
-            letters = dict(TrialBook(self.work).letters(bake_key))
+            letters = letters_of(self.work, [bake_key]).get(bake_key, {})
             names = [side.part for side in shown.trial.sides]
             best = names.index(letters.get("A", "A"))
             self.now += timedelta(hours=2)

@@ -1,15 +1,24 @@
 """The log over the API: bakes sought, entered afterwards, side by side, as trials, with their formula, once more."""
 
+import io
 from datetime import datetime, timedelta
+from urllib.parse import quote
 
 import pytest
+from PIL import Image
 
 from gentle_crust.api.app import create_app
-from gentle_crust.store.models import BakeRow, EventRow, PlanRow
+from gentle_crust.store.models import BakeRow, EventRow, PlanRow, TrialRow
 from tests.api.conftest import PLAN
 from tests.api.test_loaf_sheet import judge, until_cut
 
 COUNTRY, TIN = "tidewater-country", "lamplighters-tin"
+
+
+def picture(colour="tan", size=(900, 600), kind="JPEG"):
+    out = io.BytesIO()
+    Image.new("RGB", size, colour).save(out, kind)
+    return out.getvalue()
 
 
 @pytest.fixture
@@ -132,7 +141,7 @@ def test_an_unknown_fault_is_refused_by_name(day):
 
 
 def test_only_what_is_there_is_offered_to_search_by(several):
-    choices = get(several, "/api/bakes/choices")
+    choices = get(several, "/api/bakes/choices")["choices"]
     assert {each["key"]: each["count"] for each in choices["formulas"]} == {COUNTRY: 3, TIN: 1}
     assert [each["key"] for each in choices["faults"]] == ["gummy", "spread"]
     assert choices["bakes"] == 4 and choices["faults"][0]["name"] == "gummy"
@@ -149,7 +158,7 @@ def test_what_is_put_right_in_a_sheet_is_no_fault_any_more(several):
 def test_a_bake_taken_out_is_gone_from_every_list_and_had_back_as_it_was(several):
     before = get(several, "/api/bakes/summer")["bake"]
     assert several.press("bake_removed", key="gone", dough="summer")["taken"] == ["gone"]
-    assert "summer" not in found(several) and get(several, "/api/bakes/choices")["removed"] == 1
+    assert "summer" not in found(several) and get(several, "/api/bakes/choices")["choices"]["removed"] == 1
     assert [each["id"] for each in get(several, "/api/bakes/removed")["bakes"]] == ["summer"]
     assert get(several, f"/api/formulas/{COUNTRY}/history")["history"]["bakes"] == 2
     several.press("bake_withdrawn", {"event": "gone"}, dough="summer")
@@ -481,4 +490,96 @@ def test_it_is_entered_with_its_own_bake(day, vessel, covered):
 def test_an_oven_that_cannot_be_is_refused_by_name(day, wrong, field):
     answer = enter(day, "never", **wrong)
     assert answer.status_code in (400, 422) and answer.json["errors"][0]["field"] == field, answer.json
+    assert found(day) == []
+
+
+# -- seams -------------------------------------------------------------------------------------------------------
+
+
+def damage(day, key="t1"):
+    with day.sessions() as session:
+        session.get_one(TrialRow, key).body = {"question": 3}
+        session.commit()
+
+
+def test_a_trial_that_cannot_be_read_costs_itself_and_no_record(pair):
+    trial(pair)
+    trial(pair, "t2", question="Which is quicker?")
+    damage(pair)
+    assert [each["id"] for each in get(pair, "/api/trials")["trials"]] == ["t2"]
+    assert [each["id"] for each in get(pair, "/api/bakes/pot")["trials"]] == ["t2"]
+    assert len(get(pair, f"/api/formulas/{COUNTRY}/history")["history"]["trials"]) == 1
+    assert pair.press("bake_loaf", {"liked": 3}, dough="pot")["refused"] == []
+    broken = pair.client.get("/api/trials/t1")
+    assert broken.status_code < 500 and broken.json["errors"][0]["sentence"]
+
+
+def test_parts_of_a_blind_trial_are_not_set_side_by_side_before_it_is_judged(day):
+    planned_trial(day, blind=True)
+    day.press("bake_started", dough="pair")
+    until_cut(day, "pair")
+    letters = get(day, "/api/bakes/pair")["bake"]["parts"]
+    for parts in (letters, ["A", "B"]):
+        answer = day.client.get("/api/bakes/compare?of=" + ",".join(f"pair:{part}" for part in parts))
+        assert answer.status_code == 409 and "judge it first" in answer.json["errors"][0]["sentence"].lower()
+    day.client.put("/api/trials/t1/conclusion", json={"better": -1})
+    assert len(compare(day, "pair:A", "pair:B")["sides"]) == 2
+
+
+def test_a_photo_of_a_blind_part_is_that_parts_once_it_is_told(day):
+    saved = planned_trial(day, blind=True)
+    letters = {each["letter"]: each["part"] for each in saved["letters"]}
+    day.press("bake_started", dough="pair")
+    until_cut(day, "pair")
+    letter = min(letters)
+    put = day.client.put(f"/api/bench/pair/photos/one?part={letter}", data=picture())
+    assert put.status_code == 200
+    assert get(day, "/api/bakes/pair")["bake"]["photos"][0]["part"] == letter
+    day.client.put("/api/trials/t1/conclusion", json={"better": -1})
+    assert get(day, "/api/bakes/pair")["bake"]["photos"][0]["part"] == letters[letter]
+    none = day.client.put("/api/bench/pair/photos/two?part=Z", data=picture())
+    assert none.status_code in (400, 422) and none.json["errors"][0]["field"] == "part"
+
+
+def test_parts_go_by_any_name_side_by_side(day):
+    offer = next(each for each in offers(day, vessel_id="pot") if each["code"] == "vessel-stone")
+    method = offer["method"]
+    for part, name in zip(method["parts"], ("with, walnuts", "50:50 %"), strict=True):
+        part["name"] = name
+    day.client.put("/api/plans/odd", json={"formula_id": COUNTRY, "pieces": 2, "method": method,
+                                           "ready": "2026-11-29T18:00"})  # fmt: skip
+    day.press("bake_started", dough="odd")
+    until_cut(day, "odd")
+    of = ",".join(f"odd:{quote(name, safe='')}" for name in ("with, walnuts", "50:50 %"))
+    sides = day.client.get("/api/bakes/compare", query_string={"of": of}).json["sides"]
+    assert [each["part"] for each in sides] == ["with, walnuts", "50:50 %"]
+
+
+def test_a_time_that_was_reckoned_is_put_right_and_is_told_from_then_on(day):
+    enter(day, "last-week")
+    steps = {each["key"]: each for each in get(day, "/api/bakes/last-week")["bake"]["steps"]}
+    divided = steps["divide-1"]
+    at = (datetime.fromisoformat(divided["at"]) - timedelta(minutes=12)).isoformat()
+    day.press("bake_corrected", {"event": divided["event"], "at": at}, dough="last-week")
+    after = {each["key"]: each for each in get(day, "/api/bakes/last-week")["bake"]["steps"]}
+    assert datetime.fromisoformat(after["divide-1"]["at"]) == datetime.fromisoformat(at)
+    assert not after["divide-1"]["guessed"] and after["shape-1"]["guessed"]
+    first = get(day, "/api/bakes/figures")["points"][-1]["figures"]["bulk_min"]
+    assert first == pytest.approx((datetime.fromisoformat(at) - datetime.fromisoformat(steps["mix-1"]["at"]))
+                                  / timedelta(minutes=1), abs=6)  # fmt: skip
+
+
+@pytest.mark.parametrize(("before_end", "way"), [(5, "rise"), (90, "long")])
+def test_again_goes_by_a_rise_only_if_it_was_read_as_the_bulk_ended(day, before_end, way):
+    enter(day, "long", "2026-11-17T10:00", "2026-11-17T21:00")
+    steps = {each["key"]: each for each in get(day, "/api/bakes/long")["bake"]["steps"]}
+    at = datetime.fromisoformat(steps["divide-1"]["at"]) - timedelta(minutes=before_end)
+    day.press("reading", {"measure": "percent", "value": 45}, at=at, dough="long")
+    takes = " ".join(get(day, "/api/bakes/long/again")["again"]["takes"])
+    assert ("rise of 45" in takes) is (way == "rise") and ("really took" in takes) is (way == "long")
+
+
+def test_a_note_that_is_too_long_is_refused_and_not_cut(day):
+    answer = enter(day, "never", note="x" * 2001)
+    assert answer.status_code in (400, 422) and answer.json["errors"][0]["field"] == "note"
     assert found(day) == []

@@ -7,7 +7,6 @@ import zipfile
 from datetime import timedelta
 
 import pytest
-from PIL import Image
 
 from gentle_crust.cli import main
 from gentle_crust.contract.log_file import LogFile
@@ -17,13 +16,7 @@ from gentle_crust.store.database import folder_of, open_store
 from gentle_crust.store.models import BakeRow, EventRow, FormulaRow, PlanRow, TrialRow, VersionRow
 from tests.api.conftest import PLAN, Day
 from tests.api.test_loaf_sheet import until_cut
-from tests.api.test_log import COUNTRY, enter, get, trial
-
-
-def picture(colour="tan", size=(900, 600), kind="JPEG"):
-    out = io.BytesIO()
-    Image.new("RGB", size, colour).save(out, kind)
-    return out.getvalue()
+from tests.api.test_log import COUNTRY, enter, get, picture, trial
 
 
 @pytest.fixture

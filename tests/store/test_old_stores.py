@@ -158,6 +158,31 @@ def test_every_schema_can_be_made_new_and_brought_up_to_date(tmp_path):
         sessions.kw["bind"].dispose()
 
 
+def tables(folder):
+    """Every table with the names of its columns, which of them must be filled, its key, and its indexes."""
+    with sqlite3.connect(folder / FILE) as file:
+        names = [row[0] for row in file.execute("SELECT name FROM sqlite_master WHERE type = 'table'")]
+        columns = {name: {(row[1], row[3], row[5] > 0) for row in file.execute(f"PRAGMA table_info({name})")}
+                   for name in names}  # fmt: skip
+        indexes = {
+            name: {
+                (row[1], row[4], tuple(part[2] for part in file.execute(f"PRAGMA index_info({row[1]})")))
+                for row in file.execute(f"PRAGMA index_list({name})")
+                if not row[1].startswith("sqlite_")
+            }
+            for name in names
+        }
+    return columns, indexes
+
+
+def test_a_new_file_is_made_as_one_that_went_through_every_change(tmp_path):
+    for folder, schema in (("new", "head"), ("grown", newest_schema())):
+        (tmp_path / folder).mkdir()
+        make_file(tmp_path / folder, schema)
+    assert tables(tmp_path / "new") == tables(tmp_path / "grown")
+    assert schema_of(tmp_path / "new" / FILE) == schema_of(tmp_path / "grown" / FILE)
+
+
 def test_a_file_of_a_newer_program_is_refused_and_left_alone(folder, sessions):
     sessions.kw["bind"].dispose()
     with sqlite3.connect(folder / FILE) as file:

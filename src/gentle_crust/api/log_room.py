@@ -14,12 +14,10 @@ from gentle_crust.contract.log import (
     AfterwardsBody,
     AgainAnswer,
     BakesQuery,
-    Choice,
     ChoicesAnswer,
     CompareAnswer,
     CompareQuery,
     ConcludeBody,
-    FaultChoice,
     FiguresOverTimeAnswer,
     HistoryAnswer,
     ImportedAnswer,
@@ -33,7 +31,7 @@ from gentle_crust.contract.log import (
 from gentle_crust.contract.oven import ChipAnswer
 from gentle_crust.contract.strict import KeyPath
 from gentle_crust.core.errors import Unreadable
-from gentle_crust.core.loaf.faults import FAULTS, fault_name
+from gentle_crust.core.loaf.faults import FAULTS
 from gentle_crust.core.loaf.trial import Side
 from gentle_crust.kitchen.afterwards import enter
 from gentle_crust.kitchen.again import again
@@ -45,9 +43,8 @@ from gentle_crust.kitchen.over_time import over_time
 from gentle_crust.kitchen.removed import KEPT_FOR, removed
 from gentle_crust.kitchen.side_by_side import SideBySide, chosen
 from gentle_crust.kitchen.trials import TrialBook
-from gentle_crust.store.baking import Bakes, Sought
+from gentle_crust.store.baking import Sought
 from gentle_crust.store.database import folder_of
-from gentle_crust.store.repositories import Cultures
 
 log = room("log")
 LARGEST_LOG = 8_000_000_000
@@ -72,20 +69,7 @@ def list_bakes(query: BakesQuery) -> Response:
 @log.get("/bakes/choices", responses={200: ChoicesAnswer})
 def choices() -> Response:
     """What the log can be searched by: formulas, cultures and faults of which it has something."""
-    with work().read() as session:
-        bakes, names = Bakes(session), Cultures(session).names()
-        formulas, faults = bakes.by_formula(), bakes.faults()
-        cultures = [Choice(key, names.get(key, "?")) for key in bakes.cultures()]
-        count, out = bakes.count(Sought()), len(bakes.removed())
-    return answer(
-        ChoicesAnswer(
-            formulas=[Choice(key, name, many) for key, name, many in formulas],
-            cultures=cultures,
-            faults=[FaultChoice(code, fault_name(code)) for code in FAULTS if code in faults],
-            bakes=count,
-            removed=out,
-        )
-    )
+    return answer(ChoicesAnswer(choices=BakesBook(work()).choices()))
 
 
 @log.get("/bakes/asking", responses={200: AskingAnswer})

@@ -42,6 +42,7 @@ from gentle_crust.core.plan.ways import Way, ways
 from gentle_crust.core.plan.what_if import what_if
 from gentle_crust.core.plan.why import why
 from gentle_crust.kitchen.ahead import Ahead
+from gentle_crust.kitchen.blind import letters_of
 from gentle_crust.kitchen.follow import FollowBook, Followed
 from gentle_crust.kitchen.follow import Taken as TakenReading
 from gentle_crust.kitchen.methods import method_of_plan
@@ -92,7 +93,7 @@ def _ask(query: BesideQuery, body: AskedBody) -> CourseAsked:
 
 def _saved(found: Followed) -> Response:
     saved = found.saved
-    trials = TrialBook(work()).of_bake(saved.id)
+    trials, letters = TrialBook(work()).of_bake(saved.id), letters_of(work(), [saved.id]).get(saved.id, {})
     return answer(
         SavedPlanAnswer(
             id=saved.id,
@@ -103,7 +104,7 @@ def _saved(found: Followed) -> Response:
             baked=found.baked,
             shared=Ahead(work()).shared_with(saved.id),
             trials=list(trials),
-            letters=[PartLetter(part=part, letter=letter) for part, letter in TrialBook(work()).letters(saved.id)],
+            letters=[PartLetter(part=part, letter=letter) for part, letter in letters.items()],
             etag=_book().etag(saved.id),
             can_undo=found.started is None and _book().can_undo(saved.id),
             **_plan(saved.answer, taken_of(work(), saved.id)),

@@ -52,7 +52,6 @@ def _serve(asked: Serving, config: Config, stack: ExitStack) -> int:
     from gentle_crust.hosts import is_loopback
     from gentle_crust.kitchen.now import clock_of
     from gentle_crust.kitchen.photos import PhotoShelf
-    from gentle_crust.kitchen.thinning import thin
     from gentle_crust.kitchen.work import Work
     from gentle_crust.store.backup import sweep
     from gentle_crust.store.copies import DailyCopies
@@ -90,7 +89,7 @@ def _serve(asked: Serving, config: Config, stack: ExitStack) -> int:
     _listen(asked.instruments, sessions, now)
     app = create_app(sessions, now, asked.host, passcode)
     _warm_when_visited(app)
-    copies = DailyCopies(folder, now, config.copies_bytes, lambda: thin(Work(sessions, now)))
+    copies = DailyCopies(folder, now, config.copies_bytes, lambda: _daily(Work(sessions, now)))
     copies.start()
     stack.callback(copies.stop)
     signal.signal(signal.SIGTERM, _stop)
@@ -100,6 +99,15 @@ def _serve(asked: Serving, config: Config, stack: ExitStack) -> int:
         filled.join()
         return _serve_lan(app, asked, passcode or "")
     return _serve_here(app, asked, filled)
+
+
+def _daily(work: Any) -> None:
+    """What grows old is let go: figures of instruments, and bakes that were long taken out of the log."""
+    from gentle_crust.kitchen.removed import let_go
+    from gentle_crust.kitchen.thinning import thin
+
+    thin(work)
+    let_go(work)
 
 
 def _warm_when_visited(app: Any) -> None:

@@ -57,6 +57,8 @@ class BakeFigures:
     proof_min: int | None = None
     baked_min: int | None = None
     rise: float | None = None
+    end_rise: float | None = None
+    """What was read as the bulk ended."""
     share: float | None = None
     read: int = 0
     inside: int = 0
@@ -113,6 +115,8 @@ class RecordStep:
     skipped: bool
     late_min: int | None
     """Minutes after ``planned`` (before: negative), 0 if near enough; None if left out or never planned."""
+    event: str = ""
+    """The press that says so: its time can be put right."""
     guessed: bool = False
     """Whether its time was reckoned when the bake was entered afterwards."""
 

@@ -65,6 +65,17 @@ class FaultChoice:
 
 
 @dataclass(frozen=True)
+class Choices:
+    """What a log can be searched by; how many bakes it has, and how many were taken out of it."""
+
+    formulas: tuple[Choice, ...]
+    cultures: tuple[Choice, ...]
+    faults: tuple[FaultChoice, ...]
+    bakes: int
+    removed: int
+
+
+@dataclass(frozen=True)
 class StageSpan:
     """A stretch of a bake's way, minutes from its mixing; ``differs`` from the others'."""
 
@@ -76,7 +87,7 @@ class StageSpan:
 
 @dataclass(frozen=True)
 class SideShown:
-    """One bake, or part of one, beside others. ``letter`` stands for it in a trial that is not judged yet."""
+    """One bake, or part of one, beside others: ``mixed`` when its mixing began, ``spans`` counted from there."""
 
     key: str
     part: str
@@ -115,9 +126,11 @@ class CameOut:
 
 @dataclass(frozen=True)
 class Right:
-    """How right forecasts and verdicts were. ``late_min``: by the middle reading; ``within``: half of them lie so near.
+    """How right forecasts and verdicts were over some bakes.
 
-    ``near`` bakes left the oven within half an hour of when they were planned to, of so many ``timed``.
+    Of so many rises ``read`` so many lay ``inside`` their band. ``late_min``: by how much doughs came later than
+    forecast, by the middle reading; half of the readings lie ``within_min`` of their forecast. Of so many ``verdicts``
+    on final proofs so many came out ``as_judged``.
     """
 
     bakes: int
@@ -188,11 +201,7 @@ class Again:
 class ChoicesAnswer(Shown):
     """What a log can be searched by."""
 
-    formulas: list[Choice]
-    cultures: list[Choice]
-    faults: list[FaultChoice]
-    bakes: int
-    removed: int
+    choices: Choices
 
 
 class CompareAnswer(Shown):

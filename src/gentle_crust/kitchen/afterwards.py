@@ -11,9 +11,8 @@ from gentle_crust.core import limits
 from gentle_crust.core.bench.happened import keys
 from gentle_crust.core.clock import zone_of
 from gentle_crust.core.course.as_written import as_written
-from gentle_crust.core.course.method import Baking, HeatStage, Stage
+from gentle_crust.core.course.tailored import baked_at
 from gentle_crust.core.errors import Conflict, CraftError, within
-from gentle_crust.core.oven.equipment import vessel_row
 from gentle_crust.core.plan.shown import Plan
 from gentle_crust.kitchen.beside import write_bake
 from gentle_crust.kitchen.local_time import instant_of
@@ -25,8 +24,7 @@ from gentle_crust.store.repositories import Events
 
 SHORTEST, LONGEST = timedelta(minutes=45), timedelta(days=6)
 """Between mixing and oven (practice)."""
-USUAL_C, USUAL_MIN, LID_ON = 230.0, 42.0, 0.5
-"""A bake of which only the other was told (practice)."""
+LONGEST_NOTE = 2000
 YEAR = timedelta(days=365.25)
 Told = tuple[str, datetime, dict[str, Any]]
 """An event to be kept: its kind, its time, what it holds."""
@@ -39,7 +37,7 @@ def enter(work: Work, key: str, body: AfterwardsBody) -> None:
     """
     zone = zone_of(KitchenSettings(work).get().zone)
     mixed, out = (instant_of(text, zone, name) for name, text in (("mixed", body.mixed), ("out", body.out)))
-    _check(mixed, out, work.now())
+    _check(mixed, out, work.now(), body)
     with work.read() as session:
         there = Events(session).plain(bodies.STARTED, subject=key)
     if there:
@@ -57,7 +55,7 @@ def enter(work: Work, key: str, body: AfterwardsBody) -> None:
         raise Conflict("formula_id", "kitchen-plan-too-old-to-start")
     told = _told(plan, mixed, out, body)
     with work.write() as session:
-        book.keep(replace(saved, saved_at=out))
+        book.keep(saved)
         for number, (kind, at, what) in enumerate(told):
             Events(session).add(EventRow(id=f"{body.event}-{number}"[:60], kind=kind, subject=key, at=at, body=what))
         session.flush()
@@ -65,33 +63,23 @@ def enter(work: Work, key: str, body: AfterwardsBody) -> None:
 
 
 def _baked_so(book: PlanBook, asked: Asked, body: AfterwardsBody) -> Asked:
-    """The question with the oven as it was told: one heat, the lid on for the usual part of it if there is one."""
-    setpoint = within("oven_c", limits.DIAL_SET_C, USUAL_C if body.oven_c is None else body.oven_c)
-    minutes = within("baked_min", limits.STAGE_MIN, USUAL_MIN if body.baked_min is None else body.baked_min)
-    question = book.ask(asked)
-
-    def changed(stages: tuple[Stage, ...]) -> tuple[Stage, ...]:
-        return tuple(replace(stage, baking=_heated(stage.baking, setpoint, minutes)) if stage.kind == "bake" else stage
-                     for stage in stages)  # fmt: skip
-
-    method = as_written(question.method.changed(changed))
-    return replace(asked, style=None, method=method, vessel_id=None)
+    """The question with the oven as it was told."""
+    if body.oven_c is not None:
+        within("oven_c", limits.DIAL_SET_C, body.oven_c)
+    if body.baked_min is not None:
+        within("baked_min", limits.STAGE_MIN, body.baked_min)
+    method = baked_at(book.ask(asked).method, body.oven_c, body.baked_min)
+    return replace(asked, style=None, method=as_written(method), vessel_id=None)
 
 
-def _heated(baking: Baking | None, setpoint: float, minutes: float) -> Baking:
-    baking = baking or Baking()
-    lidded = baking.vessel is not None and vessel_row(baking.vessel.kind)["lidded"] == "1"
-    covered = round(minutes * LID_ON) if lidded else 0
-    stages = (HeatStage(covered, setpoint, covered=True), HeatStage(minutes - covered, setpoint))
-    return replace(baking, stages=stages if lidded else stages[1:])
-
-
-def _check(mixed: datetime, out: datetime, now: datetime) -> None:
+def _check(mixed: datetime, out: datetime, now: datetime, body: AfterwardsBody) -> None:
     if out > now + timedelta(minutes=5):
         raise CraftError("out", "afterwards-in-future")
     if not SHORTEST <= out - mixed <= LONGEST:
         raise CraftError("out", "afterwards-how-long", least=SHORTEST / timedelta(minutes=1), days=LONGEST.days)
     within("mixed", limits.LOG_YEARS, (now - mixed) / YEAR)
+    if len(body.note) > LONGEST_NOTE:
+        raise CraftError("note", "kitchen-note-length")
 
 
 def _told(plan: Plan, mixed: datetime, out: datetime, body: AfterwardsBody) -> list[Told]:
@@ -124,5 +112,5 @@ def _told(plan: Plan, mixed: datetime, out: datetime, body: AfterwardsBody) -> l
             (bodies.READ, mixed + timedelta(minutes=1), {"kind": "dough_c", "value": body.dough_c, "sure": True})
         )
     if body.note.strip():
-        told.append((bodies.NOTE, last, {"text": body.note.strip()[:2000]}))
+        told.append((bodies.NOTE, last, {"text": body.note.strip()}))
     return told

@@ -3,24 +3,26 @@
 from dataclasses import replace
 from datetime import timedelta
 
-from gentle_crust.contract.events import READ
+from gentle_crust.contract.bakes import BakeFigures
 from gentle_crust.contract.log import Again
 from gentle_crust.core.course.as_written import as_written
-from gentle_crust.core.course.method import Method, Stage, Until, is_cold
+from gentle_crust.core.course.method import Until
+from gentle_crust.core.course.tailored import bulk_until
 from gentle_crust.core.errors import CraftError, NotFound
-from gentle_crust.core.fermentation.readings import RISES
 from gentle_crust.core.messages import Message, message
 from gentle_crust.core.plan.shown import Plan
 from gentle_crust.kitchen import story as tale
 from gentle_crust.kitchen.figures import figures_of
 from gentle_crust.kitchen.plans import PlanBook
-from gentle_crust.kitchen.story import Story, story_of
+from gentle_crust.kitchen.story import story_of
 from gentle_crust.kitchen.work import Work
 from gentle_crust.store.baking import Plans
 from gentle_crust.store.repositories import Events
 
 AS_PLANNED_MIN = 15
 """A bulk that was so near to what was planned was as planned (practice)."""
+LEAST_RISE = 0.1
+"""A rise below this says little of where a bulk ended (practice)."""
 
 
 def again(work: Work, key: str) -> Again:
@@ -46,26 +48,26 @@ def again(work: Work, key: str) -> Again:
     if story.happened.vessel_id:
         asked = replace(asked, vessel_id=story.happened.vessel_id)
         takes.append(message("again-vessel"))
-    until = _bulk(story, _planned_min(saved.answer.plan), figures.bulk_min)
+    until = _bulk(figures, _planned_min(saved.answer.plan))
     if until is not None:
         try:
             method = book.question(saved).method
         except CraftError:
             return Again(asked, tuple(takes))
-        asked = replace(asked, style=None, method=as_written(_with_bulk(method, until)), later_pieces=0, fridge_days=0,
+        asked = replace(asked, style=None, method=as_written(bulk_until(method, until)), later_pieces=0, fridge_days=0,
                         folds=None)  # fmt: skip
         said = message("again-rise", percent=round(100 * until.value)) if until.way == "rise" else None
         takes.append(said or message("again-bulk", minutes=until.minutes[0]))
     return Again(asked, tuple(takes))
 
 
-def _bulk(story: Story, planned: float | None, minutes: int | None) -> Until | None:
-    """What ended the bulk, if it was otherwise than planned: the rise that was read last, else its length."""
+def _bulk(figures: BakeFigures, planned: float | None) -> Until | None:
+    """What ended the bulk, if it was otherwise than planned: the rise that was read at its end, else its length."""
+    minutes = figures.bulk_min
     if minutes is None or planned is None or abs(planned - minutes) < AS_PLANNED_MIN:
         return None
-    rises = [float(each.body["value"]) for each in story.of(READ) if each.body["kind"] in RISES]
-    if rises and rises[-1] > 0.1:
-        return Until("rise", rises[-1])
+    if figures.end_rise is not None and figures.end_rise > LEAST_RISE:
+        return Until("rise", figures.end_rise)
     return Until("span", minutes=(float(minutes), float(minutes)))
 
 
@@ -75,13 +77,3 @@ def _planned_min(plan: Plan) -> float | None:
         return None
     mixing = sum(step.minutes for step in plan.steps if step.key == "mix-1")
     return (plan.times.bulk_end - plan.times.mix) / timedelta(minutes=1) - mixing
-
-
-def _with_bulk(method: Method, until: Until) -> Method:
-    """The method with its first bulk in the room ended so."""
-    found = next((stage for stage in method.stages if stage.kind == "bulk" and not is_cold(stage)), None)
-
-    def changed(stages: tuple[Stage, ...]) -> tuple[Stage, ...]:
-        return tuple(replace(stage, until=until) if stage is found else stage for stage in stages)
-
-    return method.changed(changed)

@@ -1,6 +1,5 @@
 """Bakes that were begun: a list of them, and each one's record, whatever became of it."""
 
-from collections.abc import Sequence
 from dataclasses import replace
 from datetime import datetime, timedelta
 
@@ -20,13 +19,14 @@ from gentle_crust.contract.bakes import (
     RecordWords,
     UnreadableEvent,
 )
-from gentle_crust.contract.documents import TRIAL
+from gentle_crust.contract.log import Choice, Choices, FaultChoice
 from gentle_crust.contract.pages import PAGE, Page, place_of, written
 from gentle_crust.contract.sentences import MESSAGE
 from gentle_crust.core.bench.happened import EXTRA_FOLD, keys
 from gentle_crust.core.clock import zone_of
 from gentle_crust.core.course.steps import CODES
 from gentle_crust.core.errors import NotFound
+from gentle_crust.core.loaf.faults import FAULTS, fault_name
 from gentle_crust.core.loaf.sheet import lengths_of, measured
 from gentle_crust.core.messages import Message, message, named
 from gentle_crust.core.oven.doneness import shade
@@ -34,13 +34,14 @@ from gentle_crust.core.plan.shown import Plan
 from gentle_crust.kitchen import story as tale
 from gentle_crust.kitchen.bench import each_g
 from gentle_crust.kitchen.beside import DRAWN, LOAF_LINE, parts_of
+from gentle_crust.kitchen.blind import letters_of
 from gentle_crust.kitchen.plans import PlanBook
 from gentle_crust.kitchen.settings import KitchenSettings
 from gentle_crust.kitchen.story import Story, Told, story_of
 from gentle_crust.kitchen.work import Work
-from gentle_crust.store.baking import Bakes, Sought, Trials
+from gentle_crust.store.baking import Bakes, Sought
 from gentle_crust.store.models import BakeRow
-from gentle_crust.store.repositories import Events
+from gentle_crust.store.repositories import Cultures, Events
 
 CAN_BE_CUT, STILL_KNOWN = timedelta(hours=1), timedelta(hours=36)
 """How long after the oven a loaf is asked about (practice)."""
@@ -75,6 +76,19 @@ class BakesBook:
             asked = [(row, _asks(row, now)) for row in rows if not row.on_bench(now)]
         return tuple(AskingLine(row.id, row.name, row.out, asks) for row, asks in asked if row.out and asks)
 
+    def choices(self) -> Choices:
+        """What the log can be searched by: formulas, cultures and faults of which it has something."""
+        with self.work.read() as session:
+            bakes, names = Bakes(session), Cultures(session).names()
+            faults = bakes.faults()
+            return Choices(
+                formulas=tuple(Choice(key, name, many) for key, name, many in bakes.by_formula()),
+                cultures=tuple(Choice(key, names.get(key, "?")) for key in bakes.cultures()),
+                faults=tuple(FaultChoice(code, fault_name(code)) for code in FAULTS if code in faults),
+                bakes=bakes.count(EVERY),
+                removed=len(bakes.removed()),
+            )
+
     def one(self, key: str) -> BakeRecord:
         """One bake's record. Raises CraftError if that was never begun."""
         saved = self.plans.open(key)
@@ -85,7 +99,7 @@ class BakesBook:
             raise NotFound("id", "kitchen-bake-unknown")
         asked, plan = saved.answer.asked, saved.answer.plan
         parts = parts_of(plan, story)
-        line, hidden = line_of(row, self.now()), self.hidden_names([key]).get(key, {})
+        line, hidden = line_of(row, self.now()), letters_of(self.work, [key]).get(key, {})
         weighs = each_g(int(asked.pieces or 1), float(asked.scaling_weight_g or 0), story)
         return BakeRecord(
             line=line,
@@ -125,18 +139,6 @@ class BakesBook:
         zone = zone_of(KitchenSettings(self.work).get().zone)
         return 0 if out is None else max((self.now().astimezone(zone).date() - out.astimezone(zone).date()).days, 0)
 
-    def hidden_names(self, keys: Sequence[str]) -> dict[str, dict[str, str]]:
-        """By bake, the letters that its parts go by in a blind trial until that is judged."""
-        with self.work.read() as session:
-            rows = Trials(session).of_bakes(keys)
-        found: dict[str, dict[str, str]] = {}
-        for row in rows:
-            trial = TRIAL.read(row.body)
-            if trial.hidden:
-                for side, letter in zip(trial.sides, trial.letters, strict=True):
-                    found.setdefault(side.bake, {})[side.part] = letter
-        return found
-
 
 def line_of(row: BakeRow, now: datetime) -> BakeLine:
     """A bake as a list shows it."""
@@ -154,7 +156,7 @@ def line_of(row: BakeRow, now: datetime) -> BakeLine:
         loaf=None if not row.loaf else LOAF_LINE.read(row.loaf),
         formula_id=row.formula_id,
         version=row.version,
-        faults=tuple(message(f"fault-{code}") for code in row.faults.split()),
+        faults=tuple(fault_name(code) for code in row.faults.split()),
         afterwards=row.afterwards,
         removed=row.removed,
     )
@@ -174,7 +176,7 @@ def _asks(row: BakeRow, now: datetime) -> Asks | None:
 def _steps(plan: Plan, story: Story) -> tuple[RecordStep, ...]:
     """What was done and left out, in order of time, each beside when it was planned for."""
     planned = dict(zip(keys(plan.steps), plan.steps, strict=True))
-    guessed = {str(each.body["key"]) for each in story.of(bodies.STEP) if each.body.get("guessed")}
+    told = {(str(each.body["key"]), each.at): each for each in story.of(bodies.STEP)}
     found = []
     for deed in story.happened.deeds:
         step = planned.get(deed.key)
@@ -182,7 +184,9 @@ def _steps(plan: Plan, story: Story) -> tuple[RecordStep, ...]:
         title = _title(deed.key, kind) if step is None else step.title
         wanted = None if step is None else step.at + timedelta(minutes=step.minutes)
         late = None if wanted is None or deed.skipped else _late_min(deed.at, wanted)
-        found.append(RecordStep(deed.key, kind, title, deed.at, wanted, deed.skipped, late, deed.key in guessed))
+        said = told[deed.key, deed.at]
+        guessed = bool(said.body.get("guessed"))
+        found.append(RecordStep(deed.key, kind, title, deed.at, wanted, deed.skipped, late, said.id, guessed))
     return tuple(found)
 
 

@@ -38,7 +38,7 @@ FIGURES: Adapted[BakeFigures] = Adapted(BakeFigures)
 DRAWN: Adapted[Drawn] = Adapted(Drawn)
 LOAF_LINE: Adapted[LoafLine] = Adapted(LoafLine)
 LOG = logging.getLogger(__name__)
-RULE = 4
+RULE = 5
 AT_ONCE = 200
 """So many rows are written anew in one transaction."""
 

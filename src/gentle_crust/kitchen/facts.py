@@ -1,8 +1,9 @@
 """A bake as facts that can be held against those of another: what was set, what was done, what came of it."""
 
 from collections.abc import Callable
-from dataclasses import dataclass, replace
-from datetime import datetime, timedelta
+from dataclasses import dataclass
+from datetime import datetime
+from functools import cached_property
 
 from gentle_crust.contract.bakes import BakeFigures, Drawn
 from gentle_crust.core.course.ask import Asked as CourseAsked
@@ -16,12 +17,11 @@ from gentle_crust.core.messages import Message, message, named
 from gentle_crust.core.plan.steps_shown import PARTS_APART
 from gentle_crust.kitchen.bench import each_g
 from gentle_crust.kitchen.drawn import drawing, sheets_of
-from gentle_crust.kitchen.figures import SHAPED, figures_of
+from gentle_crust.kitchen.figures import figures_of
 from gentle_crust.kitchen.plans import SavedPlan
 from gentle_crust.kitchen.story import Story
 from gentle_crust.store.models import PlanRow
 
-MIN = timedelta(minutes=1)
 NOT_COMPARED = ("line-name", "line-note", "line-pieces")
 """Lines of a formula that are no property of the bread."""
 NEAR_C, NEAR_MIN, NEAR_BAKE_MIN, NEAR_RISE, NEAR_SHARE, NEAR_PART = 1.0, 15.0, 3.0, 0.05, 0.03, 0.05
@@ -74,17 +74,10 @@ class Baked:
         out = self.out
         return None if out is None else drawing(self.row.shown, self.story, out, self.place)
 
-    @property
+    @cached_property
     def figures(self) -> BakeFigures:
         """What it came to in figures; proof and bake of its own part."""
-        found = figures_of(self.row.shown, self.story)
-        shaped = next((at for key in SHAPED if (at := self.story.happened.done(key))), None)
-        load, out = self.done("load"), self.out
-        return replace(
-            found,
-            proof_min=None if load is None or shaped is None else round((load - shaped) / MIN),
-            baked_min=None if load is None or out is None else round((out - load) / MIN),
-        )
+        return figures_of(self.row.shown, self.story, self.place)
 
 
 def facts_of(baked: Baked) -> tuple[Fact, ...]:

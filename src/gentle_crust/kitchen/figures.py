@@ -9,24 +9,30 @@ import numpy as np
 from gentle_crust.contract import events as bodies
 from gentle_crust.contract.bakes import BakeFigures
 from gentle_crust.core.fermentation.readings import RISES
+from gentle_crust.core.plan.steps_shown import PARTS_APART
 from gentle_crust.kitchen.story import Story, Told
 
 MIN = timedelta(minutes=1)
 ENDS_BULK = ("divide-1", "preshape-1", "shape-1", "chill-1", "load-1")
 """Steps with which a dough leaves its bulk: the first of them that a method has."""
 SHAPED = ("shape-1", "divide-1")
+AT_END = timedelta(minutes=20)
+"""A rise that was read so near to the end of bulk is what it ended with (practice)."""
 MOST_OFF_MIN = 600.0
 """A forecast that is further off than this is reckoned as so far off."""
 
 
-def figures_of(shown: dict[str, Any], story: Story) -> BakeFigures:
-    """Figures of a bake from its plan as it was shown, and from what was pressed; None for what is not known."""
+def figures_of(shown: dict[str, Any], story: Story, place: int = 0) -> BakeFigures:
+    """Figures of a bake from its plan as it was shown, and from what was pressed; None for what is not known.
+
+    Proof and oven are those of the dough's part at ``place``.
+    """
     done = {deed.key: deed.at for deed in story.happened.deeds if not deed.skipped}
-    mixed, load = done.get("mix-1"), done.get("load-1")
+    number = PARTS_APART * place + 1
+    mixed, load, out = done.get("mix-1"), done.get(f"load-{number}"), done.get(f"out-{number}")
     ends = next((key for key in ENDS_BULK if key in done), "")
     bulk_end = done[ends] - minutes_of(shown, ends.removesuffix("-1")) * MIN if ends else None
     shaped = next((done[key] for key in SHAPED if key in done), None)
-    outs = [at for key, at in done.items() if key.startswith("out-")]
     began = None if mixed is None else mixed - minutes_of(shown, "mix") * MIN
     offs = _offs(shown, story, began)
     rises = [float(each.body["value"]) for each in story.of(bodies.READ) if each.body["kind"] in RISES]
@@ -37,8 +43,9 @@ def figures_of(shown: dict[str, Any], story: Story) -> BakeFigures:
         dough_c=warmths[0] if warmths else None,
         bulk_min=_between(mixed, bulk_end),
         proof_min=_between(shaped, load),
-        baked_min=_between(load, min(outs)) if outs else None,
+        baked_min=_between(load, out),
         rise=rises[-1] if rises else None,
+        end_rise=_at_end(story, bulk_end),
         share=_share(shown, proofs),
         read=len(offs),
         inside=sum(inside for _, inside in offs),
@@ -53,6 +60,15 @@ def minutes_of(shown: dict[str, Any], kind: str) -> float:
     steps = shown.get("steps")
     found = steps if isinstance(steps, list) else []
     return next((float(step.get("minutes") or 0) for step in found if step.get("kind") == kind), 0.0)
+
+
+def _at_end(story: Story, bulk_end: datetime | None) -> float | None:
+    """The last rise that was read as the bulk ended; one of long before or after it tells nothing of its end."""
+    if bulk_end is None:
+        return None
+    near = [float(each.body["value"]) for each in story.of(bodies.READ)
+            if each.body["kind"] in RISES and abs(each.at - bulk_end) <= AT_END]  # fmt: skip
+    return near[-1] if near else None
 
 
 def _between(start: datetime | None, end: datetime | None) -> int | None:

@@ -6,13 +6,12 @@ import zipfile
 from collections import Counter
 from dataclasses import dataclass, field
 from pathlib import Path
-from typing import Any
 
 from pydantic import ValidationError
 
 from gentle_crust.contract import events as bodies
 from gentle_crust.contract.documents import ASKED, FORMULA, PLAN, TRIAL
-from gentle_crust.contract.log_file import FORMAT, VERSION, BakeFile, FormulaFile, LogFile, TrialFile
+from gentle_crust.contract.log_file import FORMAT, VERSION, BakeFile, FormulaFile, LogFile, TrialFile, VersionFile
 from gentle_crust.contract.problem import of_validation
 from gentle_crust.core.errors import CraftError, Unreadable
 from gentle_crust.core.messages import Message, message, named
@@ -146,7 +145,7 @@ def _bake(work: Work, found: BakeFile, brought: Brought) -> None:
                 PLAN.read(found.shown)
             except CraftError as error:
                 return brought.leave("bake", name, error.what)
-            _must_have_formula(work, found)
+            _must_have_formula(work, found, brought)
             row = PlanRow(
                 id=found.id, formula_id=found.formula_id, formula=found.formula, asked=found.asked, shown=found.shown,
                 engine=found.engine[:20], ready=found.ready, created_at=found.created_at, updated_at=found.updated_at,
@@ -163,19 +162,13 @@ def _bake(work: Work, found: BakeFile, brought: Brought) -> None:
         brought.counts["bakes" if known is None else "known"] += 1
 
 
-def _must_have_formula(work: Work, found: BakeFile) -> None:
+def _must_have_formula(work: Work, found: BakeFile, brought: Brought) -> None:
     """A formula that is neither here nor in the file comes back, put away, as the bake had it."""
-    with work.write() as session:
-        if Formulas(session).get(found.formula_id) is not None:
-            return
-        at = found.created_at
-        row = FormulaRow(id=found.formula_id, body=found.formula, created_at=at, updated_at=at, deleted_at=at)
-        Formulas(session).add(row)
-        session.flush()
-        Formulas(session).add_version(
-            VersionRow(formula_id=row.id, number=1, body=found.formula, name="", saved_at=found.created_at)
-        )
-        write_formula(work, row, 1)
+    at = found.created_at
+    first = VersionFile(number=1, saved_at=at, body=found.formula)
+    _formula(
+        work, FormulaFile(id=found.formula_id, created_at=at, updated_at=at, deleted_at=at, versions=[first]), brought
+    )
 
 
 def _events(work: Work, found: BakeFile, brought: Brought) -> int:
@@ -207,7 +200,7 @@ def _trial(work: Work, found: TrialFile, brought: Brought) -> None:
             trial = TRIAL.read(found.body)
         except CraftError as error:
             return brought.leave("trial", found.id, error.what)
-        keys: dict[str, Any] = dict.fromkeys(side.bake for side in trial.sides)
+        keys = dict.fromkeys(side.bake for side in trial.sides)
         row = TrialRow(
             id=found.id, formula_id=found.formula_id, bakes=f" {' '.join(keys)} ", body=found.body,
             created_at=found.created_at, updated_at=found.updated_at, deleted_at=found.deleted_at,

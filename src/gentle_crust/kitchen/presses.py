@@ -24,9 +24,9 @@ from gentle_crust.core.readiness.judge import Question, Verdict, judge
 from gentle_crust.core.readiness.outcome import looked
 from gentle_crust.kitchen import states
 from gentle_crust.kitchen import story as tale
-from gentle_crust.kitchen.bakes import BakesBook
 from gentle_crust.kitchen.bench import ABSENT, LONGEST_AWAY, PRESENT, BenchBook
 from gentle_crust.kitchen.beside import out_of, parts_of, write_bake
+from gentle_crust.kitchen.blind import letters_of
 from gentle_crust.kitchen.by_hand import HandBook, edit_body
 from gentle_crust.kitchen.follow import Taken, mixed_of, value_of
 from gentle_crust.kitchen.local_time import instant_of
@@ -194,10 +194,10 @@ class Presses:
             bodies.SNOOZED: self._until, bodies.READ: self._reading, bodies.CHANGED: self._change,
             bodies.EDITED: self._edit, bodies.JUDGED: self._judged, bodies.NOTE: self._note,
             bodies.OUTCOME: self._outcome, bodies.PROBE: self._probe,
-            bodies.LOAF: self._loaf, bodies.REMOVED: self._removed,
+            bodies.LOAF: self._loaf, bodies.REMOVED: self._removed, bodies.PHOTO: self._photo,
         }.get(press.kind)  # fmt: skip
         if keep is None:
-            return _size(press.body) if press.kind == bodies.PHOTO else {}
+            return {}
         return keep(replace(press, body=clean(press.body)), story, saved)
 
     def _started(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
@@ -311,18 +311,28 @@ class Presses:
         if unknown:
             raise Unreadable("sheet", "loaf-field-unknown", name=min(unknown)[:40])
         sheet = checked(as_declared(bodies.SHEET.read, press.body, "sheet"))
-        hidden = BakesBook(self.work).hidden_names([saved().id]).get(saved().id, {})
-        real = {letter: name for name, letter in hidden.items()}
-        sheet = replace(sheet, part=real.get(sheet.part, sheet.part))
-        if sheet.part and sheet.part not in parts_of(saved().answer.plan, story):
-            raise CraftError("part", "loaf-part-unknown", part=sheet.part[:40])
+        sheet = replace(sheet, part=self._part(sheet.part, story, saved))
         return {name: value for name, value in bodies.SHEET.write(sheet).items() if value not in (None, "", [], ())}
+
+    def _part(self, name: str, story: Story, saved: _Once) -> str:
+        """A part of this dough by its name, or by the letter that it goes by in a blind trial; empty stays so."""
+        letters = letters_of(self.work, [saved().id]).get(saved().id, {})
+        real = {letter: part for part, letter in letters.items()}.get(name, name)
+        if real and real not in parts_of(saved().answer.plan, story):
+            raise CraftError("part", "loaf-part-unknown", part=name[:40])
+        return real
 
     def _removed(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
         """Taken out of the log: only what is over."""
         if story.on_bench(self.now()) or out_of(story) is None:
             raise Conflict("bake", "kitchen-bake-on-bench-still")
         return {}
+
+    def _photo(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
+        """A photograph's size, and of which part of the dough it is, if of one."""
+        size = {"width": int(press.body["width"]), "height": int(press.body["height"])}
+        part = str(press.body.get("part") or "")
+        return {**size, "part": self._part(part, story, saved)} if part else size
 
     def _probe(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
         return {"device": str(press.body.get("device", ""))[:60]}
@@ -400,9 +410,3 @@ class Presses:
         with self.work.write() as session:
             body = {"event": event}
             Events(session).add(EventRow(id=f"{event}-w"[:60], kind=PRESENT, subject="", at=self.now(), body=body))
-
-
-def _size(body: dict[str, Any]) -> dict[str, Any]:
-    """A photograph's size, and of which part of the dough it is, if of one."""
-    part = str(body.get("part", ""))[:80]
-    return {"width": int(body["width"]), "height": int(body["height"]), **({"part": part} if part else {})}

@@ -3,16 +3,18 @@
 from collections.abc import Sequence
 from dataclasses import fields
 from datetime import datetime, timedelta
+from urllib.parse import unquote
 
 from gentle_crust.contract.bakes import RecordPhoto
 from gentle_crust.contract.events import NOTE, PHOTO
 from gentle_crust.contract.log import SideShown, StageSpan
-from gentle_crust.core.errors import CraftError, NotFound
-from gentle_crust.core.loaf.compare import MOST, Compared, compare
+from gentle_crust.core.errors import Conflict, CraftError, NotFound
+from gentle_crust.core.loaf.compare import FEWEST, MOST, Compared, compare
 from gentle_crust.core.loaf.sheet import WHOSE, Sheet, measured
 from gentle_crust.core.oven.doneness import shade
 from gentle_crust.kitchen import story as tale
-from gentle_crust.kitchen.bakes import BakesBook, line_of
+from gentle_crust.kitchen.bakes import line_of
+from gentle_crust.kitchen.blind import letters_of
 from gentle_crust.kitchen.facts import Baked, facts_of, question_or_none
 from gentle_crust.kitchen.figures import minutes_of
 from gentle_crust.kitchen.follow import mixed_of
@@ -29,11 +31,11 @@ Chosen = tuple[str, str]
 
 
 def chosen(text: str) -> tuple[Chosen, ...]:
-    """Bakes as a question names them: keys with commas between, a part after a colon."""
+    """Bakes as a question names them: keys with commas between, a part, percent-encoded, after a colon."""
     found = []
     for each in text.split(","):
         key, _, part = each.strip().partition(":")
-        found.append((key, part))
+        found.append((key, unquote(part)))
     return tuple(found)
 
 
@@ -48,27 +50,24 @@ class SideBySide:
         if len(set(keys)) < len(keys):
             raise CraftError("of", "compare-twice")
         if len(keys) > MOST:
-            raise CraftError("of", "compare-how-many", least=2, most=MOST)
+            raise CraftError("of", "compare-how-many", least=FEWEST, most=MOST)
+        blind = letters_of(self.work, [key for key, _ in keys])
+        if any(part for key, part in keys if key in blind):
+            raise Conflict("of", "trial-hidden-name")
         baked = self._baked(keys)
-        facts = [facts_of(each) for each, _ in baked]
-        compared = compare(facts)
+        compared = compare([facts_of(each) for each, _ in baked])
         differing = {line.what.code for line in compared.lines if line.differs}
-        hidden = BakesBook(self.work).hidden_names([key for key, _ in keys])
-        sides = tuple(
-            self._shown(each, row, differing, hidden.get(each.key, {}).get(each.part, each.part)) for each, row in baked
-        )
+        sides = tuple(self._shown(each, row, differing) for each, row in baked)
         return sides, compared, _looks([side.sheet for side in sides])
 
     def _baked(self, keys: Sequence[Chosen]) -> list[tuple[Baked, BakeRow]]:
         only = tuple(dict.fromkeys(key for key, _ in keys))
         with self.work.read() as session:
             rows, plans = Bakes(session).of(only), {key: Plans(session).get(key) for key in only}
-            told = Events(session).about(only, tale.ALL)
-        saved = {key: self.plans.open(key) for key in only if key in rows}
-        asker = self.plans.asker()
+            told, cultures = Events(session).about(only, tale.ALL), Cultures(session).names()
+            saved = {key: self.plans.open(key) for key in only if key in rows}
+            asker = self.plans.asker()
         questions = {key: question_or_none(asker, each) for key, each in saved.items()}
-        with self.work.read() as session:
-            cultures = Cultures(session).names()
         found = []
         for key, part in keys:
             row, plan = rows.get(key), plans.get(key)
@@ -86,11 +85,11 @@ class SideBySide:
             found.append((one, row))
         return found
 
-    def _shown(self, baked: Baked, row: BakeRow, differing: set[str], name: str) -> SideShown:
+    def _shown(self, baked: Baked, row: BakeRow, differing: set[str]) -> SideShown:
         sheet, story = baked.sheet, baked.story
         return SideShown(
             key=baked.key,
-            part=name,
+            part=baked.part,
             name=row.name,
             line=line_of(row, self.work.now()),
             drawn=baked.drawn,

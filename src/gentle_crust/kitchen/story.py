@@ -202,10 +202,19 @@ def _story(events: list[PlainEvent], unreadable: tuple[Told, ...]) -> Story:
         for key, kind, _, body in events
         if kind == CORRECTED and key not in gone
     }
-    pressed = [Told(key, kind, corrected.get(key, at), body) for key, kind, at, body in events if kind in PRESSES]
+    pressed = [
+        Told(key, kind, corrected.get(key, at), _told_since(body) if key in corrected else body)
+        for key, kind, at, body in events
+        if kind in PRESSES
+    ]
     pressed.sort(key=lambda each: each.at)
     told = tuple(each for each in pressed if each.id not in gone)
     return Story(told, tuple(each for each in pressed if each.id in gone), _happened(told), unreadable)
+
+
+def _told_since(body: dict[str, Any]) -> dict[str, Any]:
+    """What was put right was told by somebody, though it was reckoned before."""
+    return {name: value for name, value in body.items() if name != "guessed"}
 
 
 def _read(events: Sequence[PlainEvent]) -> tuple[list[PlainEvent], tuple[Told, ...]]:

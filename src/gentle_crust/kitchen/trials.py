@@ -10,6 +10,7 @@ from gentle_crust.core.errors import Conflict, CraftError, NotFound
 from gentle_crust.core.loaf.trial import LETTERS, Side, Trial, checked, pooled
 from gentle_crust.kitchen import story as tale
 from gentle_crust.kitchen.bakes import line_of
+from gentle_crust.kitchen.blind import readable
 from gentle_crust.kitchen.drawn import loaf_line
 from gentle_crust.kitchen.formulas import FormulaBook
 from gentle_crust.kitchen.story import story_of
@@ -105,7 +106,9 @@ class TrialBook:
     def one(self, key: str) -> TrialShown:
         """One trial."""
         with self.work.read():
-            return self._shown([self._row(key)])[0]
+            row = self._row(key)
+            TRIAL.read(row.body)  # one that was asked for by its key says what is wrong with it
+            return self._shown([row])[0]
 
     def all(self, formula: str = "") -> tuple[TrialShown, ...]:
         """All that were not put away, the latest first; only those of a formula if it is given."""
@@ -117,30 +120,17 @@ class TrialBook:
         with self.work.read() as session:
             return self._shown(Trials(session).of_bakes([key]))
 
-    def letters(self, key: str) -> tuple[tuple[str, str], ...]:
-        """What each part of a bake goes by in blind trials that are not judged: for whoever marks the pieces."""
-        with self.work.read() as session:
-            trials = [TRIAL.read(row.body) for row in Trials(session).of_bakes([key])]
-        return tuple(
-            (side.part, letter)
-            for trial in trials
-            if trial.hidden
-            for side, letter in zip(trial.sides, trial.letters, strict=True)
-        )
-
     def _shown(self, rows: Sequence[TrialRow]) -> tuple[TrialShown, ...]:
-        read = {row.id: TRIAL.read(row.body) for row in rows}
+        read = readable(rows)
         with self.work.read() as session:
-            keys = {side.bake for trial in read.values() for side in trial.sides}
+            keys = {side.bake for _, trial in read for side in trial.sides}
             bakes = Bakes(session).of(tuple(keys))
             names = {key: name for key, (name, _) in Plans(session).names(tuple(keys)).items()}
             told = Events(session).about(tuple(keys), tale.ALL)
-            of_formula = {
-                key: [TRIAL.read(row.body) for row in Trials(session).all(key)] for key in {r.formula_id for r in rows}
-            }
+            formulas = {row.formula_id for row in rows}
+            of_formula = {key: [trial for _, trial in readable(Trials(session).all(key))] for key in formulas}
         found = []
-        for row in rows:
-            trial = read[row.id]
+        for row, trial in read:
             like = [each for each in of_formula[row.formula_id] if _same(each, trial)]
             order = _order(trial) if trial.hidden else tuple(range(len(trial.sides)))
             sides = [bakes.get(trial.sides[place].bake) for place in order]

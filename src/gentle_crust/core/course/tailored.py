@@ -3,8 +3,19 @@
 from collections.abc import Callable
 from dataclasses import dataclass, replace
 
-from gentle_crust.core.course.method import Baking, Method, Part, Place, Series, Stage, Until, is_cold, numbered
-from gentle_crust.core.oven.equipment import Vessel
+from gentle_crust.core.course.method import (
+    Baking,
+    HeatStage,
+    Method,
+    Part,
+    Place,
+    Series,
+    Stage,
+    Until,
+    is_cold,
+    numbered,
+)
+from gentle_crust.core.oven.equipment import Vessel, vessel_row
 
 Change = Callable[[Stage], Stage]
 NOW, LATER = "first", "later"
@@ -12,6 +23,8 @@ NOW, LATER = "first", "later"
 DAY_MIN = 24 * 60.0
 LEAST_COLD_MIN = 12 * 60.0
 FRIDGE = Place("fridge")
+USUAL_HEAT_C, USUAL_BAKE_MIN, UNDER_LID = 230.0, 42.0, 0.5
+"""A bake of which no more is known: its heat, its minutes, and the part of them under a lid (practice)."""
 
 
 @dataclass(frozen=True)
@@ -63,6 +76,29 @@ def with_bake(method: Method, baking: Baking) -> Method:
     return each_stage(method, lambda stage: replace(stage, baking=baking) if stage.kind == "bake" else stage)
 
 
+def bulk_until(method: Method, until: Until) -> Method:
+    """The method with its first bulk in the room ended otherwise."""
+    first = _first_warm_bulk(method)
+    return each_stage(method, lambda stage: replace(stage, until=until) if stage is first else stage)
+
+
+def baked_at(method: Method, setpoint_c: float | None, minutes: float | None) -> Method:
+    """Every part baked at one heat (C) for so many minutes, half of them under the lid if there is one; without either
+    figure the usual one. What else the method says of its bake stays."""
+    heat, lasts = setpoint_c or USUAL_HEAT_C, minutes or USUAL_BAKE_MIN
+
+    def changed(stage: Stage) -> Stage:
+        if stage.kind != "bake":
+            return stage
+        baking = stage.baking or Baking()
+        lidded = baking.vessel is not None and vessel_row(baking.vessel.kind)["lidded"] == "1"
+        covered = round(lasts * UNDER_LID) if lidded else 0
+        heats = (HeatStage(covered, heat, covered=True), HeatStage(lasts - covered, heat))
+        return replace(stage, baking=replace(baking, stages=heats if lidded else heats[1:]))
+
+    return each_stage(method, changed)
+
+
 def bakes_in(method: Method) -> tuple[Vessel, ...]:
     """What a method itself says that it is baked in, each vessel once."""
     bakes = (stage.baking for _, path in method.paths for stage in path if stage.kind == "bake")
@@ -93,9 +129,15 @@ def _cold_hold(stages: tuple[Stage, ...]) -> Stage | None:
     return next((stage for stage in reversed(stages) if is_cold(stage) and stage.until and stage.until.hold), None)
 
 
+def _first_warm_bulk(method: Method) -> Stage | None:
+    """The first bulk in the room of any way."""
+    stages = (stage for _, path in method.paths for stage in path)
+    return next((stage for stage in stages if stage.kind == "bulk" and not is_cold(stage)), None)
+
+
 def folded(method: Method, count: int, every_min: float) -> Method:
     """The first bulk in the room folded so many times, ``every_min`` apart."""
-    first = next((s for _, path in method.paths for s in path if s.kind == "bulk" and not is_cold(s)), None)
+    first = _first_warm_bulk(method)
     series = (Series("stretch", count, every_min, (every_min, every_min)),) if count else ()
 
     def changed(stage: Stage) -> Stage:

@@ -47,6 +47,6 @@ def faults_of(sheet: Sheet) -> tuple[Fault, ...]:
     return tuple(fault for fault in FAULTS if _SHOWN[fault](sheet))
 
 
-def fault_name(fault: Fault) -> Message:
-    """A fault in bakers' words."""
+def fault_name(fault: str) -> Message:
+    """A fault in bakers' words, by its code."""
     return message(f"fault-{fault}")
