@@ -205,6 +205,41 @@ def test_every_page_of_the_log_says_what_is_missing_when_there_is_nothing(own):
         fits(page, DESK["width"])
 
 
+@pytest.mark.parametrize("size", [DESK, PHONE])
+def test_a_time_that_was_reckoned_is_put_right_in_the_record(pair, size):
+    page = pair.open("/log/pot", size)
+    step = page.get_by_role("listitem").filter(has_text="Divide").first
+    expect(step).to_contain_text("reckoned")
+    step.get_by_role("button", name=re.compile("Divide")).click()
+    was = step.get_by_role("textbox").input_value()
+    step.get_by_role("textbox").press("ArrowDown")
+    now = step.get_by_role("textbox").input_value()
+    assert now != was
+    fits(page, size["width"])
+    step.locator("form").get_by_role("button").last.click()
+    expect(step).to_contain_text(now)
+    expect(step).not_to_contain_text("reckoned")
+
+
+def test_a_formulas_story_leads_to_that_formula(own):
+    page = own.open("/log/formula/lamplighters-tin")
+    page.get_by_role("link", name="Open the formula").click()
+    expect(page.get_by_role("heading", name="Lamplighter's tin loaf")).to_be_visible()
+
+
+def test_a_record_of_a_blind_trial_does_not_lead_to_what_would_tell(own):
+    planned_trial(own.day, blind=True)
+    own.day.press("bake_started", dough="pair")
+    until_cut(own.day, "pair")
+    page = own.open("/log/pair")
+    expect(page.get_by_role("heading", name="What was done")).to_be_visible()
+    expect(page.get_by_role("link", name="Set its parts side by side")).to_have_count(0)
+    own.day.client.put("/api/trials/t1/conclusion", json={"better": -1})
+    page.reload()
+    page.get_by_role("link", name="Set its parts side by side").click()
+    expect(page.get_by_text("One thing differs")).to_be_visible()
+
+
 def test_no_two_things_of_a_record_with_its_sheet_open_go_by_one_id(own):
     baked(own.day)
     page = own.open(f"/log/{PLAN}?loaf")

@@ -2400,6 +2400,8 @@ export interface components {
             bulk_min?: number | null;
             /** Dough C */
             dough_c?: number | null;
+            /** End Rise */
+            end_rise?: number | null;
             /**
              * How
              * @default
@@ -2916,10 +2918,10 @@ export interface components {
             name: string;
         };
         /**
-         * ChoicesAnswer
-         * @description What a log can be searched by.
+         * Choices
+         * @description What a log can be searched by; how many bakes it has, and how many were taken out of it.
          */
-        ChoicesAnswer: {
+        Choices: {
             /** Bakes */
             bakes: number;
             /** Cultures */
@@ -2930,6 +2932,13 @@ export interface components {
             formulas: components["schemas"]["Choice"][];
             /** Removed */
             removed: number;
+        };
+        /**
+         * ChoicesAnswer
+         * @description What a log can be searched by.
+         */
+        ChoicesAnswer: {
+            choices: components["schemas"]["Choices"];
         };
         /**
          * Clash
@@ -7668,6 +7677,11 @@ export interface components {
              */
             at: string;
             /**
+             * Event
+             * @default
+             */
+            event: string;
+            /**
              * Guessed
              * @default false
              */
@@ -7860,9 +7874,11 @@ export interface components {
         };
         /**
          * Right
-         * @description How right forecasts and verdicts were. ``late_min``: by the middle reading; ``within``: half of them lie so near.
+         * @description How right forecasts and verdicts were over some bakes.
          *
-         *     ``near`` bakes left the oven within half an hour of when they were planned to, of so many ``timed``.
+         *     Of so many rises ``read`` so many lay ``inside`` their band. ``late_min``: by how much doughs came later than
+         *     forecast, by the middle reading; half of the readings lie ``within_min`` of their forecast. Of so many ``verdicts``
+         *     on final proofs so many came out ``as_judged``.
          */
         Right: {
             /** As Judged */
@@ -8475,7 +8491,7 @@ export interface components {
         };
         /**
          * SideShown
-         * @description One bake, or part of one, beside others. ``letter`` stands for it in a trial that is not judged yet.
+         * @description One bake, or part of one, beside others: ``mixed`` when its mixing began, ``spans`` counted from there.
          */
         SideShown: {
             /** Base */

@@ -3,7 +3,7 @@ import { scaleLinear, scaleTime } from 'd3-scale'
 import { computed, ref } from 'vue'
 import { useWidth } from './useSize'
 
-/** One figure of many bakes over time: a dot each, and where half of them lie. */
+/** One figure of many bakes over time: a dot each. */
 const props = defineProps<{
   title: string
   points: { id: string; at: number; value: number; says: string }[]
@@ -28,10 +28,6 @@ const y = computed(() => {
 const ticks = computed(() => y.value.ticks(3))
 const days = computed(() => x.value.ticks(Math.max(Math.round(width.value / 150), 2)))
 const dayOf = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' })
-const middle = computed(() => {
-  const values = props.points.map(({ value }) => value).sort((a, b) => a - b)
-  return values[Math.floor(values.length / 2)] ?? 0
-})
 </script>
 
 <template>
@@ -42,7 +38,6 @@ const middle = computed(() => {
         <line class="grid" :x1="LEFT" :x2="width" :y1="y(tick)" :y2="y(tick)" />
         <text :x="LEFT - 8" :y="y(tick) + 4" class="value">{{ say(tick) }}</text>
       </g>
-      <line class="middle" :x1="LEFT" :x2="width" :y1="y(middle)" :y2="y(middle)" aria-hidden="true" />
       <text v-for="day in days" :key="Number(day)" :x="x(day)" :y="HIGH - 3" class="day" aria-hidden="true">
         {{ dayOf.format(day) }}
       </text>
@@ -74,10 +69,6 @@ svg {
 }
 .grid {
   stroke: var(--hairline);
-}
-.middle {
-  stroke: var(--ink);
-  stroke-dasharray: 2 4;
 }
 circle {
   fill: var(--ink);

@@ -1,23 +1,21 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import type { Schemas } from '../api/client'
 import { BLOWN, OPENNESS, OUTLINES, SCORES } from './loafShapes'
 import { crustColour } from './temperature'
 
 /** A loaf as it came out, drawn from its sheet: its shape and colour, what the knife left, and its slice beside it. */
 const props = withDefaults(
   defineProps<{
-    form?: string | null
-    scores?: string | null
-    blowOut?: string | null
-    openness?: string | null
-    colour?: number | null
+    loaf: Pick<Partial<Schemas['LoafLine']>, 'form' | 'scores' | 'blow_out' | 'openness' | 'top_colour'>
     width?: number
   }>(),
-  { form: null, scores: null, blowOut: null, openness: null, colour: null, width: 64 },
+  { width: 64 },
 )
-const outline = computed(() => OUTLINES[props.form ?? 'domed']!)
-const fill = computed(() => (props.colour == null ? 'none' : crustColour(props.colour / 100)))
-const slice = computed(() => (props.openness ? OPENNESS[props.openness]! : null))
+const outline = computed(() => OUTLINES[props.loaf.form ?? 'domed']!)
+const colour = computed(() => props.loaf.top_colour)
+const fill = computed(() => (colour.value == null ? 'none' : crustColour(colour.value / 100)))
+const slice = computed(() => (props.loaf.openness ? OPENNESS[props.loaf.openness]! : null))
 </script>
 
 <template>
@@ -28,9 +26,9 @@ const slice = computed(() => (props.openness ? OPENNESS[props.openness]! : null)
     aria-hidden="true"
   >
     <path class="ink" :class="{ bare: colour == null }" :d="outline" :fill="fill" />
-    <path v-if="blowOut && BLOWN[blowOut]" class="ink cut" :d="BLOWN[blowOut]" />
-    <template v-if="scores">
-      <path v-for="d in SCORES[scores]" :key="d" class="ink cut" :d="d" />
+    <path v-if="loaf.blow_out && BLOWN[loaf.blow_out]" class="ink cut" :d="BLOWN[loaf.blow_out]" />
+    <template v-if="loaf.scores">
+      <path v-for="d in SCORES[loaf.scores]" :key="d" class="ink cut" :d="d" />
     </template>
     <g v-if="slice" transform="translate(64 0)">
       <path class="ink crumb" :d="outline" />

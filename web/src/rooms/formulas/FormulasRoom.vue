@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query'
 import { computed, defineAsyncComponent, nextTick, ref, shallowRef, watch } from 'vue'
+import { useRoute } from 'vue-router'
 import { api, ask, ifMatch, Refused, type Changed, type FormulaAnswer, type Schemas } from '../../api/client'
 import { useFormula, useFormulas } from '../../shell/formulas'
 import { useIngredients } from '../../shell/flours'
@@ -25,7 +26,10 @@ const MANY = 12
 const client = useQueryClient()
 const { query, name: sought, lines: all, more } = useFormulas()
 const ingredients = useIngredients()
-const chosen = ref<string | null>(null)
+const route = useRoute()
+/** A link from elsewhere may name the formula that is wanted. */
+const named = route.query.formula
+const chosen = ref<string | null>(typeof named === 'string' ? named : null)
 const away = ref<FormulaAnswer | null>(null)
 const editing = ref<{ id: string; start: Body; version: number } | null>(null)
 const clash = shallowRef<Changed | null>(null)

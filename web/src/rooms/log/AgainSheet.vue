@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { computed } from 'vue'
+import { computed, reactive } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, ask, Refused, type Asked } from '../../api/client'
+import { api, ask, type Asked } from '../../api/client'
+import AskedState from '../../shell/AskedState.vue'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
 import SheetFrame from '../bench/SheetFrame.vue'
@@ -14,13 +15,14 @@ const emit = defineEmits<{ close: [] }>()
 const t = words.log
 const router = useRouter()
 const { say } = useUnits()
-const found = useQuery({
-  queryKey: ['bakes', props.id, 'again'],
-  queryFn: () => ask(api.GET('/api/bakes/{key}/again', { params: { path: { key: props.id } } })),
-  retry: false,
-})
-const again = computed(() => found.data.value?.again ?? null)
-const refusal = computed(() => (found.error.value instanceof Refused ? found.error.value.message : ''))
+const found = reactive(
+  useQuery({
+    queryKey: ['bakes', props.id, 'again'],
+    queryFn: () => ask(api.GET('/api/bakes/{key}/again', { params: { path: { key: props.id } } })),
+    retry: false,
+  }),
+)
+const again = computed(() => found.data?.again ?? null)
 async function plan() {
   const asked = Object.fromEntries(Object.entries(again.value!.asked).filter(([, value]) => value !== null))
   keepDraft({ asked: asked as Asked, id: null })
@@ -30,15 +32,15 @@ async function plan() {
 
 <template>
   <SheetFrame :title="t.again" :lead="name" @close="emit('close')">
-    <ElSkeleton v-if="found.isPending.value" :rows="2" animated />
-    <p v-else-if="found.isError.value" role="alert">{{ refusal || words.failed }}</p>
-    <div v-else-if="again" class="takes">
-      <p>{{ t.takes }}</p>
-      <ul>
-        <li v-for="line in again.takes ?? []" :key="line">{{ say(line) }}</li>
-      </ul>
-      <ElButton class="action" @click="plan">{{ t.planSo }}</ElButton>
-    </div>
+    <AskedState :query="found" :rows="2">
+      <div v-if="again" class="takes">
+        <p>{{ t.takes }}</p>
+        <ul>
+          <li v-for="line in again.takes ?? []" :key="line">{{ say(line) }}</li>
+        </ul>
+        <ElButton class="action" @click="plan">{{ t.planSo }}</ElButton>
+      </div>
+    </AskedState>
   </SheetFrame>
 </template>
 

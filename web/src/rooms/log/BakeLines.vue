@@ -69,15 +69,7 @@ function choose(id: string, on: boolean) {
           <span class="small quiet">{{ besides(line) }}</span>
           <span v-if="line.drawn" class="drawn">
             <BakeStrip :drawn="line.drawn" :hour="hour" :high="HIGH" />
-            <LoafMark
-              v-if="line.loaf"
-              :form="line.loaf.form"
-              :scores="line.loaf.scores"
-              :blow-out="line.loaf.blow_out"
-              :openness="line.loaf.openness"
-              :colour="line.loaf.top_colour"
-              :width="MARK"
-            />
+            <LoafMark v-if="line.loaf" :loaf="line.loaf" :width="MARK" />
           </span>
         </span>
       </RouterLink>

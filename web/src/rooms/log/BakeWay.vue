@@ -19,15 +19,7 @@ const hour = computed(() => {
 <template>
   <div ref="host" class="way">
     <BakeStrip :drawn="drawn" :hour="hour" :high="72" />
-    <LoafMark
-      v-if="loaf"
-      :form="loaf.form"
-      :scores="loaf.scores"
-      :blow-out="loaf.blow_out"
-      :openness="loaf.openness"
-      :colour="loaf.top_colour"
-      :width="mark"
-    />
+    <LoafMark v-if="loaf" :loaf="loaf" :width="mark" />
   </div>
 </template>
 

@@ -1,15 +1,17 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { computed, reactive, ref } from 'vue'
-import { api, ask, Refused } from '../../api/client'
+import { computed, reactive } from 'vue'
+import { api, ask } from '../../api/client'
 import ClockField from '../../forms/ClockField.vue'
 import DateField from '../../forms/DateField.vue'
 import FormulaPicker from '../../forms/FormulaPicker.vue'
 import MaybeField from '../../forms/MaybeField.vue'
 import PickField from '../../forms/PickField.vue'
+import TextField from '../../forms/TextField.vue'
 import { dayAfter } from '../../shell/days'
 import { useFormulas } from '../../shell/formulas'
 import { useKitchen, useNow } from '../../shell/kitchen'
+import { useActing } from '../../shell/acting'
 import { newKey } from '../../shell/keys'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
@@ -59,12 +61,9 @@ function setMixedDay(day: string) {
 }
 const key = newKey()
 const event = newKey()
-const busy = ref(false)
-const problem = ref('')
-async function keep() {
-  busy.value = true
-  problem.value = ''
-  try {
+const { busy, problem, act } = useActing()
+const keep = () =>
+  act(async () => {
     await ask(
       api.PUT('/api/bakes/{key}', {
         params: { path: { key } },
@@ -84,12 +83,7 @@ async function keep() {
       }),
     )
     emit('entered', key)
-  } catch (error) {
-    problem.value = error instanceof Refused && error.message ? error.message : words.failed
-  } finally {
-    busy.value = false
-  }
-}
+  })
 </script>
 
 <template>
@@ -123,16 +117,7 @@ async function keep() {
         />
         <MaybeField v-model="wish.baked_min" :label="t.bakedMin" unit="min" />
       </div>
-      <div class="note">
-        <label for="entered-note" class="small quiet">{{ t.note }}</label>
-        <ElInput
-          id="entered-note"
-          v-model="wish.note"
-          type="textarea"
-          :autosize="{ minRows: 2, maxRows: 8 }"
-          maxlength="2000"
-        />
-      </div>
+      <TextField v-model="wish.note" :label="t.note" :most="2000" :rows="3" />
       <p v-if="problem" class="inverted wrong" role="alert">{{ problem }}</p>
       <ElButton native-type="submit" class="action" :loading="busy" :disabled="!formula">{{
         t.keepBake
@@ -151,10 +136,6 @@ form {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
   gap: 10px 16px;
-}
-.note {
-  display: grid;
-  gap: 4px;
 }
 .wrong {
   padding: 12px 18px;

@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { computed, defineAsyncComponent, ref } from 'vue'
+import { computed, defineAsyncComponent, reactive, ref } from 'vue'
 import { RouterLink, useRoute } from 'vue-router'
-import { api, ask, Refused, type Schemas } from '../../api/client'
+import { api, ask, type Schemas } from '../../api/client'
+import AskedState from '../../shell/AskedState.vue'
 import { useAbout } from '../../shell/title'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
 import BakeLines from './BakeLines.vue'
+import LogPage from './LogPage.vue'
 import TrialLine from './TrialLine.vue'
 
 const AgainSheet = defineAsyncComponent(() => import('./AgainSheet.vue'))
@@ -16,13 +18,14 @@ const t = words.log
 const route = useRoute()
 const { day } = useUnits()
 const key = computed(() => String(route.params.id))
-const found = useQuery({
-  queryKey: ['bakes', 'history', key],
-  queryFn: () => ask(api.GET('/api/formulas/{key}/history', { params: { path: { key: key.value } } })),
-})
-const story = computed(() => found.data.value?.history ?? null)
+const found = reactive(
+  useQuery({
+    queryKey: ['bakes', 'history', key],
+    queryFn: () => ask(api.GET('/api/formulas/{key}/history', { params: { path: { key: key.value } } })),
+  }),
+)
+const story = computed(() => found.data?.history ?? null)
 useAbout(() => story.value?.name)
-const lost = computed(() => (found.error.value instanceof Refused ? found.error.value.message : ''))
 const again = ref(false)
 function change(line: Schemas['Difference']) {
   const { what, before, after } = line
@@ -32,69 +35,59 @@ function change(line: Schemas['Difference']) {
 </script>
 
 <template>
-  <div class="history">
-    <p class="no-print">
-      <RouterLink to="/log">{{ words.bakes.back }}</RouterLink>
-    </p>
-    <h1 v-if="!found.data.value" class="out-of-sight">{{ t.historyOf }}</h1>
-    <ElSkeleton v-if="found.isPending.value" :rows="6" animated />
-    <p v-else-if="found.isError.value" class="inverted notice" role="alert">{{ lost || words.failed }}</p>
-    <template v-else-if="story">
-      <header>
-        <div>
-          <h1>{{ story.name }}</h1>
-          <p class="quiet">{{ t.historyLead({ bakes: story.bakes }) }}</p>
-        </div>
-        <p class="no-print">
-          <RouterLink v-if="!story.put_away" :to="`/formulas?formula=${story.formula_id}`">{{
-            t.openFormula
-          }}</RouterLink>
-          <a class="as-link" :href="`/api/log/file?formula=${story.formula_id}`" download>{{ t.write }}</a>
-        </p>
-      </header>
-      <section v-if="story.best" class="best">
-        <h2>{{ t.best }}</h2>
-        <BakeLines :lines="[story.best]" short />
-        <ElButton class="no-print" @click="again = true">{{ t.again }}</ElButton>
-        <AgainSheet v-if="again" :id="story.best.id" :name="story.name" @close="again = false" />
-      </section>
-      <ol class="versions">
-        <li v-for="version in story.versions" :key="version.number ?? 0">
-          <div class="told">
-            <h2>
-              {{ version.number === null ? t.noVersion : t.versionOf({ number: version.number }) }}
-            </h2>
-            <p v-if="version.name" class="named">{{ version.name }}</p>
-            <p v-if="version.saved_at" class="small quiet">{{ t.since({ day: day(version.saved_at) }) }}</p>
-            <ul v-if="version.changes.length" class="changes">
-              <li v-for="line in version.changes" :key="String(line.what)">{{ change(line) }}</li>
-            </ul>
-            <p v-else-if="version.number === 1" class="small quiet">{{ t.unchanged }}</p>
-            <p>
-              {{ t.bakesOf({ count: version.in_all })
-              }}<template v-if="version.liked !== null">, {{ t.likedMean({ of: version.liked }) }}</template>
-            </p>
+  <LogPage :title="t.historyOf" :titled="story !== null">
+    <AskedState :query="found" :rows="6">
+      <template v-if="story">
+        <header>
+          <div>
+            <h1>{{ story.name }}</h1>
+            <p class="quiet">{{ t.historyLead({ bakes: story.bakes }) }}</p>
           </div>
-          <BakeLines v-if="version.bakes.length" :lines="version.bakes" short />
-        </li>
-      </ol>
-      <section v-if="story.trials.length">
-        <h2>{{ t.trials }}</h2>
-        <TrialLine v-for="one in story.trials" :key="one.id" :found="one" />
-      </section>
-    </template>
-  </div>
+          <p class="no-print">
+            <RouterLink v-if="!story.put_away" :to="`/formulas?formula=${story.formula_id}`">{{
+              t.openFormula
+            }}</RouterLink>
+            <a class="as-link" :href="`/api/log/file?formula=${story.formula_id}`" download>{{ t.write }}</a>
+          </p>
+        </header>
+        <section v-if="story.best" class="best">
+          <h2>{{ t.best }}</h2>
+          <BakeLines :lines="[story.best]" short />
+          <ElButton class="no-print" @click="again = true">{{ t.again }}</ElButton>
+          <AgainSheet v-if="again" :id="story.best.id" :name="story.name" @close="again = false" />
+        </section>
+        <ol class="versions">
+          <li v-for="version in story.versions" :key="version.number ?? 0">
+            <div class="told">
+              <h2>
+                {{ version.number === null ? t.noVersion : t.versionOf({ number: version.number }) }}
+              </h2>
+              <p v-if="version.name" class="named">{{ version.name }}</p>
+              <p v-if="version.saved_at" class="small quiet">{{ t.since({ day: day(version.saved_at) }) }}</p>
+              <ul v-if="version.changes.length" class="changes">
+                <li v-for="line in version.changes" :key="String(line.what)">{{ change(line) }}</li>
+              </ul>
+              <p v-else-if="version.number === 1" class="small quiet">{{ t.unchanged }}</p>
+              <p>
+                {{ t.bakesOf({ count: version.in_all })
+                }}<template v-if="version.liked !== null"
+                  >, {{ t.likedMean({ of: version.liked }) }}</template
+                >
+              </p>
+            </div>
+            <BakeLines v-if="version.bakes.length" :lines="version.bakes" short />
+          </li>
+        </ol>
+        <section v-if="story.trials.length">
+          <h2>{{ t.trials }}</h2>
+          <TrialLine v-for="one in story.trials" :key="one.id" :found="one" />
+        </section>
+      </template>
+    </AskedState>
+  </LogPage>
 </template>
 
 <style scoped>
-.history {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  align-content: start;
-  gap: 14px;
-  max-width: 1100px;
-  padding: 18px 28px 48px;
-}
 header {
   display: flex;
   flex-wrap: wrap;
@@ -104,13 +97,6 @@ header {
 }
 header p a + a {
   margin-left: 20px;
-}
-h1 {
-  font-size: 2.75rem;
-}
-.notice {
-  padding: 12px 18px;
-  border-radius: var(--corner);
 }
 .best {
   padding: 12px 18px;
@@ -162,14 +148,6 @@ h2 {
 @media (max-width: 900px) {
   .versions > li {
     grid-template-columns: minmax(0, 1fr);
-  }
-}
-@media (max-width: 720px) {
-  .history {
-    padding: 12px 16px 32px;
-  }
-  h1 {
-    font-size: 2.125rem;
   }
 }
 </style>

@@ -33,14 +33,7 @@ const facts = computed(() => {
 
 <template>
   <article class="loaf" :class="{ before: !loaf.stands }">
-    <LoafMark
-      :form="sheet.form"
-      :scores="sheet.scores"
-      :blow-out="sheet.blow_out"
-      :openness="sheet.openness"
-      :colour="sheet.top_colour"
-      :width="84"
-    />
+    <LoafMark :loaf="sheet" :width="84" />
     <div>
       <p v-if="whose || sheet.liked">
         <strong v-if="whose">{{ whose }}</strong>

@@ -5,6 +5,7 @@ import { computed, defineAsyncComponent, reactive, ref } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { api, ask } from '../../api/client'
 import PickField from '../../forms/PickField.vue'
+import AskedState from '../../shell/AskedState.vue'
 import { usePages } from '../../shell/pages'
 import { words } from '../../words'
 import BakeLines from './BakeLines.vue'
@@ -34,12 +35,13 @@ const bakes = usePages(['bakes', key], async (more) => {
   const found = await ask(api.GET('/api/bakes', { params: { query: { more, ...query.value } } }))
   return { lines: found.bakes, more: found.more ?? '' }
 })
+const list = reactive(bakes.query)
 const choices = useQuery({
   queryKey: ['bakes', 'choices'],
   queryFn: () => ask(api.GET('/api/bakes/choices')),
   placeholderData: keepPreviousData,
 })
-const some = computed(() => choices.data.value)
+const some = computed(() => choices.data.value?.choices)
 const many = computed(() => (some.value?.bakes ?? 0) > MANY || seeking.value)
 const any = (label: string, found: { value: string; label: string }[]) => [{ value: ANY, label }, ...found]
 const formulas = computed(() =>
@@ -107,25 +109,22 @@ async function entered(id: string) {
         :options="faults"
       />
     </div>
-    <ElSkeleton v-if="bakes.query.isPending.value" :rows="4" animated />
-    <p v-else-if="bakes.query.isError.value" class="inverted notice" role="alert">
-      {{ words.failed }}
-      <ElButton @click="bakes.query.refetch()">{{ words.again }}</ElButton>
-    </p>
-    <div v-else-if="!bakes.lines.value.length && seeking" role="status">
-      <h2 class="none">{{ t.none }}</h2>
-      <p>
-        {{ t.noneMore }} <ElButton class="link" @click="showAll">{{ t.all }}</ElButton>
-      </p>
-    </div>
-    <template v-else-if="!bakes.lines.value.length">
-      <h2 class="none">{{ words.bakes.none }}</h2>
-      <p>{{ words.bakes.noneMore }}</p>
-      <p>
-        <RouterLink to="/bench">{{ words.bench.toBench }}</RouterLink>
-      </p>
-    </template>
-    <BakeLines v-else v-model:chosen="chosen" :lines="bakes.lines.value" />
+    <AskedState :query="list" :rows="4">
+      <div v-if="!bakes.lines.value.length && seeking" role="status">
+        <h2 class="none">{{ t.none }}</h2>
+        <p>
+          {{ t.noneMore }} <ElButton class="link" @click="showAll">{{ t.all }}</ElButton>
+        </p>
+      </div>
+      <template v-else-if="!bakes.lines.value.length">
+        <h2 class="none">{{ words.bakes.none }}</h2>
+        <p>{{ words.bakes.noneMore }}</p>
+        <p>
+          <RouterLink to="/bench">{{ words.bench.toBench }}</RouterLink>
+        </p>
+      </template>
+      <BakeLines v-else v-model:chosen="chosen" :lines="bakes.lines.value" />
+    </AskedState>
     <ElButton v-if="bakes.more.value" :loading="bakes.busy.value" class="earlier" @click="bakes.further()">{{
       words.earlier
     }}</ElButton>
@@ -156,7 +155,6 @@ async function entered(id: string) {
   margin-top: 18px;
   font-size: 1.875rem;
 }
-.notice,
 .chosen {
   display: flex;
   flex-wrap: wrap;

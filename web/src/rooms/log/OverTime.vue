@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { keepPreviousData, useQuery } from '@tanstack/vue-query'
-import { computed, ref } from 'vue'
+import { computed, reactive, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, ask } from '../../api/client'
 import FigureDots from '../../charts/FigureDots.vue'
 import PickField from '../../forms/PickField.vue'
+import AskedState from '../../shell/AskedState.vue'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
 import LogFrame from './LogFrame.vue'
@@ -21,20 +22,22 @@ const choices = useQuery({
 })
 const formulas = computed(() => [
   { value: ANY, label: t.anyFormula },
-  ...(choices.data.value?.formulas ?? []).map((each) => ({ value: each.key, label: each.name })),
+  ...(choices.data.value?.choices.formulas ?? []).map((each) => ({ value: each.key, label: each.name })),
 ])
-const found = useQuery({
-  queryKey: ['bakes', 'figures', formula],
-  queryFn: () =>
-    ask(
-      api.GET('/api/bakes/figures', {
-        params: { query: { formula: formula.value === ANY ? '' : formula.value } },
-      }),
-    ),
-  placeholderData: keepPreviousData,
-})
-const points = computed(() => found.data.value?.points ?? [])
-const right = computed(() => found.data.value?.right ?? null)
+const found = reactive(
+  useQuery({
+    queryKey: ['bakes', 'figures', formula],
+    queryFn: () =>
+      ask(
+        api.GET('/api/bakes/figures', {
+          params: { query: { formula: formula.value === ANY ? '' : formula.value } },
+        }),
+      ),
+    placeholderData: keepPreviousData,
+  }),
+)
+const points = computed(() => found.data?.points ?? [])
+const right = computed(() => found.data?.right ?? null)
 type Figure = 'dough_c' | 'bulk_min' | 'share' | 'liked'
 const SAYS: Record<Figure, (value: number) => string> = {
   dough_c: (value) => warmth(value),
@@ -77,12 +80,7 @@ const ends = computed(() => {
       hide-label
       :options="formulas"
     />
-    <ElSkeleton v-if="found.isPending.value" :rows="5" animated />
-    <p v-else-if="found.isError.value" class="inverted notice" role="alert">
-      {{ words.failed }}
-      <ElButton @click="found.refetch()">{{ words.again }}</ElButton>
-    </p>
-    <template v-else>
+    <AskedState :query="found">
       <p v-if="!drawn.length" role="status">{{ t.fewPoints }}</p>
       <div class="figures">
         <FigureDots
@@ -123,7 +121,7 @@ const ends = computed(() => {
           </li>
         </ul>
       </section>
-    </template>
+    </AskedState>
   </LogFrame>
 </template>
 
@@ -141,12 +139,5 @@ section {
   gap: 8px;
   max-width: 68ch;
   margin-top: 12px;
-}
-.notice {
-  display: flex;
-  gap: 16px;
-  align-items: center;
-  padding: 12px 18px;
-  border-radius: var(--corner);
 }
 </style>

@@ -1,13 +1,15 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { computed, defineAsyncComponent, ref } from 'vue'
+import { computed, defineAsyncComponent, reactive, ref } from 'vue'
 import { RouterLink, useRoute, useRouter } from 'vue-router'
-import { api, ask, Refused } from '../../api/client'
+import { api, ask } from '../../api/client'
 import LoafMark from '../../charts/LoafMark.vue'
 import SideClock from '../../charts/SideClock.vue'
+import AskedState from '../../shell/AskedState.vue'
 import { useAbout } from '../../shell/title'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
+import LogPage from './LogPage.vue'
 import { looksOf } from './looks'
 import PhotoPair from './PhotoPair.vue'
 
@@ -19,15 +21,16 @@ const route = useRoute()
 const router = useRouter()
 const { day, span, say } = useUnits()
 const of = computed(() => String(route.query.of ?? ''))
-const found = useQuery({
-  queryKey: ['bakes', 'compare', of],
-  queryFn: () => ask(api.GET('/api/bakes/compare', { params: { query: { of: of.value } } })),
-  enabled: computed(() => of.value !== ''),
-  retry: false,
-})
-const sides = computed(() => found.data.value?.sides ?? [])
+const found = reactive(
+  useQuery({
+    queryKey: ['bakes', 'compare', of],
+    queryFn: () => ask(api.GET('/api/bakes/compare', { params: { query: { of: of.value } } })),
+    enabled: computed(() => of.value !== ''),
+    retry: false,
+  }),
+)
+const sides = computed(() => found.data?.sides ?? [])
 useAbout(() => t.compareTitle)
-const refusal = computed(() => (found.error.value instanceof Refused ? found.error.value.message : ''))
 /** Bakes of one day and name are told apart by their parts, else by their days. */
 const names = computed(() =>
   sides.value.map((side) => [side.part, side.name, day(side.line.out ?? side.line.started)].filter(Boolean).join(' · ')),
@@ -35,7 +38,7 @@ const names = computed(() =>
 const short = computed(() => sides.value.map((side) => side.part || day(side.line.out ?? side.line.started)))
 const everything = ref(false)
 const groups = computed(() => {
-  const lines = found.data.value?.compared.lines ?? []
+  const lines = found.data?.compared.lines ?? []
   return (['formula', 'method', 'done', 'came'] as const)
     .map((group) => ({
       group,
@@ -46,7 +49,7 @@ const groups = computed(() => {
 const looks = computed(() =>
   sides.value.map((side) => (side.sheet ? looksOf(side.sheet, side.top, side.base) : [])),
 )
-const differing = computed(() => new Set(found.data.value?.looks ?? []))
+const differing = computed(() => new Set(found.data?.looks ?? []))
 const pictures = computed(() =>
   sides.value.flatMap((side, index) =>
     side.photos.map((photo) => ({ ...photo, name: short.value[index]!, side: index })),
@@ -56,121 +59,96 @@ const keeping = ref(false)
 </script>
 
 <template>
-  <div class="beside">
-    <p class="no-print">
-      <RouterLink to="/log">{{ words.bakes.back }}</RouterLink>
-    </p>
+  <LogPage :title="t.compareTitle" titled>
     <h1>{{ t.compareTitle }}</h1>
     <p class="quiet">{{ t.compareLead }}</p>
     <p v-if="!of" role="status">{{ t.notEnough }}</p>
-    <ElSkeleton v-else-if="found.isPending.value" :rows="6" animated />
-    <p v-else-if="found.isError.value" class="inverted notice" role="alert">{{ refusal || words.failed }}</p>
-    <template v-else>
-      <p class="worth" role="status">{{ say(found.data.value!.compared.worth) }}</p>
-      <p class="no-print">
-        <ElButton @click="keeping = true">{{ t.makeTrial }}</ElButton>
-      </p>
-      <TrialSheet
-        v-if="keeping"
-        :formula="sides[0]!.line.formula_id"
-        :sides="sides.map((side, index) => ({ bake: side.key, part: side.part, name: names[index]! }))"
-        @close="keeping = false"
-        @kept="(key: string) => router.push(`/log/trials/${key}`)"
-      />
-      <SideClock :sides="sides" :names="names" :say="span" />
+    <AskedState v-else :query="found" :rows="6">
+      <template v-if="found.data">
+        <p class="worth" role="status">{{ say(found.data.compared.worth) }}</p>
+        <p class="no-print">
+          <ElButton @click="keeping = true">{{ t.makeTrial }}</ElButton>
+        </p>
+        <TrialSheet
+          v-if="keeping"
+          :formula="sides[0]!.line.formula_id"
+          :sides="sides.map((side, index) => ({ bake: side.key, part: side.part, name: names[index]! }))"
+          @close="keeping = false"
+          @kept="(key: string) => router.push(`/log/trials/${key}`)"
+        />
+        <SideClock :sides="sides" :names="names" :say="span" />
 
-      <section>
-        <header>
-          <h2>{{ t.differs }}</h2>
-          <ElButton class="link no-print" @click="everything = !everything">{{
-            everything ? t.alike : t.everything
-          }}</ElButton>
-        </header>
-        <div class="scroll">
-          <table>
-            <thead>
-              <tr>
-                <td></td>
-                <th v-for="(name, index) in short" :key="index" scope="col">{{ name }}</th>
-              </tr>
-            </thead>
-            <tbody v-for="group in groups" :key="group.group">
-              <tr class="group">
-                <th scope="rowgroup" :colspan="sides.length + 1">{{ t.groups[group.group] }}</th>
-              </tr>
-              <tr v-for="(line, place) in group.lines" :key="place" :class="{ differs: line.differs }">
-                <th scope="row">{{ line.what }}</th>
-                <td v-for="(value, index) in line.values" :key="index">{{ value || t.unknown }}</td>
-              </tr>
-            </tbody>
-          </table>
-        </div>
-      </section>
+        <section>
+          <header>
+            <h2>{{ t.differs }}</h2>
+            <ElButton class="link no-print" @click="everything = !everything">{{
+              everything ? t.alike : t.everything
+            }}</ElButton>
+          </header>
+          <div class="scroll">
+            <table>
+              <thead>
+                <tr>
+                  <td></td>
+                  <th v-for="(name, index) in short" :key="index" scope="col">{{ name }}</th>
+                </tr>
+              </thead>
+              <tbody v-for="group in groups" :key="group.group">
+                <tr class="group">
+                  <th scope="rowgroup" :colspan="sides.length + 1">{{ t.groups[group.group] }}</th>
+                </tr>
+                <tr v-for="(line, place) in group.lines" :key="place" :class="{ differs: line.differs }">
+                  <th scope="row">{{ line.what }}</th>
+                  <td v-for="(value, index) in line.values" :key="index">{{ value || t.unknown }}</td>
+                </tr>
+              </tbody>
+            </table>
+          </div>
+        </section>
 
-      <section>
-        <h2>{{ t.loaves }}</h2>
-        <div class="loaves" :style="{ '--many': sides.length }">
-          <article v-for="(side, index) in sides" :key="index">
-            <h3>
-              <RouterLink :to="`/log/${side.key}`">{{ short[index] }}</RouterLink>
-            </h3>
-            <template v-if="side.sheet">
-              <LoafMark
-                :form="side.sheet.form"
-                :scores="side.sheet.scores"
-                :blow-out="side.sheet.blow_out"
-                :openness="side.sheet.openness"
-                :colour="side.sheet.top_colour"
-                :width="92"
-              />
-              <dl>
-                <div
-                  v-for="[name, title, what] in looks[index]"
-                  :key="name"
-                  :class="{ differs: differing.has(name) }"
-                >
-                  <dt class="small quiet">{{ title }}</dt>
-                  <dd>{{ what }}</dd>
-                </div>
-              </dl>
-              <p v-if="side.sheet.note" class="said">{{ side.sheet.note }}</p>
-            </template>
-            <p v-else class="quiet">{{ t.notJudged }}</p>
-            <p v-for="note in side.notes" :key="note" class="said">{{ note }}</p>
-          </article>
-        </div>
-      </section>
+        <section>
+          <h2>{{ t.loaves }}</h2>
+          <div class="loaves" :style="{ '--many': sides.length }">
+            <article v-for="(side, index) in sides" :key="index">
+              <h3>
+                <RouterLink :to="`/log/${side.key}`">{{ short[index] }}</RouterLink>
+              </h3>
+              <template v-if="side.sheet">
+                <LoafMark :loaf="side.sheet" :width="92" />
+                <dl>
+                  <div
+                    v-for="[name, title, what] in looks[index]"
+                    :key="name"
+                    :class="{ differs: differing.has(name) }"
+                  >
+                    <dt class="small quiet">{{ title }}</dt>
+                    <dd>{{ what }}</dd>
+                  </div>
+                </dl>
+                <p v-if="side.sheet.note" class="said">{{ side.sheet.note }}</p>
+              </template>
+              <p v-else class="quiet">{{ t.notJudged }}</p>
+              <p v-for="note in side.notes" :key="note" class="said">{{ note }}</p>
+            </article>
+          </div>
+        </section>
 
-      <section>
-        <h2>{{ t.photos }}</h2>
-        <p v-if="!pictures.length" class="quiet">{{ t.noPhotos }}</p>
-        <PhotoPair v-else :pictures="pictures" />
-      </section>
-    </template>
-  </div>
+        <section>
+          <h2>{{ t.photos }}</h2>
+          <p v-if="!pictures.length" class="quiet">{{ t.noPhotos }}</p>
+          <PhotoPair v-else :pictures="pictures" />
+        </section>
+      </template>
+    </AskedState>
+  </LogPage>
 </template>
 
 <style scoped>
-.beside {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  align-content: start;
-  gap: 14px;
-  max-width: 1160px;
-  padding: 18px 28px 48px;
-}
-h1 {
-  font-size: 2.75rem;
-}
 .worth {
   padding-left: 14px;
   border-left: 4px solid var(--ink);
   font: 600 1.25rem/1.35 var(--show);
   max-width: 70ch;
-}
-.notice {
-  padding: 12px 18px;
-  border-radius: var(--corner);
 }
 section {
   margin-top: 14px;
@@ -241,12 +219,6 @@ dl .differs dd {
   overflow-wrap: anywhere;
 }
 @media (max-width: 720px) {
-  .beside {
-    padding: 12px 16px 32px;
-  }
-  h1 {
-    font-size: 2.125rem;
-  }
   .loaves {
     grid-auto-flow: column;
     grid-template-columns: none;

@@ -25,14 +25,7 @@ const nameOf = (place: number) => {
     <p class="small quiet">{{ t.ofFormula({ formula: found.formula_name, day: day(found.at) }) }}</p>
     <ul>
       <li v-for="(_, place) in found.trial.sides" :key="place" :class="{ better: better === place }">
-        <LoafMark
-          v-if="found.loaves[place]"
-          :form="found.loaves[place]!.form"
-          :scores="found.loaves[place]!.scores"
-          :openness="found.loaves[place]!.openness"
-          :colour="found.loaves[place]!.top_colour"
-          :width="44"
-        />
+        <LoafMark v-if="found.loaves[place]" :loaf="found.loaves[place]!" :width="44" />
         <span>{{ nameOf(place) }}</span>
       </li>
     </ul>

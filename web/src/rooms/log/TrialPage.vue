@@ -1,14 +1,18 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { computed, ref, watch } from 'vue'
+import { computed, reactive, ref, watch } from 'vue'
 import { RouterLink, useRoute } from 'vue-router'
-import { api, ask, Refused, type Schemas } from '../../api/client'
+import { api, ask, type Schemas } from '../../api/client'
 import LoafMark from '../../charts/LoafMark.vue'
 import ChoiceRow from '../../forms/ChoiceRow.vue'
-import { asRefused } from '../../shell/newest'
+import TextField from '../../forms/TextField.vue'
+import { useActing } from '../../shell/acting'
+import AskedState from '../../shell/AskedState.vue'
 import { useAbout } from '../../shell/title'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
+import LogPage from './LogPage.vue'
+import { partsBeside } from './partsBeside'
 
 /** One trial: its sides, judged side by side, concluded in the baker's words. */
 const t = words.log
@@ -16,14 +20,15 @@ const route = useRoute()
 const client = useQueryClient()
 const { day, say } = useUnits()
 const key = computed(() => String(route.params.id))
-const found = useQuery({
-  queryKey: ['trials', key],
-  queryFn: () => ask(api.GET('/api/trials/{key}', { params: { path: { key: key.value } } })),
-})
-const shown = computed(() => found.data.value?.trial ?? null)
+const found = reactive(
+  useQuery({
+    queryKey: ['trials', key],
+    queryFn: () => ask(api.GET('/api/trials/{key}', { params: { path: { key: key.value } } })),
+  }),
+)
+const shown = computed(() => found.data?.trial ?? null)
 const trial = computed(() => shown.value?.trial ?? null)
 useAbout(() => trial.value?.question)
-const lost = computed(() => (found.error.value instanceof Refused ? found.error.value.message : ''))
 const nameOf = (place: number) => {
   const side = trial.value!.sides[place]!
   const line = shown.value!.sides[place]
@@ -47,21 +52,15 @@ const options = computed(() => [
 ])
 const judged = computed(() => trial.value?.better ?? null)
 const compareOf = computed(() =>
-  (trial.value?.sides ?? [])
-    .map(({ bake, part }) => (part && !hidden.value ? `${bake}:${part}` : bake))
-    .join(','),
+  (trial.value?.sides ?? []).map(({ bake, part }) => partsBeside(bake, [part])).join(','),
 )
 const hidden = computed(() => Boolean(trial.value?.blind && judged.value === null))
-const wrong = ref('')
-async function taken(asked: Promise<Schemas['TrialAnswer']>) {
-  wrong.value = ''
-  try {
+const { problem: wrong, act } = useActing()
+const taken = (asked: Promise<Schemas['TrialAnswer']>) =>
+  act(async () => {
     client.setQueryData(['trials', key.value], await asked)
     for (const queryKey of [['trials'], ['bakes']]) await client.invalidateQueries({ queryKey })
-  } catch (error) {
-    wrong.value = asRefused(error).message
-  }
-}
+  })
 const path = computed(() => ({ params: { path: { key: key.value } } }))
 const conclude = () =>
   taken(
@@ -78,93 +77,63 @@ const putAway = (away: boolean) =>
 </script>
 
 <template>
-  <div class="page">
-    <p class="no-print">
-      <RouterLink to="/log/trials">{{ t.trials }}</RouterLink>
-    </p>
-    <h1 v-if="!found.data.value" class="out-of-sight">{{ t.trialTitle }}</h1>
-    <ElSkeleton v-if="found.isPending.value" :rows="5" animated />
-    <p v-else-if="found.isError.value" class="inverted notice" role="alert">{{ lost || words.failed }}</p>
-    <template v-else-if="shown && trial">
-      <h1>{{ trial.question }}</h1>
-      <p class="quiet">{{ t.ofFormula({ formula: shown.formula_name, day: day(shown.at) }) }}</p>
-      <p v-if="shown.put_away" role="status">
-        {{ t.putAwayDone }} <ElButton class="link" @click="putAway(false)">{{ t.undo }}</ElButton>
-      </p>
-      <p v-if="hidden">{{ t.isBlind }}</p>
-      <ol class="sides">
-        <li v-for="(side, place) in trial.sides" :key="place" :class="{ better: judged === place }">
-          <h2>{{ nameOf(place) }}</h2>
-          <LoafMark
-            v-if="shown.loaves[place]"
-            :form="shown.loaves[place]!.form"
-            :scores="shown.loaves[place]!.scores"
-            :blow-out="shown.loaves[place]!.blow_out"
-            :openness="shown.loaves[place]!.openness"
-            :colour="shown.loaves[place]!.top_colour"
-            :width="110"
-          />
-          <p v-if="shown.loaves[place]?.liked">
-            {{ words.loaf.liking({ of: shown.loaves[place]!.liked! }) }}
-          </p>
-          <p v-if="!shown.sides[place]?.out" class="quiet">{{ t.notBaked }}</p>
-          <RouterLink v-else :to="`/log/${side.bake}?loaf=${encodeURIComponent(side.part)}`">{{
-            t.judgeLoaf
-          }}</RouterLink>
-        </li>
-      </ol>
-      <p v-if="shown.ready && !hidden" class="no-print">
-        <RouterLink :to="{ path: '/log/compare', query: { of: compareOf } }">{{ t.compare }}</RouterLink>
-      </p>
-      <form v-if="shown.ready && judged === null" class="no-print" @submit.prevent="conclude">
-        <ChoiceRow v-model="better" :legend="t.which" :options="options" />
-        <div class="note">
-          <label for="conclusion" class="small quiet">{{ t.conclusion }}</label>
-          <ElInput
-            id="conclusion"
-            v-model="conclusion"
-            type="textarea"
-            :autosize="{ minRows: 2, maxRows: 8 }"
-            maxlength="2000"
-          />
-        </div>
-        <ElButton native-type="submit" class="action" :disabled="better === ''">{{ t.conclude }}</ElButton>
-      </form>
-      <section v-else-if="judged !== null" class="came">
-        <h2>{{ judged < 0 ? t.noBetter : t.better({ side: nameOf(judged) }) }}</h2>
-        <p class="said">{{ trial.conclusion }}</p>
-        <ElButton class="link no-print" @click="reopen">{{ t.reopen }}</ElButton>
-      </section>
-      <p v-if="wrong" class="inverted notice" role="alert">{{ wrong }}</p>
-      <section>
-        <h2 class="small-title">{{ t.pooled }}</h2>
-        <p>{{ say(shown.pooled.worth) }}</p>
-        <p v-if="shown.pooled.pairs > 1" class="small quiet">
-          <template v-for="({ side, count }, index) in shown.pooled.wins" :key="side">
-            <template v-if="index"> · </template>{{ t.wins({ side, count }) }} </template
-          ><template v-if="shown.pooled.neither"> · {{ t.draws({ count: shown.pooled.neither }) }}</template>
+  <LogPage :title="t.trialTitle" :titled="trial !== null" to="/log/trials" :back="t.trials">
+    <AskedState :query="found">
+      <template v-if="shown && trial">
+        <h1>{{ trial.question }}</h1>
+        <p class="quiet">{{ t.ofFormula({ formula: shown.formula_name, day: day(shown.at) }) }}</p>
+        <p v-if="shown.put_away" role="status">
+          {{ t.putAwayDone }} <ElButton class="link" @click="putAway(false)">{{ t.undo }}</ElButton>
         </p>
-      </section>
-      <p class="no-print">
-        <RouterLink :to="`/log/formula/${shown.formula_id}`">{{ t.history }}</RouterLink>
-        <ElButton v-if="!shown.put_away" class="link" @click="putAway(true)">{{ t.putAway }}</ElButton>
-      </p>
-    </template>
-  </div>
+        <p v-if="hidden">{{ t.isBlind }}</p>
+        <ol class="sides">
+          <li v-for="(side, place) in trial.sides" :key="place" :class="{ better: judged === place }">
+            <h2>{{ nameOf(place) }}</h2>
+            <LoafMark v-if="shown.loaves[place]" :loaf="shown.loaves[place]!" :width="110" />
+            <p v-if="shown.loaves[place]?.liked">
+              {{ words.loaf.liking({ of: shown.loaves[place]!.liked! }) }}
+            </p>
+            <p v-if="!shown.sides[place]?.out" class="quiet">{{ t.notBaked }}</p>
+            <RouterLink v-else :to="`/log/${side.bake}?loaf=${encodeURIComponent(side.part)}`">{{
+              t.judgeLoaf
+            }}</RouterLink>
+          </li>
+        </ol>
+        <p v-if="shown.ready && !hidden" class="no-print">
+          <RouterLink :to="{ path: '/log/compare', query: { of: compareOf } }">{{ t.compare }}</RouterLink>
+        </p>
+        <form v-if="shown.ready && judged === null" class="no-print" @submit.prevent="conclude">
+          <ChoiceRow v-model="better" :legend="t.which" :options="options" />
+          <TextField v-model="conclusion" class="note" :label="t.conclusion" :most="2000" :rows="3" />
+          <ElButton native-type="submit" class="action" :disabled="better === ''">{{ t.conclude }}</ElButton>
+        </form>
+        <section v-else-if="judged !== null" class="came">
+          <h2>{{ judged < 0 ? t.noBetter : t.better({ side: nameOf(judged) }) }}</h2>
+          <p class="said">{{ trial.conclusion }}</p>
+          <ElButton class="link no-print" @click="reopen">{{ t.reopen }}</ElButton>
+        </section>
+        <p v-if="wrong" class="inverted notice" role="alert">{{ wrong }}</p>
+        <section>
+          <h2 class="small-title">{{ t.pooled }}</h2>
+          <p>{{ say(shown.pooled.worth) }}</p>
+          <p v-if="shown.pooled.pairs > 1" class="small quiet">
+            <template v-for="({ side, count }, index) in shown.pooled.wins" :key="side">
+              <template v-if="index"> · </template>{{ t.wins({ side, count }) }} </template
+            ><template v-if="shown.pooled.neither">
+              · {{ t.draws({ count: shown.pooled.neither }) }}</template
+            >
+          </p>
+        </section>
+        <p class="no-print">
+          <RouterLink :to="`/log/formula/${shown.formula_id}`">{{ t.history }}</RouterLink>
+          <ElButton v-if="!shown.put_away" class="link" @click="putAway(true)">{{ t.putAway }}</ElButton>
+        </p>
+      </template>
+    </AskedState>
+  </LogPage>
 </template>
 
 <style scoped>
-.page {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  align-content: start;
-  gap: 14px;
-  max-width: 860px;
-  padding: 18px 28px 48px;
-}
-h1 {
-  font-size: 2.5rem;
-}
 .notice {
   padding: 12px 18px;
   border-radius: var(--corner);
@@ -193,8 +162,6 @@ form {
   justify-items: start;
 }
 .note {
-  display: grid;
-  gap: 4px;
   width: 100%;
 }
 .came {
@@ -208,13 +175,5 @@ form {
 }
 .small-title {
   font-size: 1.125rem;
-}
-@media (max-width: 720px) {
-  .page {
-    padding: 12px 16px 32px;
-  }
-  h1 {
-    font-size: 2rem;
-  }
 }
 </style>

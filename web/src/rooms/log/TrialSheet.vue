@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query'
 import { reactive, ref } from 'vue'
-import { api, ask, Refused } from '../../api/client'
+import { api, ask } from '../../api/client'
 import TextField from '../../forms/TextField.vue'
 import TickField from '../../forms/TickField.vue'
+import { useActing } from '../../shell/acting'
 import { newKey } from '../../shell/keys'
 import { words } from '../../words'
 import SheetFrame from '../bench/SheetFrame.vue'
@@ -20,12 +21,10 @@ const question = ref('')
 const says = reactive(props.sides.map(() => ''))
 const blind = ref(false)
 const parts = props.sides.every((side) => side.part)
-const problem = ref('')
-const busy = ref(false)
+const { busy, problem, act } = useActing()
 const key = newKey()
-async function keep() {
-  busy.value = true
-  try {
+const keep = () =>
+  act(async () => {
     const body = {
       formula_id: props.formula,
       question: question.value,
@@ -35,12 +34,7 @@ async function keep() {
     await ask(api.PUT('/api/trials/{key}', { params: { path: { key } }, body }))
     await client.invalidateQueries({ queryKey: ['trials'] })
     emit('kept', key)
-  } catch (error) {
-    problem.value = error instanceof Refused && error.message ? error.message : words.failed
-  } finally {
-    busy.value = false
-  }
-}
+  })
 </script>
 
 <template>

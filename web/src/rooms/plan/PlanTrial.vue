@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { computed, ref, watch } from 'vue'
-import { api, ask, Refused, type Asked, type Schemas } from '../../api/client'
+import { computed, reactive, ref, watch } from 'vue'
+import { api, ask, type Asked, type Schemas } from '../../api/client'
 import ChoiceRow from '../../forms/ChoiceRow.vue'
 import TextField from '../../forms/TextField.vue'
 import TickField from '../../forms/TickField.vue'
+import { useActing } from '../../shell/acting'
+import AskedState from '../../shell/AskedState.vue'
 import { words } from '../../words'
 import SheetFrame from '../bench/SheetFrame.vue'
 
@@ -16,13 +18,15 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ close: [] }>()
 const t = words.log
-const found = useQuery({
-  queryKey: ['trial offers', JSON.stringify(props.asked)],
-  queryFn: () =>
-    ask(api.POST('/api/plan/trials', { body: props.asked, params: { query: { plan: props.plan ?? '' } } })),
-  retry: false,
-})
-const offers = computed(() => found.data.value?.offers ?? [])
+const found = reactive(
+  useQuery({
+    queryKey: ['trial offers', JSON.stringify(props.asked)],
+    queryFn: () =>
+      ask(api.POST('/api/plan/trials', { body: props.asked, params: { query: { plan: props.plan ?? '' } } })),
+    retry: false,
+  }),
+)
+const offers = computed(() => found.data?.offers ?? [])
 const code = ref('')
 const question = ref('')
 const blind = ref(false)
@@ -34,49 +38,38 @@ watch(offer, (now, before) => {
   if (now && (!question.value || question.value === `${before?.title ?? ''}?`))
     question.value = `${now.title}?`
 })
-const problem = ref('')
-const busy = ref(false)
+const { busy, problem, act } = useActing()
 async function keepIt() {
-  if (!offer.value) return
-  busy.value = true
-  try {
-    await props.keep(offer.value, question.value, blind.value)
-    emit('close')
-  } catch (error) {
-    problem.value = error instanceof Refused && error.message ? error.message : words.failed
-  } finally {
-    busy.value = false
-  }
+  if (offer.value && (await act(() => props.keep(offer.value!, question.value, blind.value)))) emit('close')
 }
-const refusal = computed(() => (found.error.value instanceof Refused ? found.error.value.message : ''))
 </script>
 
 <template>
   <SheetFrame :title="t.planTrial" :lead="t.trialLead" @close="emit('close')">
-    <ElSkeleton v-if="found.isPending.value" :rows="3" animated />
-    <p v-else-if="found.isError.value" role="alert">{{ refusal || words.failed }}</p>
-    <p v-else-if="!offers.length" role="status">{{ t.offersNone }}</p>
-    <form v-else @submit.prevent="keepIt">
-      <ChoiceRow
-        v-model="code"
-        :legend="t.trial"
-        :options="offers.map((each) => ({ value: each.code, label: each.title }))"
-      />
-      <ul v-if="offer">
-        <li v-for="(says, place) in offer.says" :key="place">
-          {{ t.cardSide({ part: offer.parts[place]!, says }) }}
-        </li>
-      </ul>
-      <TextField v-model="question" :label="t.question" :most="200" />
-      <div>
-        <TickField v-model="blind" :label="t.blind" />
-        <p class="small quiet">{{ t.blindHint }}</p>
-      </div>
-      <p v-if="problem" class="inverted wrong" role="alert">{{ problem }}</p>
-      <ElButton native-type="submit" class="action" :loading="busy" :disabled="!offer">{{
-        t.planIt
-      }}</ElButton>
-    </form>
+    <AskedState :query="found" :rows="3">
+      <p v-if="!offers.length" role="status">{{ t.offersNone }}</p>
+      <form v-else @submit.prevent="keepIt">
+        <ChoiceRow
+          v-model="code"
+          :legend="t.trial"
+          :options="offers.map((each) => ({ value: each.code, label: each.title }))"
+        />
+        <ul v-if="offer">
+          <li v-for="(says, place) in offer.says" :key="place">
+            {{ t.cardSide({ part: offer.parts[place]!, says }) }}
+          </li>
+        </ul>
+        <TextField v-model="question" :label="t.question" :most="200" />
+        <div>
+          <TickField v-model="blind" :label="t.blind" />
+          <p class="small quiet">{{ t.blindHint }}</p>
+        </div>
+        <p v-if="problem" class="inverted wrong" role="alert">{{ problem }}</p>
+        <ElButton native-type="submit" class="action" :loading="busy" :disabled="!offer">{{
+          t.planIt
+        }}</ElButton>
+      </form>
+    </AskedState>
   </SheetFrame>
 </template>
 
