@@ -174,7 +174,7 @@ def courses() -> dict[str, Question]:
                          {"kind": "bulk", "until": "ready",
                           "folds": [{"kind": "stretch", "count": 4, "first_min": 30, "gap_min": [20, 45]}]},
                          SHAPE, READY, small, COOL]}],
-            ready="2026-11-29T19:00:00+00:00",
+            ready="2026-11-29T19:30:00+00:00",
         ),
         "13 steel or tray": asked(
             trial_slipper,

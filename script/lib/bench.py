@@ -27,7 +27,7 @@ from gentle_crust.core.culture.culture import Culture
 from gentle_crust.core.culture.events import Event
 from gentle_crust.core.culture.jar import Jar
 from gentle_crust.core.culture.life import _lived
-from gentle_crust.core.fermentation.dough import Dough, FlourPart
+from gentle_crust.core.fermentation.dough import Dough, FlourPart, makeup
 from gentle_crust.core.fermentation.forecast import Stretch, forecast
 from gentle_crust.core.oven.bake import Bake, bake
 from gentle_crust.core.oven.kit import InVessel, OvenHeat, OvenStage, Preheat
@@ -75,7 +75,7 @@ def forecasts() -> tuple[float, float]:
     """A day's forecast with its band, through a cool night."""
     dough = Dough((FlourPart("strong_white", 900),), 630, 18, levain_g=180)
     path = (Stretch(6, 23, "covered_bowl"), Stretch(6, 20, "covered_bowl"), Stretch(12, 4, "banneton"))
-    return timed(60, lambda turn: forecast(dough, 24 + turn % 3, path, (0.5, 0.75)))
+    return timed(60, lambda turn: forecast(makeup(dough), 24 + turn % 3, path, (0.5, 0.75)))
 
 
 def _post(address: str, asked: dict, path: str = "/api/plan") -> None:

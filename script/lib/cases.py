@@ -22,6 +22,7 @@ class Case:
     low: float
     high: float
     value: Callable[[], float]
+    condition: str = "home"
 
 
 def white(g: float = 1000) -> tuple[FlourPart, ...]:
@@ -41,7 +42,8 @@ def hours_to(
     """Hours until ``dough`` has risen by ``rise`` at a steady ``c``; 99 if it never does."""
     made = makeup(dough)
     state = "tray" if container == "tray" else "bulk"
-    leg = Leg(60, np.full(240, float(c)), container, made.dough_g, greatest_rise(made, state))
+    fridge = start_c is not None and c < start_c - 10
+    leg = Leg(60, np.full(240, float(c)), container, made.dough_g, greatest_rise(made, state), fridge=fridge)
     found = run(made, begin(made, c if start_c is None else start_c), leg, ONE).hours_to(rise)[0]
     return 99.0 if np.isnan(found) else float(found)
 
@@ -87,7 +89,7 @@ def _cold_gain() -> float:
     for handling in ("divide", "gentle_shape"):
         state = handled(made, state, handling)
     holds = greatest_rise(made, "free_standing")
-    cold = run(made, state, Leg(12, np.full(48, 4.0), "banneton", 900, holds), ONE)
+    cold = run(made, state, Leg(12, np.full(48, 4.0), "banneton", 900, holds, fridge=True), ONE)
     return 100 * float(cold.rise[-1, 0] - rise_of(made, state)[0])
 
 

@@ -1,20 +1,37 @@
-"""A made-up population of doughs that differ from what their bakers say, to see how honest the band is."""
+"""Made-up populations of doughs that differ from what their bakers say, to see how honest the band is."""
 
 from dataclasses import dataclass, replace
 
 import numpy as np
-from cases import levain_dough
+from cases import levain_dough, white
 
-from gentle_crust.core.fermentation.capacity import greatest_rise
-from gentle_crust.core.fermentation.dough import makeup
-from gentle_crust.core.fermentation.engine import Leg, begin, run
-from gentle_crust.core.fermentation.readings import Reading, grid, update
-from gentle_crust.core.fermentation.uncertainty import ONE, Vigour, activities, span, unknown
-from gentle_crust.core.tables import constant
+from gentle_crust.core.fermentation.dough import Dough, Makeup, makeup
+from gentle_crust.core.fermentation.engine import begin
+from gentle_crust.core.fermentation.forecast import Stretch, carry, forecast
+from gentle_crust.core.fermentation.readings import Reading
+from gentle_crust.core.fermentation.uncertainty import Span, Vigour, of_leaven
 
-DOUGH_C, ROOM_C, HOURS, MASS_G, TARGET = 25.0, 23.0, 30.0, 1800.0, 0.55
-NOTHING: tuple[float, ...] = ()
+START_C = 25.0
 READ_AT_H = (3.0, 4.5)
+EYE_ERROR = 0.08
+NEVER_H = 1e3
+
+
+@dataclass(frozen=True)
+class Situation:
+    """Doughs that are forecast alike: what is said of them, and how far each truth is from that.
+
+    ``sigma`` of ln activity of their leavens; ``fridge_k``: by how much their fridge may be off, either way; all have
+    doughs up to 1 K and rooms up to 1.5 K off. ``read_at_h``: when their rise is read by eye.
+    """
+
+    name: str
+    made: Makeup
+    path: tuple[Stretch, ...]
+    rise: float
+    sigma: float
+    fridge_k: float = 0.0
+    read_at_h: tuple[float, ...] = ()
 
 
 @dataclass(frozen=True)
@@ -25,53 +42,63 @@ class Coverage:
     width_h: float
 
 
-def _rises(activity: np.ndarray, dough_c: float, room_c: float, dose: float) -> tuple[np.ndarray, np.ndarray]:
-    made = makeup(levain_dough(20))
-    made = replace(made, levain_yeast=made.levain_yeast * dose)
-    leg = Leg(HOURS, np.full(120, room_c), "covered_bowl", MASS_G, greatest_rise(made, "bulk"))
-    trace = run(made, begin(made, dough_c, len(activity)), leg, activity)
-    return trace.hours, trace.rise
+def situations() -> tuple[Situation, ...]:
+    """Bought yeast; a culture that nobody knows; the same in a fridge; the same after readings."""
+    levain, room = makeup(levain_dough(20)), (Stretch(40, 23),)
+    yeasted = makeup(Dough(white(), 680, 20, instant_yeast_g=4))
+    cold = (Stretch(3.5, 24), Stretch(60, 4, "banneton", place="fridge"))
+    return (
+        Situation("instant yeast, room", yeasted, room, 1.0, 0.10),
+        Situation("unknown levain, room", levain, room, 0.55, 0.40),
+        Situation("unknown levain, fridge known to 2 K", levain, cold, 0.45, 0.40, 2.0),
+        Situation("unknown levain, read once", levain, room, 0.55, 0.40, read_at_h=READ_AT_H[:1]),
+        Situation("unknown levain, read twice", levain, room, 0.55, 0.40, read_at_h=READ_AT_H),
+    )
 
 
-def _crossing(hours: np.ndarray, rise: np.ndarray) -> float:
-    return float(np.interp(TARGET, np.maximum.accumulate(rise), hours))
+def _true_path(one: Situation, chance: np.random.Generator) -> tuple[Stretch, ...]:
+    room_k = chance.uniform(-1.5, 1.5) if one.sigma > 0.2 else chance.uniform(-0.3, 0.3)
+    fridge_k = chance.uniform(-one.fridge_k, one.fridge_k) if one.fridge_k else 0.0
+    return tuple(
+        replace(each, ambient_c=each.ambient_c + (fridge_k if each.place == "fridge" else room_k)) for each in one.path
+    )
 
 
-def coverage(count: int, read_at_h: tuple[float, ...], seed: int = 7) -> Coverage:
-    """Forecast ``count`` doughs after readings by eye at ``read_at_h``, and see how many keep to the band.
+def truth_of(one: Situation, chance: np.random.Generator) -> tuple[np.ndarray, np.ndarray]:
+    """Hours and rise of one dough of a situation, as it really goes."""
+    activity = np.exp(chance.normal(0, one.sigma, 1))
+    start_c = START_C + (chance.uniform(-1, 1) if one.sigma > 0.2 else chance.uniform(-0.3, 0.3))
+    exact = Vigour(1.0, 0.0)
+    state = begin(one.made, start_c)
+    traces = carry(one.made, state, _true_path(one, chance), one.made.dough_g, exact, activity)
+    hours = np.concatenate([trace.start_age_h + trace.hours for trace in traces])
+    return hours, np.concatenate([trace.rise[:, 0] for trace in traces])
 
-    Each dough's leaven differs by its sigma; its dough by up to 1 C, room by up to 1.5 C, dose by up to 5 % and
-    ripeness by a tenth, of which the forecast is not told; readings err by 8 points.
-    """
+
+def _reached(hours: np.ndarray, rise: np.ndarray, target: float) -> float:
+    highest = np.maximum.accumulate(rise)
+    return float(np.interp(target, highest, hours)) if highest[-1] >= target else NEVER_H
+
+
+def band_of(one: Situation, readings: tuple[Reading, ...] = ()) -> Span:
+    """The band that a situation's dough is told."""
+    found = forecast(one.made, START_C, one.path, (one.rise,), 1, of_leaven(one.made), readings)
+    return found.targets[0].hours
+
+
+def coverage(one: Situation, count: int, seed: int = 7) -> Coverage:
+    """Forecast ``count`` doughs of a situation, and see how many keep to the band. Readings err by 8 points."""
     chance = np.random.default_rng(seed)
-    prior = unknown()
-    sigma = constant("fermentation", "uncertainty", "unknown_culture_sigma")
-    wide_hours, wide = _rises(grid(prior), DOUGH_C, ROOM_C, 1.0)
+    told = band_of(one)
     inside, widths = 0, []
     for _ in range(count):
-        true = np.exp(chance.normal(0, sigma, 1))
-        dose = (1 + chance.uniform(-0.05, 0.05)) * np.exp(chance.normal(0, 0.10))
-        hours, rise = _rises(true, DOUGH_C + chance.uniform(-1, 1), ROOM_C + chance.uniform(-1.5, 1.5), dose)
-        truth = _crossing(hours, rise[:, 0])
-        seen = [at for at in read_at_h if at < truth]
-        readings = tuple(
-            Reading(at, "rise_eye", max(float(np.interp(at, hours, rise[:, 0])) + chance.normal(0, 0.08), 0.0))
-            for at in seen
-        )
-        vigour = update(readings, lambda at: _at(at, wide_hours, wide), prior) if readings else prior
-        told_hours, told = _rises(activities(vigour), DOUGH_C, ROOM_C, 1.0)
-        found = span(np.array([_crossing(told_hours, told[:, column]) for column in range(told.shape[1])]))
-        low, high = found.low or 0.0, found.high or HOURS
+        hours, rise = truth_of(one, chance)
+        truth = _reached(hours, rise, one.rise)
+        seen = [at for at in one.read_at_h if at < truth]
+        if one.read_at_h:
+            read = [max(float(np.interp(at, hours, rise)) + chance.normal(0, EYE_ERROR), 0.0) for at in seen]
+            told = band_of(one, tuple(Reading(at, "rise_eye", each) for at, each in zip(seen, read, strict=True)))
+        low, high = told.low or NEVER_H, told.high or NEVER_H
         inside += low <= truth <= high
-        widths.append(high - low)
+        widths.append(min(high, 60.0) - min(low, 60.0))
     return Coverage(inside / count, float(np.mean(widths)))
-
-
-def _at(at_h: float, hours: np.ndarray, rise: np.ndarray) -> np.ndarray:
-    return np.array([np.interp(at_h, hours, rise[:, column]) for column in range(rise.shape[1])])
-
-
-def likely(vigour: Vigour) -> float:
-    """Likely hours to the target for a dough as it was said to be."""
-    hours, rise = _rises(ONE * vigour.likely, DOUGH_C, ROOM_C, 1.0)
-    return _crossing(hours, rise[:, 0])

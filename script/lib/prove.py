@@ -14,7 +14,7 @@ from itertools import pairwise
 from pathlib import Path
 
 from hostile import REQUESTS, throw
-from population import coverage
+from population import coverage, situations
 from tests.plans import Bench, Wish, kitchen, make_plan
 
 from gentle_crust import demo
@@ -148,13 +148,11 @@ def silent_dough() -> Proof:
 
 
 def bands() -> Proof:
-    """Made-up doughs of an unknown levain keep to the band of 80 %, before and after readings by eye."""
-    found = {name: coverage(400, at, seed=7) for name, at in (("none", ()), ("one", (3.0,)), ("two", (3.0, 4.5)))}
+    """Made-up doughs by leaven and place keep to the band of 80 %, before and after readings by eye."""
+    found = {one.name: coverage(one, 400, seed=7) for one in situations()}
     return Proof(
         all(0.72 <= each.inside <= 0.88 for each in found.values()),
-        tuple(
-            f"{name} read: {100 * each.inside:.0f} % inside, {each.width_h:.1f} h wide" for name, each in found.items()
-        ),
+        tuple(f"{name}: {100 * each.inside:.0f} % inside, {each.width_h:.1f} h wide" for name, each in found.items()),
     )
 
 

@@ -280,7 +280,8 @@ def test_a_judgement_is_kept_as_it_was_shown_moves_the_dough_and_is_scored(day):
     assert refused[0]["field"] == "cues.jiggle"
     for key, at in (("divide-1", (18, 20)), ("shape-1", (18, 50))):
         day.at(*at).done(key)
-    day.at(6, 0, 29).press("bake_judged", {"cues": {"edge": "firm"}})
+    signs = {"edge": "firm", "poke": "slow_partial", "jiggle": "wobbly", "feel": "airy"}
+    day.at(6, 0, 29).press("bake_judged", {"cues": signs})
     day.press("bake_outcome", {"how": "right"})
     assert day.client.get("/api/bench/score").json["score"] == {"right": 1, "judged": 1}
 

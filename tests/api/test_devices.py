@@ -36,7 +36,7 @@ def shown(kitchen, at, quantity):
 def test_the_played_dough_rises_cools_and_is_baked():
     kitchen = mixed()
     early, late = (kitchen.dough_at(SATURDAY + hours * HOUR) for hours in (1, 6))
-    assert early[1] < 0.15 < 0.4 < late[1] and abs(late[0] - 21.6) < 1.5
+    assert early[1] < 0.15 < 0.35 < late[1] and abs(late[0] - 21.6) < 1.5
     kitchen.do("divide", SATURDAY + 6 * HOUR)
     kitchen.do("chill", SATURDAY + 6.5 * HOUR)
     assert kitchen.dough_at(SATURDAY + 16 * HOUR)[0] < 7

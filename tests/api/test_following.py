@@ -26,7 +26,7 @@ def test_a_reading_is_kept_once_moves_the_plan_and_survives_a_restart(evening, s
     before = evening.get(PLAN).json
     assert before["readings"] == [] and before["followed"] is None
     for _ in range(2):
-        after = read(evening, "r1", measure="line_ml", value=1950, at="2026-11-28T16:00").json
+        after = read(evening, "r1", measure="line_ml", value=2300, at="2026-11-28T16:00").json
     assert len(after["readings"]) == 1 and "faster" in after["followed"]["told"]["sentence"]
     assert after["followed"]["times"]["bulk_end"] < before["plan"]["times"]["bulk_end"]
     assert after["plan"] == before["plan"]

@@ -93,7 +93,7 @@ def test_what_is_judged_ready_ends_its_stage_at_once(own):
     own.day.mixed().at(17, 30)
     for number in (1, 2, 3, 4):
         own.day.done(f"fold-{number}")
-    own.day.at(17, 45)
+    own.day.at(18, 5)
     page = own.open()
     press(page, "Is it ready?")
     sheet = page.get_by_role("dialog")

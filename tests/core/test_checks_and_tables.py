@@ -7,8 +7,9 @@ import pytest
 
 from gentle_crust.core.checks import checks
 from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core.fermentation import pace
 from gentle_crust.core.fermentation.capacity import greatest_rise
-from gentle_crust.core.fermentation.dough import Dough, FlourPart, makeup
+from gentle_crust.core.fermentation.dough import Dough, FlourPart, YeastState, makeup
 from gentle_crust.core.fermentation.targets import bulk_rise, proof_target, share_of_greatest
 from gentle_crust.core.formula.compare import compare
 from gentle_crust.core.formula.feel import feel
@@ -33,7 +34,7 @@ def codes(**changes):
     [
         ({"salt_percent": 0.8}, "salt_low"),
         ({"salt_percent": 4}, "salt_high"),
-        ({"hydration_percent": 95}, "batter"),
+        ({"hydration_percent": 108}, "batter"),
         ({"hydration_percent": 50}, "very_stiff"),
         ({"preferments": (replace(LEVAIN, flour_percent=55),)}, "much_preferment"),
         ({"preferments": (Preferment("biga", "strong_white", 30, 80, 0.1),)}, "not_stiff"),
@@ -102,14 +103,41 @@ def test_capacity_is_within_what_bakers_see():
 
 
 def test_pace_of_salt_sugar_and_grain():
-    def pace(**more):
-        return makeup(Dough((FlourPart("strong_white", 1000),), 700, **{"salt_g": 20, **more})).pace
+    def pace(water_g=680, **more):
+        return makeup(Dough((FlourPart("strong_white", 1000),), water_g, **{"salt_g": 20, **more})).pace
+
+    def of(kind):
+        return makeup(Dough((FlourPart(kind, 1000),), 680, 20)).pace
 
     assert pace() == pytest.approx(1)
     assert pace(salt_g=0) > 1.15 and pace(salt_g=30) < 1
-    assert pace(sugar_g=30) == pytest.approx(1) and pace(sugar_g=200) < 0.5
-    assert made([("whole_wheat", 1000)]).pace == pytest.approx(1.25)
-    assert made([("rye", 1000)]).pace == pytest.approx(1.30)
+    assert pace(sugar_g=30) == pytest.approx(1, abs=0.01) and pace(sugar_g=200) < 0.55
+    assert pace(sugar_g=300) < 0.3 < pace(sugar_g=300, yeast=YeastState(osmotolerant=True))
+    assert of("whole_wheat") == pytest.approx(1.25) and of("rye") == pytest.approx(1.22)
+
+
+def test_a_stiff_dough_is_slow_and_water_helps_ever_less():
+    paces = [pace.of_water(water) for water in np.arange(0.45, 1.21, 0.05)]
+    steps = np.diff(paces)
+    assert (steps > 0).all() and steps[0] > 5 * steps[-1]
+    assert pace.of_water(0.68) == pytest.approx(1)
+
+
+def test_a_plateau_has_less_air_over_it():
+    """Atmosphere as tabled at 0, 1,500 and 2,500 m."""
+    assert [round(pace.air_pressure(h), 2) for h in (0, 1500, 2500)] == [1.0, 0.83, 0.74]
+
+
+def test_what_is_woken_is_awake_and_dry_yeast_sleeps_longer():
+    def waking(**more):
+        found = makeup(Dough((FlourPart("strong_white", 1000),), 680, 20, **more))
+        return found.asleep, found.waking
+
+    assert waking(instant_yeast_g=5) == (1, 1)
+    assert waking(instant_yeast_g=5, yeast=YeastState(woken_min=10))[0] == 0
+    assert waking(instant_yeast_g=5, yeast=YeastState(woken_min=5))[0] == pytest.approx(0.5)
+    assert waking(active_dry_yeast_g=6)[1] == pytest.approx(1.8)
+    assert 1 < waking(active_dry_yeast_g=3, instant_yeast_g=3)[1] < 1.8
 
 
 @pytest.mark.parametrize(
@@ -195,3 +223,40 @@ def test_limits_name_field_limits_and_remedy():
     assert "0 and 5 %" in say(refused.value.what).sentence and "from 0 to 5 %" in say(refused.value.what).remedy
     with pytest.raises(CraftError):
         within("x", Limit("salt", 0, 1), float("nan"))
+
+
+@pytest.mark.parametrize(
+    ("c", "flour", "leaven", "code"),
+    [
+        (25, "strong_white", "yeast", None),
+        (21, "strong_white", "yeast", None),
+        (19, "strong_white", "yeast", "dough_cool"),
+        (30, "strong_white", "yeast", "dough_warm"),
+        (43, "strong_white", "yeast", "dough_warm"),
+        (33, "strong_white", "levain", "dough_hot_levain"),
+        (29, "strong_white", "levain", "dough_warm"),
+        (28, "whole_rye", "levain", None),
+        (24, "whole_rye", "levain", "dough_cool"),
+        (31, "whole_rye", "yeast", "dough_warm"),
+    ],
+)
+def test_a_dough_out_of_its_comfortable_warmth_is_said_with_what_to_change(c, flour, leaven, code):
+    preferments = (replace(LEVAIN, flour_kind=flour),) if leaven == "levain" else ()
+    formula = replace(
+        PLAIN, dough_c=c, flours=(FlourShare(flour, 100),), preferments=preferments,
+        yeast_percent=0 if leaven == "levain" else 0.6, hydration_percent=72,
+    )  # fmt: skip
+    found = [each for each in checks(formula, weigh(formula, 2, 800)) if each.code.startswith("dough_")]
+    assert [each.code for each in found] == ([code] if code else [])
+    for each in found:
+        said = say(each.what)
+        assert said.remedy and each.field == "dough_c" and "water" in said.remedy
+
+
+def test_a_strong_flour_with_as_much_water_is_a_very_wet_dough_and_a_weak_one_a_batter():
+    def codes(kind):
+        formula = replace(PLAIN, hydration_percent=100, flours=(FlourShare(kind, 100),))
+        return {each.code for each in checks(formula, weigh(formula, 2, 800))}
+
+    assert "very_wet" in codes("strong_white") and "batter" not in codes("strong_white")
+    assert "batter" in codes("plain_white")

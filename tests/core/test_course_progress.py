@@ -196,7 +196,7 @@ def test_a_dough_that_rises_slower_than_foretold_is_given_longer_and_a_quick_one
     after, now = timedelta(hours=3), mixed + timedelta(hours=3)
     foretold = float(bulk.trace.rise[abs(bulk.trace.hours - 3).argmin(), 20])
     presses = [Press("done", "mix", mixed)]
-    usual = bulk_end(presses, (), now)
+    usual = bulk_end(presses, (Read(mixed + after, "rise_jar", foretold),), now)
     slow = bulk_end(presses, (Read(mixed + after, "rise_jar", 0.4 * foretold),), now)
     quick = bulk_end(presses, (Read(mixed + after, "rise_jar", 1.8 * foretold),), now)
     assert quick < usual - 0.2 < usual + 0.2 < slow

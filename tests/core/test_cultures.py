@@ -273,3 +273,38 @@ def test_plans_that_want_the_same_levain_at_about_one_time_share_a_build():
     assert [[each.name for each in build.into] for build in found] == [["a", "b"], ["d"], ["c"]]
     first = found[0]
     assert first.needed_g == 300 and first.seed_g + first.flour_g + first.water_g == pytest.approx(300)
+
+
+def test_a_height_that_was_read_moves_the_jar_the_peak_and_the_words_at_once():
+    """The forecast has it past its peak; it was read doubled twelve minutes ago, and floats."""
+    fed = Event("fed", -12, "fed", 40, 80, 80, culture_c=22)
+    before = live(WHITE, (fed,), HOME)
+    high = round(before.start_mm * 2.35)
+    look = seen(-0.2, height_mm=high, floated="floats", surface="domed")
+    after = live(WHITE, (fed, look), HOME)
+    drawn = float(np.interp(0, [each.at_h for each in after.points], [each.rise for each in after.points]))
+    assert drawn == pytest.approx(high / before.start_mm - 1, abs=0.08), "drawn as high as it was seen"
+    assert after.peak_rise >= drawn - 0.05
+    verdict = health(after, (look,))
+    assert verdict.code in ("thriving", "sluggish") and verdict.phases.past < 0.3
+    low = seen(-0.2, height_mm=round(before.start_mm * 1.2), surface="sunken")
+    fallen = live(WHITE, (fed, seen(-4, height_mm=high), low), HOME)
+    assert health(fallen, (low,)).code in ("past_peak", "hungry")
+    assert all(each.low <= each.rise + 1e-6 <= each.high + 2e-6 for each in fallen.points)
+
+
+@pytest.mark.parametrize("seed", range(3))
+def test_what_is_drawn_and_what_was_read_never_contradict_each_other(seed):
+    """A hundred lives by chance a seed: the drawing goes through the last height, whatever was foretold."""
+    dice = np.random.default_rng([7, seed])
+    for _ in range(100):
+        fed = Event("fed", -float(dice.uniform(1, 20)), "fed", 30, 30 * dice.uniform(1, 5), 100, culture_c=24)
+        start = live(WHITE, (fed,), HOME).start_mm
+        at = fed.at_h + float(dice.uniform(0.3, 1)) * -fed.at_h
+        look = seen(at, height_mm=start * dice.uniform(1, 2.9))
+        life = live(WHITE, (fed, look), HOME)
+        drawn = float(np.interp(at, [each.at_h for each in life.points], [each.rise for each in life.points]))
+        assert drawn == pytest.approx(look.height_mm / start - 1, abs=0.12)
+        assert life.peak_rise >= look.height_mm / start - 1 - 0.12
+        parts = life.phases
+        assert parts.rising + parts.ripe + parts.past + parts.hungry == pytest.approx(1)

@@ -7,11 +7,13 @@ from scipy.integrate import solve_ivp
 from gentle_crust.core.fermentation import rates
 from gentle_crust.core.fermentation.dough import Dough, FlourPart, makeup
 from gentle_crust.core.fermentation.engine import Leg, begin, crossings, food, handled, rise_of, run
+from gentle_crust.core.fermentation.gluten import wear_of
 from gentle_crust.core.fermentation.uncertainty import Vigour, activities, span, unknown
 from gentle_crust.core.tables import constant
 
 LEVAIN_GAS = constant("fermentation", "levain", "gas_ml_per_100g_flour")
 YEAST_GAS = constant("fermentation", "bakers_yeast", "gas_ml_per_g_per_h")
+CROWDED = constant("fermentation", "bakers_yeast", "crowded_g")
 YEAST_GROWTH = constant("fermentation", "bakers_yeast", "growth_per_h")
 
 
@@ -31,27 +33,34 @@ def reference(made, c, hours, most):
     )
     gas, baker = float(rates.levain_gas_per_h(at)[0]), float(rates.bakers_yeast_gassing(at)[0])
     dissolved = float(rates.dissolved_gas_ml_per_g_water(at)[0]) * 100 * made.hydration
+    wear, warmth = wear_of(made), np.exp(0.08 * (c - 24))
     swell = (c + 273.15) / 298.15 / made.gas_free_ml
     start = begin(made, c)
 
     def change(t, y):
-        yeast, bacteria, bakers, made_ml, kept = y
+        yeast, bacteria, bakers, made_ml, kept, sound = y
         lag = 1.0 if t >= constant("fermentation", "bakers_yeast", "growth_lag_h") else 0.0
         awake = 1 - np.exp(-t / constant("fermentation", "bakers_yeast", "waking_h"))
-        work = made.pace * (LEVAIN_GAS * gas * yeast + YEAST_GAS * baker * bakers * awake)
+        working = bakers / (1 + bakers / CROWDED)
+        work = made.pace * (LEVAIN_GAS * gas * yeast + YEAST_GAS * baker * working * awake)
         produced = work * float(food(np.array(made_ml)))
         free = max(kept - dissolved, 0.0)
-        full = min((free * swell / most) ** 4, 1.0)
+        fullness = free * swell / (most * sound)
+        full = min(fullness**4, 1.0)
+        sinks = 2.0 * max(fullness - 1, 0) / fullness * free if fullness > 1 else 0.0
+        tired = wear.overfull * min(fullness, 1.0) ** 8 + warmth * (wear.aged + wear.acid * bacteria)
         return [
             growth * made.pace * yeast * (1 - yeast),
-            souring * bacteria * (1 - bacteria / 1.3),
-            YEAST_GROWTH * baker * lag * bakers * (1 - bakers / 2.5),
+            souring * made.souring * bacteria * (1 - bacteria / 1.3),
+            YEAST_GROWTH * made.pace * baker * lag * bakers * (1 - bakers / 2.5),
             produced,
-            produced * (1 - full) - 0.06 * free * full,
+            produced * (1 - full) - 0.06 * free * full - sinks,
+            -tired * sound,
         ]
 
     begun = [
-        float(value[0]) for value in (start.yeast, start.bacteria, start.bakers_yeast_g, start.made_ml, start.kept_ml)
+        float(value[0])
+        for value in (start.yeast, start.bacteria, start.bakers_yeast_g, start.made_ml, start.kept_ml, start.sound)
     ]
     solved = solve_ivp(change, (0, hours), begun, rtol=1e-8, atol=1e-9, max_step=0.02, dense_output=True)
     return lambda t: np.maximum(solved.sol(t)[4] - dissolved, 0) * swell

@@ -8,6 +8,7 @@ from pathlib import Path
 import numpy as np
 import pytest
 from cases import CASES, levain_dough, white
+from outside import OUTSIDE
 
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.fermentation.capacity import greatest_rise
@@ -22,11 +23,11 @@ FIT = Path(__file__).parents[2] / "script" / "lib" / "fit.py"
 
 
 def hours_to(dough: Dough, c: float, rise: float, start_c: float | None = None, container="covered_bowl", hours=48.0):
-    answer = forecast(dough, c if start_c is None else start_c, (Stretch(hours, c, container),), (rise,))
+    answer = forecast(makeup(dough), c if start_c is None else start_c, (Stretch(hours, c, container),), (rise,))
     return answer.targets[0].hours
 
 
-@pytest.mark.parametrize("case", CASES, ids=lambda case: case.name)
+@pytest.mark.parametrize("case", (*CASES, *OUTSIDE), ids=lambda case: case.name)
 def test_what_bakers_see_comes_out_in_its_window(case):
     assert case.low <= case.value() <= case.high
 
@@ -87,7 +88,7 @@ def test_a_little_warmer_moves_the_time_by_a_little_everywhere():
 
 
 def test_dough_in_a_basket_takes_hours_to_cool_in_its_middle():
-    path = cool(np.full(8, 24.0), 900, "banneton", np.full(96, 4.0), 1 / 8)
+    path = cool(np.full(8, 24.0), 900, "banneton", np.full(96, 4.0), 1 / 8, fridge=True)
     assert 5 <= np.argmax(path[:, 0] < 6) / 8 <= 9
     assert path[-1] @ node_shares() > 4
 
@@ -128,7 +129,7 @@ def test_warmer_is_faster_up_to_the_optimum_and_more_leaven_too():
 
 
 def test_band_encloses_the_likely_and_unreached_targets_are_null():
-    answer = forecast(levain_dough(20), 24, (Stretch(9, 24, "covered_bowl"),), (0.5, 5.0))
+    answer = forecast(makeup(levain_dough(20)), 24, (Stretch(9, 24, "covered_bowl"),), (0.5, 5.0))
     reached, never = answer.targets
     assert reached.hours.low < reached.hours.likely < reached.hours.high
     assert never.hours.likely is None and never.hours.low is None
@@ -139,7 +140,7 @@ def test_band_encloses_the_likely_and_unreached_targets_are_null():
 
 def test_bigger_piece_stays_warm_longer_in_the_fridge():
     path = (Stretch(3, 22, "covered_bowl"), Stretch(6, 4, "banneton"))
-    whole, halves = (forecast(levain_dough(20), 25, path, (), pieces=pieces).curve[-1] for pieces in (1, 4))
+    whole, halves = (forecast(makeup(levain_dough(20)), 25, path, (), pieces=pieces).curve[-1] for pieces in (1, 4))
     assert whole.dough_c > halves.dough_c and whole.rise > halves.rise
 
 

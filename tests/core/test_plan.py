@@ -10,7 +10,7 @@ from gentle_crust.core.clock import Clock, Nights, Room, instant, zone_of
 from gentle_crust.core.course.mends import alternatives
 from gentle_crust.core.course.plan import plan
 from gentle_crust.core.errors import CraftError
-from gentle_crust.core.fermentation.dough import Dough, FlourPart
+from gentle_crust.core.fermentation.dough import Dough, FlourPart, makeup
 from gentle_crust.core.fermentation.forecast import Stretch, forecast
 from gentle_crust.core.formula.edit import with_yeast_beside
 from gentle_crust.core.formula.model import FlourShare, Formula, Preferment
@@ -76,7 +76,7 @@ def test_room_plan_bulk_agrees_with_the_plain_forecast():
         grams["saltSalt"],
         levain_g=grams["levainLevain, ripe"],
     )
-    plain = forecast(dough, 25, (Stretch(12, 23, "covered_bowl"),), (plan.proof.bulk_rise,)).targets[0]
+    plain = forecast(makeup(dough), 25, (Stretch(12, 23, "covered_bowl"),), (plan.proof.bulk_rise,)).targets[0]
     assert plain.hours.likely == pytest.approx(bulk_h, abs=0.4)
 
 

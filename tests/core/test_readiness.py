@@ -1,13 +1,17 @@
-"""Readiness: forty situations and what a good baker would say, and the rules that must hold in all of them."""
+"""Readiness: sixty situations and what a good baker would say, and the rules that must hold in all of them."""
 
 import csv
+from itertools import pairwise
 from pathlib import Path
 
+import numpy as np
 import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from gentle_crust.core.errors import CraftError
+from gentle_crust.core.fermentation.capacity import reach_of
+from gentle_crust.core.fermentation.dough import FlourPart
 from gentle_crust.core.readiness.advice import Pace, action_for
 from gentle_crust.core.readiness.cues import STAGES, STATES, Dough, cues_of
 from gentle_crust.core.readiness.judge import Question, judge
@@ -34,9 +38,14 @@ def _cues(text: str) -> dict[str, str | float]:
 
 def _question(row: dict[str, str]) -> Question:
     share = ShareBand(*(float(row[name]) for name in ("low", "likely", "high"))) if row["likely"] else None
+    water = float(row["hydration"]) if row["hydration"] else None
+    jar = row["stage"] in ("culture", "preferment")
+    reach = reach_of((FlourPart(row["flour"], 100),), water, jar).greatest_rise if row["flour"] else None
+    wanted = float(row["wanted"]) if row["wanted"] else None
     return Question(
         stage=row["stage"],
-        dough=Dough(float(row["dough_c"]), float(row["rye_percent"])),
+        dough=Dough(float(row["dough_c"]), float(row["rye_percent"]), row["leaven"] or "yeast", water, reach),
+        target=wanted,
         share=share,
         vessel=row["vessel"] or None,
         past_peak=True if row["past_peak"] else None,
@@ -46,14 +55,15 @@ def _question(row: dict[str, str]) -> Question:
 
 def test_a_good_baker_would_agree():
     rows = _situations()
-    assert len(rows) == 40 and sum(bool(row["against"]) for row in rows) >= 10
+    assert len(rows) == 61 and sum(bool(row["against"]) for row in rows) >= 10
+    assert sum(bool(row["held"]) for row in rows) == 10, "never tuned on"
     off = []
     for row in rows:
         found = judge(_question(row))
         apart = abs(STATES.index(found.verdict) - STATES.index(row["verdict"]))
         if apart:
             off.append((int(row["number"]), row["verdict"], found.verdict, apart))
-    assert len(off) <= 4, off
+    assert len(off) <= 3, off
     assert all(apart < 2 for *_, apart in off), off
 
 
@@ -81,8 +91,8 @@ def test_cold_weakens_the_poke():
         with_poke, without = (_proof(cues, likely=0.72, c=c) for cues in ({"poke": "springs_back"}, {}))
         before, after = (each.states.early / each.states.ready for each in (without, with_poke))
         told[c] = after / before
-    assert told[22.0] == pytest.approx((0.75 / 0.08) ** 0.7, rel=0.01)
-    assert told[4.0] == pytest.approx((0.75 / 0.08) ** 0.35, rel=0.01)
+    assert told[22.0] == pytest.approx(0.75 / 0.08, rel=0.01)
+    assert told[4.0] == pytest.approx((0.75 / 0.08) ** 0.5, rel=0.05)
 
 
 def test_rye_does_not_ask_for_the_poke_and_counts_cracks():
@@ -190,16 +200,16 @@ def test_every_row_of_the_table_speaks_for_some_state_more_than_for_others():
     for row in rows("readiness_cues"):
         for state in STATES:
             place = (row["stage"], row["cue"], state)
-            if row["when"] != "warm":
+            if row["when"] not in ("warm", "wet"):
                 by_cue[place] = by_cue.get(place, 0.0) + float(row[state])
     off = {place: total for place, total in by_cue.items() if not 0.9 <= total <= 1.12}
     assert not off, off
 
 
-def test_forty_situations_have_ten_against_the_forecast_and_name_every_stage():
+def test_the_situations_are_against_the_forecast_often_and_name_every_stage():
     rows_ = _situations()
     assert {row["stage"] for row in rows_} == set(STAGES)
-    assert sum(row["against"] == "yes" for row in rows_) == 10
+    assert sum(row["against"] == "yes" for row in rows_) == 15
 
 
 PACES = [
@@ -262,3 +272,132 @@ def test_a_probe_settles_what_it_measures(core, state, least):
 def test_a_rise_far_beyond_the_wanted_one_is_over():
     found = judge(Question("bulk", Dough(24.0), cues={"rise_percent": 250.0}, target=60))
     assert found.states.over > 0.95
+
+
+def judged(stage: str, **more) -> object:
+    cues = more.pop("cues", {})
+    dough = Dough(more.pop("c", 24.0), more.pop("rye", 0.0), more.pop("leaven", "yeast"), more.pop("water", None))
+    return judge(Question(stage, dough, cues=cues, **more))
+
+
+@pytest.mark.parametrize("stage", ["bulk", "final_proof"])
+@pytest.mark.parametrize("cues", [{"poke": "springs_back"}, {"edge": "domed", "jiggle": "some"}, {}])
+def test_no_cliff_as_a_dough_is_cooled_or_rye_is_added(stage, cues):
+    """A tenth of a kelvin, or one percent of rye, never changes what a dough is by much."""
+    share = ShareBand(0.7, 0.78, 0.85)
+
+    def ready(c: float, rye: float) -> float:
+        return judged(stage, c=c, rye=rye, cues=cues, share=share).states.ready
+
+    by_c = [ready(c / 10, 0) for c in range(0, 200)]
+    by_rye = [ready(24, rye) for rye in range(0, 101)]
+    assert max(abs(one - other) for one, other in pairwise(by_c)) < 0.03
+    assert max(abs(one - other) for one, other in pairwise(by_rye)) < 0.06
+
+
+@pytest.mark.parametrize(
+    ("cues", "more", "code", "verdict"),
+    [
+        ({"core_c": 60, "crust": "dark", "knock": "hollow"}, {}, "raw_dark", "early"),
+        ({"core_c": 60}, {}, "raw_pale", "early"),
+        ({"core_c": 96, "crust": "pale"}, {}, "done_pale", "ready"),
+        ({"core_c": 96, "crust": "deep"}, {}, "ready", "ready"),
+        ({"core_c": 96, "crust": "dark"}, {}, "done_dark", "ready"),
+        ({"core_c": 93, "crust": "golden"}, {"core_wanted_c": 93.0}, "ready", "ready"),
+        ({"core_c": 93, "crust": "golden"}, {"vessel": "tin"}, "ready", "ready"),
+        ({"core_c": 95, "crust": "golden"}, {"rye": 80.0}, "raw_pale", "nearly"),
+        ({"core_c": 90, "crust": "golden"}, {"target": 96.0, "core_wanted_c": 90.0}, "ready", "ready"),
+    ],
+)
+def test_a_loaf_has_an_inside_and_an_outside(cues, more, code, verdict):
+    found = judged("baked", cues=cues, **more)
+    assert (found.verdict_code, found.verdict) == (code, verdict)
+    outside = found.outside
+    assert outside.pale + outside.golden + outside.deep + outside.dark == pytest.approx(1)
+    goes_on = found.verdict_code in ("raw_pale", "raw_dark", "done_pale")
+    assert (found.action.code == "wait") == goes_on, "what is said and what is done agree"
+    assert say(found.action.do).sentence
+
+
+def test_an_instrument_settles_what_it_measures():
+    for others in ({}, {"crust": "deep"}, {"crust": "dark", "knock": "hollow", "crackle": "crackles"}):
+        assert judged("baked", cues={"core_c": 60, **others}).states.early > 0.97
+        assert judged("baked", cues={"core_c": 96, **others}).states.early < 0.01
+    share = ShareBand(0.4, 0.45, 0.5)
+    for others in ({}, {"jiggle": "none"}, {"bubbles": "some", "edge": "level"}):
+        found = judged("bulk", target=60.0, share=share, cues={"rise_percent": 250, **others})
+        assert found.states.over > 0.95
+
+
+def test_a_rye_jar_is_held_against_what_rye_can_do():
+    def ripe(kind: str, ratio: float) -> float:
+        reach = reach_of((FlourPart(kind, 100),), 1.0, in_jar=True).greatest_rise
+        return judge(Question("culture", Dough(24, greatest_rise=reach), cues={"height_ratio": ratio})).states.ready
+
+    assert ripe("whole_rye", 1.8) > 0.8 > 0.4 > ripe("strong_white", 1.6)
+    assert ripe("strong_white", 2.2) > 0.8
+
+
+def test_a_very_wet_dough_is_to_show_large_bubbles():
+    share = ShareBand(0.46, 0.52, 0.58)
+    ready = {
+        (water, bubbles): judged("bulk", water=water, share=share, cues={"bubbles": bubbles}).states.ready
+        for water in (0.7, 0.9)
+        for bubbles in ("some", "large")
+    }
+    assert ready[0.9, "large"] > ready[0.9, "some"] and ready[0.7, "some"] > ready[0.7, "large"]
+
+
+ORDERED = {
+    ("bulk", "jiggle"): ("none", "some", "wobbly"),
+    ("bulk", "bubbles"): ("none", "some", "large"),
+    ("bulk", "feel"): ("dense", "airy", "slack"),
+    ("bulk", "poke"): ("springs_back", "slow_partial", "stays"),
+    ("final_proof", "poke"): ("springs_back", "slow_partial", "stays"),
+    ("final_proof", "jiggle"): ("none", "some", "wobbly"),
+    ("final_proof", "bubbles"): ("none", "some", "large"),
+    ("final_proof", "feel"): ("dense", "airy", "slack"),
+    ("preferment", "surface"): ("domed", "dimpled", "collapsed"),
+    ("preferment", "smell"): ("floury", "sweet", "sharp"),
+    ("culture", "liquid"): ("none", "some"),
+}
+"""Cues whose values go from an early dough to a late one."""
+
+
+def later(question: Question) -> float:
+    """How late a dough is held to be: the mean place of its states."""
+    states = judge(question).states
+    return sum(place * getattr(states, state) for place, state in enumerate(STATES))
+
+
+@pytest.mark.parametrize("seed", range(8))
+def test_two_thousand_doughs_get_a_verdict_that_makes_sense(seed):
+    """Each looked at with one ordered cue more: what looks later is later; none waits longer than it has."""
+    dice = np.random.default_rng([20, seed])
+    for _ in range(250):
+        stage, cue = [*ORDERED][dice.integers(len(ORDERED))]
+        likely = dice.uniform(0.3, 1.0)
+        spread = dice.uniform(0.02, 0.15)
+        dough = Dough(
+            dice.uniform(0, 38), dice.choice([0, 0, 40, 55, 100]), dice.choice(["yeast", "levain", "mixed"]),
+            dice.choice([0.6, 0.75, 0.9]),
+        )  # fmt: skip
+        others = {
+            name: values[dice.integers(len(values))]
+            for (where, name), values in ORDERED.items()
+            if where == stage and name != cue and dice.random() < 0.4
+        }
+        share = ShareBand(max(likely - spread, 0), likely, min(likely + spread, 1.2))
+        over_min = float(dice.uniform(5, 200))
+        pace = Pace(None, over_min)
+        vessel = dice.choice(["stone", "tin", "tray", "lidded_cast_iron"])
+        found = [
+            later(Question(stage, dough, share, vessel, cues={**others, cue: value})) for value in ORDERED[stage, cue]
+        ]
+        assert all(one <= other + 1e-6 for one, other in pairwise(found)), (stage, cue, others, found)
+        verdict = judge(Question(stage, dough, share, vessel, cues=others, pace=pace))
+        waits = verdict.action.within_min
+        assert 3 <= waits <= 240
+        if verdict.verdict == "ready":
+            assert waits <= max(over_min, 3) + 1, "never a wait longer than the dough has"
+        assert (verdict.action.code == "rescue") == (verdict.verdict == "over")

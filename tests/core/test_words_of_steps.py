@@ -72,7 +72,7 @@ def test_fold_words_count_the_steps_that_there_are(folds, dough_c, percent):
 
 
 def test_a_bulk_too_short_for_folds_says_to_knead_and_prints_no_interval():
-    quick = plan_of("slipper", "tray", 400, preferments=(), yeast_percent=2.0, dough_c=29, hydration_percent=78)
+    quick = plan_of("slipper", "tray", 400, preferments=(), yeast_percent=3.0, dough_c=31, hydration_percent=78)
     assert not steps_of(quick, "fold") and not quick.fold_plan.kind
     assert "knead" in said(quick.fold_plan.sentence) and "apart" not in said(quick.fold_plan.sentence)
 

@@ -65,7 +65,7 @@ def test_a_tin_loaf_still_doubles_first_and_a_poolish_keeps_its_gentle_shaping()
 
 
 def test_a_cold_proof_that_goes_too_far_is_offered_less_yeast():
-    wish = replace(yeasted(1.0, "boule", "pot", proof="cold"), ready=datetime(2026, 11, 29, 9, tzinfo=UTC))
+    wish = replace(yeasted(1.0, "boule", "pot", proof="cold"), ready=datetime(2026, 11, 29, 19, tzinfo=UTC))
     made = course(wish, KITCHEN, NOW)
     assert "over_proofed" in {problem.code for problem in made.problems}
     found = [mend for mend in alternatives(made, 4) if mend.leaven]

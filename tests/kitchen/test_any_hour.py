@@ -111,7 +111,7 @@ def test_mends_come_in_the_kitchens_own_time(book):
 
 
 def test_saved_plans_are_listed_with_their_next_step_until_it_has_passed(sessions):
-    times = [datetime(2026, 11, day, hour, tzinfo=UTC) for day, hour in ((28, 6), (28, 15), (29, 6), (29, 12))]
+    times = [datetime(2026, 11, day, hour, tzinfo=UTC) for day, hour in ((28, 6), (28, 14), (29, 6), (29, 12))]
     titles = []
     for now in times:
         line = next(
@@ -154,7 +154,7 @@ def test_a_kitchen_that_is_none_is_not_saved(sessions, change, field):
 def test_what_mends_one_of_two_problems_is_tried_beside_what_mends_the_other(book):
     """A poolish of last night, and hands in the night of a kitchen that is warm then and cold by day."""
     asked = Asked(
-        "market-morning-baguette", room_day_c=5.0, room_night_c=25.0, style="cold_shaped", ready="2026-11-29T18:00"
+        "market-morning-baguette", room_day_c=5.0, room_night_c=25.0, style="cold_shaped", ready="2026-11-29T16:00"
     )
     plan = book.preview(asked).plan
     before = {problem.code for problem in plan.problems}

@@ -127,10 +127,10 @@ def test_every_message_can_be_said_with_what_it_asks_for(path):
 def test_figures_stand_in_the_bakers_own_units():
     with pytest.raises(OutOfRange) as refused:
         within("dough_c", DOUGH_C, 60.0)
-    what, hot = refused.value.what, "Dough temperature is 140°F, but must be between 59 and 95°F."
-    assert say(what).sentence == "Dough temperature is 60 C, but must be between 15 and 35 C."
+    what, hot = refused.value.what, "Dough temperature is 140°F, but must be between 59 and 109.4°F."
+    assert say(what).sentence == "Dough temperature is 60 C, but must be between 15 and 43 C."
     assert say(what, Reading(fahrenheit=True)).sentence == hot
-    assert say(what, Reading()).remedy == "Give a value from 15 to 35°C."
+    assert say(what, Reading()).remedy == "Give a value from 15 to 43°C."
     with pytest.raises(OutOfRange) as wide:
         within("jar_mm", JAR_MM, 1000.0)
     assert "1000 mm" in say(wide.value.what, Reading(fahrenheit=True, ounces=True)).sentence

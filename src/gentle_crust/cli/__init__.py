@@ -14,6 +14,8 @@ CODES_HELP = "list the codes of problems, cautions and steps"
 HOST, PORT, DEVICES_PORT = "127.0.0.1", 8417, 8418
 QUESTIONS = (
     ("forecast", "how a dough rises along a path of temperatures"),
+    ("preferment", "how much yeast makes a preferment ripe in time, and how long it may be used"),
+    ("culture", "when a culture that was fed is ripe, and how it is by what was seen"),
     ("water", "how warm the water, and how much from tap, kettle and ice"),
     ("weigh", "a written recipe's lines in grams, low to high"),
     ("formula", "a formula in percent as a scaled weigh list"),

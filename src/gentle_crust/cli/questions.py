@@ -6,7 +6,7 @@ from collections.abc import Callable
 from dataclasses import replace
 from typing import Annotated, Any, Literal
 
-from pydantic import AllowInfNan, BaseModel, ConfigDict, Field, TypeAdapter, ValidationError, model_validator
+from pydantic import BaseModel, Field, ValidationError, model_validator
 
 from gentle_crust.contract import problem
 from gentle_crust.contract.course import PlanQuestion
@@ -15,8 +15,7 @@ from gentle_crust.contract.formulas import CheckAnswer
 from gentle_crust.core import limits
 from gentle_crust.core.checks import Equipment, checks
 from gentle_crust.core.errors import CraftError, within
-from gentle_crust.core.fermentation.dough import Dough
-from gentle_crust.core.fermentation.forecast import Stretch, forecast
+from gentle_crust.core.fermentation.capacity import reach_of
 from gentle_crust.core.formula.measures import Habits
 from gentle_crust.core.formula.scaling import totals, weigh
 from gentle_crust.core.plan.weigh_list import by_feel
@@ -28,62 +27,13 @@ from gentle_crust.core.readiness.prior import ShareBand
 from gentle_crust.core.water.balance import Mixing
 from gentle_crust.core.water.plan import Bowl, Pour, dough_from_waters, friction_of, mix_of_dough, plan_water
 from gentle_crust.core.water.taps import Taps
-from gentle_crust.interchange import bake_json, plan_json
+from gentle_crust.interchange import bake_json, dough_json, plan_json
 from gentle_crust.interchange.bake_json import BakeInput
+from gentle_crust.interchange.dough_json import DoughInput, FlourShareInput, Number, Strict
 from gentle_crust.text.render import shown
 
-Number = Annotated[float, AllowInfNan(False)]
 
-
-class _Strict(BaseModel):
-    model_config = ConfigDict(extra="forbid")
-
-
-class FlourInput(_Strict):
-    """Grams of one flour."""
-
-    kind: str
-    g: Number
-
-
-class DoughInput(_Strict):
-    """A whole batch, grams; flours and water leave out the levain's own."""
-
-    flours: Annotated[list[FlourInput], Field(max_length=20)]
-    water_g: Number
-    salt_g: Number = 0
-    sugar_g: Number = 0
-    oil_g: Number = 0
-    instant_yeast_g: Number = 0
-    active_dry_yeast_g: Number = 0
-    fresh_yeast_g: Number = 0
-    levain_g: Number = 0
-    levain_hydration: Number = 1.0
-
-    def dough(self) -> Dough:
-        """As the core takes it."""
-        return TypeAdapter(Dough).validate_python(self.model_dump())
-
-
-class StretchInput(_Strict):
-    """Hours at one ambient temperature in one container."""
-
-    hours: Number
-    ambient_c: Number
-    container: str = "covered_bowl"
-
-
-class ForecastInput(_Strict):
-    """Question of `gentle-crust forecast`."""
-
-    dough: DoughInput
-    start_c: Number = 25.0
-    path: Annotated[list[StretchInput], Field(max_length=60)]
-    rise_targets: Annotated[list[Number], Field(max_length=20)] = [0.5, 0.75, 1.0]
-    pieces: int = 1
-
-
-class PourInput(_Strict):
+class PourInput(Strict):
     """Grams of water at a temperature, or of ice at 0 C or below."""
 
     g: Number
@@ -91,7 +41,7 @@ class PourInput(_Strict):
     ice: bool = False
 
 
-class BowlInput(_Strict):
+class BowlInput(Strict):
     """The bowl: steel, glass, ceramic or plastic, its grams and its own temperature."""
 
     material: Literal["steel", "glass", "ceramic", "plastic"]
@@ -99,7 +49,7 @@ class BowlInput(_Strict):
     c: Number
 
 
-class WaterInput(_Strict):
+class WaterInput(Strict):
     """Question of `gentle-crust water`: give target_dough_c and tap_c, or the waters that were poured."""
 
     dough: DoughInput
@@ -124,12 +74,6 @@ class WaterInput(_Strict):
         return self
 
 
-def _forecast(text: str) -> dict[str, Any]:
-    asked = ForecastInput.model_validate_json(text)
-    path = tuple(Stretch(each.hours, each.ambient_c, each.container) for each in asked.path)
-    return shown(forecast(asked.dough.dough(), asked.start_c, path, tuple(asked.rise_targets), asked.pieces))
-
-
 def _water(text: str) -> dict[str, Any]:
     asked = WaterInput.model_validate_json(text)
     dough = asked.dough.dough()
@@ -145,7 +89,7 @@ def _water(text: str) -> dict[str, Any]:
     return shown(plan_water(mix, target, Taps(tap, asked.hot_tap_c, asked.ice_c, asked.altitude_m)))
 
 
-class HabitsInput(_Strict):
+class HabitsInput(Strict):
     """How the baker measures; flour and salt unknown by default, ounces of a liquid taken as either."""
 
     cup_ml: Number = 236.6
@@ -154,7 +98,7 @@ class HabitsInput(_Strict):
     liquid_ounces: Literal["ask", "weight", "volume"] = "ask"
 
 
-class WeighInput(_Strict):
+class WeighInput(Strict):
     """Question of `gentle-crust weigh`: the lines of a written recipe."""
 
     lines: list[str]
@@ -168,7 +112,7 @@ def _weigh(text: str) -> dict[str, Any]:
     return shown(read_recipe(tuple(asked.lines), Habits(**asked.habits.model_dump())))
 
 
-class FormulaInput(_Strict):
+class FormulaInput(Strict):
     """Question of `gentle-crust formula`: a formula in percent; pieces and weight as in it unless given."""
 
     formula: FormulaBody
@@ -194,7 +138,7 @@ def _formula(text: str) -> dict[str, Any]:
     }
 
 
-class ShareInput(_Strict):
+class ShareInput(Strict):
     """Share of the greatest volume: low (10 %), likely and high (90 %)."""
 
     low: Number
@@ -202,7 +146,7 @@ class ShareInput(_Strict):
     high: Number
 
 
-class JudgeInput(_Strict):
+class JudgeInput(Strict):
     """Question of `gentle-crust judge`. Without a forecast the cues alone decide; `judge --cues` lists them."""
 
     stage: Stage
@@ -210,12 +154,27 @@ class JudgeInput(_Strict):
     forecast_share_of_greatest: ShareInput | None = None
     past_peak: bool | None = None
     vessel: str | None = Field(None, description="What it is baked in; default: a stone")
-    rye_percent: Number = 0.0
+    rye_percent: Number | None = Field(None, description="Default: of the flours, or none")
+    flours: Annotated[list[FlourShareInput], Field(max_length=20)] | None = Field(
+        None, description="What it is made of, percent: heights are held against what these can reach"
+    )
+    hydration: Number | None = Field(None, description="Water over flour, a fraction: a very wet dough shows more")
     leaven: Leaven = Field("yeast", description="What raises it: its pace, warm and cold, is its leaven's own")
     target: Number | None = Field(None, description="The rise wanted, percent, in bulk; the core wanted, C, when baked")
+    core_wanted_c: Number | None = Field(None, description="The core wanted of a baked loaf, C; wins over target")
     minutes_to_ready: Number | None = Field(None, description="Until it is ready, by its own forecast")
     minutes_to_over: Number | None = Field(None, description="Until it is too far, by its own forecast")
     cues: Annotated[dict[str, str | Number], Field(max_length=20)] = {}
+
+
+def _judged(asked: JudgeInput) -> JudgedDough:
+    """The dough that is judged: what its flours can reach, and how much of them is rye."""
+    if asked.flours is None:
+        return JudgedDough(asked.dough_c, asked.rye_percent or 0.0, asked.leaven, asked.hydration)
+    flours = tuple(each.part() for each in asked.flours)
+    reached = reach_of(flours, asked.hydration, in_jar=asked.stage in ("culture", "preferment"))
+    rye = 100 * reached.rye if asked.rye_percent is None else asked.rye_percent
+    return JudgedDough(asked.dough_c, rye, asked.leaven, asked.hydration, reached.greatest_rise)
 
 
 def _judge(text: str) -> dict[str, Any]:
@@ -224,12 +183,13 @@ def _judge(text: str) -> dict[str, Any]:
     found = judge(
         Question(
             stage=asked.stage,
-            dough=JudgedDough(asked.dough_c, asked.rye_percent, asked.leaven),
+            dough=_judged(asked),
             share=None if share is None else ShareBand(share.low, share.likely, share.high),
             vessel=asked.vessel,
             past_peak=asked.past_peak,
             cues=asked.cues,
             target=asked.target,
+            core_wanted_c=asked.core_wanted_c,
             pace=Pace(asked.minutes_to_ready, asked.minutes_to_over),
         )
     )
@@ -247,7 +207,9 @@ QUESTIONS: dict[str, tuple[type[BaseModel], Callable[[str], dict[str, Any]]]] = 
     "bake": (BakeInput, bake_json.answer),
     "plan": (PlanQuestion, plan_json.answer),
     "judge": (JudgeInput, _judge),
-    "forecast": (ForecastInput, _forecast),
+    "forecast": (dough_json.ForecastInput, dough_json.forecast_answer),
+    "preferment": (dough_json.PrefermentInput, dough_json.preferment_answer),
+    "culture": (dough_json.CultureInput, dough_json.culture_answer),
     "water": (WaterInput, _water),
     "weigh": (WeighInput, _weigh),
     "formula": (FormulaInput, _formula),

@@ -16,9 +16,9 @@ from gentle_crust.core.culture.dosing import Dose, DoseKind, Ripeness
 from gentle_crust.core.culture.events import Event, EventKind, Float, Growth, Liquid, Place, Smell, Surface
 from gentle_crust.core.culture.feeding import FeedWay, PlannedFeed
 from gentle_crust.core.culture.jar import Jar
-from gentle_crust.core.culture.life import Phases
 from gentle_crust.core.culture.plain_feed import PlainFeed
 from gentle_crust.core.culture.schedule import Schedule
+from gentle_crust.core.culture.seen import Phases
 from gentle_crust.core.culture.shared import SharedBuild
 from gentle_crust.core.culture.sour import Sour
 from gentle_crust.core.culture.verdict import Health

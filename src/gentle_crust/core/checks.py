@@ -19,6 +19,11 @@ BATTER_OVER, STIFF_UNDER = 22.0, -12.0
 """Hydration this far over or under what the flours carry is hardly a dough (practice)."""
 TEASPOON_G = {"instant": 3.1, "active_dry": 3.1, "salt": 5.5, "sugar": 4.2, "honey": 7.0, "oil": 4.5, "malt": 3.0}
 """A level teaspoon of each, the salt fine sea salt (practice)."""
+VERY_WET_OVER, STRONG = 36.0, 0.98
+"""A strong flour is still a dough, if a very wet one, with so much water over what it carries (practice)."""
+WHEAT_LIKES_C, RYE_LIKES_C, COOL_AND_SLOW_C = (23.0, 27.0), (26.0, 30.0), 20.0
+LEVAIN_SUFFERS_C, RYE_DECIDES = 30.0, 0.5
+"""Warmth in which doughs do well, C: wheat, from 20 on if it may be slow, and rye (practice)."""
 LEAST_SPOON = 0.12
 """Less of a teaspoon than an eighth cannot be measured."""
 QUICKEST_BULK_H, SLOWEST_BULK_H = 1.0, 16.0
@@ -60,7 +65,7 @@ def checks(formula: Formula, weighed: Weighed, equipment: Equipment | None = Non
         if line.role in ("salt", "yeast", "extra") and 0 < line.g < TRUSTED_STEPS * has.scale_g
     ]
     time = bulk_time(formula, ONE)
-    found = (*_salt(formula), *_water(formula), *_leaven(formula), *_bulk(formula, time))
+    found = (*_salt(formula), *_water(formula), *_warmth(formula), *_leaven(formula), *_bulk(formula, time))
     return (*found, *_vessels(formula, weighed, has, time), *small)
 
 
@@ -77,10 +82,25 @@ def _water(formula: Formula) -> list[Check]:
     carries = feel(formula).capacity_percent
     over = formula.free_hydration_percent - carries
     has = formula.free_hydration_percent
+    if BATTER_OVER < over <= VERY_WET_OVER and formula.blend("strength") >= STRONG:
+        return [Check("very_wet", "hydration_percent", message("check-very-wet", carries=carries, has=has))]
     if over > BATTER_OVER:
         return [Check("batter", "hydration_percent", message("check-batter", carries=carries, has=has))]
     if over < STIFF_UNDER:
         return [Check("very_stiff", "hydration_percent", message("check-very-stiff", carries=carries, has=has))]
+    return []
+
+
+def _warmth(formula: Formula) -> list[Check]:
+    """A dough warmer or cooler than its flour and leaven like it."""
+    rye = formula.blend("rye_fraction") >= RYE_DECIDES
+    low, high = RYE_LIKES_C if rye else WHEAT_LIKES_C
+    if formula.dough_c > high:
+        code = "hot_levain" if formula.by_culture_alone and formula.dough_c > LEVAIN_SUFFERS_C else "warm"
+        what = message(f"check-dough-{code.replace('_', '-')}", dough_c=formula.dough_c, low_c=low, high_c=high)
+        return [Check(f"dough_{code}", "dough_c", what)]
+    if formula.dough_c < (low if rye else COOL_AND_SLOW_C):
+        return [Check("dough_cool", "dough_c", message("check-dough-cool", dough_c=formula.dough_c, low_c=low))]
     return []
 
 

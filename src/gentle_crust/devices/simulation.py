@@ -90,7 +90,8 @@ class SimKitchen:
         shaped = any(deed == "divide" for deed, _ in self.done)
         holds = greatest_rise(self._makeup, "free_standing" if shaped else "bulk")
         grams = self._makeup.dough_g / (2 if shaped else 1)
-        leg = Leg(LONGEST_H, np.array([ambient_c]), container, grams, holds)
+        cold = ambient_c == self.truth.fridge_c
+        leg = Leg(LONGEST_H, np.array([ambient_c]), container, grams, holds, fridge=cold)
         self._trace = run(self._makeup, state, leg, np.array([self.truth.activity]))
         self._moved = at
 

@@ -15,7 +15,7 @@ from gentle_crust.core.bench.clashes import Absence, Clash, Taken, clashes, take
 from gentle_crust.core.bench.happened import Core
 from gentle_crust.core.bench.live import Live, live
 from gentle_crust.core.bench.remedies import Change, Remedy, changed, remedies, rescues
-from gentle_crust.core.bench.standing import Standing, foretold_c, leaven_of, question_of, unforeseen
+from gentle_crust.core.bench.standing import Standing, foretold_c, question_of, unforeseen
 from gentle_crust.core.bench.under_way import Followed, Following, follow
 from gentle_crust.core.clock import Clock
 from gentle_crust.core.course.ask import Asked
@@ -331,11 +331,10 @@ class BenchBook:
         if stage is not None and stage != stands.stage:
             stands = unforeseen(stage)
         measured = dough.probe.says.celsius if dough.probe and dough.probe.says.doubt is None else None
-        rye = 100 * dough.saved.answer.formula.blend("rye_fraction")
         if "out_g" in cues:
             cues = _with_loss(cues, dough.each_g)
-        leaven = leaven_of(dough.saved.answer.formula)
-        return question_of(dough.saved.answer.plan, stands, dough.vessel.kind, rye, leaven, measured, cues)
+        answer = dough.saved.answer
+        return question_of(answer.plan, stands, dough.vessel.kind, answer.formula, measured, cues)
 
     # -- absences, record, score -----------------------------------------------------------------------------
 

@@ -6298,6 +6298,20 @@ export interface components {
             what: "hands" | "oven" | "fridge";
         };
         /**
+         * Outside
+         * @description How likely the crust is of each shade; they sum to 1.
+         */
+        Outside: {
+            /** Dark */
+            dark: number;
+            /** Deep */
+            deep: number;
+            /** Golden */
+            golden: number;
+            /** Pale */
+            pale: number;
+        };
+        /**
          * Oven
          * @description The baker's oven.
          *
@@ -9457,6 +9471,7 @@ export interface components {
             conflict: components["schemas"]["Conflict"] | null;
             /** Engine */
             engine: string;
+            outside?: components["schemas"]["Outside"] | null;
             prior: components["schemas"]["States"];
             /**
              * Stage
@@ -9469,6 +9484,8 @@ export interface components {
              * @enum {string}
              */
             verdict: "early" | "nearly" | "ready" | "late" | "over";
+            /** Verdict Code */
+            verdict_code?: ("raw_pale" | "raw_dark" | "done_pale" | "ready" | "done_dark") | null;
             /** Why */
             why: components["schemas"]["Counted"][];
         };

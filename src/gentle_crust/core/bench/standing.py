@@ -143,8 +143,7 @@ def question_of(
     saved: Plan,
     stands: Standing,
     vessel: str,
-    rye_percent: float,
-    leaven: Leaven,
+    formula: Formula,
     measured_c: float | None,
     cues: dict[str, str | float],
 ) -> Question:
@@ -161,7 +160,13 @@ def question_of(
         target = saved.bake.core_done_c
     return Question(
         stage=stands.stage,
-        dough=Dough(USUAL_C if warm is None else warm, rye_percent, leaven),
+        dough=Dough(
+            USUAL_C if warm is None else warm,
+            100 * formula.blend("rye_fraction"),
+            leaven_of(formula),
+            formula.hydration_percent / 100,
+            saved.holds.bulk if saved.holds and stands.stage == "bulk" else None,
+        ),
         share=stands.share,
         vessel=vessel,
         past_peak=True if stands.past_peak else None,

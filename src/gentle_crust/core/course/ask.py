@@ -7,7 +7,8 @@ from gentle_crust.core.clock import Nights, Room, Stand
 from gentle_crust.core.course.method import Method
 from gentle_crust.core.course.tailored import PLAIN, Tailoring
 from gentle_crust.core.course.taken import Taken
-from gentle_crust.core.fermentation.uncertainty import Vigour, of_dough, unknown
+from gentle_crust.core.fermentation.dough import makeup_of
+from gentle_crust.core.fermentation.uncertainty import Vigour, of_dough, of_leaven
 from gentle_crust.core.formula.model import Formula
 from gentle_crust.core.leaven.starter import Starter
 from gentle_crust.core.oven.equipment import Oven, Vessel
@@ -71,7 +72,10 @@ class Asked:
     @property
     def belief(self) -> Vigour:
         """How sure the leaven's activity is, its likely one being in the dough's liveliness."""
-        return unknown() if self.starter is None else of_dough(self.starter.vigour)
+        usual = of_leaven(makeup_of(self.formula))
+        if self.starter is None or not self.formula.by_culture_alone:
+            return usual
+        return of_dough(self.starter.vigour)
 
     def ready_at(self, part: str) -> datetime | None:
         """When a part is wanted, if that was said."""

@@ -10,6 +10,7 @@ from gentle_crust.core.course.written import rows_of
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.fermentation.capacity import greatest_rise
 from gentle_crust.core.fermentation.dough import Makeup, makeup_of
+from gentle_crust.core.fermentation.pace import air_pressure
 from gentle_crust.core.fermentation.targets import ShareTarget, proof_target
 from gentle_crust.core.formula.feel import Feel, feel, mixing_for
 from gentle_crust.core.formula.model import Formula, Preferment
@@ -320,7 +321,7 @@ def _batch(asked: Asked, name: str, stages: tuple[Filled, ...], pieces: int, wei
     share = pieces / asked.pieces
     made = replace(
         makeup_of(formula), flour_g=weighed.flour_g * share, dough_g=weighed.dough_g * share,
-        folded=developed_by(stages, dough), liveliness=lively,
+        folded=developed_by(stages, dough), liveliness=lively, pressure=air_pressure(asked.kitchen.altitude_m),
     )  # fmt: skip
     bake = next((each.bake for each in stages if each.bake), None)
     group = "stone" if bake is None else vessel_row(bake.vessel.kind)["proof_group"]

@@ -92,15 +92,18 @@ class Laying:
         whole = self.batches[0].weighed.dough_g
         return replace(self.batches[0], dough_g=whole, pieces=self.asked.pieces)
 
-    def lay(self, start: float, fixed: dict[str, float], factors: Floats = ONE) -> Laid:
-        """Carry trunk and parts through from ``start``; what was asked before is remembered."""
+    def lay(self, start: float, fixed: dict[str, float], factors: Floats = ONE, sigma: float = 0.0) -> Laid:
+        """Carry trunk and parts through from ``start``; what was asked before is remembered.
+
+        ``sigma``: the spread of which ``factors`` are equally likely samples; 0 if they are not.
+        """
         key = (start, tuple(sorted(fixed.items())), len(factors))
         if key not in self.laid:
-            self.laid[key] = self._lay(start, fixed, factors)
+            self.laid[key] = self._lay(start, fixed, factors, sigma)
         return self.laid[key]
 
-    def _lay(self, start: float, fixed: dict[str, float], factors: Floats) -> Laid:
-        ground = replace(self.ground, factors=factors)
+    def _lay(self, start: float, fixed: dict[str, float], factors: Floats, sigma: float) -> Laid:
+        ground = replace(self.ground, factors=factors, sigma=sigma)
         runs, standing = walk(
             ground, self.trunk_batch(), self.trunk, Standing(start), fixed, tuple(self.tails), self.about
         )

@@ -20,7 +20,7 @@ def as_told(search: Laying, start: float, holds: dict[str, float], laid: Laid, s
     lengths = {run.filled.id: run.hours for runs in (laid.trunk, *laid.parts) for run in runs}
     reached = {run.filled.id: run.reached for runs in (laid.trunk, *laid.parts) for run in runs}
     factors = activities(Vigour(1.0, search.belief.sigma))
-    wide = search.lay(start, {**lengths, **holds}, factors)
+    wide = search.lay(start, {**lengths, **holds}, factors, search.belief.sigma)
 
     def kept(runs: tuple[Run, ...]) -> tuple[Run, ...]:
         return tuple(replace(run, reached=reached[run.filled.id]) for run in runs)

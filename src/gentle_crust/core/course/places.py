@@ -9,8 +9,9 @@ from gentle_crust.core.clock import Clock
 from gentle_crust.core.course.ask import Kitchen
 from gentle_crust.core.course.folding import Folded
 from gentle_crust.core.course.method import Place
+from gentle_crust.core.fermentation.dough import Makeup
 from gentle_crust.core.fermentation.rates import Floats
-from gentle_crust.core.fermentation.uncertainty import ONE
+from gentle_crust.core.fermentation.uncertainty import ONE, Vigour, spread
 
 SHELF_K = {"top": 2.0, "middle": 0.0, "bottom": -1.0}
 """A fridge's shelves against its middle, K (practice)."""
@@ -29,6 +30,8 @@ class Ground:
     clock: Clock
     dough_c: float
     factors: Floats = field(default_factory=lambda: ONE)
+    sigma: float = 0.0
+    """Spread of ln activity of which ``factors`` are equally likely samples; 0 if they are not."""
     folded: Mapping[str, Folded] = field(default_factory=dict)
 
     def air_c(self, place: Place, at: Floats, since: float) -> Floats:
@@ -42,6 +45,20 @@ class Ground:
             found: Floats = warmth[np.minimum(np.searchsorted(ends, at - since), len(warmth) - 1)]
             return found
         return np.full(len(at), steady_c(place, kitchen, self.dough_c))
+
+    def in_fridge(self, place: Place, at: float) -> bool:
+        """Whether the dough stands in the fridge at a time: there by its method, or put there."""
+        if place.name != "room":
+            return place.name == "fridge"
+        when, cold = self.clock.at(at), False
+        for stand in self.clock.stands:
+            if stand.start <= when and (stand.end is None or when < stand.end):
+                cold = stand.ambient_c == self.kitchen.room.fridge_c
+        return cold
+
+    def activities(self, makeup: Makeup, air_c: Floats, fridge: bool) -> Floats:
+        """Activities of the leaven for a stage: further apart where its warmth is less sure."""
+        return spread(self.factors, Vigour(1.0, self.sigma), makeup, float(air_c.mean()), fridge)
 
 
 def steady_c(place: Place, kitchen: Kitchen, dough_c: float) -> float:

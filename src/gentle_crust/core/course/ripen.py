@@ -28,11 +28,13 @@ from gentle_crust.core.leaven.ripening import (
     LEVAIN_RATIOS,
     START_C,
     UNRIPE_H,
+    WAITS_H,
     Ripening,
     hours_to_ripe,
     levain,
     preferment_h,
     quickest_h,
+    waits_h,
     yeasted,
 )
 
@@ -185,7 +187,8 @@ def leads_h(asked: Asked, path: FilledPath, clock: Clock, mix: float) -> tuple[t
             woken = feeds * quickest_h(own, mix - 14, mass, asked.formula, preferment, lively) if feeds else 0.0
             fed = _feed_leads(woken, feeds)
             ripe = hours[np.isfinite(hours)].tolist()
-            able = tuple((each, *(each + more for more in before)) for each in ripe for before in fed)
+            waited = [each + wait for wait in WAITS_H for each in ripe if wait <= waits_h(each)]
+            able = tuple((each, *(each + more for more in before)) for each in waited for before in fed)
             found.append(able or ((UNRIPE_H,),))
         else:
             found.append(((preferment_h(own, mix, mass, asked.formula, preferment),),))
@@ -212,5 +215,6 @@ def with_ripe(asked: Asked, path: FilledPath, clock: Clock, mix: float) -> Batch
         if filled.kind == "preferment":
             ripening = _preferment(asked, filled, preferment, mass, clock, mix, ONE)
             state = ripening.trace.at(mix - ripening.start)
-            batch = replace(batch, makeup=preferment_in_dough(batch.makeup, state, preferment.flour_percent / 100))
+            share, water = preferment.flour_percent / 100, preferment.hydration_percent / 100
+            batch = replace(batch, makeup=preferment_in_dough(batch.makeup, state, share, water))
     return batch

@@ -9,6 +9,7 @@ from gentle_crust.core.course.folding import folds_awake, folds_h, folds_on
 from gentle_crust.core.course.places import Ground
 from gentle_crust.core.course.standing import Standing
 from gentle_crust.core.fermentation.engine import Leg, State, Trace, run
+from gentle_crust.core.fermentation.temperature import Shape
 
 LONGEST_H = 120.0
 """So long a dough is followed for its rise or its proof."""
@@ -36,8 +37,10 @@ class Waiting:
         middles = self.now.at + (np.arange(steps) + 0.5) * hours / steps
         air = self.ground.air_c(self.each.place, middles, self.now.at)
         wished = self.folds(None) if folds is None else folds
-        leg = Leg(hours, air, self.container, self.now.piece_g, self.holds, wished)
-        return run(self.batch.makeup, self.state, leg, self.ground.factors)
+        fridge = self.ground.in_fridge(self.each.place, self.now.at)
+        leg = Leg(hours, air, self.container, self.now.piece_g, self.holds, wished, fridge, self.shape)
+        factors = self.ground.activities(self.batch.makeup, air, fridge)
+        return run(self.batch.makeup, self.state, leg, factors)
 
     def folds(self, hours: float | None) -> tuple[float, ...]:
         """When it is folded, hours into it, if it lasts so long (None: long enough); filled folds when one is awake."""
@@ -46,6 +49,11 @@ class Waiting:
             return folds_on(so_far, folds_h(wished, None), self.now.at, hours)
         found = folds_h(wished, hours)
         return folds_awake(self.ground.clock, self.now.at, found) if "folds" in dict(self.each.why) else found
+
+    @property
+    def shape(self) -> Shape:
+        """Whether it lies there as a ball or as a stick, which cools and warms sooner."""
+        return "stick" if self.now.shaped and self.batch.formula.shape == "baguette" else "ball"
 
     @property
     def container(self) -> str:

@@ -15,10 +15,12 @@ from gentle_crust.core.errors import CraftError, Unreadable, within
 from gentle_crust.core.fermentation.dough import Makeup, flour_kinds
 from gentle_crust.core.fermentation.engine import Trace, begin
 from gentle_crust.core.fermentation.rates import Floats
-from gentle_crust.core.fermentation.uncertainty import ONE, Span, activities, span
+from gentle_crust.core.fermentation.uncertainty import ONE, Span, activities, bought, span
 from gentle_crust.core.formula.model import YEAST_AS_INSTANT, YEAST_NAMES, FlourShare, YeastKind
 from gentle_crust.core.formula.scaling import Ingredient
 from gentle_crust.core.leaven.build import jar_of, preferment_ripe_hours, spent_hours
+from gentle_crust.core.leaven.preferment import usable_from
+from gentle_crust.core.leaven.yeast_for import yeast_for
 from gentle_crust.core.limits import Limit
 from gentle_crust.core.messages import NOTHING, Message, message
 from gentle_crust.core.tables import rows
@@ -28,8 +30,6 @@ USUAL_HYDRATION = {"poolish": 100.0, "biga": 55.0, "sponge": 80.0, "old_dough": 
 USUAL_HOURS = {"poolish": 12.0, "biga": 16.0, "sponge": 3.0, "old_dough": 12.0}
 """What each is usually mixed with and given (practice)."""
 OLD_DOUGH_SALT = 2.0
-LEAST_PERCENT, MOST_PERCENT = 0.005, 2.0
-"""Instant yeast, percent of the preferment's flour, that is thought of (practice)."""
 LONGEST_H = 72.0
 BEYOND_H = 10.0
 
@@ -114,23 +114,18 @@ def check(wish: DoseWish) -> None:
 
 def dose(wish: DoseWish, clock: Clock) -> Dose:
     """Yeast that makes ``wish`` ripe on time, found by carrying it through its night. CraftError if none does."""
-    from scipy.optimize import brentq  # it takes half a second to load
-
     check(wish)
     hydration = wish.hydration_percent or USUAL_HYDRATION[wish.kind]
     salt = OLD_DOUGH_SALT if wish.kind == "old_dough" else 0.0
     hours = wish.ripe_h - wish.start_h
 
-    def late(log_percent: float) -> float:
-        ripe = float(preferment_ripe_hours(_trace(wish, hydration, salt, float(np.exp(log_percent)), clock, ONE))[0])
-        return ripe - hours
+    def ripe(percent: float) -> float:
+        return float(preferment_ripe_hours(_trace(wish, hydration, salt, percent, clock, ONE))[0])
 
-    low, high = float(np.log(LEAST_PERCENT)), float(np.log(MOST_PERCENT))
-    if late(high) > 0:
-        raise CraftError("ripe", "culture-yeast-too-slow", most_percent=MOST_PERCENT)
-    if late(low) < 0:
-        raise CraftError("ripe", "culture-yeast-too-fast", least_percent=LEAST_PERCENT)
-    percent = float(np.exp(brentq(late, low, high, xtol=0.005)))
+    def usable(percent: float) -> float:
+        return float(usable_from(_trace(wish, hydration, salt, percent, clock, ONE))[0])
+
+    percent = yeast_for(hours, ripe, usable, "ripe")
     return _dosed(wish, hydration, salt, percent, clock)
 
 
@@ -151,7 +146,7 @@ def _trace(wish: DoseWish, hydration: float, salt: float, percent: float, clock:
 
 
 def _dosed(wish: DoseWish, hydration: float, salt: float, percent: float, clock: Clock) -> Dose:
-    trace = _trace(wish, hydration, salt, percent, clock, activities())
+    trace = _trace(wish, hydration, salt, percent, clock, activities(bought()))
     flour = wish.needed_g / (1 + (hydration + salt + percent) / 100)
     yeast = flour * percent / 100 / YEAST_AS_INSTANT[wish.yeast_kind]
     line = Ingredient("yeast", YEAST_NAMES[wish.yeast_kind], wish.yeast_kind, yeast, percent, percent)

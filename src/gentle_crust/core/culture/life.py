@@ -15,6 +15,7 @@ from gentle_crust.core.clock import Clock
 from gentle_crust.core.culture.culture import Culture, jar_makeup_of
 from gentle_crust.core.culture.events import Event, Place, grams_at_end, in_order, place_at_end
 from gentle_crust.core.culture.jar import level_mm
+from gentle_crust.core.culture.seen import Phases, as_seen, held_against
 from gentle_crust.core.fermentation.dough import Makeup
 from gentle_crust.core.fermentation.engine import Leg, State, Trace, begin, end_to_end, run
 from gentle_crust.core.fermentation.rates import Floats
@@ -31,6 +32,8 @@ MIX_C = 24.0
 """A feed is mixed to this, if nothing else was read (practice)."""
 AHEAD_H = {"counter": 30.0, "fridge": 12 * 24.0}
 """How far a culture is foretold, from its last feed on at least, by where it stands; longer in a cool room."""
+FRESH_H = 3.0
+"""What was seen longer ago tells of another hour (practice)."""
 SLOWEST = 0.35
 MOST_STEPS = 500
 """Of one stay: weeks in one place need no hour by hour."""
@@ -71,16 +74,6 @@ class Course:
     def start_c(self) -> float:
         """Temperature of the mix."""
         return MIX_C if self.fed.culture_c is None else self.fed.culture_c
-
-
-@dataclass(frozen=True)
-class Phases:
-    """How likely it is still rising, ripe, past its peak, or hungry; they sum to 1."""
-
-    rising: float
-    ripe: float
-    past: float
-    hungry: float
 
 
 @dataclass(frozen=True)
@@ -200,7 +193,8 @@ def carry(
         steps = max(int(np.ceil(hours / 0.25)), 2) if hours <= 24 else min(max(int(np.ceil(hours)), 96), MOST_STEPS)
         middles = start + (np.arange(steps) + 0.5) * hours / steps
         ambient = clock.room_c(middles) if place == "counter" else np.full(steps, clock.room.fridge_c)
-        leg = Leg(hours, ambient + warmer_k, "covered_bowl", max(course.grams, 20.0), jar_capacity(jar))
+        grams, holds = max(course.grams, 20.0), jar_capacity(jar)
+        leg = Leg(hours, ambient + warmer_k, "covered_bowl", grams, holds, fridge=place == "fridge")
         traces.append(run(jar, state, leg, activity))
         state = traces[-1].end()
     return reduce(end_to_end, traces)
@@ -336,6 +330,11 @@ def _foretold(culture: Culture, course: Course, before: _Carried, clock: Clock, 
     middle = len(factors) // 2
     hunger = hunger_of(trace, float(ripe[middle]))
     recovering = recovered(strength)
+    read_here = heights_of(culture, course)
+    risen = as_seen(trace, read_here)
+    phases = phases_at(now_h - start, ripe, spent, trace)
+    if read_here and now_h - start - read_here[-1].at_h <= FRESH_H:
+        phases = held_against(phases, risen, read_here, read_here[-1].value)
     forecast = Forecast(start + trace.hours, trace.yeast[:, middle], trace.bacteria[:, middle], hunger, recovering)
     return Life(
         grams=course.grams,
@@ -343,16 +342,16 @@ def _foretold(culture: Culture, course: Course, before: _Carried, clock: Clock, 
         fed=course.fed,
         start_mm=start_mark(culture, course),
         ripe=span(start + ripe),
-        peak=span(start + trace.hours[trace.rise.argmax(axis=0)]),
+        peak=span(start + trace.hours[risen.argmax(axis=0)]),
         spent=span(start + spent),
-        peak_rise=float(trace.rise[:, middle].max()),
-        phases=_phases(now_h - start, ripe, spent, trace),
+        peak_rise=float(risen[:, middle].max()),
+        phases=phases,
         vigour=vigour,
         readings=before.readings + read,
         seed=forecast.seed_at(now_h),
         hunger_h=forecast.hunger_at(now_h),
         wake_feeds=_wake_feeds(forecast, now_h),
-        points=_points(trace, start, now_h, hunger),
+        points=_points(trace, risen, start, now_h, hunger),
         jar=jar,
         forecast=forecast,
     )
@@ -364,7 +363,11 @@ def _wake_feeds(forecast: Forecast, at_h: float) -> int:
     return max(needed, 1) if forecast.hunger_at(at_h) > HUNGRY_H else needed
 
 
-def _phases(into_h: float, ripe: Floats, spent: Floats, trace: Trace) -> Phases:
+def phases_at(into_h: float, ripe: Floats, spent: Floats, trace: Trace) -> Phases:
+    """How likely each phase is ``into_h`` hours after a feed: the share of equally likely activities that are in it.
+
+    ``ripe`` and ``spent``: hours at which each column of ``trace`` is ripe and past it; nan where it never is.
+    """
     pace = pace_of(trace.dough_c)
     eaten = np.concatenate([[0.0], np.cumsum((pace[1:] + pace[:-1]) / 2 * np.diff(trace.hours))])
     ripe_at = np.where(np.isnan(ripe), np.inf, ripe)
@@ -375,12 +378,12 @@ def _phases(into_h: float, ripe: Floats, spent: Floats, trace: Trace) -> Phases:
     return Phases(rising, max(1 - rising - past - hungry, 0.0), past, hungry)
 
 
-def _points(trace: Trace, start: float, now_h: float, hunger: Floats) -> tuple[LifePoint, ...]:
-    """Points enough to draw, from the feed on, or from a day and a half ago if that is later."""
-    low, high = band(trace.rise)
-    middle = trace.rise.shape[1] // 2
+def _points(trace: Trace, risen: Floats, start: float, now_h: float, hunger: Floats) -> tuple[LifePoint, ...]:
+    """Points enough to draw, from the feed on, or from a day and a half ago if that is later; as high as was seen."""
+    low, high = band(risen)
+    middle = risen.shape[1] // 2
     since = max(0.0, now_h - LOOK_BACK_H - start)
     places = np.unique(np.concatenate([np.linspace(since, trace.hours[-1], POINTS), [max(now_h - start, since)]]))
-    columns = (trace.rise[:, middle], low, high, trace.dough_c, hunger)
+    columns = (risen[:, middle], low, high, trace.dough_c, hunger)
     drawn = [np.interp(places, trace.hours, values) for values in columns]
     return tuple(LifePoint(float(start + place), *(float(each[i]) for each in drawn)) for i, place in enumerate(places))

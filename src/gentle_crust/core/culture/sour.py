@@ -10,18 +10,19 @@ from gentle_crust.core import limits
 from gentle_crust.core.cautions import Caution, caution
 from gentle_crust.core.clock import Clock
 from gentle_crust.core.errors import CraftError, Unreadable, within
+from gentle_crust.core.fermentation.acid import made
 from gentle_crust.core.fermentation.engine import Leg, begin, crossings, run
 from gentle_crust.core.fermentation.uncertainty import Span, Vigour, activities, span
 from gentle_crust.core.formula.model import FlourShare
 from gentle_crust.core.leaven.build import JAR_LOSS, JAR_LOSS_LEAST_G, jar_capacity, jar_of, ripe_hours, spent_hours
 from gentle_crust.core.tables import toml
 
-STAGE_H = 20.0
+STAGE_H = 30.0
 STEP_H = 0.25
 HANDS_H = 1 / 6
 WAITS_H = (0.0, 1.0, 2.0, 3.0, 4.5, 6.0)
-ACID_RIPE, ACID_SPENT = 1.05, 1.25
-"""Lactic bacteria from which a sour stage is acid enough, and too sour (a ripe levain is 1; practice)."""
+ACID_RIPE, ACID_SPENT = 9.0, 13.0
+"""Acid from which a sour stage is sour enough, and too sour (what a ripe levain brings is 1; practice)."""
 MORE_FLOUR = (0.5, 0.75, 1.0, 1.4, 2.0)
 """A stage's flour may be this many times its usual part, to fit it to the night (practice)."""
 
@@ -128,10 +129,17 @@ def _ripe(plan: _Plan, flour: str, factors: np.ndarray) -> tuple[list[float], li
     steps = round(STAGE_H / STEP_H)
     trace = run(jar, state, Leg(STAGE_H, np.full(steps, plan.warm_c), "covered_bowl", 300, jar_capacity(jar)), factors)
     if plan.ripe_by == "acid":
-        ripe, spent = (crossings(trace.hours, trace.bacteria, acid) for acid in (ACID_RIPE, ACID_SPENT))
+        columns = [made(trace.hours, trace.dough_c, column, jar.souring) for column in trace.bacteria.T]
+        ripe, spent = (crossings(trace.hours, np.array(columns).T, acid) for acid in (ACID_RIPE, ACID_SPENT))
     else:
         ripe, spent = ripe_hours(trace), spent_hours(trace)
     return [STAGE_H if np.isnan(each) else float(each) for each in ripe], [float(each) for each in spent]
+
+
+def acid_ripe_h(flour: str, hydration: float, times_flour: float, warm_c: float) -> float:
+    """Hours until a stage of one part ripe seed flour to ``times_flour`` is sour enough at a steady warmth, C."""
+    plan = _Plan("", times_flour, 100 * hydration, warm_c, "acid", "")
+    return _ripe(plan, flour, np.ones(1))[0][0]
 
 
 def _cost(stages: tuple[_Option, ...], wish: SourWish, clock: Clock, now_h: float) -> float:

@@ -7,7 +7,8 @@ from typing import Literal
 
 from gentle_crust.core.cautions import Caution, caution
 from gentle_crust.core.culture.events import Event, Place
-from gentle_crust.core.culture.life import Life, Phases
+from gentle_crust.core.culture.life import FRESH_H, Life
+from gentle_crust.core.culture.seen import LEAST_PRIOR, PHASES, Phases
 from gentle_crust.core.fermentation.uncertainty import Vigour
 from gentle_crust.core.messages import Message, message
 from gentle_crust.core.tables import rows
@@ -15,11 +16,8 @@ from gentle_crust.core.tables import rows
 HealthCode = Literal["thriving", "sluggish", "past_peak", "hungry", "contaminated", "beginning"]
 TEMPER = 0.7
 """Cues repeat each other: each counts as this power of its likelihood (practice)."""
-FRESH_H = 3.0
-"""A cue older than this tells of another hour (practice)."""
 SLOW = 0.8
 SURE_OF_SLOW = 0.7
-PHASES = ("rising", "ripe", "past", "hungry")
 
 
 @dataclass(frozen=True)
@@ -43,7 +41,7 @@ class Health:
 
 def weigh_cues(prior: Phases, cues: dict[str, str]) -> Phases:
     """Phases after ``cues`` (cue to value), by Bayes with tempered likelihoods of the table of cues."""
-    weights = [max(getattr(prior, phase), 0.002) for phase in PHASES]
+    weights = [max(getattr(prior, phase), LEAST_PRIOR) for phase in PHASES]
     for row in rows("culture_cues"):
         if cues.get(row["cue"]) == row["value"]:
             weights = [weight * float(row[phase]) ** TEMPER for weight, phase in zip(weights, PHASES, strict=True)]

@@ -9,7 +9,7 @@ from gentle_crust.core.fermentation.dough import makeup_of
 from gentle_crust.core.fermentation.engine import Leg, begin, run
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.targets import bulk_rise
-from gentle_crust.core.fermentation.uncertainty import activities, span
+from gentle_crust.core.fermentation.uncertainty import activities, of_leaven, span
 from gentle_crust.core.formula.model import Formula
 
 LOOKED_AT_H = 30.0
@@ -32,6 +32,6 @@ def bulk_time(formula: Formula, activity: Floats | None = None) -> BulkTime:
     holds = greatest_rise(made, "bulk")
     rise = min(float(bulk_rise(formula.leaven, np.array([formula.dough_c]))[0]), 0.5 * holds)
     leg = Leg(LOOKED_AT_H, np.full(120, formula.dough_c), "covered_bowl", PIECE_G, holds)
-    factors = activities() if activity is None else activity
+    factors = activities(of_leaven(made)) if activity is None else activity
     hours = span(run(made, begin(made, formula.dough_c, len(factors)), leg, factors).hours_to(rise))
     return BulkTime(rise, hours.low, hours.likely, hours.high)

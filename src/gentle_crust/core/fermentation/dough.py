@@ -1,9 +1,10 @@
 """What a dough is made of, and what that means for how it ferments."""
 
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 
 from gentle_crust.core import limits
 from gentle_crust.core.errors import CraftError, Unreadable, within
+from gentle_crust.core.fermentation import pace
 from gentle_crust.core.formula.model import YEAST_AS_INSTANT, Formula
 from gentle_crust.core.formula.scaling import total_percent
 from gentle_crust.core.messages import message
@@ -16,6 +17,32 @@ class FlourPart:
 
     kind: str
     g: float
+
+
+@dataclass(frozen=True)
+class YeastState:
+    """What is known of the baker's yeast: bred for sweet doughs or not, woken for so long, as strong as tested."""
+
+    osmotolerant: bool = False
+    woken_min: float = 0.0
+    """Minutes in warm, sweet water before it is mixed in."""
+    strength: float = 1.0
+    """Its gas beside that of fresh stock, 1 being usual."""
+
+
+@dataclass(frozen=True)
+class Brought:
+    """What ripe yeasted preferments bring into a dough, per 100 g of all its flour."""
+
+    flour_share: float
+    """Their flour over all flour, 0-1."""
+    yeast_g: float
+    """Instant-yeast equivalent, grown and awake."""
+    made_ml: float
+    """Gas that they made: food that is spent."""
+    water_g: float
+    """Their water, full of gas."""
+    bacteria: float = 0.0
 
 
 @dataclass(frozen=True)
@@ -32,6 +59,8 @@ class Dough:
     fresh_yeast_g: float = 0.0
     levain_g: float = 0.0
     levain_hydration: float = field(default=1.0)
+    yeast: YeastState = YeastState()
+    altitude_m: float = 0.0
 
 
 def flour_kinds() -> tuple[str, ...]:
@@ -65,6 +94,19 @@ class Makeup:
     """How much of the kneading or folding that it needs the dough gets, 0-1."""
     liveliness: float = 1.0
     """How lively its leaven is known to be; 1 is usual."""
+    bacteria: float = 0.0
+    """Lactic bacteria beside the levain's, ripe levain flour over all flour."""
+    asleep: float = 1.0
+    """Share of its baker's yeast that still has to wake, 0-1: what comes in a ripe preferment is awake."""
+    waking: float = 1.0
+    """How long that takes beside instant yeast."""
+    osmotolerant: bool = False
+    gassy_water_g: float = 0.0
+    """Water of yeasted preferments, full of gas, g per 100 g flour."""
+    pressure: float = 1.0
+    """Pressure of the air as a share of that at the sea."""
+    in_jar: bool = False
+    """Whether it is a culture or a preferment, whose jar carries it."""
 
     @property
     def dough_per_flour(self) -> float:
@@ -78,17 +120,28 @@ class Makeup:
 
     @property
     def pace(self) -> float:
-        """How this dough's salt, sugar and grain speed or slow all its yeasts; 1 at 2 % salt, white, lean."""
-        salt = min(max(1 - _pace("salt_per_percent") * (self.salt_percent - 2), 0.4), 1.25)
-        sugar = 1 - min(max(_pace("sugar_per_percent") * (self.sugar_percent - _pace("sugar_free_percent")), 0), 0.6)
-        fat = 1 - min(max(_pace("fat_per_percent") * (self.fat_percent - _pace("fat_free_percent")), 0), 0.4)
-        grain = 1 + _pace("whole_grain") * self.whole_grain * (1 - self.rye) + _pace("rye") * self.rye
-        malt = 1 + _pace("malt") * min(2 * self.malt_percent, 1)
-        return salt * sugar * fat * grain * malt
+        """How all that is in this dough speeds or slows its yeasts; 1 at 2 % salt, 68 % water, white, lean."""
+        return (
+            pace.of_salt(self.salt_percent)
+            * pace.of_sugar(self.sugar_percent, self.hydration, self.osmotolerant)
+            * pace.of_fat(self.fat_percent)
+            * pace.of_grain(self.whole_grain, self.rye, self.malt_percent)
+            * pace.of_water(self.hydration - self.bound_water)
+        )
 
+    @property
+    def souring(self) -> float:
+        """The same of its lactic bacteria."""
+        return (
+            pace.of_salt_on_bacteria(self.salt_percent)
+            * pace.of_grain_on_bacteria(self.whole_grain, self.rye)
+            * pace.of_water(self.hydration - self.bound_water)
+        )
 
-def _pace(name: str) -> float:
-    return constant("fermentation", "pace", name)
+    @property
+    def buffer(self) -> float:
+        """Acid that its flour takes up for the same pH, beside white flour."""
+        return 1 + constant("fermentation", "acid", "buffer") * max(self.whole_grain, self.rye)
 
 
 def _blend(flours: tuple[FlourPart, ...], column: str) -> float:
@@ -138,18 +191,54 @@ def makeup(dough: Dough) -> Makeup:
     within("dough.levain_g", limits.PREFERMENTED_SHARE, round(100 * levain_flour / flour, 1))
     mass = sum(part.g for part in dough.flours) + dough.water_g + dough.salt_g + dough.sugar_g + dough.oil_g
     mass += dough.levain_g + dough.instant_yeast_g + dough.active_dry_yeast_g + dough.fresh_yeast_g
+    sugar = 100 * dough.sugar_g / flour
+    asleep, waking = _waking(dough)
     return Makeup(
         flour_g=flour,
         dough_g=mass,
         hydration=hydration,
         salt_percent=salt,
-        sugar_percent=100 * dough.sugar_g / flour,
+        sugar_percent=sugar,
         whole_grain=_blend(dough.flours, "whole_grain_fraction"),
         rye=_blend(dough.flours, "rye_fraction"),
         strength=_blend(dough.flours, "strength"),
         levain_yeast=levain_flour / flour,
         fat_percent=100 * dough.oil_g / flour,
-        yeast_percent=100 * yeast / flour,
+        yeast_percent=100 * yeast / flour * dough.yeast.strength,
+        gas_made_ml=-sugar_food_ml(sugar),
+        asleep=asleep,
+        waking=waking,
+        osmotolerant=dough.yeast.osmotolerant,
+        pressure=pace.air_pressure(dough.altitude_m),
+    )
+
+
+def _waking(dough: Dough) -> tuple[float, float]:
+    """Share of the baker's yeast that is asleep as it goes in, and how long that takes to wake beside instant yeast."""
+    woken = min(dough.yeast.woken_min / constant("fermentation", "bakers_yeast", "woken_min"), 1.0)
+    dry = YEAST_AS_INSTANT["active_dry"] * dough.active_dry_yeast_g
+    whole = dough.instant_yeast_g + dry + YEAST_AS_INSTANT["fresh"] * dough.fresh_yeast_g
+    slower = constant("fermentation", "bakers_yeast", "unwoken") - 1
+    return 1 - woken, 1 + slower * (dry / whole if whole > 0 else 0.0)
+
+
+def sugar_food_ml(sugar_percent: float) -> float:
+    """Gas that added sugar lets be made beyond what flour alone feeds, ml per 100 g flour."""
+    most = constant("fermentation", "pace", "sugar_food_up_to_percent")
+    return constant("fermentation", "pace", "sugar_food_ml") * min(sugar_percent, most)
+
+
+def with_brought(makeup: Makeup, brought: Brought) -> Makeup:
+    """A dough's makeup once a ripe preferment is in it: its cells awake, its food spent, its water full of gas."""
+    yeast = makeup.yeast_percent + brought.yeast_g
+    asleep = makeup.asleep * makeup.yeast_percent / yeast if yeast > 0 else 1.0
+    return replace(
+        makeup,
+        yeast_percent=yeast,
+        asleep=asleep,
+        gas_made_ml=makeup.gas_made_ml + brought.made_ml,
+        gassy_water_g=makeup.gassy_water_g + brought.water_g,
+        bacteria=makeup.bacteria + brought.bacteria,
     )
 
 
@@ -171,19 +260,20 @@ def makeup_of(formula: Formula) -> Makeup:
     yeast = formula.instant_yeast_percent
     yeast += sum(one.flour_percent / 100 * one.yeast_percent * OLD_DOUGH_GROWN for one in old)
     made = sum(one.flour_percent / 100 * OLD_DOUGH_MADE_ML for one in old if not one.wild)
+    sugar = sum(extra.percent for extra in formula.all_extras if extra.kind in SWEET)
     return Makeup(
         flour_g=100.0,
         dough_g=total_percent(formula),
         hydration=formula.hydration_percent / 100,
         salt_percent=formula.salt_percent,
-        sugar_percent=sum(extra.percent for extra in formula.all_extras if extra.kind in SWEET),
+        sugar_percent=sugar,
         whole_grain=formula.blend("whole_grain_fraction"),
         rye=formula.blend("rye_fraction"),
         strength=formula.blend("strength"),
         levain_yeast=levain / 100,
         yeast_percent=yeast,
         bound_water=formula.bound_water_percent / 100,
-        gas_made_ml=made,
+        gas_made_ml=made - sugar_food_ml(sugar),
         fat_percent=sum(extra.percent * FAT_IN.get(extra.kind, 0.0) for extra in formula.all_extras),
         malt_percent=sum(extra.percent for extra in formula.all_extras if extra.kind == "malt"),
     )

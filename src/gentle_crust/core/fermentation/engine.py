@@ -12,6 +12,7 @@ import numpy as np
 
 from gentle_crust.core.fermentation import rates
 from gentle_crust.core.fermentation.dough import Makeup
+from gentle_crust.core.fermentation.gluten import wear_of
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.stepping import (
     ABSENT,
@@ -21,6 +22,7 @@ from gentle_crust.core.fermentation.stepping import (
     MADE,
     RISE,
     ROOM_K,
+    SOUND,
     YEAST,
     Begun,
     Kept,
@@ -28,7 +30,7 @@ from gentle_crust.core.fermentation.stepping import (
     Tables,
     lived,
 )
-from gentle_crust.core.fermentation.temperature import NODES, cool, fold_flags, mixed, node_shares
+from gentle_crust.core.fermentation.temperature import NODES, Shape, cool, fold_flags, mixed, node_shares
 from gentle_crust.core.tables import constant, numbers
 
 STEP_H = 1 / 4
@@ -50,6 +52,8 @@ class State:
     """Gas made so far, ml per 100 g flour."""
     kept_ml: Floats
     """Gas still in the dough, dissolved and free, ml at 25 C per 100 g flour."""
+    sound: Floats
+    """Share of what its gluten could hold at first that it still can, 0-1."""
 
 
 @dataclass(frozen=True)
@@ -63,6 +67,9 @@ class Leg:
     greatest_rise: float
     folds_h: tuple[float, ...] = ()
     """When the dough is folded, hours into the leg; taken at the nearest step."""
+    fridge: bool = False
+    """Whether the air is a fridge's, which moves and takes heat faster than a room's."""
+    shape: Shape = "ball"
 
 
 @dataclass(frozen=True)
@@ -76,6 +83,8 @@ class Trace:
     lives: Floats
     """What the properties below name, one after the other, each by time and activity."""
     start_age_h: float
+    buffer: float = 1.0
+    """Acid that its flour takes up beside white flour, for the same pH."""
 
     @property
     def dough_c(self) -> Floats:
@@ -102,7 +111,7 @@ class Trace:
     @property
     def ph(self) -> Floats:
         """An index of acidity, not a measurement."""
-        return ph_of(self.bacteria)
+        return ph_of(self.bacteria, self.buffer)
 
     @property
     def yeast(self) -> Floats:
@@ -123,6 +132,11 @@ class Trace:
     def made_ml(self) -> Floats:
         """Gas made so far, ml per 100 g flour."""
         return self._row(MADE)
+
+    @property
+    def sound(self) -> Floats:
+        """Share of what its gluten could hold at first that it still can, 0-1."""
+        return self._row(SOUND)
 
     def _row(self, which: int) -> Floats:
         row: Floats = self.lives[which]
@@ -164,6 +178,7 @@ class Trace:
             np.concatenate([nodes[None], self.nodes_c[first:]]),
             np.concatenate([lives[:, None], self.lives[:, first:]], axis=1),
             self.start_age_h + hours,
+            self.buffer,
         )
 
     def end(self) -> State:
@@ -182,6 +197,7 @@ def joined(first: Trace, second: Trace) -> Trace:
         np.concatenate([first.nodes_c, second.nodes_c]),
         np.concatenate([first.lives, second.lives], axis=1),
         first.start_age_h,
+        first.buffer,
     )
 
 
@@ -215,19 +231,23 @@ def first_crossing(hours: Floats, values: Floats, target: float) -> float:
 
 
 def begin(makeup: Makeup, dough_c: float, factors: int = 1) -> State:
-    """A dough that has just been mixed, at one temperature; the levain brings its dissolved gas along."""
-    water_ml = 100 * makeup.levain_yeast
-    dissolved = float(rates.dissolved_gas_ml_per_g_water(np.array(dough_c))) * water_ml
+    """A dough that has just been mixed, at one temperature; levain and preferments bring their dissolved gas along.
+
+    What yeasted preferments bring in bubbles is lost in the mixing.
+    """
+    ripe_water_g = 100 * makeup.levain_yeast + makeup.gassy_water_g
+    dissolved = float(rates.dissolved_gas_ml_per_g_water(np.array(dough_c))) * ripe_water_g * makeup.pressure
     ones = np.ones(factors)
     levain = max(makeup.levain_yeast, ABSENT)
     return State(
         age_h=0.0,
         nodes_c=np.full(NODES, float(dough_c)),
         yeast=ones * levain,
-        bacteria=ones * levain,
+        bacteria=ones * max(levain, makeup.bacteria),
         bakers_yeast_g=ones * max(makeup.yeast_percent, ABSENT),
         made_ml=ones * makeup.gas_made_ml,
         kept_ml=ones * dissolved,
+        sound=ones.copy(),
     )
 
 
@@ -240,14 +260,15 @@ def free_ml(makeup: Makeup, state: State) -> Floats:
 def rise_of(makeup: Makeup, state: State) -> Floats:
     """Rise of a state over its gas-free volume, by activity."""
     kelvin = float(state.nodes_c @ node_shares()) + 273.15
-    result: Floats = free_ml(makeup, state) * kelvin / ROOM_K / makeup.gas_free_ml
+    result: Floats = free_ml(makeup, state) * kelvin / ROOM_K / makeup.gas_free_ml / makeup.pressure
     return result
 
 
 def handled(makeup: Makeup, state: State, handling: str) -> State:
-    """A state after dividing or shaping: some free gas is pressed out, and the dough is turned over."""
-    free = free_ml(makeup, state)
-    return replace(state, kept_ml=state.kept_ml - (1 - gas_kept(handling)) * free, nodes_c=mixed(state.nodes_c))
+    """A state after dividing or shaping: some free gas is pressed out, the dough is turned over, its gluten mended."""
+    kept = state.kept_ml - (1 - gas_kept(handling)) * free_ml(makeup, state)
+    sound = 1 - (1 - state.sound) * (1 - gluten_mended(handling))
+    return replace(state, kept_ml=kept, nodes_c=mixed(state.nodes_c), sound=sound)
 
 
 def gas_kept(handling: str) -> float:
@@ -255,25 +276,26 @@ def gas_kept(handling: str) -> float:
     return numbers("handling", "handling", "gas_kept_fraction")[handling]
 
 
+def gluten_mended(handling: str) -> float:
+    """Share of its tiredness that a handling takes from gluten: folded strands bind anew."""
+    return numbers("handling", "handling", "gluten_mended_fraction")[handling]
+
+
 def _dissolved(makeup: Makeup, nodes_c: Floats) -> Floats:
     """Gas the dough's water holds, ml per 100 g flour, by time."""
-    result: Floats = rates.mean_dissolved_ml(nodes_c, node_shares()) * (100 * makeup.hydration)
+    result: Floats = rates.mean_dissolved_ml(nodes_c, node_shares()) * (100 * makeup.hydration * makeup.pressure)
     return result
 
 
 @cache
 def _tables() -> Tables:
-    """Gas made against the work done, and fullness against the gas that brings a dough there.
+    """Gas made against the work done: the inverse of d(made) = work / (1 + exp((made - half)/width)).
 
-    d(made) = work / (1 + exp((made - half)/width)) has the inverse that is tabled. du/d(gas) = 1 - u^4 for a fullness
-    u > 0 (all is kept below) has the integral (artanh u + arctan u) / 2.
+    It begins below nought: sugar that was added is food that flour alone has not.
     """
     half, width = constant("fermentation", "substrate", "half_ml"), constant("fermentation", "substrate", "width_ml")
-    made = np.linspace(0, 1200, 2401)
-    fullness = np.concatenate([[-9.0], np.linspace(0, 0.98, 400), 1 - np.geomspace(0.02, 1e-5, 60)[1:]])
-    above = np.maximum(fullness, 0.0)
-    gas = np.where(fullness < 0, fullness, (np.arctanh(above) + np.arctan(above)) / 2)
-    return Tables(made, made + width * np.exp((made - half) / width), fullness, gas)
+    made = np.linspace(-1200, 1200, 4801)
+    return Tables(made, made + width * np.exp((made - half) / width))
 
 
 @cache
@@ -291,10 +313,13 @@ def _life() -> Life:
         bakers_ceiling_g=yeast("growth_ceiling_g"),
         growth_lag_h=yeast("growth_lag_h"),
         waking_h=yeast("waking_h"),
+        crowded_g=yeast("crowded_g"),
         food_half_ml=constant("fermentation", "substrate", "half_ml"),
         food_width_ml=constant("fermentation", "substrate", "width_ml"),
         leak_per_h=constant("fermentation", "gas", "leak_per_h"),
+        sinks_per_h=constant("fermentation", "gas", "sinks_per_h"),
         fold_keeps=gas_kept("fold"),
+        fold_mends=gluten_mended("fold"),
     )
 
 
@@ -312,20 +337,36 @@ def run(makeup: Makeup, state: State, leg: Leg, activity: Floats) -> Trace:
     ambient = leg.ambient_c if leg.ambient_c.size > 1 else np.full(steps, float(leg.ambient_c.flat[0]))
     step_h = leg.hours / steps
     fold_steps = frozenset(round(fold / step_h) for fold in leg.folds_h if fold < leg.hours)
-    nodes = cool(state.nodes_c, leg.piece_g, leg.container, ambient, step_h, fold_steps)
+    nodes = cool(state.nodes_c, leg.piece_g, leg.container, ambient, step_h, fold_steps, leg.fridge, leg.shape)
     hours = np.arange(steps + 1, dtype=np.float64) * step_h
     hours[-1] = leg.hours
-    begun = Begun(state.age_h, state.yeast, state.bacteria, state.bakers_yeast_g, state.made_ml, state.kept_ml)
-    dough = Kept(100 * makeup.hydration, makeup.gas_free_ml, leg.greatest_rise)
+    begun = Begun(
+        state.age_h, state.yeast, state.bacteria, state.bakers_yeast_g, state.made_ml, state.kept_ml, state.sound
+    )
+    dough = Kept(
+        100 * makeup.hydration, makeup.gas_free_ml, leg.greatest_rise, makeup.pace, makeup.souring, makeup.asleep,
+        makeup.waking, makeup.pressure,
+    )  # fmt: skip
     folds = fold_flags(steps, fold_steps)
     lives = lived(
-        nodes, node_shares(), step_h, folds, begun, activity, makeup.pace, dough, rates.tabled(), _life(), _tables()
+        nodes, node_shares(), step_h, folds, begun, activity, dough, rates.tabled(), _life(), wear_of(makeup), _tables()
     )
-    return Trace(hours, nodes, lives, state.age_h)
+    return Trace(hours, nodes, lives, state.age_h, makeup.buffer)
 
 
-def ph_of(bacteria: Floats) -> Floats:
-    """An index of acidity as pH, from the lactic bacteria (ripe levain = 1); not a measurement."""
+def ph_of(bacteria: Floats, buffer: float = 1.0) -> Floats:
+    """An index of acidity as pH; not a measurement.
+
+    Parameters
+    ----------
+    bacteria : lactic bacteria, those of a ripe levain being 1.
+    buffer : acid that the flour takes up beside white flour for the same pH; bran and rye take more.
+
+    Returns
+    -------
+    end + (start - end) exp(-k A / buffer), 3.7-5.9 (tuned).
+    """
     start, end = constant("fermentation", "acid", "start_ph"), constant("fermentation", "acid", "end_ph")
-    result: Floats = end + (start - end) * np.exp(-constant("fermentation", "acid", "steepness") * bacteria)
+    steepness = constant("fermentation", "acid", "steepness") / buffer
+    result: Floats = end + (start - end) * np.exp(-steepness * bacteria)
     return result

@@ -13,7 +13,8 @@ from gentle_crust.core.errors import within
 from gentle_crust.core.fermentation.capacity import greatest_rise
 from gentle_crust.core.fermentation.dough import Makeup
 from gentle_crust.core.fermentation.engine import Leg, begin, run
-from gentle_crust.core.fermentation.uncertainty import ONE, Vigour, activities, span
+from gentle_crust.core.fermentation.rates import Floats
+from gentle_crust.core.fermentation.uncertainty import ONE, Vigour, activities, of_leaven, span
 from gentle_crust.core.limits import Limit
 from gentle_crust.core.messages import NOTHING, Message, message
 
@@ -50,10 +51,13 @@ WARMTH = message("leans-warmth")
 CULTURE = message("leans-culture")
 
 
-def _path(bulk: Bulk, hours: float, later_c: float | None = None, from_h: float = 0.0) -> np.ndarray:
+def _path(bulk: Bulk, hours: float, later_c: float | None = None, from_h: float = 0.0) -> Floats:
     steps = max(int(np.ceil(hours / STEP_H)), 2)
-    middles = (np.arange(steps) + 0.5) * hours / steps
-    return np.where(middles < from_h, bulk.room_c, bulk.room_c if later_c is None else later_c)
+    step = hours / steps
+    still_in_room = np.clip(from_h / step - np.arange(steps), 0, 1)
+    then_c = bulk.room_c if later_c is None else later_c
+    path: Floats = bulk.room_c * still_in_room + then_c * (1 - still_in_room)
+    return path
 
 
 def rise_after(bulk: Bulk, hours: float, later_c: float | None = None, from_h: float = 0.0) -> float:
@@ -66,7 +70,7 @@ def rise_after(bulk: Bulk, hours: float, later_c: float | None = None, from_h: f
 
 def ready_h(bulk: Bulk, rise: float, vigour: Vigour | None = None) -> Turned:
     """Hours until the rise is there, low to high."""
-    factors = activities(vigour)
+    factors = activities(of_leaven(bulk.makeup) if vigour is None else vigour)
     leg = Leg(LONGEST_H, _path(bulk, LONGEST_H), bulk.container, bulk.dough_g, greatest_rise(bulk.makeup, "bulk"))
     found = span(run(bulk.makeup, begin(bulk.makeup, bulk.dough_c, len(factors)), leg, factors).hours_to(rise))
     if found.likely is None:

@@ -7,14 +7,13 @@ from numpy.typing import NDArray
 
 from gentle_crust.core.fermentation.monotone import monotone_cubic
 from gentle_crust.core.fermentation.stepping import Rates, shell_mean
-from gentle_crust.core.tables import constant, rows
+from gentle_crust.core.tables import rows
 
 Floats = NDArray[np.float64]
 
 COLDEST_C, HOTTEST_C = 0.0, 60.0
 PER_K = 20.0
 _GRID_C: Floats = np.linspace(COLDEST_C, HOTTEST_C, 1201)
-_SOFTENS_BELOW_C = 20.0
 
 
 @cache
@@ -24,14 +23,6 @@ def _on_grid(table: str, column: str) -> Floats:
     rate = np.array([float(row[column]) for row in rows(table)])
     fine: Floats = np.exp(monotone_cubic(celsius, np.log(rate), _GRID_C))
     return fine
-
-
-@cache
-def _levain_gas_on_grid() -> Floats:
-    growth = _on_grid("levain_rates", "yeast_growth_per_h")
-    at_20 = float(np.interp(_SOFTENS_BELOW_C, _GRID_C, growth))
-    softer = at_20 * (growth / at_20) ** constant("fermentation", "levain", "cold_gas_exponent")
-    return np.where(_GRID_C < _SOFTENS_BELOW_C, softer, growth)
 
 
 @cache
@@ -51,7 +42,7 @@ def tabled() -> Rates:
         per_k=PER_K,
         levain_yeast=_on_grid("levain_rates", "yeast_growth_per_h"),
         levain_bacteria=_on_grid("levain_rates", "bacteria_growth_per_h"),
-        levain_gas=_levain_gas_on_grid(),
+        levain_gas=_on_grid("levain_rates", "yeast_gassing_per_h"),
         bakers_gas=_on_grid("yeast_gassing", "relative_gassing"),
         dissolved=_bunsen_on_grid(),
     )
@@ -69,7 +60,10 @@ def levain_yeast_growth_per_h(temperature_c: Floats) -> Floats:
 
 
 def levain_gas_per_h(temperature_c: Floats) -> Floats:
-    """Gas making of sourdough yeast in units of its growth, 1/h: as growth, but less steep in the cold."""
+    """Gas making of sourdough yeast, 1/h, 0-60 C: its growth from 20 to 26 C; in the cold and the heat it lasts longer.
+
+    Cells that no longer divide still ferment, up to about 38 C (tuned).
+    """
     return _at(temperature_c, tabled().levain_gas)
 
 

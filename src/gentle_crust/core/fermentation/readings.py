@@ -174,6 +174,12 @@ class Looked:
         return result
 
 
+def _at_least(rises: Floats) -> Floats:
+    """Rises by factor, none below that of a weaker leaven."""
+    result: Floats = np.maximum.accumulate(rises)
+    return result
+
+
 def update(
     readings: tuple[Reading, ...],
     rise_at: Callable[[float], Floats],
@@ -182,13 +188,14 @@ def update(
 ) -> Vigour:
     """The belief after ``readings`` and looks.
 
-    ``rise_at(hours)`` gives the rise that each factor of :func:`grid` foretells.
+    ``rise_at(hours)`` gives the rise that each factor of :func:`grid` foretells. A livelier leaven counts as at least
+    as high as a weaker one: one that has sunk again was higher before, which would have been seen.
     """
     belief = unknown() if prior is None else prior
     logs = np.log(grid(belief))
     weight = _log_prior(logs, belief)
     for reading in believed(readings):
-        weight = weight + _log_likelihood((reading.value - rise_at(reading.at_h)) / error_of(reading.kind))
+        weight = weight + _log_likelihood((reading.value - _at_least(rise_at(reading.at_h))) / error_of(reading.kind))
     for look in looked:
         weight = weight + np.log(look.likelihood(rise_at(look.at_h)))
     share = np.exp(weight - weight.max())

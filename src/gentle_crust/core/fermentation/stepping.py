@@ -15,9 +15,9 @@ Flags = NDArray[np.bool_]
 ABSENT = 1e-9
 """Stands for a leaven that is not in the dough."""
 ROOM_K = 298.15
-NOT_YET_FULL = 0.25
-"""Share of capacity below which a dough keeps all the gas that it makes: a fourth power of it is 0.4 %."""
-RISE, GAS_RATE, YEAST, BACTERIA, BAKERS, MADE, KEPT = range(7)
+FINEST_FILLING = 0.08
+"""A step in which more than this share of what a dough can hold is made is taken in parts."""
+RISE, GAS_RATE, YEAST, BACTERIA, BAKERS, MADE, KEPT, SOUND = range(8)
 """Rows of what is told of a dough's life; from YEAST on they are those of a state."""
 
 
@@ -42,19 +42,32 @@ class Life(NamedTuple):
     bakers_ceiling_g: float
     growth_lag_h: float
     waking_h: float
+    crowded_g: float
     food_half_ml: float
     food_width_ml: float
     leak_per_h: float
+    sinks_per_h: float
     fold_keeps: float
+    fold_mends: float
+
+
+class Wear(NamedTuple):
+    """How gluten tires, 1/h: stretched to its end; by age and by a ripe levain's bacteria at 24 C, ``per_k`` more.
+
+    What stretches it goes with the eighth power of how full the dough is.
+    """
+
+    overfull: float
+    aged: float
+    acid: float
+    per_k: float
 
 
 class Tables(NamedTuple):
-    """Two curves that have no formula: gas made against work done as food runs out, fullness against gas."""
+    """A curve that has no formula: gas made against work done as food runs out."""
 
     made_ml: Floats
     work_ml: Floats
-    fullness: Floats
-    gas: Floats
 
 
 class Begun(NamedTuple):
@@ -66,14 +79,24 @@ class Begun(NamedTuple):
     bakers_yeast_g: Floats
     made_ml: Floats
     kept_ml: Floats
+    sound: Floats
 
 
 class Kept(NamedTuple):
-    """A dough as it is: its water, g, and its volume without gas, ml per 100 g flour; the greatest rise it can hold."""
+    """A dough as it is: its water, g, and its volume without gas, ml per 100 g flour; the greatest rise it can hold.
+
+    ``pace`` of yeasts and ``souring`` of bacteria by what is in it; ``asleep``: the share of its baker's yeast that
+    still has to wake, in ``waking`` times the usual time; ``pressure`` of the air as a share of that at the sea.
+    """
 
     water_g: float
     gas_free_ml: float
     greatest_rise: float
+    pace: float
+    souring: float
+    asleep: float
+    waking: float
+    pressure: float
 
 
 @compiled()
@@ -130,90 +153,63 @@ def gas_made(
 
 
 @compiled()
-def first_held_back(path: Floats, dissolved: Floats, fullness: Floats, folds: Flags, not_yet_full: float) -> int:
-    """The last step before any dough is so full, or folded with bubbles in it, that gas is lost."""
-    for step in range(len(path)):
-        for column in range(path.shape[1]):
-            free = path[step, column] - dissolved[step]
-            if free * fullness[step] > not_yet_full or (folds[step] and free > 0):
-                return max(step - 1, 0)
-    return len(path) - 2
-
-
-@compiled()
-def filled_one(full: float, gain: float, leak: float) -> float:
-    """Fullness of one dough after a step in which ``gain`` is made and some leaks away, by the midpoint rule."""
-    middle = full + gain * (1 - min(max(full, 0.0) ** 4, 1.0)) / 2
-    after = full + gain * (1 - min(max(middle, 0.0) ** 4, 1.0))
-    return after - leak * max(after, 0.0) * min(max(after, 0.0) ** 4, 1.0)
-
-
-@compiled()
-def filled_many(full: Floats, gain: Floats, leak: float, fullness: Floats, gas: Floats) -> Floats:
-    """The same for many doughs, by the table of fullness against gas; one beyond the table's end stays there."""
-    after = np.interp(np.interp(full, fullness, gas) + gain, gas, fullness)
-    for place in range(len(after)):
-        if full[place] > fullness[-1]:
-            after[place] = full[place]
-        above = max(after[place], 0.0)
-        after[place] -= leak * above * min(above**4, 1.0)
-    return after
-
-
-@compiled()
-def keep_gas(
-    path: Floats, first: int, gains: Floats, parts: Floats, helds: Floats, folds: Flags, keeps: float, leak: float,
-    fullness: Floats, gas: Floats,
-) -> None:  # fmt: skip
-    """Gas kept, step by step from ``first`` on, written into ``path`` (steps + 1, doughs), ml.
-
-    ``gains``: gas made in each step over what the dough holds; ``parts``: fullness of a ml; ``helds``: ml dissolved;
-    ``folds``: whether the dough is folded after the step, which keeps a share ``keeps`` of its bubbles.
-    """
-    if path.shape[1] == 1:
-        kept = path[first, 0]
-        for step in range(first, len(gains)):
-            full = filled_one((kept - helds[step]) * parts[step], gains[step, 0], leak)
-            if folds[step + 1] and full > 0:
-                full *= keeps
-            kept = full / parts[step] + helds[step]
-            path[step + 1, 0] = kept
-        return
-    for step in range(first, len(gains)):
-        full_many = filled_many((path[step] - helds[step]) * parts[step], gains[step], leak, fullness, gas)
-        if folds[step + 1]:
-            full_many = np.where(full_many > 0, full_many * keeps, full_many)
-        path[step + 1] = full_many / parts[step] + helds[step]
+def filled(full: float, gain: float, leak: float, finest: float) -> float:
+    """Fullness of a dough after a step in which ``gain`` is made and some leaks away, by the midpoint rule in parts."""
+    parts = max(int(np.ceil(gain / finest)), 1)
+    for _ in range(parts):
+        middle = full + gain / parts * (1 - min(max(full, 0.0) ** 4, 1.0)) / 2
+        full = full + gain / parts * (1 - min(max(middle, 0.0) ** 4, 1.0))
+    return full - leak * max(full, 0.0) * min(max(full, 0.0) ** 4, 1.0)
 
 
 @compiled()
 def gas_kept(
-    start: Floats, made: Floats, dissolved: Floats, expand: Floats, most: float, step_h: float, folds: Flags,
-    life: Life, tables: Tables,
-) -> Floats:  # fmt: skip
-    """Gas kept, ml: ever less of what is made as the dough nears its capacity, where it also leaks."""
-    part = (expand[1:] + expand[:-1]) / (2 * most)
-    held = (dissolved[1:] + dissolved[:-1]) / 2
-    gains = (made[1:] - made[:-1]) * part.reshape(-1, 1)
-    path: Floats = start + (made - made[0])
-    first = first_held_back(path, dissolved, expand / most, folds, NOT_YET_FULL)
-    leak = life.leak_per_h * step_h
-    keep_gas(path, first, gains, part, held, folds, life.fold_keeps, leak, tables.fullness, tables.gas)
-    return path
+    start: Floats, sound: Floats, made: Floats, bacteria: Floats, dissolved: Floats, expand: Floats, warmth: Floats,
+    step_h: float, folds: Flags, life: Life, wear: Wear, most: float, finest: float,
+) -> tuple[Floats, Floats]:  # fmt: skip
+    """Gas kept, ml, and how sound the gluten still is, 0-1: both (times, doughs).
+
+    Ever less of what is made is kept as a dough nears its capacity, where it also leaks. Gluten tires by being
+    stretched to its end, by age and by acid (``warmth``: how much faster those go than at 24 C); what is then more
+    than it holds is lost, and the dough sinks.
+    """
+    times, doughs = made.shape
+    kept, holds = np.empty((times, doughs)), np.empty((times, doughs))
+    kept[0], holds[0] = start, sound
+    sinks, leak = np.exp(-life.sinks_per_h * step_h), life.leak_per_h * step_h
+    for step in range(times - 1):
+        part, held = (expand[step] + expand[step + 1]) / (2 * most), (dissolved[step] + dissolved[step + 1]) / 2
+        age = wear.aged * (warmth[step] + warmth[step + 1]) / 2
+        for one in range(doughs):
+            able = max(holds[step, one], 1e-3)
+            share = part / able
+            was = (kept[step, one] - held) * share
+            full = filled(was, (made[step + 1, one] - made[step, one]) * share, leak, finest)
+            if full > 1:
+                full = max(was, 1.0) if was <= 1 else 1 + (full - 1) * sinks
+            fourth = min(max((was + full) / 2, 0.0), 1.0) ** 4
+            tired = (wear.overfull * fourth * fourth + age + wear.acid * bacteria[step, one] * warmth[step]) * step_h
+            after = able * (np.exp(-tired) if tired > 0.02 else 1 - tired + tired * tired / 2)
+            if folds[step + 1] and full > 0:
+                full *= life.fold_keeps
+                after = 1 - (1 - after) * (1 - life.fold_mends)
+            kept[step + 1, one] = full / share + held
+            holds[step + 1, one] = after
+    return kept, holds
 
 
 @compiled()
 def lived(
-    nodes_c: Floats, share: Floats, step_h: float, folds: Flags, begun: Begun, activity: Floats, pace: float,
-    dough: Kept, rates: Rates, life: Life, tables: Tables,
+    nodes_c: Floats, share: Floats, step_h: float, folds: Flags, begun: Begun, activity: Floats, dough: Kept,
+    rates: Rates, life: Life, wear: Wear, tables: Tables,
 ) -> Floats:  # fmt: skip
-    """A leg of a dough's life along the temperatures of its shells: rows RISE to KEPT, each (times, activities).
+    """A leg of a dough's life along the temperatures of its shells: rows RISE to SOUND, each (times, activities).
 
-    ``activity`` multiplies every rate; ``pace`` is how salt, sugar and grain slow the yeasts.
+    ``activity`` multiplies every rate.
     """
     times, doughs = len(nodes_c), len(activity)
-    found = np.empty((7, times, doughs))
-    per_k, always, paces = rates.per_k, np.ones(times - 1), activity * pace
+    found = np.empty((8, times, doughs))
+    per_k, always, paces = rates.per_k, np.ones(times - 1), activity * dough.pace
     levain_rate, bakers_rate = np.zeros((times, doughs)), np.zeros((times, doughs))
     found[YEAST:MADE] = ABSENT
     if begun.yeast.max() >= 2 * ABSENT:
@@ -221,24 +217,31 @@ def lived(
         souring = shell_mean(nodes_c, share, rates.levain_bacteria, per_k)
         gas = shell_mean(nodes_c, share, rates.levain_gas, per_k)
         found[YEAST] = grown(begun.yeast, growth, always, step_h, paces, 1.0)
-        found[BACTERIA] = grown(begun.bacteria, souring, always, step_h, activity, life.bacteria_ceiling)
+        sours = activity * dough.souring
+        found[BACTERIA] = grown(begun.bacteria, souring, always, step_h, sours, life.bacteria_ceiling)
         levain_rate = life.levain_gas_ml * gas.reshape(-1, 1) * found[YEAST]
     age = begun.age_h + np.arange(times) * step_h
-    asleep = np.exp(-age / life.waking_h)
+    waking = life.waking_h * dough.waking
+    asleep = dough.asleep * np.exp(-age / waking)
     if begun.bakers_yeast_g.max() >= 2 * ABSENT:
         gassing = shell_mean(nodes_c, share, rates.bakers_gas, per_k)
-        growing = np.minimum(np.maximum((age[1:] - life.growth_lag_h) / step_h, 0.0), 1.0)
-        growths = activity * life.bakers_growth_per_h
+        lag = life.growth_lag_h * dough.asleep
+        growing = np.minimum(np.maximum((age[1:] - lag) / step_h, 0.0), 1.0)
+        growths = paces * life.bakers_growth_per_h
         found[BAKERS] = grown(begun.bakers_yeast_g, gassing, growing, step_h, growths, life.bakers_ceiling_g)
-        bakers_rate = life.bakers_gas_ml * gassing.reshape(-1, 1) * found[BAKERS]
-    awake = 1 + life.waking_h * (asleep[1:] - asleep[:-1]) / step_h  # the exact mean over each step
+        working = found[BAKERS] / (1 + found[BAKERS] / life.crowded_g)
+        bakers_rate = life.bakers_gas_ml * gassing.reshape(-1, 1) * working
+    awake = 1 + waking * (asleep[1:] - asleep[:-1]) / step_h  # the exact mean over each step
     made = gas_made(begun.made_ml, levain_rate, bakers_rate, awake, step_h, paces, tables.made_ml, tables.work_ml)
-    dissolved = shell_mean(nodes_c, share, rates.dissolved, per_k) * dough.water_g
-    expand = (np.array([np.sum(share * nodes_c[step]) for step in range(times)]) + 273.15) / (
-        ROOM_K * dough.gas_free_ml
-    )
+    dissolved = shell_mean(nodes_c, share, rates.dissolved, per_k) * dough.water_g * dough.pressure
+    mean_c = np.array([np.sum(share * nodes_c[step]) for step in range(times)])
+    expand = (mean_c + 273.15) / (ROOM_K * dough.gas_free_ml * dough.pressure)
+    warmth = np.exp(wear.per_k * (mean_c - 24.0))
     found[MADE] = made
-    found[KEPT] = gas_kept(begun.kept_ml, made, dissolved, expand, dough.greatest_rise, step_h, folds, life, tables)
+    found[KEPT], found[SOUND] = gas_kept(
+        begun.kept_ml, begun.sound, made, found[BACTERIA], dissolved, expand, warmth, step_h, folds, life, wear,
+        dough.greatest_rise, FINEST_FILLING,
+    )  # fmt: skip
     for step in range(times):
         for one in range(doughs):
             food = 1 / (1 + np.exp((made[step, one] - life.food_half_ml) / life.food_width_ml))

@@ -61,11 +61,15 @@ def bulk_rise(leaven: str, dough_c: Floats) -> Floats:
     return np.full_like(dough_c, 1.0)
 
 
-def proof_target(vessel: str, cold: bool) -> ShareTarget:
-    """The proof target for one of stone, hot_pot, cold_start, tin, tray; lower straight from the fridge."""
+def proof_target(vessel: str, cold: bool | float) -> ShareTarget:
+    """The proof target for one of stone, hot_pot, cold_start, tin, tray; lower straight from the fridge.
+
+    ``cold``: whether, or how far (0-1), it comes from the fridge.
+    """
     if vessel not in PROOF_TARGETS:
         raise CraftError("vessel", "fermentation-no-proof-target", vessel=vessel, names=tuple(PROOF_TARGETS))
-    return ShareTarget(*(FROM_FRIDGE.get(vessel, FROM_FRIDGE_ELSE) if cold else PROOF_TARGETS[vessel]))
+    part, chilled, warm = float(cold), FROM_FRIDGE.get(vessel, FROM_FRIDGE_ELSE), PROOF_TARGETS[vessel]
+    return ShareTarget(*(part * one + (1 - part) * other for one, other in zip(chilled, warm, strict=True)))
 
 
 def share_of_greatest(rise: Floats, greatest: float) -> Floats:

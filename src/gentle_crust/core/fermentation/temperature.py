@@ -1,7 +1,8 @@
-"""The temperature of a dough: heat conducted through a ball that loses it to the air around its vessel."""
+"""The temperature of a dough: heat conducted through a ball or a stick that loses it to the air around its vessel."""
 
 from dataclasses import dataclass
 from functools import lru_cache
+from typing import Literal
 
 import numpy as np
 from numpy.typing import NDArray
@@ -12,13 +13,15 @@ from gentle_crust.core.fermentation.stepping import follow_air
 from gentle_crust.core.tables import constant, numbers
 
 NODES = 8
-FRIDGE_BELOW_C = 10.0
 STILL_FRIDGE = 1.3
 """A fridge's moving, cold air takes heat this much faster than a room's (practice)."""
 FOLD_COOLS_K = 0.3
 """What cold hands and air take from a dough at each fold (practice)."""
 
 
+STICK_LENGTHS = 9.0
+"""A stick is so many times as long as it is thick (practice)."""
+Shape = Literal["ball", "stick"]
 NONE: frozenset[int] = frozenset()
 
 
@@ -32,26 +35,36 @@ class _Conduction:
     share: Floats
 
 
-def heat_loss_w_per_m2_k(container: str, ambient_c: float) -> float:
-    """Surface heat loss of a dough in ``container``, W/m2 K; more in a fridge than in a room."""
+def heat_loss_w_per_m2_k(container: str, fridge: bool = False) -> float:
+    """Surface heat loss of a dough in ``container``, W/m2 K; more in a ``fridge``, whose air moves, than in a room."""
     table = numbers("containers", "container", "heat_loss_w_per_m2_k")
     if container not in table:
         raise Unreadable("container", "fermentation-container-unknown", container=container, names=tuple(table))
-    return table[container] * (STILL_FRIDGE if ambient_c < FRIDGE_BELOW_C else 1.0)
+    return table[container] * (STILL_FRIDGE if fridge else 1.0)
 
 
 @lru_cache(maxsize=512)
-def _conduction(mass_g: float, loss_w_per_m2_k: float) -> _Conduction:
-    """Finite volumes in a sphere of NODES shells of equal thickness, brought to its modes."""
+def _conduction(mass_g: float, loss_w_per_m2_k: float, shape: Shape = "ball") -> _Conduction:
+    """Finite volumes in NODES shells of a ball or a stick, brought to their modes.
+
+    The shells of both hold the same shares of the dough: those of a ball cut in layers of equal thickness.
+    """
     k = constant("fermentation", "dough", "conductivity_w_per_m_k")
-    density = constant("fermentation", "dough", "density_kg_per_m3")
+    volume = mass_g / 1000 / constant("fermentation", "dough", "density_kg_per_m3")
     heat_j_per_k = mass_g / 1000 * constant("fermentation", "dough", "heat_capacity_j_per_kg_k")
-    radius = (3 * mass_g / 1000 / density / (4 * np.pi)) ** (1 / 3)
-    edges = np.linspace(0.0, radius, NODES + 1)
-    thickness = radius / NODES
-    share: Floats = np.diff(edges**3) / radius**3
-    between = k * 4 * np.pi * edges[1:-1] ** 2 / thickness
-    outward = 4 * np.pi * radius**2 / (1 / loss_w_per_m2_k + thickness / 2 / k)
+    within = np.linspace(0.0, 1.0, NODES + 1) ** 3
+    if shape == "stick":
+        radius = (volume / (2 * STICK_LENGTHS * np.pi)) ** (1 / 3)
+        edges = radius * np.sqrt(within)
+        surface = 2 * np.pi * edges * 2 * STICK_LENGTHS * radius
+    else:
+        radius = (3 * volume / (4 * np.pi)) ** (1 / 3)
+        edges = radius * np.cbrt(within)
+        surface = 4 * np.pi * edges**2
+    share: Floats = np.diff(within)
+    middles = (edges[1:] + edges[:-1]) / 2
+    between = k * surface[1:-1] / np.diff(middles)
+    outward = surface[-1] / (1 / loss_w_per_m2_k + (radius - middles[-1]) / k)
     flow = np.zeros((NODES, NODES))
     inner = np.arange(NODES - 1)
     flow[inner, inner] -= between
@@ -70,13 +83,14 @@ def node_shares() -> Floats:
 
 
 def cool(
-    nodes_c: Floats, mass_g: float, container: str, ambient_c: Floats, step_h: float, fold_steps: frozenset[int] = NONE
-) -> Floats:
+    nodes_c: Floats, mass_g: float, container: str, ambient_c: Floats, step_h: float,
+    fold_steps: frozenset[int] = NONE, fridge: bool = False, shape: Shape = "ball",
+) -> Floats:  # fmt: skip
     """Node temperatures after each of len(ambient_c) steps, shape (steps + 1, NODES), the start first.
 
     ``ambient_c`` holds the temperature around the vessel during each step; the dough is folded after ``fold_steps``.
     """
-    modes = _conduction(round(mass_g), heat_loss_w_per_m2_k(container, float(ambient_c.mean())))
+    modes = _conduction(round(mass_g), heat_loss_w_per_m2_k(container, fridge), shape)
     folds = fold_flags(len(ambient_c), fold_steps)
     path: Floats = follow_air(
         nodes_c, ambient_c, modes.rate_per_h, step_h, folds, modes.to_modes, modes.to_nodes, modes.share, FOLD_COOLS_K

@@ -6,10 +6,13 @@ from statistics import NormalDist
 
 import numpy as np
 
-from gentle_crust.core.fermentation.rates import Floats
+from gentle_crust.core.fermentation.dough import Makeup
+from gentle_crust.core.fermentation.rates import Floats, bakers_yeast_gassing, levain_gas_per_h
 from gentle_crust.core.tables import constant
 
 ONE: Floats = np.ones(1)
+LEVAIN_AS_YEAST = 0.6
+HEAT_FROM_C = 28.0
 
 
 @dataclass(frozen=True)
@@ -29,16 +32,63 @@ class Vigour:
     sigma: float
 
 
+def _of(name: str) -> float:
+    return constant("fermentation", "uncertainty", name)
+
+
 def unknown() -> Vigour:
-    """A leaven of which nothing is known yet, with what a baker cannot tell: dose, ripeness, dough and room."""
-    own = constant("fermentation", "uncertainty", "unknown_culture_sigma")
-    return Vigour(1.0, float(np.hypot(own, constant("fermentation", "uncertainty", "untold_sigma"))))
+    """A culture of which nothing is known yet, with what a baker cannot tell: dose, ripeness, dough and room."""
+    return Vigour(1.0, float(np.hypot(_of("unknown_culture_sigma"), _of("untold_sigma"))))
+
+
+def bought() -> Vigour:
+    """Baker's yeast: what is bought is much alike."""
+    return Vigour(1.0, _of("bakers_yeast_sigma"))
+
+
+def of_leaven(makeup: Makeup) -> Vigour:
+    """What is believed of a dough's leaven before anything was seen of it: bought yeast, an unknown culture, or both.
+
+    Of both, each counts by the gas that it makes in a room: a ripe levain makes as much as 0.6 % of instant yeast for
+    all of the flour (tuned).
+    """
+    wild = makeup.levain_yeast * LEVAIN_AS_YEAST
+    share = wild / (wild + makeup.yeast_percent) if wild + makeup.yeast_percent > 0 else 0.0
+    return Vigour(1.0, share * unknown().sigma + (1 - share) * bought().sigma)
 
 
 def of_dough(culture: Vigour) -> Vigour:
     """What is believed of a dough raised by a culture whose own vigour is known so well, dose and room aside."""
-    untold = constant("fermentation", "uncertainty", "untold_sigma")
-    return Vigour(1.0, min(float(np.hypot(culture.sigma, untold)), unknown().sigma))
+    return Vigour(1.0, min(float(np.hypot(culture.sigma, _of("untold_sigma"))), unknown().sigma))
+
+
+def spread(factors: Floats, belief: Vigour, makeup: Makeup, ambient_c: float, fridge: bool) -> Floats:
+    """Activities for a stretch in which less is sure: a fridge's warmth, and what heat a culture bears.
+
+    Parameters
+    ----------
+    factors : equally likely activities of ``belief``, lowest first.
+    ambient_c : warmth of the stretch [C]; ``fridge``: whether that is a fridge's, known to about 2 K.
+
+    Returns
+    -------
+    The same with the spread that belief has there: the warmth's error goes through d ln(rate)/dT.
+    """
+    more = _unsure_by_place(makeup, ambient_c) if fridge else 0.0
+    if makeup.levain_yeast > makeup.yeast_percent and ambient_c > HEAT_FROM_C:
+        more = float(np.hypot(more, _of("heat_sigma_per_k") * (ambient_c - HEAT_FROM_C)))
+    if not more or belief.sigma <= 0:
+        return factors
+    wider = float(np.hypot(belief.sigma, more)) / belief.sigma
+    result: Floats = belief.likely * (factors / belief.likely) ** wider
+    return result
+
+
+def _unsure_by_place(makeup: Makeup, ambient_c: float) -> float:
+    """Standard deviation of ln(rate) in a fridge whose warmth is not quite what it is said to be."""
+    rate = levain_gas_per_h if makeup.levain_yeast > makeup.yeast_percent else bakers_yeast_gassing
+    low, high = np.log(rate(np.array([ambient_c - 1.0, ambient_c + 1.0])))
+    return float(high - low) / 2 * _of("fridge_k") / NormalDist().inv_cdf(0.9)
 
 
 @cache

@@ -5,7 +5,7 @@ from dataclasses import dataclass, replace
 import numpy as np
 
 from gentle_crust.core.fermentation.capacity import greatest_rise
-from gentle_crust.core.fermentation.dough import Makeup, makeup_of
+from gentle_crust.core.fermentation.dough import Brought, Makeup, makeup_of, with_brought
 from gentle_crust.core.fermentation.engine import State, Trace, begin, crossings, food
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.formula.model import FlourShare, Formula, Preferment
@@ -63,7 +63,8 @@ def jar_of(
 ) -> Makeup:
     """One flour and water in a jar: a culture, or a preferment with instant yeast, as its fermentation sees it."""
     alone = (replace(flour, percent=100),)
-    return makeup_of(Formula("jar", alone, hydration_percent, salt_percent, "boule", (), (), yeast_percent))
+    dough = makeup_of(Formula("jar", alone, hydration_percent, salt_percent, "boule", (), (), yeast_percent))
+    return replace(dough, in_jar=True)
 
 
 def fed(jar: Makeup, start_c: float, ratios: tuple[float, ...]) -> State:
@@ -86,9 +87,15 @@ def ripe_hours(trace: Trace) -> Floats:
     return later
 
 
+def strength_of(trace: Trace) -> Floats:
+    """How strongly it would make gas at one warmth, by time and column: its cells, as far as they find food."""
+    strength: Floats = (trace.yeast + trace.bakers_yeast_g) * food(trace.made_ml)
+    return strength
+
+
 def spent_hours(trace: Trace) -> Floats:
     """Hours at which each column is past it; nan if not within the trace."""
-    strength = (trace.yeast + trace.bakers_yeast_g) * food(trace.made_ml)
+    strength = strength_of(trace)
     share = strength / strength.max(axis=0)
     before_best = np.arange(len(strength))[:, None] < strength.argmax(axis=0)
     return crossings(trace.hours, np.where(before_best, -2.0, -share), -SPENT_SHARE_OF_GAS)
@@ -109,11 +116,16 @@ def preferment_ripe_hours(trace: Trace) -> Floats:
     return ripe
 
 
-def preferment_in_dough(makeup_: Makeup, preferment: State, flour_share: float) -> Makeup:
-    """A dough's makeup once a yeasted preferment (``flour_share`` of all flour) is in it, with its grown yeast."""
+def preferment_in_dough(makeup_: Makeup, preferment: State, flour_share: float, hydration: float) -> Makeup:
+    """A dough's makeup once a yeasted preferment (``flour_share`` of all flour) is in it, with its grown yeast.
+
+    ``hydration`` of the preferment, a fraction.
+    """
     column = len(preferment.made_ml) // 2
-    return replace(
-        makeup_,
-        yeast_percent=makeup_.yeast_percent + flour_share * float(preferment.bakers_yeast_g[column]),
-        gas_made_ml=makeup_.gas_made_ml + flour_share * float(preferment.made_ml[column]),
+    brought = Brought(
+        flour_share=flour_share,
+        yeast_g=flour_share * float(preferment.bakers_yeast_g[column]),
+        made_ml=flour_share * float(preferment.made_ml[column]),
+        water_g=100 * flour_share * hydration,
     )
+    return with_brought(makeup_, brought)

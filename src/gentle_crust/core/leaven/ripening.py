@@ -28,6 +28,12 @@ from gentle_crust.core.leaven.build import (
 LEVAIN_RATIOS = (2.0, 3.0, 1.0, 4.0, 5.0, 6.0, 8.0, 10.0)
 CULTURE_RATIOS = (1.0, 2.0, 3.0, 5.0, 8.0)
 """Feeds that are tried, parts of flour to one of seed, the one bakers like best first."""
+WAITS_H = (0.0, 0.75, 1.5)
+"""A levain that is ripe may wait so long for its dough, if that spares a night and it is not past it by then."""
+TRIED_EXACTLY = 3
+"""So many of the feeds that seem best are looked at closely: a quarter of an hour may lie in the night."""
+WAITS_PART = 0.15
+"""Part of the time that it took to ripen for which it stays good (practice)."""
 START_C = 25.0
 """Builds are mixed with water that brings them to this, if the room is not warmer (practice)."""
 CULTURE_KEPT_G = 40.0
@@ -178,16 +184,32 @@ def _fitting(
     able = {ratio: wanted - float(each) for ratio, each in zip(ratios, hours, strict=True) if np.isfinite(each)}
     if not able:
         return ratios[-1], wanted - UNRIPE_H
-    ratio = min(able, key=lambda each: (_trouble(clock, able[each], now), ratios.index(each)))
-    start = able[ratio]
+    ways = [(ratio, wait) for wait in WAITS_H for ratio in able if wait <= waits_h(wanted - able[ratio])]
+
+    def cost(way: tuple[float, float], start: float) -> tuple[float, float, int]:
+        return _trouble(clock, start, now), way[1], ratios.index(way[0])
+
+    likely = sorted(ways, key=lambda way: cost(way, able[way[0]] - way[1]))[:TRIED_EXACTLY]
+    exact = {way: _started(jar, clock, wanted - way[1], mass_g, way[0], able[way[0]] - way[1]) for way in likely}
+    best = min(likely, key=lambda way: cost(way, exact[way]))
+    return best[0], exact[best]
+
+
+def _started(jar: Makeup, clock: Clock, ripe_at: float, mass_g: float, ratio: float, start: float) -> float:
+    """When a feed starts that is ripe then; ``start`` is a first guess."""
     for _ in range(4):
-        about = (wanted - start) * 1.3 + 4
+        about = (ripe_at - start) * 1.3 + 4
         ripe = float(hours_to_ripe(jar, clock, start, mass_g, (ratio,), about)[0])
-        late = start + (wanted - start if np.isnan(ripe) else ripe) - wanted
+        late = start + (ripe_at - start if np.isnan(ripe) else ripe) - ripe_at
         start -= late
         if abs(late) < 0.1:
             break
-    return ratio, start
+    return start
+
+
+def waits_h(ripe_h: float) -> float:
+    """How long a levain that took ``ripe_h`` to be ripe waits without harm: the slower it ripened, the longer."""
+    return WAITS_PART * ripe_h
 
 
 def preferment_h(

@@ -1,6 +1,6 @@
 """Compiles what is stepped of doughs and bakes, so that no question waits for it: ``python -m`` this module."""
 
-from gentle_crust.core.fermentation.dough import Dough, FlourPart
+from gentle_crust.core.fermentation.dough import Dough, FlourPart, makeup
 from gentle_crust.core.fermentation.forecast import Stretch, forecast
 from gentle_crust.core.oven.bake import Bake, bake
 from gentle_crust.core.oven.kit import InVessel, OvenHeat, OvenStage, Preheat
@@ -9,9 +9,8 @@ from gentle_crust.core.oven.loaf import Loaf
 
 def warm() -> None:
     """Let one dough rise, and bake one roll."""
-    forecast(
-        Dough((FlourPart("strong_white", 100),), 65, 2, levain_g=20), 24, (Stretch(6, 23, "covered_bowl"),), (0.5,)
-    )
+    dough = makeup(Dough((FlourPart("strong_white", 100),), 65, 2, levain_g=20))
+    forecast(dough, 24, (Stretch(6, 23, "covered_bowl"),), (0.5,))
     bake(Bake(Loaf(90, shape="roll"), InVessel("tray"), OvenHeat(), Preheat(200, 10), (OvenStage(5, 200),)))
 
 

@@ -86,7 +86,8 @@ def when_there(solved: Solved, run: Run | None, batch: Batch) -> Span | None:
     columns = len(run.before.made_ml)
     shaped = run.filled.kind == "proof"
     here = Standing(run.start, run.before, batch.piece_g if shaped else batch.dough_g, shaped)
-    ground = Ground(solved.asked.kitchen, solved.clock, solved.asked.dough_c, solved.factors(columns))
+    sigma = solved.belief.sigma if columns > 1 else 0.0
+    ground = Ground(solved.asked.kitchen, solved.clock, solved.asked.dough_c, solved.factors(columns), sigma)
     waits = Waiting(ground, batch, run.filled, here, run.before, run.holds)
     trace = waits.run(BEYOND * run.hours + MORE_H, tuple(fold - run.start for fold in run.folds))
     rise = rise_at_end(run)

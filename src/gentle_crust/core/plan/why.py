@@ -70,7 +70,7 @@ def why(solved: Solved) -> Why:
     plain_h = hours(plain, PLAIN_C)
 
     def alone(**changes: float) -> float:
-        return hours(replace(plain, **changes), PLAIN_C) / plain_h
+        return hours(replace(plain, **changes), PLAIN_C) / plain_h  # type: ignore[arg-type]
 
     leaven = alone(levain_yeast=actual.levain_yeast, yeast_percent=actual.yeast_percent)
     grain = alone(whole_grain=actual.whole_grain, rye=actual.rye)

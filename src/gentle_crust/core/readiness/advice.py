@@ -9,6 +9,7 @@ from gentle_crust.core.oven.doneness import chip, remedies
 from gentle_crust.core.oven.equipment import vessel_row
 from gentle_crust.core.oven.staged import Done
 from gentle_crust.core.readiness.cues import Dough, Leaven, Stage, State
+from gentle_crust.core.readiness.outside import VerdictCode
 from gentle_crust.core.tables import rows
 
 
@@ -115,12 +116,38 @@ def _note(stage: Stage, state: State, dough: Dough, vessel: str | None) -> Messa
     return NOTHING
 
 
+_MORE_MIN = {"raw_pale": 6, "raw_dark": 6, "done_pale": 4, "done_dark": 1}
+_MIN_PER_K = 0.9
+"""Minutes that a core needs for each K that it lacks (practice)."""
+
+
+def _of_code(
+    action: Action, cues: dict[str, str | float], core_c: float, pace: Pace | None, code: VerdictCode
+) -> Action:
+    minutes = _MORE_MIN[code]
+    if code.startswith("raw"):
+        core = cues.get("core_c")
+        if core is not None:
+            minutes = max(2, min(30, round((core_c - float(core)) * _MIN_PER_K)))
+        if pace is not None and pace.ready_min:
+            minutes = max(round(pace.ready_min), 1)
+    does = "go" if code == "done_dark" else "wait"
+    return Action(does, message(f"advice-baked-{code.replace('_', '-')}"), minutes, action.note)
+
+
 _COLOURS = {"pale": chip("pale"), "golden": chip("golden"), "deep": chip("deep"), "dark": chip("very-dark")}
 _LEAN_COLOUR, _LEAN_LOSS = 50.0, 0.10
 
 
-def of_loaf(action: Action, cues: dict[str, str | float], core_c: float, pace: Pace | None) -> Action:
-    """What a loaf's own signs add: a pale base, too dark with a raw core and the like, each with its remedy."""
+def of_loaf(
+    action: Action, cues: dict[str, str | float], core_c: float, pace: Pace | None, code: VerdictCode
+) -> Action:
+    """What to do with a loaf by its inside and outside: the action that belongs to the verdict's ``code``.
+
+    Its own signs add their remedies: a pale base, a crumb that is still moist.
+    """
+    if code != "ready":
+        return _of_code(action, cues, core_c, pace, code)
     core, loss = cues.get("core_c"), cues.get("loss_percent")
     signs = remedies(
         float(core) if core is not None else None,

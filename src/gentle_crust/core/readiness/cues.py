@@ -1,6 +1,6 @@
 """What a baker can see, feel, hear or measure at each stage, and how likely each state is to show it."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from math import exp
 from typing import Literal, get_args
 
@@ -13,10 +13,13 @@ Stage = Literal["gluten", "culture", "preferment", "bulk", "final_proof", "baked
 State = Literal["early", "nearly", "ready", "late", "over"]
 STAGES: tuple[Stage, ...] = get_args(Stage)
 STATES: tuple[State, ...] = get_args(State)
-COLD_C = 10.0
-"""Below this a dough is judged as a cold one."""
+COLD_C, COLD_WITHIN_K = 10.0, 1.5
+"""About this a dough's signs pass from those of a cold one to those of a warm one, and how gradually (practice)."""
 RYE_PERCENT = 50.0
-"""From this share of rye on, cracks are looked for and the poke says nothing."""
+RYE_FROM_PERCENT, RYE_WHOLLY_PERCENT = 35.0, 60.0
+"""Shares of rye between which the poke ever less, and cracks ever more, tell of a dough (practice)."""
+WET_FROM, WET_WHOLLY = 0.78, 0.86
+"""Water over flour between which a dough comes to show large bubbles when it is just right (practice)."""
 Likelihood = tuple[float, float, float, float, float]
 """How likely each state, early to over, is to show a cue; only their ratios count."""
 
@@ -35,11 +38,33 @@ class Dough:
     dough_c: float = 24.0
     rye_percent: float = 0.0
     leaven: Leaven = "yeast"
+    hydration: float | None = None
+    """Water over flour, a fraction, if it is known."""
+    greatest_rise: float | None = None
+    """Greatest rise that it can reach, a fraction; None: as a strong white one."""
 
     @property
     def cold(self) -> bool:
-        """Whether it is judged as a cold dough."""
-        return self.dough_c < COLD_C
+        """Whether it is a cold dough rather than a warm one."""
+        return self.coldness > 0.5
+
+    @property
+    def coldness(self) -> float:
+        """How far its signs are those of a cold dough, 0-1: half at 10 C, passing over some kelvin."""
+        return 1 / (1 + exp((self.dough_c - COLD_C) / COLD_WITHIN_K))
+
+    @property
+    def ryeness(self) -> float:
+        """How far rye decides how it shows its readiness, 0-1."""
+        between = RYE_WHOLLY_PERCENT - RYE_FROM_PERCENT
+        return min(max((self.rye_percent - RYE_FROM_PERCENT) / between, 0.0), 1.0)
+
+    @property
+    def wetness(self) -> float:
+        """How far it shows the bubbles of a very wet dough, 0-1."""
+        if self.hydration is None:
+            return 0.0
+        return min(max((self.hydration - WET_FROM) / (WET_WHOLLY - WET_FROM), 0.0), 1.0)
 
     @property
     def rye(self) -> bool:
@@ -67,7 +92,7 @@ class Cue:
     high: float = 0.0
 
 
-MISREAD = 0.003
+MISREAD = 0.00003
 """How often a figure is plainly misread (practice)."""
 
 
@@ -103,12 +128,35 @@ MEASURED: dict[tuple[Stage, str], Measured] = {
 """Bounds between early, nearly, ready, late and over (practice). A height tells nothing of late and over."""
 
 
-def applies(row: dict[str, str], dough: Dough) -> bool:
-    """Whether a row of the table of cues counts for this dough."""
+def part_of(row: dict[str, str], dough: Dough) -> float:
+    """How far a row of the table of cues counts for this dough, 0-1."""
     when = row["when"]
-    if row["cue"] == "poke" and dough.rye and row["stage"] in ("bulk", "final_proof"):
-        return False
-    return when == "any" or (when == "rye" and dough.rye) or when == ("cold" if dough.cold else "warm")
+    if when == "cold":
+        return dough.coldness
+    if when == "warm":
+        return 1 - dough.coldness
+    if when == "wet":
+        return dough.wetness
+    if when == "dry":
+        return 1 - dough.wetness
+    return float(when == "any" or dough.ryeness > 0)
+
+
+def weight_by_rye(stage: Stage, cue: str, dough: Dough) -> float:
+    """How much a cue tells of a dough by its rye, 0-1: the poke ever less, fine cracks ever more."""
+    if stage in ("bulk", "final_proof") and cue == "poke":
+        return 1 - dough.ryeness
+    return dough.ryeness if stage == "final_proof" and cue == "cracks" else 1.0
+
+
+def applies(row: dict[str, str], dough: Dough) -> bool:
+    """Whether a row of the table of cues tells anything of this dough."""
+    stage: Stage = row["stage"]  # type: ignore[assignment]
+    return part_of(row, dough) > LEAST_PART and weight_by_rye(stage, row["cue"], dough) > 0
+
+
+LEAST_PART = 0.1
+"""What counts for less of a dough than this is not shown to be looked at."""
 
 
 def rise_bounds(target_percent: float) -> tuple[float, float, float, float]:
@@ -121,9 +169,26 @@ def core_bounds(done_c: float) -> tuple[float, float, float, float]:
     return (done_c - 8, done_c - 1.5, 999, 999)
 
 
-def measured(stage: Stage, cue: str, target: float) -> Measured | None:
-    """A cue that is a figure; ``target`` is the rise wanted (percent) in bulk and the core wanted (C) in the oven."""
+STRONG_RISE_IN_JAR, STRONG_RISE_IN_BULK = 1.9, 2.4
+"""Greatest rises of a strong white culture and dough, to which the bounds of heights belong."""
+MOST_OF_BULK = 0.62
+"""Share of its greatest rise beyond which no dough is let go in bulk (practice)."""
+
+
+def measured(stage: Stage, cue: str, target: float, dough: Dough | None = None) -> Measured | None:
+    """A cue that is a figure; ``target`` is the rise wanted (percent) in bulk and the core wanted (C) in the oven.
+
+    Heights are held against what this ``dough`` can reach.
+    """
+    reaches = dough.greatest_rise if dough is not None else None
+    if stage in ("culture", "preferment") and cue == "height_ratio" and reaches is not None:
+        of_white = MEASURED[(stage, cue)]
+        low, high, *rest = of_white.bounds
+        share = reaches / STRONG_RISE_IN_JAR
+        return replace(of_white, bounds=(1 + (low - 1) * share, 1 + (high - 1) * share, rest[0], rest[1]))
     if stage == "bulk" and cue == "rise_percent":
+        if reaches is not None:
+            target = min(target, 100 * MOST_OF_BULK * reaches)
         look, says = message("look-rise-in-a-vessel"), "says-rise-in-a-vessel"
         return Measured(look, "%", -10, 400, rise_bounds(target), 8, says, 0)
     if stage == "baked" and cue == "core_c":
@@ -160,7 +225,7 @@ def cues_of(stage: Stage, dough: Dough | None = None, target: float = 60.0) -> t
     )
     read = []
     for cue in figures_of(stage):
-        figure = measured(stage, cue, target)
+        figure = measured(stage, cue, target, dough)
         if figure is not None:
             read.append(Cue(cue, figure.look, (), figure.unit, figure.low, figure.high))
     return (*seen, *read)
@@ -202,11 +267,17 @@ def likelihood(
     stage: Stage, cue: str, value: str | float, dough: Dough, target: float
 ) -> tuple[Likelihood, Message] | None:
     """How likely each state is to show this, and what is said of it; None if it tells nothing of this dough."""
-    figure = measured(stage, cue, target)
+    figure = measured(stage, cue, target, dough)
     if figure is not None:
         return of_figure(figure, float(value)), message(figure.says, value=round(float(value), figure.digits))
-    for row in rows("readiness_cues"):
-        if (row["stage"], row["cue"], row["value"]) == (stage, cue, value) and applies(row, dough):
-            early, nearly, ready, late, over = (max(float(row[state]), 0.003) for state in STATES)
-            return (early, nearly, ready, late, over), says(row)
-    return None
+    if weight_by_rye(stage, cue, dough) <= 0:
+        return None
+    told = [row for row in rows("readiness_cues") if (row["stage"], row["cue"], row["value"]) == (stage, cue, value)]
+    parts = [(part_of(row, dough), row) for row in told]
+    if sum(part for part, _ in parts) <= 0:
+        return None
+    early, nearly, ready, late, over = (
+        sum(part * max(float(row[state]), 0.003) for part, row in parts) / sum(part for part, _ in parts)
+        for state in STATES
+    )
+    return (early, nearly, ready, late, over), says(max(parts, key=lambda each: each[0])[1])

@@ -22,16 +22,19 @@ from gentle_crust.core.readiness.cues import (
     cues_of,
     likelihood,
     measured,
+    weight_by_rye,
 )
+from gentle_crust.core.readiness.outside import CRUST, Outside, VerdictCode, code_of, outside_of
 from gentle_crust.core.readiness.prior import ANY, ShareBand, check_band, prior, target_of
 
-ENGINE = "2"
+ENGINE = "3"
 """Version of the rules and the table of cues; raised whenever a verdict would change."""
-TEMPER = 0.7
+ALIKE = 0.36
+"""Cues repeat each other: each of ``n`` counts as its likelihood to the power n^-0.36, one alone in full (tuned)."""
 MEASURED_WHOLLY = 1.0
 """What was measured counts in full."""
-COLD_POKE = 0.35
-"""A cold dough answers the poke sluggishly at every stage."""
+COLD_POKE = 0.5
+"""A cold dough answers the poke sluggishly at every stage: it counts for so much of it (practice)."""
 SURE = 0.9
 """So sure, nothing more need be asked."""
 LEAST_BITS = 0.03
@@ -40,7 +43,10 @@ FALLS = ("culture", "preferment", "bulk", "final_proof")
 APART = 2
 DOUGH_SURE = 0.6
 """Forecast and dough contradict each other if the dough alone is so sure of being so many states from the forecast."""
-DEFAULT_RISE_PERCENT, LEAN_CORE_C, TIN_CORE_C = 60.0, 95.0, 92.0
+DEFAULT_RISE_PERCENT, LEAN_CORE_C, TIN_CORE_C, RYE_CORE_C = 60.0, 95.0, 92.0, 97.0
+CRUST_BESIDE_OTHERS = 0.35
+"""A crust tells of the inside of a loaf only where nothing else does; beside a knock or a crackle it counts so much
+(practice), beside a core that was measured not at all."""
 
 
 @dataclass(frozen=True)
@@ -59,14 +65,18 @@ class Question:
     target: float | None = None
     share_target: ShareTarget | None = None
     pace: Pace | None = None
+    core_wanted_c: float | None = None
+    """The core that the baker wants, C; it wins over ``target``."""
 
     @property
     def wanted(self) -> float:
         """The rise or the core that is wanted."""
+        if self.stage == "baked" and self.core_wanted_c is not None:
+            return self.core_wanted_c
         if self.target is not None:
             return self.target
         if self.stage == "baked":
-            return TIN_CORE_C if self.vessel == "tin" else LEAN_CORE_C
+            return RYE_CORE_C if self.dough.rye else TIN_CORE_C if self.vessel == "tin" else LEAN_CORE_C
         return DEFAULT_RISE_PERCENT
 
 
@@ -126,13 +136,29 @@ class Verdict:
     action: Action
     conflict: Conflict | None
     prior: States
+    outside: Outside | None = None
+    """Of a baked loaf: its colour, with probabilities."""
+    verdict_code: VerdictCode | None = None
+    """Of a baked loaf: inside and outside together."""
+
+
+def tempered(question: Question) -> float:
+    """The power with which each cue that is no figure counts, by how many of them there are."""
+    seen = sum(measured(question.stage, cue, question.wanted) is None for cue in question.cues)
+    return float(max(seen, 1) ** -ALIKE)
 
 
 def _weight_of(question: Question, cue: str) -> float:
+    """The power with which a cue's likelihood counts."""
     if measured(question.stage, cue, question.wanted) is not None:
         return MEASURED_WHOLLY
-    cold_poke = cue == "poke" and question.dough.cold and question.stage in ("bulk", "final_proof")
-    return COLD_POKE if cold_poke else TEMPER
+    if question.stage == "baked" and cue in CRUST:
+        inside = question.cues.keys() & {"knock", "crackle", "loss_percent"}
+        return 0.0 if "core_c" in question.cues else CRUST_BESIDE_OTHERS if inside else tempered(question)
+    power = tempered(question) * weight_by_rye(question.stage, cue, question.dough)
+    if cue == "poke" and question.stage in ("bulk", "final_proof"):
+        return power * (1 + (COLD_POKE - 1) * question.dough.coldness)
+    return power
 
 
 def _told(question: Question) -> list[tuple[str, Message, Likelihood]]:
@@ -166,13 +192,15 @@ def seen_likelihood(question: Question) -> Likelihood:
 
 def _action(question: Question, verdict: State) -> Action:
     action = action_for(question.stage, verdict, question.dough, question.vessel, question.pace)
-    return of_loaf(action, question.cues, question.wanted, question.pace) if question.stage == "baked" else action
+    if question.stage != "baked":
+        return action
+    return of_loaf(action, question.cues, question.wanted, question.pace, code_of(verdict, outside_of(question.cues)))
 
 
 def judge(question: Question) -> Verdict:
     """Judge a dough. Raises CraftError, naming the field, for what cannot be."""
     _check(question)
-    target = question.share_target or target_of(question.stage, question.vessel, question.dough.cold)
+    target = question.share_target or target_of(question.stage, question.vessel, question.dough.coldness)
     before = prior(question.stage, question.share, target, question.past_peak)
     told = _told(question)
     after = before
@@ -195,6 +223,8 @@ def judge(question: Question) -> Verdict:
         action=_action(question, verdict),
         conflict=_conflict(question, States(*before), seen_likelihood(question)),
         prior=States(*before),
+        outside=outside_of(question.cues) if question.stage == "baked" else None,
+        verdict_code=code_of(verdict, outside_of(question.cues)) if question.stage == "baked" else None,
     )
 
 
@@ -211,6 +241,8 @@ def _check(question: Question) -> None:
     within("rye_percent", limits.RYE_PERCENT, question.dough.rye_percent)
     if question.share is not None:
         check_band(question.share)
+    if question.core_wanted_c is not None:
+        within("core_wanted_c", limits.CORE_WANTED_C, question.core_wanted_c)
     if question.target is not None:
         low, high, unit = (60, 100, "C") if question.stage == "baked" else (5, 400, "percent")
         within("target", Limit("what-is-wanted", low, high, unit), question.target)

@@ -11,15 +11,15 @@ from gentle_crust.core.oven.equipment import vessel_row
 from gentle_crust.core.readiness.cues import STAGES, Likelihood, Stage
 
 WIDER = 3.0
-FAR_OFF, MISTAKEN = 0.22, 0.05
+FAR_OFF, MISTAKEN = 0.34, 0.02
 """Part of forecasts that are off by ``WIDER`` than they think, and part that are simply wrong: so that the dough can
 have its say, and a little off stays likelier than quite wrong (practice)."""
-ANY: Likelihood = (0.24, 0.26, 0.26, 0.15, 0.09)
+ANY: Likelihood = (0.23, 0.29, 0.29, 0.12, 0.07)
 """Of a dough that nobody has forecast (practice)."""
-PAST_PEAK: Likelihood = (0.002, 0.003, 0.015, 0.28, 0.70)
+PAST_PEAK: Likelihood = (0.002, 0.003, 0.015, 0.45, 0.53)
 """Of a dough that stood higher before (practice)."""
-NEARLY_BELOW = {"bulk": 0.07}
-NEARLY_BELOW_ELSE, LATE_ABOVE, EDGE = 0.12, 0.09, 0.015
+NEARLY_BELOW = {"bulk": 0.065}
+NEARLY_BELOW_ELSE, LATE_ABOVE, EDGE = 0.12, 0.105, 0.002
 """Shares of greatest volume: how far below its target a dough is nearly ready, and above it late (practice)."""
 NOT_OVER_BELOW, OVER_FROM = 0.94, 0.985
 """A shaped dough below the first has not gone over, whatever it is baked in; above the second it has (practice)."""
@@ -39,7 +39,7 @@ class ShareBand:
     high: float
 
 
-def target_of(stage: Stage, vessel: str | None, cold: bool) -> ShareTarget:
+def target_of(stage: Stage, vessel: str | None, cold: bool | float) -> ShareTarget:
     """The share of greatest volume at which a stage ends; for the final proof by ``vessel`` (the stone if none)."""
     if stage == "final_proof":
         return proof_target(vessel_row(vessel)["proof_group"] if vessel else "stone", cold)

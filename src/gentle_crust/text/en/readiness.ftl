@@ -75,3 +75,7 @@ forecast-nearly = by the forecast it is nearly there
 forecast-ready = by the forecast it is ready
 forecast-late = by the forecast it is late
 forecast-over = by the forecast it has gone over
+advice-baked-raw-pale = Not done inside yet: back in as it is.
+advice-baked-raw-dark = Dark enough and not done inside. Foil over it, 20 K less, and back in.
+advice-baked-done-pale = Done inside and still pale: uncovered, out of its tin if it has one, 15 K more or with the fan, until it has colour.
+advice-baked-done-dark = Done, and dark enough: out now, onto a rack.
