@@ -46,11 +46,11 @@ def situations() -> tuple[Situation, ...]:
     """Bought yeast; a culture that nobody knows; the same in a fridge; the same after readings."""
     levain, room = makeup(levain_dough(20)), (Stretch(40, 23),)
     yeasted = makeup(Dough(white(), 680, 20, instant_yeast_g=4))
-    cold = (Stretch(3.5, 24), Stretch(60, 4, "banneton", place="fridge"))
+    cold = (Stretch(2, 24), Stretch(110, 6, "banneton", place="fridge"))
     return (
         Situation("instant yeast, room", yeasted, room, 1.0, 0.10),
         Situation("unknown levain, room", levain, room, 0.55, 0.40),
-        Situation("unknown levain, fridge known to 2 K", levain, cold, 0.45, 0.40, 2.0),
+        Situation("unknown levain, fridge known to 2 K", levain, cold, 0.3, 0.40, 2.0),
         Situation("unknown levain, read once", levain, room, 0.55, 0.40, read_at_h=READ_AT_H[:1]),
         Situation("unknown levain, read twice", levain, room, 0.55, 0.40, read_at_h=READ_AT_H),
     )

@@ -140,7 +140,9 @@ def test_the_end_of_a_stage_is_moved_by_the_arrows_and_freed_again(visit):
 def test_what_goes_in_when_it_is_mixed_is_put_in_order_and_the_salt_comes_later(visit):
     page, method = stages(visit, "tidewater-country", viewport=DESK)
     method.get_by_role("button", name=re.compile("^Mix")).first.click()
-    tick(page, "Goes in, in this order", "water", "levain", "flour")
+    for each in ("water", "levain", "flour"):
+        tick(page, "Goes in, in this order", each)
+        expect(method).to_have_attribute("aria-busy", "false")
     tick(page, "Worked in later", "salt")
     ladder = page.locator(".ladder")
     expect(ladder).to_contain_text("In this order: water, levain and flour.")
