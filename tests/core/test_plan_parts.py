@@ -240,7 +240,7 @@ def test_what_cannot_be_met_is_named(change, code):
 @pytest.mark.parametrize(
     ("change", "field"),
     [
-        ({"dough_c": 40}, "dough_c"),
+        ({"dough_c": 46}, "dough_c"),
         ({"pieces": 0}, "pieces"),
         ({"pieces": 101}, "pieces"),
         ({"scaling_weight_g": 10}, "scaling_weight_g"),
