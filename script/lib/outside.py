@@ -15,7 +15,7 @@ from gentle_crust.core.fermentation.engine import Leg, Trace, begin, run
 from gentle_crust.core.fermentation.forecast import Forecast, Stretch, forecast
 from gentle_crust.core.fermentation.uncertainty import ONE
 from gentle_crust.core.formula.model import FlourShare
-from gentle_crust.core.leaven.brought import Mixed, whole
+from gentle_crust.core.leaven.brought import MixedIn, whole
 from gentle_crust.core.leaven.build import jar_capacity, jar_of, preferment_ripe_hours
 
 NEVER_H = 99.0
@@ -64,7 +64,7 @@ def ripe(kind: str, water: float, yeast: float, c: float) -> float:
 
 def poolish_dough(yeast: float, *path: Stretch) -> Makeup:
     """A dough of 70 % water without yeast of its own, 40 % of its flour in a poolish (yeast: percent of that flour)."""
-    one = Mixed("poolish", white(400), 400, instant_yeast_g=4 * yeast, path=path)
+    one = MixedIn("poolish", white(400), 400, instant_yeast_g=4 * yeast, path=path)
     return whole(Dough(white(600), 300, 20), (one,))
 
 

@@ -8,12 +8,12 @@ import pytest
 
 from gentle_crust.core.fermentation.acid import made, sourness
 from gentle_crust.core.fermentation.capacity import greatest_rise, held_by_gluten, in_jar, reach_of
-from gentle_crust.core.fermentation.dough import Brought, Dough, FlourPart, makeup, sugar_food_ml, with_brought
+from gentle_crust.core.fermentation.dough import Dough, FlourPart, makeup, sugar_food_ml, with_preferment
 from gentle_crust.core.fermentation.engine import Leg, begin, handled, ph_of, run
 from gentle_crust.core.fermentation.forecast import Stretch
 from gentle_crust.core.fermentation.gluten import wear_of
 from gentle_crust.core.fermentation.uncertainty import ONE, activities, bought, of_leaven, spread, unknown
-from gentle_crust.core.leaven.brought import Mixed, at_mixing, whole
+from gentle_crust.core.leaven.brought import MixedIn, at_mixing, whole
 from gentle_crust.core.leaven.preferment import PrefermentAsked, trace_of, usable_from, with_yeast
 
 
@@ -119,17 +119,17 @@ def test_rye_takes_up_more_acid_for_the_same_ph():
 
 def test_a_preferment_brings_its_cells_awake_and_its_food_spent():
     plain = makeup(one_flour(instant_yeast_g=2))
-    with_it = with_brought(plain, Brought(0.4, 0.2, 180.0, 40.0))
+    with_it = with_preferment(plain, 0.2, 180.0, 40.0)
     assert with_it.yeast_percent == pytest.approx(0.4) and with_it.asleep == pytest.approx(0.5)
     assert with_it.gas_made_ml == plain.gas_made_ml + 180 and with_it.gassy_water_g == 40
-    alone = with_brought(makeup(one_flour()), Brought(0.4, 0.2, 180.0, 40.0))
+    alone = with_preferment(makeup(one_flour()), 0.2, 180.0, 40.0)
     assert alone.asleep == 0, "no other yeast that sleeps"
     assert begin(alone, 24).kept_ml[0] > begin(makeup(one_flour()), 24).kept_ml[0] + 20
 
 
 def test_flour_and_water_of_preferments_are_counted_once():
-    poolish = Mixed("poolish", (FlourPart("strong_white", 300),), 300, 0.3)
-    levain = Mixed("levain", (FlourPart("strong_white", 50),), 50)
+    poolish = MixedIn("poolish", (FlourPart("strong_white", 300),), 300, 0.3)
+    levain = MixedIn("levain", (FlourPart("strong_white", 50),), 50)
     own = Dough((FlourPart("strong_white", 650),), 350, 20)
     made_ = whole(own, (poolish, levain))
     assert made_.flour_g == pytest.approx(1000) and made_.hydration == pytest.approx(0.7)
@@ -140,7 +140,7 @@ def test_flour_and_water_of_preferments_are_counted_once():
 
 def test_a_preferment_that_stood_longer_has_more_cells_and_less_food():
     states = [
-        at_mixing(Mixed("poolish", (FlourPart("strong_white", 300),), 300, 0.3, (Stretch(hours, 21),)))
+        at_mixing(MixedIn("poolish", (FlourPart("strong_white", 300),), 300, 0.3, (Stretch(hours, 21),)))
         for hours in (2, 8, 14)
     ]
     assert [float(state.bakers_yeast_g[0]) for state in states] == sorted(float(s.bakers_yeast_g[0]) for s in states)

@@ -22,7 +22,7 @@ TEASPOON_G = {"instant": 3.1, "active_dry": 3.1, "salt": 5.5, "sugar": 4.2, "hon
 VERY_WET_OVER, STRONG = 36.0, 0.98
 """A strong flour is still a dough, if a very wet one, with so much water over what it carries (practice)."""
 WHEAT_LIKES_C, RYE_LIKES_C, COOL_AND_SLOW_C = (23.0, 27.0), (26.0, 30.0), 20.0
-LEVAIN_SUFFERS_C, RYE_DECIDES = 30.0, 0.5
+LEVAIN_SUFFERS_C = 30.0
 """Warmth in which doughs do well, C: wheat, from 20 on if it may be slow, and rye (practice)."""
 LEAST_SPOON = 0.12
 """Less of a teaspoon than an eighth cannot be measured."""
@@ -93,13 +93,12 @@ def _water(formula: Formula) -> list[Check]:
 
 def _warmth(formula: Formula) -> list[Check]:
     """A dough warmer or cooler than its flour and leaven like it."""
-    rye = formula.blend("rye_fraction") >= RYE_DECIDES
-    low, high = RYE_LIKES_C if rye else WHEAT_LIKES_C
+    low, high = RYE_LIKES_C if formula.rye_rich else WHEAT_LIKES_C
     if formula.dough_c > high:
         code = "hot_levain" if formula.by_culture_alone and formula.dough_c > LEVAIN_SUFFERS_C else "warm"
         what = message(f"check-dough-{code.replace('_', '-')}", dough_c=formula.dough_c, low_c=low, high_c=high)
         return [Check(f"dough_{code}", "dough_c", what)]
-    if formula.dough_c < (low if rye else COOL_AND_SLOW_C):
+    if formula.dough_c < (low if formula.rye_rich else COOL_AND_SLOW_C):
         return [Check("dough_cool", "dough_c", message("check-dough-cool", dough_c=formula.dough_c, low_c=low))]
     return []
 

@@ -9,7 +9,7 @@ from gentle_crust.core.fermentation.dough import Dough, FlourPart
 from gentle_crust.core.fermentation.forecast import Handling, Stretch, forecast
 from gentle_crust.core.fermentation.readings import Reading
 from gentle_crust.core.fermentation.temperature import Shape
-from gentle_crust.core.leaven.brought import Mixed, MixedKind, whole
+from gentle_crust.core.leaven.brought import MixedIn, MixedKind, whole
 from gentle_crust.core.leaven.preferment import PrefermentAsked, PrefermentKind, ripe_in, with_yeast
 from gentle_crust.text.render import shown
 
@@ -77,14 +77,14 @@ class MixedInput(Strict):
     instant_yeast_g: Number = 0
     state: Literal["ripe"] | PathState = "ripe"
 
-    def mixed(self) -> Mixed:
+    def mixed(self) -> MixedIn:
         """As the core takes it."""
         total = sum(each.percent for each in self.flours) or 1.0
         flours = tuple(FlourPart(each.kind, self.flour_g * each.percent / total) for each in self.flours)
         if isinstance(self.state, PathState):
             path = tuple(each.stretch() for each in self.state.path)
-            return Mixed(self.kind, flours, self.water_g, self.instant_yeast_g, path, self.state.start_c)
-        return Mixed(self.kind, flours, self.water_g, self.instant_yeast_g)
+            return MixedIn(self.kind, flours, self.water_g, self.instant_yeast_g, path, self.state.start_c)
+        return MixedIn(self.kind, flours, self.water_g, self.instant_yeast_g)
 
 
 class YeastInput(Strict):
@@ -116,7 +116,7 @@ class DoughInput(Strict):
         """As the core takes it, its preferments left out."""
         return TypeAdapter(Dough).validate_python(self.model_dump(exclude={"preferments"}))
 
-    def mixed(self) -> tuple[Mixed, ...]:
+    def mixed(self) -> tuple[MixedIn, ...]:
         """Its preferments."""
         return tuple(each.mixed() for each in self.preferments)
 

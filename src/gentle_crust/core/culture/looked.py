@@ -1,35 +1,31 @@
 """One feed in one jar, and what was seen of it since: when it peaks, when it is ripe, how it is now."""
 
 from dataclasses import dataclass, field, replace
+from functools import reduce
 from typing import Literal, get_args
 
 import numpy as np
 
 from gentle_crust.core import limits
-from gentle_crust.core.culture.events import Float, Growth, Liquid, Smell, Surface
+from gentle_crust.core.culture.events import CHOICES
 from gentle_crust.core.culture.life import FRESH_H, phases_at
 from gentle_crust.core.culture.seen import PHASES, Phases, as_seen, held_against
-from gentle_crust.core.culture.verdict import weigh_cues
+from gentle_crust.core.culture.verdict import is_foul, weigh_cues
 from gentle_crust.core.errors import CraftError, within
 from gentle_crust.core.fermentation.dough import Dough, FlourPart, Makeup, makeup
 from gentle_crust.core.fermentation.engine import State, Trace, begin, end_to_end
-from gentle_crust.core.fermentation.forecast import Stretch, carry, check_path
+from gentle_crust.core.fermentation.forecast import Stretch, carry, check_path, long_enough
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.readings import DEAD_BELOW, HARD_TO_BELIEVE_RISE, Reading, check, grid, update
 from gentle_crust.core.fermentation.uncertainty import ONE, Span, Vigour, activities, span, unknown
 from gentle_crust.core.leaven.build import ripe_hours, spent_hours
 from gentle_crust.core.messages import Message, message
 
-Verdict = Literal["rising", "ripe", "past_peak", "hungry", "spoilt", "not_rising"]
-VERDICTS: dict[str, Verdict] = {"rising": "rising", "ripe": "ripe", "past": "past_peak", "hungry": "hungry"}
-SMELLS_SPOILT = "rotten"
-CUES: dict[str, tuple[str, ...]] = {
-    "surface": get_args(Surface),
-    "float": get_args(Float),
-    "smell": get_args(Smell),
-    "liquid": get_args(Liquid),
-    "growth": get_args(Growth),
-}
+CultureVerdict = Literal["rising", "ripe", "past_peak", "hungry", "spoilt", "not_rising"]
+VERDICTS: dict[str, CultureVerdict] = {"rising": "rising", "ripe": "ripe", "past": "past_peak", "hungry": "hungry"}
+TABLED = {"float": "floated"}
+"""Cues of judging a culture that its table, and what is kept of it, name otherwise."""
+CUES = {cue: get_args(CHOICES[TABLED.get(cue, cue)]) for cue in ("surface", "float", "smell", "liquid", "growth")}
 """What may be seen of a culture, and what of each."""
 FOLLOWED_H = 48.0
 HARDLY_RISEN, LATE = 0.15, 1.3
@@ -65,7 +61,7 @@ class Look:
     @property
     def spoilt(self) -> bool:
         """Whether something grows on it, or it smells rotten."""
-        return self.cues.get("growth", "clean") != "clean" or self.cues.get("smell") == SMELLS_SPOILT
+        return is_foul(self.cues.get("growth"), self.cues.get("smell"))
 
 
 @dataclass(frozen=True)
@@ -125,12 +121,12 @@ class Now:
     """The culture at the last look: its rise, a verdict, and the reason."""
 
     rise: float
-    verdict: Verdict
+    verdict: CultureVerdict
     why: Message
 
 
 @dataclass(frozen=True)
-class Answer:
+class Foretold:
     """What becomes of a feed; ``vigour``: what is believed of the culture, 1 being usual."""
 
     peak: PeakSpan
@@ -164,7 +160,7 @@ def _check_cues(where: str, look: Look) -> None:
                 raise CraftError(f"{where}.{cue}", "readiness-cue-not-a-figure", value=value, unit="times")
             within(f"{where}.{cue}", limits.HEIGHT_RATIO, value)
             continue
-        names = tuple(CUES[cue]) if cue in CUES else ()
+        names = CUES.get(cue, ())
         if not names:
             raise CraftError(f"{where}.{cue}", "readiness-cue-unknown", cue=cue, stage="culture", names=tuple(CUES))
         if value not in names:
@@ -172,7 +168,7 @@ def _check_cues(where: str, look: Look) -> None:
             raise CraftError(f"{where}.{cue}", "readiness-cue-value-unknown", cue=cue, value=shown, names=names)
 
 
-def looked_at(fed: Fed) -> Answer:
+def looked_at(fed: Fed) -> Foretold:
     """What becomes of a feed, as was foretold and as was seen since.
 
     Heights that were read move what is believed of the culture; what was seen outweighs what was foretold. The last
@@ -188,7 +184,9 @@ def looked_at(fed: Fed) -> Answer:
     risen = as_seen(trace, _readings(fed))
     top = risen.argmax(axis=0)
     peak = PeakSpan(span(risen.max(axis=0)), span(trace.hours[top]))
-    return Answer(peak, RipeSpan(_at(ripe[middle]), _at(spent[middle])), _now(fed, belief, trace, risen), span(factors))
+    return Foretold(
+        peak, RipeSpan(_at(ripe[middle]), _at(spent[middle])), _now(fed, belief, trace, risen), span(factors)
+    )
 
 
 def _at(hours: float) -> float | None:
@@ -196,15 +194,9 @@ def _at(hours: float) -> float | None:
 
 
 def _trace(fed: Fed, belief: Vigour, factors: Floats) -> Trace:
-    before = sum(stretch.hours for stretch in fed.path[:-1])
-    longest = max(FOLLOWED_H - before, fed.path[-1].hours, fed.now_h + 1 - before)
-    path = (*fed.path[:-1], replace(fed.path[-1], hours=longest))
+    path = long_enough(fed.path, max(FOLLOWED_H, fed.now_h + 1))
     grams = max(fed.feed.seed_g + fed.feed.flour_g + fed.feed.water_g, 20.0)
-    traces = carry(fed.jar(), fed.just_fed(len(factors)), path, grams, belief, factors, jar=True)
-    found = traces[0]
-    for each in traces[1:]:
-        found = end_to_end(found, each)
-    return found
+    return reduce(end_to_end, carry(fed.jar(), fed.just_fed(len(factors)), path, grams, belief, factors, jar=True))
 
 
 def _readings(fed: Fed) -> tuple[Reading, ...]:
@@ -234,7 +226,7 @@ def _now(fed: Fed, belief: Vigour, trace: Trace, risen: Floats) -> Now:
         return Now(rise, "spoilt", message("looked-spoilt"))
     if belief.likely < DEAD_BELOW or _never_rose(fed):
         return Now(rise, "not_rising", message("looked-not-rising", hours=round(now, 1), percent=round(100 * rise)))
-    cues = {_SAME.get(cue, cue): str(value) for look in fresh for cue, value in look.cues.items()}
+    cues = {TABLED.get(cue, cue): str(value) for look in fresh for cue, value in look.cues.items()}
     if not read and not cues:
         likeliest = _by_the_clock(trace, now)
     else:
@@ -251,10 +243,6 @@ def _by_the_clock(trace: Trace, now_h: float) -> str:
     ripe, spent = ripe_hours(trace)[[middle]], spent_hours(trace)[[middle]]
     phases = phases_at(now_h, ripe, spent, trace)
     return max(PHASES, key=lambda each: float(getattr(phases, each)))
-
-
-_SAME = {"float": "floated"}
-"""Cues of judging a culture that its table names otherwise."""
 
 
 def _never_rose(fed: Fed) -> bool:

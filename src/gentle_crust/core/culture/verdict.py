@@ -63,7 +63,12 @@ def fresh_cues(looks: tuple[Event, ...], now_h: float) -> dict[str, str]:
 def spoilt(looks: tuple[Event, ...]) -> bool:
     """Whether the last look at its growth was anything but clean, or it smelt rotten since."""
     told = [look for look in looks if look.growth is not None or look.smell == "rotten"]
-    return bool(told) and (told[-1].growth not in (None, "clean") or told[-1].smell == "rotten")
+    return bool(told) and is_foul(told[-1].growth, told[-1].smell)
+
+
+def is_foul(growth: object, smell: object) -> bool:
+    """Whether such a growth (None: not looked at) or smell means that a culture is to be thrown away."""
+    return growth not in (None, "clean") or smell == "rotten"
 
 
 def sluggish(vigour: Vigour, strength: float) -> bool:

@@ -31,21 +31,6 @@ class YeastState:
 
 
 @dataclass(frozen=True)
-class Brought:
-    """What ripe yeasted preferments bring into a dough, per 100 g of all its flour."""
-
-    flour_share: float
-    """Their flour over all flour, 0-1."""
-    yeast_g: float
-    """Instant-yeast equivalent, grown and awake."""
-    made_ml: float
-    """Gas that they made: food that is spent."""
-    water_g: float
-    """Their water, full of gas."""
-    bacteria: float = 0.0
-
-
-@dataclass(frozen=True)
 class Dough:
     """One whole batch as it leaves the bowl, grams. ``flours`` and ``water_g`` leave out the levain's own."""
 
@@ -94,8 +79,6 @@ class Makeup:
     """How much of the kneading or folding that it needs the dough gets, 0-1."""
     liveliness: float = 1.0
     """How lively its leaven is known to be; 1 is usual."""
-    bacteria: float = 0.0
-    """Lactic bacteria beside the levain's, ripe levain flour over all flour."""
     asleep: float = 1.0
     """Share of its baker's yeast that still has to wake, 0-1: what comes in a ripe preferment is awake."""
     waking: float = 1.0
@@ -182,11 +165,7 @@ def makeup(dough: Dough) -> Makeup:
     within("dough.water_g", limits.HYDRATION_PERCENT, round(100 * hydration, 1))
     salt = 100 * dough.salt_g / flour
     within("dough.salt_g", limits.SALT_PERCENT, round(salt, 2))
-    yeast = (
-        dough.instant_yeast_g
-        + YEAST_AS_INSTANT["active_dry"] * dough.active_dry_yeast_g
-        + YEAST_AS_INSTANT["fresh"] * dough.fresh_yeast_g
-    )
+    yeast = _as_instant_g(dough)
     within("dough.instant_yeast_g", limits.YEAST_SHARE, round(100 * yeast / flour, 2))
     within("dough.levain_g", limits.PREFERMENTED_SHARE, round(100 * levain_flour / flour, 1))
     mass = sum(part.g for part in dough.flours) + dough.water_g + dough.salt_g + dough.sugar_g + dough.oil_g
@@ -213,11 +192,16 @@ def makeup(dough: Dough) -> Makeup:
     )
 
 
+def _as_instant_g(dough: Dough) -> float:
+    """All of the dough's baker's yeast as instant, g."""
+    other = YEAST_AS_INSTANT["active_dry"] * dough.active_dry_yeast_g + YEAST_AS_INSTANT["fresh"] * dough.fresh_yeast_g
+    return dough.instant_yeast_g + other
+
+
 def _waking(dough: Dough) -> tuple[float, float]:
     """Share of the baker's yeast that is asleep as it goes in, and how long that takes to wake beside instant yeast."""
     woken = min(dough.yeast.woken_min / constant("fermentation", "bakers_yeast", "woken_min"), 1.0)
-    dry = YEAST_AS_INSTANT["active_dry"] * dough.active_dry_yeast_g
-    whole = dough.instant_yeast_g + dry + YEAST_AS_INSTANT["fresh"] * dough.fresh_yeast_g
+    dry, whole = YEAST_AS_INSTANT["active_dry"] * dough.active_dry_yeast_g, _as_instant_g(dough)
     slower = constant("fermentation", "bakers_yeast", "unwoken") - 1
     return 1 - woken, 1 + slower * (dry / whole if whole > 0 else 0.0)
 
@@ -228,17 +212,18 @@ def sugar_food_ml(sugar_percent: float) -> float:
     return constant("fermentation", "pace", "sugar_food_ml") * min(sugar_percent, most)
 
 
-def with_brought(makeup: Makeup, brought: Brought) -> Makeup:
-    """A dough's makeup once a ripe preferment is in it: its cells awake, its food spent, its water full of gas."""
-    yeast = makeup.yeast_percent + brought.yeast_g
-    asleep = makeup.asleep * makeup.yeast_percent / yeast if yeast > 0 else 1.0
+def with_preferment(makeup: Makeup, yeast_g: float, made_ml: float, water_g: float) -> Makeup:
+    """A dough's makeup once a ripe yeasted preferment is in it: its cells awake, its food spent, its water full of gas.
+
+    ``yeast_g`` (instant) that it brings, ``made_ml`` that it made, its ``water_g``, all per 100 g of all the flour.
+    """
+    yeast = makeup.yeast_percent + yeast_g
     return replace(
         makeup,
         yeast_percent=yeast,
-        asleep=asleep,
-        gas_made_ml=makeup.gas_made_ml + brought.made_ml,
-        gassy_water_g=makeup.gassy_water_g + brought.water_g,
-        bacteria=makeup.bacteria + brought.bacteria,
+        asleep=makeup.asleep * makeup.yeast_percent / yeast if yeast > 0 else 1.0,
+        gas_made_ml=makeup.gas_made_ml + made_ml,
+        gassy_water_g=makeup.gassy_water_g + water_g,
     )
 
 

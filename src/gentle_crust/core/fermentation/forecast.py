@@ -108,6 +108,12 @@ def check_path(path: tuple[Stretch, ...]) -> None:
     within("path", limits.PATH_H, sum(stretch.hours for stretch in path))
 
 
+def long_enough(path: tuple[Stretch, ...], hours: float) -> tuple[Stretch, ...]:
+    """A path that lasts so long at least: its last stretch goes on."""
+    before = sum(stretch.hours for stretch in path[:-1])
+    return (*path[:-1], replace(path[-1], hours=max(hours - before, path[-1].hours)))
+
+
 def carry(
     made: Makeup, state: State, path: tuple[Stretch, ...], piece_g: float, vigour: Vigour, factors: Floats,
     jar: bool = False,
@@ -126,8 +132,7 @@ def carry(
             stretch.hours, np.array([stretch.ambient_c]), stretch.container, piece_g, holds, stretch.folds_h, fridge,
             stretch.shape,
         )  # fmt: skip
-        warmth = float(state.nodes_c.mean() + stretch.ambient_c) / 2 if stretch.hours < 1 else stretch.ambient_c
-        traces.append(run(made, state, leg, spread(factors, vigour, made, warmth, fridge)))
+        traces.append(run(made, state, leg, spread(factors, vigour, made, stretch.ambient_c, fridge)))
         state = traces[-1].end()
     return traces
 

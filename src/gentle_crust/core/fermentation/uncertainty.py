@@ -12,7 +12,9 @@ from gentle_crust.core.tables import constant
 
 ONE: Floats = np.ones(1)
 LEVAIN_AS_YEAST = 0.6
+"""Instant yeast, percent of all flour, that makes as much gas in a room as a ripe levain for all of it (tuned)."""
 HEAT_FROM_C = 28.0
+"""From this warmth on it is less sure what a culture bears (practice)."""
 
 
 @dataclass(frozen=True)
@@ -49,12 +51,16 @@ def bought() -> Vigour:
 def of_leaven(makeup: Makeup) -> Vigour:
     """What is believed of a dough's leaven before anything was seen of it: bought yeast, an unknown culture, or both.
 
-    Of both, each counts by the gas that it makes in a room: a ripe levain makes as much as 0.6 % of instant yeast for
-    all of the flour (tuned).
+    Of both, each counts by the gas that it makes in a room.
     """
-    wild = makeup.levain_yeast * LEVAIN_AS_YEAST
-    share = wild / (wild + makeup.yeast_percent) if wild + makeup.yeast_percent > 0 else 0.0
+    share = _wild(makeup)
     return Vigour(1.0, share * unknown().sigma + (1 - share) * bought().sigma)
+
+
+def _wild(makeup: Makeup) -> float:
+    """Share of a dough's first gas that its levain makes, 0-1."""
+    wild = makeup.levain_yeast * LEVAIN_AS_YEAST
+    return wild / (wild + makeup.yeast_percent) if wild > 0 else 0.0
 
 
 def of_dough(culture: Vigour) -> Vigour:
@@ -75,7 +81,7 @@ def spread(factors: Floats, belief: Vigour, makeup: Makeup, ambient_c: float, fr
     The same with the spread that belief has there: the warmth's error goes through d ln(rate)/dT.
     """
     more = _unsure_by_place(makeup, ambient_c) if fridge else 0.0
-    if makeup.levain_yeast > makeup.yeast_percent and ambient_c > HEAT_FROM_C:
+    if _wild(makeup) > 0.5 and ambient_c > HEAT_FROM_C:
         more = float(np.hypot(more, _of("heat_sigma_per_k") * (ambient_c - HEAT_FROM_C)))
     if not more or belief.sigma <= 0:
         return factors
@@ -86,7 +92,7 @@ def spread(factors: Floats, belief: Vigour, makeup: Makeup, ambient_c: float, fr
 
 def _unsure_by_place(makeup: Makeup, ambient_c: float) -> float:
     """Standard deviation of ln(rate) in a fridge whose warmth is not quite what it is said to be."""
-    rate = levain_gas_per_h if makeup.levain_yeast > makeup.yeast_percent else bakers_yeast_gassing
+    rate = levain_gas_per_h if _wild(makeup) > 0.5 else bakers_yeast_gassing
     low, high = np.log(rate(np.array([ambient_c - 1.0, ambient_c + 1.0])))
     return float(high - low) / 2 * _of("fridge_k") / NormalDist().inv_cdf(0.9)
 

@@ -8,11 +8,11 @@ import numpy as np
 from gentle_crust.core import limits
 from gentle_crust.core.errors import CraftError, Unreadable, within
 from gentle_crust.core.fermentation.capacity import greatest_rise
-from gentle_crust.core.fermentation.dough import Brought, Dough, FlourPart, Makeup, makeup, with_brought
+from gentle_crust.core.fermentation.dough import Dough, FlourPart, Makeup, makeup
 from gentle_crust.core.fermentation.engine import Leg, State, begin, run
 from gentle_crust.core.fermentation.forecast import Stretch, carry
 from gentle_crust.core.fermentation.uncertainty import ONE, bought
-from gentle_crust.core.leaven.build import preferment_ripe_hours
+from gentle_crust.core.leaven.build import preferment_in_dough, preferment_ripe_hours
 
 MixedKind = Literal["poolish", "biga", "sponge", "old_dough", "levain"]
 RIPENS_AT_C = 21.0
@@ -22,7 +22,7 @@ FOLLOWED_H = 96.0
 
 
 @dataclass(frozen=True)
-class Mixed:
+class MixedIn:
     """A preferment as it goes into a dough, grams. ``path``: where it stood; empty: as long as it takes to be ripe."""
 
     kind: MixedKind
@@ -42,7 +42,7 @@ class Mixed:
         return replace(makeup(Dough(self.flours, self.water_g, instant_yeast_g=self.instant_yeast_g)), in_jar=True)
 
 
-def check(one: Mixed, field: str) -> None:
+def check(one: MixedIn, field: str) -> None:
     """Raise CraftError for a preferment that nobody makes."""
     if one.kind not in get_args(MixedKind):
         raise Unreadable(f"{field}.kind", "culture-preferment-unknown", kind=one.kind, names=get_args(MixedKind))
@@ -58,7 +58,7 @@ def check(one: Mixed, field: str) -> None:
         )
 
 
-def whole(dough: Dough, preferments: tuple[Mixed, ...]) -> Makeup:
+def whole(dough: Dough, preferments: tuple[MixedIn, ...]) -> Makeup:
     """A dough as its fermentation sees it, with its preferments in it.
 
     Their flour and water are counted with the dough's own. Yeasted ones bring the cells that grew in them, awake;
@@ -76,30 +76,18 @@ def whole(dough: Dough, preferments: tuple[Mixed, ...]) -> Makeup:
     water = dough.water_g + sum(one.water_g for one in yeasted)
     made = makeup(replace(dough, flours=flours, water_g=water))
     for one in yeasted:
-        made = with_brought(made, brought(one, made.flour_g))
+        made = preferment_in_dough(made, at_mixing(one), one.flour_g / made.flour_g, one.water_g / one.flour_g)
     return made
 
 
-def _with_levain(dough: Dough, one: Mixed) -> Dough:
+def _with_levain(dough: Dough, one: MixedIn) -> Dough:
     """The dough with one more levain; several are taken as one of their mean water."""
     flour = dough.levain_g / (1 + dough.levain_hydration) + one.flour_g
     water = dough.levain_g - dough.levain_g / (1 + dough.levain_hydration) + one.water_g
     return replace(dough, levain_g=flour + water, levain_hydration=water / flour)
 
 
-def brought(one: Mixed, flour_g: float) -> Brought:
-    """What a yeasted preferment brings into a dough of ``flour_g`` of flour in all."""
-    state, alone = at_mixing(one), one.alone()
-    share = one.flour_g / flour_g
-    return Brought(
-        flour_share=share,
-        yeast_g=share * float(state.bakers_yeast_g[0]),
-        made_ml=share * float(state.made_ml[0]),
-        water_g=share * 100 * alone.hydration,
-    )
-
-
-def at_mixing(one: Mixed) -> State:
+def at_mixing(one: MixedIn) -> State:
     """A yeasted preferment as it goes into the dough: at the end of its path, or ripe."""
     alone = one.alone()
     grams = max(alone.dough_g, 20.0)

@@ -5,7 +5,7 @@ from dataclasses import dataclass, replace
 import numpy as np
 
 from gentle_crust.core.fermentation.capacity import greatest_rise
-from gentle_crust.core.fermentation.dough import Brought, Makeup, makeup_of, with_brought
+from gentle_crust.core.fermentation.dough import Makeup, makeup_of, with_preferment
 from gentle_crust.core.fermentation.engine import State, Trace, begin, crossings, food
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.formula.model import FlourShare, Formula, Preferment
@@ -122,10 +122,5 @@ def preferment_in_dough(makeup_: Makeup, preferment: State, flour_share: float, 
     ``hydration`` of the preferment, a fraction.
     """
     column = len(preferment.made_ml) // 2
-    brought = Brought(
-        flour_share=flour_share,
-        yeast_g=flour_share * float(preferment.bakers_yeast_g[column]),
-        made_ml=flour_share * float(preferment.made_ml[column]),
-        water_g=100 * flour_share * hydration,
-    )
-    return with_brought(makeup_, brought)
+    yeast, made = (float(values[column]) for values in (preferment.bakers_yeast_g, preferment.made_ml))
+    return with_preferment(makeup_, flour_share * yeast, flour_share * made, 100 * flour_share * hydration)

@@ -1,6 +1,7 @@
 """A poolish, biga, sponge or old dough by itself: how much yeast makes it ripe in time, and how long it may be used."""
 
 from dataclasses import dataclass, replace
+from functools import reduce
 from typing import Literal, get_args
 
 import numpy as np
@@ -9,7 +10,7 @@ from gentle_crust.core import limits
 from gentle_crust.core.errors import CraftError, Unreadable, within
 from gentle_crust.core.fermentation.dough import Dough, FlourPart, Makeup, makeup
 from gentle_crust.core.fermentation.engine import Trace, begin, crossings, end_to_end
-from gentle_crust.core.fermentation.forecast import Stretch, carry, check_path
+from gentle_crust.core.fermentation.forecast import Stretch, carry, check_path, long_enough
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.uncertainty import ONE, Span, activities, bought, span
 from gentle_crust.core.leaven.build import preferment_ripe_hours, spent_hours
@@ -75,21 +76,12 @@ def _check(one: PrefermentAsked) -> None:
     check_path(one.path)
 
 
-def _followed(path: tuple[Stretch, ...]) -> tuple[Stretch, ...]:
-    """The path, its last stretch as long as is looked at."""
-    before = sum(stretch.hours for stretch in path[:-1])
-    return (*path[:-1], replace(path[-1], hours=max(FOLLOWED_H - before, path[-1].hours)))
-
-
 def trace_of(one: PrefermentAsked, yeast_percent: float, factors: Floats = ONE) -> Trace:
     """It carried along its path and on, one column an activity of its yeast."""
     jar = one.jar(yeast_percent)
     state = begin(jar, one.start_c, len(factors))
-    traces = carry(jar, state, _followed(one.path), jar.dough_g, bought(), factors, jar=True)
-    found = traces[0]
-    for trace in traces[1:]:
-        found = end_to_end(found, trace)
-    return found
+    path = long_enough(one.path, FOLLOWED_H)
+    return reduce(end_to_end, carry(jar, state, path, jar.dough_g, bought(), factors, jar=True))
 
 
 def usable_from(trace: Trace) -> Floats:
