@@ -319,6 +319,18 @@ def test_a_loaf_has_an_inside_and_an_outside(cues, more, code, verdict):
     assert say(found.action.do).sentence
 
 
+@pytest.mark.parametrize("wanted", [88.0, 93.0, 96.0])
+def test_what_is_said_of_a_loaf_and_what_is_to_be_done_never_disagree(wanted):
+    """Over every core about the one that is wanted, and every crust: baked is out, unless it is its base or weight."""
+    for tenths in range(-60, 31):
+        for crust in ("pale", "golden", "deep", "dark"):
+            found = judged("baked", core_wanted_c=wanted, cues={"core_c": wanted + tenths / 10, "crust": crust})
+            out = found.verdict_code in ("ready", "done_dark")
+            assert (found.action.code == "go") == out, (tenths, crust, found.verdict_code)
+    pale_base = judged("baked", core_wanted_c=wanted, cues={"core_c": wanted + 1, "crust": "deep", "base": "pale"})
+    assert pale_base.verdict_code == "ready" and pale_base.action.code == "wait"
+
+
 def test_an_instrument_settles_what_it_measures():
     for others in ({}, {"crust": "deep"}, {"crust": "dark", "knock": "hollow", "crackle": "crackles"}):
         assert judged("baked", cues={"core_c": 60, **others}).states.early > 0.97

@@ -637,6 +637,7 @@ export interface Words {
     states: Record<string, string>
     verdicts: Record<string, string>
     baked: Record<string, string>
+    loaf: Record<string, string>
     band: string
     why: string
     forThis: string

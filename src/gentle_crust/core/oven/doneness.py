@@ -87,6 +87,11 @@ class Sign:
     minutes: int
 
 
+def minutes_to_core(core_c: float, wanted_c: float) -> int:
+    """Minutes that a core needs to come to what is wanted, both C, if nothing foretells it (practice)."""
+    return max(3, min(20, round((wanted_c - core_c) * 0.9)))
+
+
 def remedies(
     core_c: float | None, colour: float | None, base: float | None, loss: float | None, done: Done
 ) -> tuple[Sign, ...]:
@@ -98,7 +103,7 @@ def remedies(
     raw = core_c is not None and core_c < done.core_c - 1
     dark = colour is not None and colour > done.colour + 20
     if raw and core_c is not None:
-        more = max(3, min(20, round((done.core_c - core_c) * 0.9)))
+        more = minutes_to_core(core_c, done.core_c)
         if dark:
             found.append(Sign("too_dark", message("sign-too-dark"), more))
         else:

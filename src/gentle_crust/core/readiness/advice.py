@@ -5,7 +5,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from gentle_crust.core.messages import NOTHING, Message, joined, message
-from gentle_crust.core.oven.doneness import chip, remedies
+from gentle_crust.core.oven.doneness import chip, minutes_to_core, remedies
 from gentle_crust.core.oven.equipment import vessel_row
 from gentle_crust.core.oven.staged import Done
 from gentle_crust.core.readiness.cues import Dough, Leaven, Stage, State
@@ -117,25 +117,8 @@ def _note(stage: Stage, state: State, dough: Dough, vessel: str | None) -> Messa
 
 
 _MORE_MIN = {"raw_pale": 6, "raw_dark": 6, "done_pale": 4, "done_dark": 1}
-_MIN_PER_K = 0.9
-"""Minutes that a core needs for each K that it lacks (practice)."""
-
-
-def _of_code(
-    action: Action, cues: dict[str, str | float], core_c: float, pace: Pace | None, code: VerdictCode
-) -> Action:
-    minutes = _MORE_MIN[code]
-    if code.startswith("raw"):
-        core = cues.get("core_c")
-        if core is not None:
-            minutes = max(2, min(30, round((core_c - float(core)) * _MIN_PER_K)))
-        if pace is not None and pace.ready_min:
-            minutes = max(round(pace.ready_min), 1)
-    does = "go" if code == "done_dark" else "wait"
-    return Action(does, message(f"advice-baked-{code.replace('_', '-')}"), minutes, action.note)
-
-
-_COLOURS = {"pale": chip("pale"), "golden": chip("golden"), "deep": chip("deep"), "dark": chip("very-dark")}
+"""Minutes until a loaf is looked at again, or by when it is out, if no core was measured (practice)."""
+_COLOURS = {"pale": chip("pale"), "golden": chip("golden"), "dark": chip("very-dark")}
 _LEAN_COLOUR, _LEAN_LOSS = 50.0, 0.10
 
 
@@ -144,24 +127,32 @@ def of_loaf(
 ) -> Action:
     """What to do with a loaf by its inside and outside: the action that belongs to the verdict's ``code``.
 
-    Its own signs add their remedies: a pale base, a crumb that is still moist.
+    One that is done and well coloured may still want its base browned, or to dry: then that is said.
     """
-    if code != "ready":
-        return _of_code(action, cues, core_c, pace, code)
-    core, loss = cues.get("core_c"), cues.get("loss_percent")
+    if code == "ready":
+        return _of_base_and_weight(action, cues, core_c)
+    minutes, core = _MORE_MIN[code], cues.get("core_c")
+    if code.startswith("raw") and core is not None:
+        minutes = minutes_to_core(float(core), core_c)
+    if code.startswith("raw") and pace is not None and pace.ready_min:
+        minutes = max(round(pace.ready_min), 1)
+    does = "go" if code == "done_dark" else "wait"
+    return Action(does, message(f"advice-baked-{code.replace('_', '-')}"), minutes, action.note)
+
+
+def _of_base_and_weight(action: Action, cues: dict[str, str | float], core_c: float) -> Action:
+    """A loaf that is baked, with what its base and its loss ask for."""
+    loss = cues.get("loss_percent")
     signs = remedies(
-        float(core) if core is not None else None,
-        _COLOURS.get(str(cues.get("crust"))),
+        None,
+        None,
         _COLOURS.get(str(cues.get("base"))),
         float(loss) / 100 if loss is not None else None,
         Done(core_c, _LEAN_COLOUR, _LEAN_LOSS, None, None, None),
     )
     if not signs:
         return action
-    minutes = signs[0].minutes
-    if core is not None and float(core) < core_c - 1 and pace is not None and pace.ready_min:
-        minutes = max(round(pace.ready_min), 1)
-    return Action("wait", joined(*(sign.text for sign in signs)), minutes, action.note)
+    return Action("wait", joined(*(sign.text for sign in signs)), signs[0].minutes, action.note)
 
 
 def conflict_of(stage: Stage, ahead: bool, dough: Dough) -> Message:

@@ -25,8 +25,13 @@ function says({ kind, body }: Told): string {
   const called = (data: Record<string, string> = {}) => told(t.kinds[kind] ?? kind, data)
   if (kind === 'bake_step') return body.skipped ? `${stepName(body.key)}: ${t.skipped}` : stepName(body.key)
   if (kind === 'bake_judged') {
-    const { verdict, stage } = body.verdict as { verdict: string; stage: string }
-    const named = stage === 'baked' ? words.judge.baked[verdict] : words.judge.verdicts[verdict]
+    const { verdict, stage, verdict_code } = body.verdict as {
+      verdict: string
+      stage: string
+      verdict_code?: string
+    }
+    const kept = stage === 'baked' ? words.judge.baked[verdict] : words.judge.verdicts[verdict]
+    const named = verdict_code ? words.judge.loaf[verdict_code] : kept
     return called({ verdict: String(named).toLowerCase() })
   }
   if (kind === 'reading') {

@@ -9,8 +9,12 @@ const props = defineProps<{ verdict: Schemas['Verdict']; now: number }>()
 const t = words.judge
 const { say, clock } = useUnits()
 const STATES = ['early', 'nearly', 'ready', 'late', 'over'] as const
-const baked = computed(() => props.verdict.stage === 'baked')
-const name = (state: string) => (baked.value ? t.baked[state]! : t.verdicts[state]!)
+/** A loaf is called by its inside and outside together. */
+const name = computed(() => {
+  const { stage, verdict, verdict_code } = props.verdict
+  if (verdict_code) return t.loaf[verdict_code]!
+  return (stage === 'baked' ? t.baked : t.verdicts)[verdict]!
+})
 const segments = computed(() =>
   STATES.map((state) => ({
     state,
@@ -33,7 +37,7 @@ const summary = computed(() =>
 <template>
   <section class="verdict" aria-live="polite">
     <p class="word">
-      <strong>{{ name(verdict.verdict) }}</strong> <span class="by">{{ by }}</span>
+      <strong>{{ name }}</strong> <span class="by">{{ by }}</span>
     </p>
     <div class="band" role="img" :aria-label="`${t.band}: ${summary}`">
       <div

@@ -104,6 +104,14 @@ judge-baked-ready = Baked
 judge-baked-late = Baked, rather dark
 judge-baked-over = Too dark
 
+## judge-loaf: by code
+
+judge-loaf-raw_pale = Not baked through
+judge-loaf-raw_dark = Dark, and not baked through
+judge-loaf-done_pale = Baked, and still pale
+judge-loaf-ready = Baked
+judge-loaf-done_dark = Baked, and dark
+
 ##
 
 judge-band = How likely each is
