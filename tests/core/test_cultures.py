@@ -2,6 +2,7 @@
 
 from dataclasses import replace
 from datetime import UTC, datetime, timedelta
+from itertools import pairwise
 
 import numpy as np
 import pytest
@@ -308,3 +309,21 @@ def test_what_is_drawn_and_what_was_read_never_contradict_each_other(seed):
         assert life.peak_rise >= look.height_mm / start - 1 - 0.12
         parts = life.phases
         assert parts.rising + parts.ripe + parts.past + parts.hungry == pytest.approx(1)
+
+
+def test_the_drawing_goes_through_every_height_and_what_has_fallen_does_not_rise_again():
+    """Read four times on its way up and down: sunken at the last, while the forecast still has it ripe."""
+    fed = Event("fed", -9.5, "fed", 20, 80, 80, culture_c=22)
+    start = live(WHITE, (fed,), HOME).start_mm
+    rises = {-3.0: 1.1, -1.2: 1.5, -0.4: 1.75, -0.05: 1.1}
+    looks = tuple(seen(at, height_mm=start * (1 + rise)) for at, rise in rises.items())
+    fallen = (*looks[:-1], replace(looks[-1], surface="sunken"))
+    life = live(WHITE, (fed, *fallen), HOME)
+    hours, drawn = ([getattr(each, what) for each in life.points] for what in ("at_h", "rise"))
+    for at, rise in list(rises.items())[:-1]:
+        assert float(np.interp(at, hours, drawn)) == pytest.approx(rise, abs=0.09)
+    after = [rise for at, rise in zip(hours, drawn, strict=True) if at > 0]
+    assert max(after) <= 1.1 + 1e-6 and all(one >= other - 1e-6 for one, other in pairwise(after))
+    assert health(life, fallen).code == "past_peak" and life.spent.likely <= 0
+    rising = live(WHITE, (fed, *looks[:-1]), HOME)
+    assert health(rising, looks[:-1]).code in ("thriving", "sluggish")

@@ -15,7 +15,7 @@ from gentle_crust.core.clock import Clock
 from gentle_crust.core.culture.culture import Culture, jar_makeup_of
 from gentle_crust.core.culture.events import Event, Place, grams_at_end, in_order, place_at_end
 from gentle_crust.core.culture.jar import level_mm
-from gentle_crust.core.culture.seen import Phases, as_seen, held_against
+from gentle_crust.core.culture.seen import Phases, as_seen, fallen_h, held_against
 from gentle_crust.core.fermentation.dough import Makeup
 from gentle_crust.core.fermentation.engine import Leg, State, Trace, begin, end_to_end, run
 from gentle_crust.core.fermentation.rates import Floats
@@ -332,6 +332,8 @@ def _foretold(culture: Culture, course: Course, before: _Carried, clock: Clock, 
     recovering = recovered(strength)
     read_here = heights_of(culture, course)
     risen = as_seen(trace, read_here)
+    if (fell := fallen_h(read_here)) is not None:
+        spent = np.fmin(spent, fell)
     phases = phases_at(now_h - start, ripe, spent, trace)
     if read_here and now_h - start - read_here[-1].at_h <= FRESH_H:
         phases = held_against(phases, risen, read_here, read_here[-1].value)
@@ -351,7 +353,7 @@ def _foretold(culture: Culture, course: Course, before: _Carried, clock: Clock, 
         seed=forecast.seed_at(now_h),
         hunger_h=forecast.hunger_at(now_h),
         wake_feeds=_wake_feeds(forecast, now_h),
-        points=_points(trace, risen, start, now_h, hunger),
+        points=_points(trace, read_here, start, now_h, hunger),
         jar=jar,
         forecast=forecast,
     )
@@ -378,12 +380,18 @@ def phases_at(into_h: float, ripe: Floats, spent: Floats, trace: Trace) -> Phase
     return Phases(rising, max(1 - rising - past - hungry, 0.0), past, hungry)
 
 
-def _points(trace: Trace, risen: Floats, start: float, now_h: float, hunger: Floats) -> tuple[LifePoint, ...]:
-    """Points enough to draw, from the feed on, or from a day and a half ago if that is later; as high as was seen."""
-    low, high = band(risen)
-    middle = risen.shape[1] // 2
+def _points(
+    trace: Trace, readings: tuple[Reading, ...], start: float, now_h: float, hunger: Floats
+) -> tuple[LifePoint, ...]:
+    """Points enough to draw, from the feed on, or from a day and a half ago if that is later; through what was read."""
     since = max(0.0, now_h - LOOK_BACK_H - start)
-    places = np.unique(np.concatenate([np.linspace(since, trace.hours[-1], POINTS), [max(now_h - start, since)]]))
-    columns = (risen[:, middle], low, high, trace.dough_c, hunger)
-    drawn = [np.interp(places, trace.hours, values) for values in columns]
-    return tuple(LifePoint(float(start + place), *(float(each[i]) for each in drawn)) for i, place in enumerate(places))
+    read = [each.at_h for each in readings if each.at_h >= since]
+    spaced = np.linspace(since, trace.hours[-1], POINTS)
+    places = np.unique(np.concatenate([spaced, [max(now_h - start, since)], read]))
+    risen = as_seen(trace, readings, places)
+    low, high = band(risen)
+    warm, hungry = (np.interp(places, trace.hours, values) for values in (trace.dough_c, hunger))
+    columns = (risen[:, risen.shape[1] // 2], low, high, warm, hungry)
+    return tuple(
+        LifePoint(float(start + place), *(float(each[i]) for each in columns)) for i, place in enumerate(places)
+    )

@@ -9,7 +9,7 @@ import numpy as np
 from gentle_crust.core import limits
 from gentle_crust.core.culture.events import CHOICES
 from gentle_crust.core.culture.life import FRESH_H, phases_at
-from gentle_crust.core.culture.seen import PHASES, Phases, as_seen, held_against
+from gentle_crust.core.culture.seen import PHASES, Phases, as_seen, fallen_h, held_against
 from gentle_crust.core.culture.verdict import is_foul, weigh_cues
 from gentle_crust.core.errors import CraftError, within
 from gentle_crust.core.fermentation.dough import Dough, FlourPart, Makeup, makeup
@@ -180,8 +180,10 @@ def looked_at(fed: Fed) -> Foretold:
     factors = activities(belief)
     trace = _trace(fed, belief, factors)
     ripe, spent = ripe_hours(trace), spent_hours(trace)
-    middle = len(factors) // 2
-    risen = as_seen(trace, _readings(fed))
+    read, middle = _readings(fed), len(factors) // 2
+    if (fell := fallen_h(read)) is not None:
+        spent = np.fmin(spent, fell)
+    risen = as_seen(trace, read)
     top = risen.argmax(axis=0)
     peak = PeakSpan(span(risen.max(axis=0)), span(trace.hours[top]))
     return Foretold(

@@ -12,7 +12,7 @@ PHASES = ("rising", "ripe", "past", "hungry")
 LEAST_PRIOR = 0.06
 """A forecast may be quite wrong: what is seen of a culture outweighs it (practice)."""
 BELIEVED_FOR_H = 4.0
-"""A height that was read tells of the hours around it: the forecast's course is moved to it, ever less (practice)."""
+"""So long after a height that was read its difference from the forecast fades to a third (practice)."""
 
 
 @dataclass(frozen=True)
@@ -25,20 +25,35 @@ class Phases:
     hungry: float
 
 
-def as_seen(trace: Trace, readings: tuple[Reading, ...]) -> Floats:
-    """The rise of each column, moved to what was last read: at once there, less and less before and after it.
-
-    Hours of readings count from the trace's beginning, and so does the feed: nothing has risen then.
-    """
+def fallen_h(readings: tuple[Reading, ...]) -> float | None:
+    """When it was first read to stand lower than it had, and never higher again; None while it stands."""
     if not readings:
-        return trace.rise
-    last = readings[-1]
-    foretold = np.array([np.interp(last.at_h, trace.hours, column) for column in trace.rise.T])
-    near = np.exp(-np.abs(trace.hours - last.at_h) / BELIEVED_FOR_H)[:, None]
-    moved: Floats = np.where(
-        trace.hours[:, None] > 0, np.maximum(trace.rise + near * (last.value - foretold), 0.0), 0.0
-    )
-    return moved
+        return None
+    highest = max(readings, key=lambda each: each.value)
+    if readings[-1].value >= highest.value - HARD_TO_BELIEVE_RISE:
+        return None
+    lower = (each.at_h for each in readings if each.at_h > highest.at_h)
+    return next(lower)
+
+
+def as_seen(trace: Trace, readings: tuple[Reading, ...], hours: Floats | None = None) -> Floats:
+    """The rise of each column at ``hours`` (the trace's own if not given), moved to go through every height read.
+
+    Hours of readings count from the trace's beginning, and so does the feed: nothing has risen then. After the last one
+    the course goes back to what was foretold, but for a culture that has fallen: it does not rise again.
+    """
+    at = trace.hours if hours is None else hours
+    foretold = np.array([np.interp(at, trace.hours, column) for column in trace.rise.T]).T
+    if not readings:
+        return foretold
+    knots = np.array([each.at_h for each in readings])
+    then = np.array([np.interp(knots, trace.hours, column) for column in trace.rise.T])
+    offs = np.array([each.value for each in readings]) - then
+    after, fallen = np.maximum(at - knots[-1], 0.0), fallen_h(readings) is not None
+    fades = np.ones_like(after) if fallen else np.exp(-after / BELIEVED_FOR_H)
+    moves = np.array([np.interp(at, [0.0, *knots], [0.0, *off]) for off in offs]).T
+    moved: Floats = np.maximum(foretold + moves * fades[:, None], 0.0)
+    return np.where(after[:, None] > 0, np.minimum(moved, readings[-1].value), moved) if fallen else moved
 
 
 def held_against(foretold: Phases, risen: Floats, readings: tuple[Reading, ...], rise: float) -> Phases:
@@ -46,8 +61,8 @@ def held_against(foretold: Phases, risen: Floats, readings: tuple[Reading, ...],
 
     ``risen`` as :func:`as_seen` gives it, ``rise`` the last that was read.
     """
-    if rise < max(each.value for each in readings) - HARD_TO_BELIEVE_RISE:
-        seen = Phases(0.02, 0.08, 0.65, 0.25)
+    if fallen_h(readings) is not None:
+        seen = Phases(0.005, 0.02, 0.7, 0.275)
     else:
         near = rise / max(float(risen[:, risen.shape[1] // 2].max()), 1e-6)
         ripe = float(np.interp(near, [0.55, 0.72, 0.85], [0.1, 0.5, 0.8]))
