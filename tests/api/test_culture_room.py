@@ -47,7 +47,7 @@ def test_a_feed_is_logged_taken_back_and_brought_in(client):
 @pytest.mark.parametrize(
     ("method", "path", "body", "field"),
     [
-        ("put", f"{GULL}/events/e", {"kind": "fed", "seed_g": 30, "flour_g": 9, "water_g": 9}, "flour_g"),
+        ("put", f"{GULL}/events/e", {"kind": "fed", "seed_g": 30, "flour_g": 0.5, "water_g": 0.5}, "flour_g"),
         ("put", f"{GULL}/events/e", {"kind": "fed", "flour_g": "NaN", "seed_g": 1, "water_g": 1}, "flour_g"),
         ("put", f"{GULL}/events/e", {"kind": "sung"}, "kind"),
         ("put", f"{GULL}/events/e", {"kind": "seen", "mood": "good"}, "mood"),
@@ -61,7 +61,7 @@ def test_a_feed_is_logged_taken_back_and_brought_in(client):
         ("post", f"{GULL}/away", {"leave": "2026-12-20T08:00", "back": "2026-12-10T08:00"}, "back"),
         ("put", "/api/cultures/new", {"name": "", "flour_kind": "rye", "jar": JAR}, "name"),
         ("put", "/api/cultures/new", {"name": "A", "flour_kind": "sand", "jar": JAR}, "flour_kind"),
-        ("put", "/api/cultures/new", {"name": "A", "flour_kind": "rye", "jar": {"empty_g": 300}}, "jar.diameter_mm"),
+        ("put", "/api/cultures/new", {"name": "A", "flour_kind": "rye", "jar": {}}, "jar.diameter_mm"),
         ("put", "/api/cultures/new/file", {"text": "nonsense"}, "text"),
         ("post", "/api/preferments", DOSE | {"ripe": "2026-11-28T19:00"}, "ripe"),
         ("post", "/api/preferments", DOSE | {"flour_kind": "sand"}, "flour_kind"),
@@ -74,7 +74,9 @@ def test_refusals_name_their_field(client, method, path, body, field):
     assert answer.json["errors"][0]["sentence"]
 
 
-@pytest.mark.parametrize("path", ["/api/cultures/none", "/api/cultures/none/history.csv", "/api/cultures/gull/photo"])
+@pytest.mark.parametrize(
+    "path", ["/api/cultures/none", "/api/cultures/none/history.csv", "/api/cultures/gull/pictures/none"]
+)
 def test_what_is_not_here_is_not_found(client, path):
     assert client.get(path).status_code == 404
 
@@ -102,17 +104,51 @@ def test_files_and_calendars_are_served_and_a_history_comes_back(client):
 
 
 def test_a_picture_is_kept_shown_and_taken_away_and_no_other_file_is(client):
-    assert client.put(f"{GULL}/photo", data=PIXEL).json["culture"]["has_photo"]
-    shown = client.get(f"{GULL}/photo")
+    assert client.put(f"{GULL}/pictures/one", data=PIXEL).json["culture"]["pictures"]
+    shown = client.get(f"{GULL}/pictures/one")
     assert shown.data.startswith(b"\xff\xd8\xff") and shown.content_type == "image/jpeg"
     assert shown.headers["X-Content-Type-Options"] == "nosniff"
-    assert not client.delete(f"{GULL}/photo").json["culture"]["has_photo"]
+    assert not client.delete(f"{GULL}/pictures/one").json["culture"]["pictures"]
     for data in (b"", b"<svg onload=alert(1)>", b"GIF89a"):
-        assert client.put(f"{GULL}/photo", data=data).status_code == 422
-    assert client.put(f"{GULL}/photo", data=PIXEL + b"0" * 12_200_000).status_code == 413
+        assert client.put(f"{GULL}/pictures/two", data=data).status_code == 422
+    assert client.put(f"{GULL}/pictures/two", data=PIXEL + b"0" * 12_200_000).status_code == 413
 
 
 def test_a_culture_is_put_away_and_comes_back(client):
     gone = client.delete(GULL).json
     assert "gull" not in [each["id"] for each in gone["cultures"]] and gone["gone"][0]["name"] == "Gull"
     assert client.post(f"{GULL}/restore").json["culture"]["put_away"] is False
+
+
+def test_a_culture_of_two_flours_fed_on_two_days_in_a_jar_that_was_never_weighed(client):
+    body = {
+        "name": "Ebb", "flour_kind": "whole_rye", "also_flours": [{"kind": "strong_white", "percent": 50}],
+        "jar": {"diameter_mm": 85},
+        "schedule": {"every_days": 7, "times": [{"hour": 7, "weekday": 0}, {"hour": 19.5, "weekday": 3}]},
+    }  # fmt: skip
+    assert client.put("/api/cultures/ebb", json=body).status_code == 200
+    fed = {"kind": "fed", "seed_g": 60, "flour_g": 20, "water_g": 20, "flour_kind": "rye"}
+    shown = client.put("/api/cultures/ebb/events/one", json=fed).json["culture"]
+    assert shown["culture"]["also_flours"] == body["also_flours"] and shown["life"]["grams"] == 100
+    assert [each[:16] for each in shown["next_feeds"][:2]] == ["2026-11-30T07:00", "2026-12-03T19:30"]
+    weighed = client.put("/api/cultures/ebb/events/two", json={"kind": "weighed", "g": 90}).json["culture"]
+    assert weighed["life"]["grams"] == 90
+    refused = client.put("/api/cultures/ebb/events/three", json={"kind": "weighed", "gross_g": 500})
+    assert (
+        refused.json["errors"][0]["field"] == "gross_g" and "not written down" in refused.json["errors"][0]["sentence"]
+    )
+    smelt = client.put("/api/cultures/ebb/events/four", json={"kind": "seen", "smell_words": "green apples"}).json
+    assert smelt["culture"]["events"][0]["event"]["smell_words"] == "green apples"
+    for form in ("json", "csv"):
+        text = client.get(f"/api/cultures/ebb/history.{form}").get_data(as_text=True)
+        copy = client.put(f"/api/cultures/ebb-{form}/file", json={"text": text}).json["culture"]
+        assert copy["culture"] == shown["culture"] and copy["events_in_all"] == 3
+        assert copy["events"][-1]["event"]["flour_kind"] == "rye"
+
+
+def test_a_levain_ten_days_ahead_through_the_feeds_between(client):
+    found = client.post(f"{GULL}/feed", json=TOMORROW | {"at": "2026-12-08T08:30"}).json["found"]
+    assert found["ways"] and 9 <= len(found["usual"]) <= 10 and not found["assumed"]
+    assert found["usual"][-1] < found["ways"][0]["feeds"][0]["at"]
+    far = client.post(f"{GULL}/feed", json=TOMORROW | {"at": "2026-12-20T08:30"})
+    assert far.status_code == 422 and far.json["errors"][0]["field"] == "at"

@@ -124,3 +124,13 @@ def test_the_glass_of_yeast(client):
     read = client.put("/api/yeast-test/r1/foam", json={"foam": "none", "minutes": 16}).json
     assert read["test"]["verdict"]["state"] == "dead"
     assert client.put("/api/yeast-test/r2/foam", json={"foam": "lots", "minutes": 9}).status_code == 422
+
+
+def test_the_glass_is_read_under_the_tests_own_key_too_and_more_than_once(client):
+    client.put("/api/yeast-test/t1")
+    early = client.put("/api/yeast-test/t1/foam", json={"foam": "few_bubbles", "minutes": 11}).json["test"]
+    assert early["verdict"]["state"] == "wait"
+    for _ in range(2):
+        late = client.put("/api/yeast-test/t1/foam", json={"foam": "thin", "minutes": 20}).json["test"]
+        assert late["verdict"]["state"] == "weak"
+    assert client.put("/api/yeast-test/t2").json["test"]["verdict"] is None, "another glass was begun"

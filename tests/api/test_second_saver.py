@@ -173,18 +173,33 @@ def picture(shade, kind="JPEG"):
     return out.getvalue()
 
 
-def test_a_cultures_picture_that_was_replaced_or_taken_away_comes_back(client):
-    path = "/api/cultures/gull/photo"
-    assert client.post(f"{path}/undo").status_code == 404
-    assert client.put(path, data=picture(20)).json["culture"]["has_former_photo"] is False
-    first = client.get(path).data
-    assert client.put(path, data=picture(200, "PNG")).json["culture"]["has_former_photo"] is True
-    second = client.get(path).data
-    client.post(f"{path}/undo")
-    assert client.get(path).data == first != second
-    client.post(f"{path}/undo")
-    assert client.get(path).data == second and client.get(path).mimetype == "image/jpeg"
-    gone = client.delete(path).json["culture"]
-    assert not gone["has_photo"] and gone["has_former_photo"]
-    back = client.post(f"{path}/undo").json["culture"]
-    assert back["has_photo"] and client.get(path).data == second
+def test_a_cultures_pictures_stand_in_the_order_they_were_taken_and_one_that_was_taken_away_comes_back(client):
+    path = "/api/cultures/gull/pictures"
+    assert client.get(f"{path}/now").status_code == client.post(f"{path}/now/restore").status_code == 404
+    client.put(f"{path}/now", data=picture(20))
+    older = client.put(f"{path}/older?at=2026-11-26T18:00", data=picture(200, "PNG")).json["culture"]
+    assert [each["id"] for each in older["pictures"]] == ["older", "now"]
+    again = client.put(f"{path}/older?at=2026-11-20T18:00", data=picture(90)).json["culture"]
+    assert again["pictures"] == older["pictures"], "a second try adds nothing"
+    first = client.get(f"{path}/older")
+    assert first.mimetype == "image/jpeg"
+    gone = client.delete(f"{path}/older").json["culture"]
+    assert [each["id"] for each in gone["pictures"]] == ["now"] and gone["pictures_gone"][0]["id"] == "older"
+    assert client.get(f"{path}/older").status_code == 404
+    assert client.get("/api/cultures/brack/pictures/now").status_code == 404, "it is another culture's"
+    assert [each["id"] for each in client.post(f"{path}/older/restore").json["culture"]["pictures"]] == ["older", "now"]
+    assert client.get(f"{path}/older").data == first.data
+    assert (
+        client.put(f"{path}/later?at=2027-01-01T10:00", data=picture(50)).json["culture"]["pictures"][-1]["id"]
+        == "later"
+    )
+
+
+def test_a_culture_keeps_so_many_pictures_and_says_so(client):
+    path = "/api/cultures/gull/pictures"
+    for number in range(60):
+        assert client.put(f"{path}/p{number}", data=picture(number)).status_code == 200
+    refused = client.put(f"{path}/p60", data=picture(60))
+    assert refused.status_code == 422 and "60 pictures" in refused.json["errors"][0]["sentence"]
+    client.delete(f"{path}/p0")
+    assert client.put(f"{path}/p60", data=picture(60)).status_code == 200

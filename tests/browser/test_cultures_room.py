@@ -1,10 +1,11 @@
 """The Cultures room as a baker meets it: feeding with wet hands, looking, history, a new culture, the phone."""
 
 import re
+from itertools import pairwise
 from threading import Thread
 
 import pytest
-from hands import pick
+from hands import pick, tick
 from live import serving
 from playwright.sync_api import expect
 from seeing import sound
@@ -116,10 +117,16 @@ def test_a_new_culture_from_its_jar_to_its_first_forecast(own):
     expect(page.get_by_label("Name")).to_be_focused()
     page.get_by_label("Name").fill("Ebb")
     pick(page, "Fed with", "Fine rye")
-    page.get_by_label("Weekly").check(force=True)
+    page.get_by_role("button", name="Mix in another flour").click()
+    pick(page, "mixed with", "Strong white")
+    page.get_by_label("its share").fill("40")
+    page.get_by_label("On days of the week").check(force=True)
     pick(page, "Day of the week", "Thursday")
+    page.get_by_role("button", name="Another feed").click()
+    expect(page.get_by_label("At", exact=True)).to_have_count(2)
     page.get_by_role("button", name="Save the culture").click()
     expect(state(page)).to_have_text("Not fed yet")
+    expect(page.get_by_text("Fine rye 60 %, Strong white 40 %, 100 % water")).to_be_visible()
     page.get_by_role("button", name="Feed", exact=True).click()
     page.get_by_role("button", name="Log the feed").click()
     expect(state(page)).to_have_text(re.compile("Ripe from"))
@@ -128,6 +135,59 @@ def test_a_new_culture_from_its_jar_to_its_first_forecast(own):
     expect(page.get_by_text(re.compile("Ebb, until"))).to_be_visible()
     page.get_by_role("button", name="Bring it back").click()
     expect(state(page)).to_have_text(re.compile("Ripe from"))
+
+
+def test_a_levain_is_asked_for_six_days_ahead_through_the_feeds_between(own):
+    page = own("/cultures/gull?do=feed")
+    pick(page, "Day", "Friday")
+    expect(page.get_by_text(re.compile(r"First 5 feeds as usual, .*Sat.* to .*Wed"))).to_be_visible()
+    expect(page.locator(".step").last).to_contain_text(re.compile("Thu"))
+    brack = own("/cultures/brack?do=feed")
+    pick(brack, "Day", "Tuesday 8 December")
+    expect(brack.locator(".feed-ways [role=radio]").first).to_be_visible()
+
+
+def test_less_flour_than_culture_and_another_flour_are_written_down(own):
+    page = own("/cultures/gull?do=feed")
+    page.get_by_label("Culture kept").fill("80")
+    page.get_by_label("Flour", exact=True).first.fill("20")
+    page.get_by_label("Water", exact=True).fill("20")
+    page.get_by_role("button", name="Another time, its temperature, its mark, its flour").click()
+    page.get_by_label("Another flour than usual").check(force=True)
+    page.get_by_role("button", name="Mix in another flour").click()
+    page.get_by_role("button", name="Log the feed").click()
+    expect(page.locator(".history")).to_contain_text(re.compile(r"Fed 80 : 20 : 20, Strong white 50 %, .* 50 %"))
+
+
+def test_a_smell_in_ones_own_words_and_a_weight_without_the_jars(own, client):
+    client.put("/api/cultures/gull", json={"name": "Gull", "flour_kind": "strong_white",
+                                                   "hydration_percent": 100, "jar": {"diameter_mm": 85}})  # fmt: skip
+    page = own("/cultures/gull?do=look")
+    page.get_by_label("What it smells of, in your own words").fill("green apples")
+    page.get_by_role("button", name="Log what it shows").click()
+    expect(page.locator(".history")).to_contain_text("“green apples”")
+    page.get_by_role("button", name="Look at it").click()
+    page.get_by_role("button", name="Weigh it").click()
+    page.get_by_label("The culture alone").fill("150")
+    page.get_by_role("button", name="Log the weight").click()
+    expect(page.get_by_text("150 g on the counter")).to_be_visible()
+
+
+def test_five_cultures_stand_side_by_side(own, client):
+    for number, name in enumerate(("Ebb", "Reed", "Sedge")):
+        path = f"/api/cultures/more-{number}"
+        client.put(path, json={"name": name, "flour_kind": "strong_white", "jar": {"diameter_mm": 85}})
+        client.put(f"{path}/events/fed-{number}", json={"kind": "fed", "seed_g": 20, "flour_g": 60, "water_g": 60})
+    page = own("/cultures/gull?do=compare")
+    expect(page.locator(".many")).to_contain_text("Ebb")
+    tick(page, "Beside", "Reed", "Sedge", "Brack")
+    drawing = page.get_by_role("img", name="Cultures after the same feed")
+    expect(drawing.locator("path.curve")).to_have_count(5)
+    expect(drawing.locator("text.strong")).to_have_text(["Gull", "Ebb", "Reed", "Sedge", "Brack"])
+    boxes = [drawing.locator("text.strong").nth(place).bounding_box() for place in range(5)]
+    heights = sorted(box["y"] for box in boxes)
+    assert all(lower - upper >= 15 for upper, lower in pairwise(heights)), "no name lies on another"
+    expect(page.locator("dl")).to_contain_text("Sedge")
 
 
 def test_begun_from_nothing_it_is_guided_day_by_day(own):

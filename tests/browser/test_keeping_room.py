@@ -1,6 +1,7 @@
 """Keeping the data by hand: a backup out and in, the copies, what cannot be read, two devices, and undo."""
 
 import io
+import re
 import zipfile
 
 import pytest
@@ -145,13 +146,19 @@ def test_the_last_change_of_kitchen_and_pantry_is_undone(own):
 def test_a_cultures_picture_that_was_taken_away_comes_back(own):
     picture = io.BytesIO()
     Image.new("RGB", (60, 40), (190, 150, 90)).save(picture, "PNG")
-    own.day.client.put("/api/cultures/gull/photo", data=picture.getvalue())
+    for key, day in (("b", "27"), ("a", "20")):
+        own.day.client.put(f"/api/cultures/gull/pictures/{key}?at=2026-11-{day}T08:00", data=picture.getvalue())
     page = own.open("/cultures/gull")
-    expect(page.get_by_role("img", name="Gull")).to_be_visible()
-    page.get_by_role("button", name="Take it away").click()
-    expect(page.get_by_role("img", name="Gull")).to_have_count(0)
-    page.get_by_role("button", name="The picture before").click()
-    expect(page.get_by_role("img", name="Gull")).to_be_visible()
+    large, strip = page.locator("img.large"), page.get_by_role("list", name="Its pictures, the oldest first")
+    expect(large).to_have_attribute("alt", re.compile("Fri 27|Fri 08"))
+    expect(strip.get_by_role("img")).to_have_count(2)
+    strip.get_by_role("button").first.click()
+    expect(large).to_have_attribute("src", re.compile("/a$"))
+    page.get_by_role("button", name="Take this one away").click()
+    expect(strip).to_have_count(0)
+    expect(large).to_have_attribute("src", re.compile("/b$"))
+    page.get_by_role("button", name="Have the last one back").click()
+    expect(strip.get_by_role("img")).to_have_count(2)
 
 
 @pytest.mark.parametrize("viewport", [DESK, PHONE], ids=["desk", "phone"])

@@ -12,11 +12,11 @@ from gentle_crust.core.culture.away import away
 from gentle_crust.core.culture.beginning import guide
 from gentle_crust.core.culture.culture import Culture, check_culture
 from gentle_crust.core.culture.discard import discard, thrown_g
-from gentle_crust.core.culture.events import Event, checked, in_order
+from gentle_crust.core.culture.events import Event, FlourPart, check_flours, checked, in_order
 from gentle_crust.core.culture.jar import Jar, check_height, culture_g, level_mm, over_the_rim_ml
 from gentle_crust.core.culture.life import courses_of, live
 from gentle_crust.core.culture.plain_feed import plain_feed
-from gentle_crust.core.culture.schedule import Schedule, check_schedule, next_feeds
+from gentle_crust.core.culture.schedule import FeedTime, Schedule, check_schedule, next_feeds
 from gentle_crust.core.culture.shared import Demand, share_builds
 from gentle_crust.core.culture.verdict import health
 from gentle_crust.core.errors import CraftError
@@ -151,7 +151,18 @@ def test_the_jar_tells_mass_and_height():
     [
         (lambda: culture_g(WHITE.jar, 250), "gross_g"),
         (lambda: check_height(WHITE.jar, 170), "height_mm"),
-        (lambda: checked(Event("e", 0, "fed", 50, 20, 20), WHITE.jar), "flour_g"),
+        (lambda: checked(Event("e", 0, "fed", 50, 0, 20), WHITE.jar), "flour_g"),
+        (lambda: culture_g(Jar(None, 90), 250), "gross_g"),
+        (lambda: check_flours("rye", (FlourPart("sand", 50),)), "also_flours.1.kind"),
+        (lambda: check_flours("rye", (FlourPart("rye", 50),)), "also_flours.1.kind"),
+        (lambda: check_flours("rye", (FlourPart("strong_white", 99),)), "also_flours.1.percent"),
+        (lambda: check_flours("rye", (FlourPart("strong_white", 50), FlourPart("spelt", 50))), "also_flours"),
+        (lambda: check_schedule(Schedule(7, ())), "schedule.times"),
+        (lambda: check_schedule(Schedule(7, (FeedTime(8, 1), FeedTime(8, 1)))), "schedule.times.2"),
+        (lambda: check_schedule(Schedule(7, (FeedTime(8, 1), FeedTime(8)))), "schedule.times"),
+        (lambda: check_schedule(Schedule(14, (FeedTime(8, 1), FeedTime(8, 4)))), "schedule.every_days"),
+        (lambda: check_schedule(Schedule(2, (FeedTime(8), FeedTime(20)))), "schedule.every_days"),
+        (lambda: check_schedule(Schedule(7, (FeedTime(8, 9),))), "schedule.times.1.weekday"),
         (lambda: checked(Event("e", 0, "fed", 0, 20, 20), WHITE.jar), "seed_g"),
         (lambda: checked(Event("e", 0, "fed", 20, 20, 0), WHITE.jar), "water_g"),
         (lambda: checked(Event("e", 0, "seen"), WHITE.jar), "seen"),
@@ -162,8 +173,8 @@ def test_the_jar_tells_mass_and_height():
         (lambda: check_culture(replace(WHITE, jar=Jar(300))), "jar.diameter_mm"),
         (lambda: check_culture(replace(WHITE, name=" ")), "name"),
         (lambda: check_culture(replace(WHITE, hydration_percent=20)), "hydration_percent"),
-        (lambda: check_schedule(Schedule(3, 8, weekday=2)), "schedule.every_days"),
-        (lambda: check_schedule(Schedule(0, 8)), "schedule.every_days"),
+        (lambda: check_schedule(Schedule(3, (FeedTime(8, 2),))), "schedule.every_days"),
+        (lambda: check_schedule(Schedule(0, (FeedTime(8),))), "schedule.every_days"),
     ],
 )
 def test_what_cannot_be_is_refused_by_its_field(what, field):
@@ -179,12 +190,12 @@ def local(feeds, zone=LISBON):
 @pytest.mark.parametrize(
     ("schedule", "fed_ago_h", "first"),
     [
-        (Schedule(1, 20.0), 10.5, ["Sat 28 20:00", "Sun 29 20:00"]),
-        (Schedule(1, 20.0), 20, ["Fri 27 20:00", "Sat 28 20:00"]),
-        (Schedule(1, 6.0), 26, ["Sat 28 06:00", "Sun 29 06:00"]),
-        (Schedule(7, 19.0, weekday=3), 24 * 9, ["Thu 26 19:00", "Thu 03 19:00"]),
-        (Schedule(7, 19.0, weekday=3), 37, ["Thu 03 19:00", "Thu 10 19:00"]),
-        (Schedule(3, 8.0), 24 * 4 - 1, ["Fri 27 08:00", "Mon 30 08:00"]),
+        (Schedule(1, (FeedTime(20.0),)), 10.5, ["Sat 28 20:00", "Sun 29 20:00"]),
+        (Schedule(1, (FeedTime(20.0),)), 20, ["Fri 27 20:00", "Sat 28 20:00"]),
+        (Schedule(1, (FeedTime(6.0),)), 26, ["Sat 28 06:00", "Sun 29 06:00"]),
+        (Schedule(7, (FeedTime(19.0, 3),)), 24 * 9, ["Thu 26 19:00", "Thu 03 19:00"]),
+        (Schedule(7, (FeedTime(19.0, 3),)), 37, ["Thu 03 19:00", "Thu 10 19:00"]),
+        (Schedule(3, (FeedTime(8.0),)), 24 * 4 - 1, ["Fri 27 08:00", "Mon 30 08:00"]),
     ],
 )
 def test_standing_feeds_follow_from_the_last_one(schedule, fed_ago_h, first):
@@ -194,27 +205,27 @@ def test_standing_feeds_follow_from_the_last_one(schedule, fed_ago_h, first):
 
 def test_a_feed_at_eight_stays_at_eight_when_the_clocks_change():
     now = datetime(2026, 10, 23, 12, tzinfo=UTC)
-    feeds = next_feeds(Schedule(1, 20.0), now - timedelta(hours=16), now, LISBON, now + timedelta(days=4))
+    feeds = next_feeds(Schedule(1, (FeedTime(20.0),)), now - timedelta(hours=16), now, LISBON, now + timedelta(days=4))
     assert local(feeds) == ["Fri 23 20:00", "Sat 24 20:00", "Sun 25 20:00", "Mon 26 20:00"]
     assert (feeds[2] - feeds[1]) == timedelta(hours=25)
 
 
 def test_missed_feeds_are_one():
-    feeds = next_feeds(Schedule(1, 20.0), NOW - timedelta(days=6), NOW, LISBON, NOW + timedelta(days=2))
+    feeds = next_feeds(Schedule(1, (FeedTime(20.0),)), NOW - timedelta(days=6), NOW, LISBON, NOW + timedelta(days=2))
     assert [at < NOW for at in feeds] == [True, False, False]
 
 
 def test_before_ten_days_away_it_is_fed_twice_and_woken_after_by_the_clock_and_never_at_night():
     clock = replace(HOME, room=Room(23, 19, 4.5))
-    found = away(WHITE, live(WHITE, (FED,), clock), 50, 50 + 240, clock)
+    found = away(WHITE, (FED,), 50, 50 + 240, clock)
     kinds = [step.kind for step in found.steps]
     assert kinds[:3] == ["feed", "feed", "chill"] and kinds.count("wake") == found.feeds
     assert all(clock.asleep_min(step.at_h, step.at_h + 0.1) < 0.5 for step in found.steps if step.kind != "chill")
     assert found.ready_h > 50 + 240
-    longer = away(WHITE, live(WHITE, (FED,), clock), 50, 50 + 24 * 60, clock)
+    longer = away(WHITE, (FED,), 50, 50 + 24 * 60, clock)
     assert longer.hunger_h > found.hunger_h and "backup" in [step.kind for step in longer.steps]
     with pytest.raises(CraftError):
-        away(WHITE, live(WHITE, (FED,), clock), -5, 50, clock)
+        away(WHITE, (FED,), -5, 50, clock)
 
 
 def begun(*later, days=3.1):
@@ -257,7 +268,7 @@ def test_discard_is_what_went_neither_back_nor_into_a_dough():
     feeds = [Event(f"f{day}", -24.0 * day, "fed", 20, 60, 60) for day in (3, 2, 1)]
     taken = Event("t", -30, "taken", g=100)
     assert thrown_g(in_order((*feeds, taken)), -168) == pytest.approx(120 + 20)
-    daily = replace(WHITE, schedule=Schedule(1, 20))
+    daily = replace(WHITE, schedule=Schedule(1, (FeedTime(20),)))
     found = discard(daily, in_order(tuple(feeds)))
     assert found.now.discard_g == 7 * 120 and found.less
     assert all(way.discard_g < found.now.discard_g for way in found.less)

@@ -123,7 +123,8 @@ def test_friction_leaves_the_table_slowly():
 @pytest.mark.parametrize(
     ("foam", "minutes", "state", "dose"),
     [("thick", 8, "lively", 1), ("none", 8, "wait", 1), ("none", 12, "wait", 1), ("none", 15, "dead", 0),
-     ("thin", 11, "weak", 1.5), ("few_bubbles", 15, "weak", 2)],
+     ("thin", 11, "weak", 1.5), ("few_bubbles", 11, "wait", 1), ("few_bubbles", 19, "wait", 1),
+     ("few_bubbles", 20, "weak", 2)],
 )  # fmt: skip
 def test_the_glass_tells_live_yeast_from_dead(foam, minutes, state, dose):
     found = verdict(foam, minutes)

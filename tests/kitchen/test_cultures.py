@@ -59,7 +59,7 @@ def test_a_feed_is_kept_once_over_a_retry_and_a_restart(book, folder, sessions):
         (fed(), "2026-11-28T06:45", "at"),
         (fed(), "half past six", "at"),
         (fed(), "2026-03-29T01:30", "at"),
-        (fed(flour_g=5), None, "flour_g"),
+        (fed(flour_g=0.5), None, "flour_g"),
         (Event("e", 0, "weighed", gross_g=200), None, "gross_g"),
         (Event("e", 0, "seen", height_mm=400), None, "height_mm"),
         (fed(), "2026-11-27T21:15", "at"),
@@ -151,7 +151,7 @@ def test_files_that_are_none_are_refused_with_a_sentence(text):
         ('"kind": "fed"', '"kind": "sung"', "text"),
         ('"seed_g": 20', '"magic": 20', "events."),
         ('"at": "2026-11-27T21:15:00+00:00"', '"at": "2031-11-27T21:15:00+00:00"', "text"),
-        ('"flour_g": 80', '"flour_g": 1', "flour_g"),
+        ('"flour_g": 80', '"flour_g": 0', "flour_g"),
     ],
 )
 def test_a_spoilt_file_leaves_nothing_half_brought_in(book, old, new, names):

@@ -86,10 +86,10 @@ def test_a_small_file_of_very_many_pixels_is_refused_before_it_is_decoded():
 
 
 def test_a_culture_keeps_a_clean_picture_too_and_the_same_photo_twice_is_kept_once(client):
-    path = "/api/cultures/gull/photo"
+    path = "/api/cultures/gull/pictures/one"
     assert client.put(path, data=told_where()).status_code == 200
     assert PLACE not in client.get(path).data
-    refused = client.put(path, data=b"\xff\xd8\xffnot a picture")
+    refused = client.put("/api/cultures/gull/pictures/two", data=b"\xff\xd8\xffnot a picture")
     assert refused.status_code == 422 and refused.json["errors"][0]["field"] == "photo"
     assert client.get(path).status_code == 200, "the one that was there stays"
 

@@ -42,7 +42,7 @@ def full(sessions):
     out = io.BytesIO()
     Image.new("RGB", (40, 30), (180, 140, 90)).save(out, "JPEG")
     picture = out.getvalue()
-    day.client.put("/api/cultures/gull/photo", data=picture)
+    day.client.put("/api/cultures/gull/pictures/one", data=picture)
     at = day.now.isoformat()
     day.client.post("/api/samples", json={"sent_at": at, "samples": [
         {"device": "probe", "quantity": "dough_c", "value": 24.5, "at": at}]})  # fmt: skip
@@ -153,12 +153,12 @@ def test_a_damaged_figure_costs_one_figure(full, value):
 
 
 def test_a_damaged_picture_costs_the_picture(full):
-    damage(full.sessions, "UPDATE culture_photo SET data = 'no picture'")
+    damage(full.sessions, "UPDATE culture_picture SET data = 'no picture'")
     (row,) = answers(full)["/api/unreadable"]["rows"]
-    assert row["place"] == "culture_photo"
+    assert row["place"] == "culture_picture"
     asked = {"place": row["place"], "key": row["key"]}
     assert full.client.post("/api/unreadable/put-away", json=asked).json["rows"] == []
-    assert full.client.get("/api/cultures/gull").json["culture"]["has_photo"] is False
+    assert full.client.get("/api/cultures/gull").json["culture"]["pictures"] == []
 
 
 def test_a_kitchen_that_cannot_be_read_begins_as_every_kitchen_and_is_saved_anew(full):

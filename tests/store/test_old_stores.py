@@ -10,7 +10,8 @@ from alembic import command
 
 from gentle_crust import demo
 from gentle_crust.api.app import create_app
-from gentle_crust.contract.documents import DOCUMENTS, FORMULA, PLAN, VERSION
+from gentle_crust.contract.documents import CULTURE, DOCUMENTS, FORMULA, PLAN, VERSION
+from gentle_crust.core.culture.schedule import FeedTime, Schedule
 from gentle_crust.core.errors import Unreadable
 from gentle_crust.core.loaf.trial import Side, Trial
 from gentle_crust.kitchen.bench import BenchBook
@@ -72,6 +73,8 @@ def test_an_old_kitchen_opens_with_all_that_is_in_it(old):
     assert len(BenchBook(work).view().doughs) == (3 if before["plan"] == 5 else 0)
     sessions.kw["bind"].dispose()
     after = counts(old / FILE)
+    pictures = [before.pop(name, 0) for name in ("culture_photo", "culture_photo_former")]
+    assert after["culture_picture"] == sum(pictures)
     kept = {name: count for name, count in before.items() if name not in ("alembic_version", "formula_version")}
     assert {name: after[name] for name in kept} == kept and schema_of(old / FILE) == newest_schema()
 
@@ -92,6 +95,28 @@ def test_doughs_that_were_begun_before_there_were_courses_go_on_as_they_were(tmp
             assert steps[key].state == state, key
             assert abs(steps[key].at - datetime.fromisoformat(at)) <= timedelta(minutes=30), key
     sessions.kw["bind"].dispose()
+
+
+def test_the_one_picture_of_a_culture_is_the_first_of_several_and_the_one_before_can_be_had_back(tmp_path):
+    sessions = open_store(laid_out(next(path for path in STORES if path.name.startswith("0009")), tmp_path / "old"))
+    client = create_app(sessions, now).test_client()
+    gull, brack, pip = (client.get(f"/api/cultures/{key}").json["culture"] for key in ("gull", "brack", "pip"))
+    assert [len(each["pictures"]) for each in (gull, brack, pip)] == [1, 1, 0]
+    assert [len(each["pictures_gone"]) for each in (gull, brack, pip)] == [1, 0, 0]
+    path = f"/api/cultures/gull/pictures/{gull['pictures'][0]['id']}"
+    assert client.get(path).data.startswith(b"\xff\xd8\xff")
+    gone = gull["pictures_gone"][0]["id"]
+    back = client.post(f"/api/cultures/gull/pictures/{gone}/restore").json["culture"]
+    assert len(back["pictures"]) == 2 and not back["pictures_gone"]
+    sessions.kw["bind"].dispose()
+
+
+def test_a_culture_of_the_first_shape_is_fed_at_one_time_and_with_one_flour():
+    body = {"name": "Gull", "flour_kind": "rye", "hydration_percent": 80, "jar": {"empty_g": 300, "diameter_mm": 80},
+            "schedule": {"every_days": 7, "hour": 19.5, "weekday": 3, "then": "fridge"}}  # fmt: skip
+    raised = CULTURE.read(body)
+    assert raised.schedule == Schedule(7, (FeedTime(19.5, 3),), "fridge") and raised.also_flours == ()
+    assert CULTURE.read(body | {"schedule": None}).schedule is None
 
 
 def test_an_old_kitchen_goes_on_being_used(old):

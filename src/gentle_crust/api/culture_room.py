@@ -21,16 +21,19 @@ from gentle_crust.contract.cultures import (
     FilePath,
     LookBody,
     NextAnswer,
+    PicturePath,
     PlainFeedAnswer,
     RipenessAnswer,
     SourAnswer,
     SourBody,
+    Taken,
 )
 from gentle_crust.contract.strict import KeyPath
 from gentle_crust.core.culture import dosing
 from gentle_crust.interchange import culture_files
 from gentle_crust.kitchen import builds
 from gentle_crust.kitchen.ahead import Ahead
+from gentle_crust.kitchen.culture_pictures import PictureBook
 from gentle_crust.kitchen.cultures import CultureBook
 from gentle_crust.kitchen.photos import LARGEST_BYTES
 
@@ -120,34 +123,32 @@ def ask_away(path: KeyPath, body: AwayBody) -> Response:
     return answer(AwayAnswer(away=_book().away(path.key, body.leave, body.back)))
 
 
-@cultures.get("/cultures/<key>/photo")
-def photo(path: KeyPath) -> Response:
-    """Its picture."""
-    found = _book().photo(path.key)
-    if found is None:
-        return Response(status=404)
+@cultures.get("/cultures/<key>/pictures/<picture>")
+def picture(path: PicturePath) -> Response:
+    """One of its pictures."""
+    found = PictureBook(work()).one(path.key, path.picture)
     return Response(found.data, content_type=found.content_type)
 
 
-@cultures.put("/cultures/<key>/photo", responses={200: CultureAnswer})
-def put_photo(path: KeyPath) -> Response:
-    """Keep a picture: the body is a JPEG or PNG."""
+@cultures.put("/cultures/<key>/pictures/<picture>", responses={200: CultureAnswer})
+def put_picture(path: PicturePath, query: Taken) -> Response:
+    """Keep a picture under the client's own key: the body is a photograph. A retry adds nothing."""
     request.max_content_length = LARGEST_BYTES
-    _book().put_photo(path.key, request.get_data())
+    PictureBook(work()).keep(path.key, path.picture, request.get_data(), query.at)
     return _opened(path.key)
 
 
-@cultures.delete("/cultures/<key>/photo", responses={200: CultureAnswer})
-def drop_photo(path: KeyPath) -> Response:
-    """Take the picture away."""
-    _book().drop_photo(path.key)
+@cultures.delete("/cultures/<key>/pictures/<picture>", responses={200: CultureAnswer})
+def drop_picture(path: PicturePath) -> Response:
+    """Take a picture away; it can be had back for thirty days."""
+    PictureBook(work()).take_away(path.key, path.picture)
     return _opened(path.key)
 
 
-@cultures.post("/cultures/<key>/photo/undo", responses={200: CultureAnswer})
-def undo_photo(path: KeyPath) -> Response:
-    """Bring back the picture that was replaced or taken away."""
-    _book().undo_photo(path.key)
+@cultures.post("/cultures/<key>/pictures/<picture>/restore", responses={200: CultureAnswer})
+def restore_picture(path: PicturePath) -> Response:
+    """Have a picture back."""
+    PictureBook(work()).take_away(path.key, path.picture, False)
     return _opened(path.key)
 
 

@@ -13,11 +13,11 @@ from gentle_crust.core.culture.beginning import Guide
 from gentle_crust.core.culture.culture import Culture
 from gentle_crust.core.culture.discard import Discard
 from gentle_crust.core.culture.dosing import Dose, DoseKind, Ripeness
-from gentle_crust.core.culture.events import Event, EventKind, Float, Growth, Liquid, Place, Smell, Surface
+from gentle_crust.core.culture.events import Event, EventKind, Float, FlourPart, Growth, Liquid, Place, Smell, Surface
 from gentle_crust.core.culture.feeding import FeedWay, PlannedFeed
 from gentle_crust.core.culture.jar import Jar
 from gentle_crust.core.culture.plain_feed import PlainFeed
-from gentle_crust.core.culture.schedule import Schedule
+from gentle_crust.core.culture.schedule import FeedTime, Schedule
 from gentle_crust.core.culture.seen import Phases
 from gentle_crust.core.culture.shared import SharedBuild
 from gentle_crust.core.culture.sour import Sour
@@ -91,15 +91,24 @@ class LifeView:
 
 
 @dataclass(frozen=True)
+class Picture:
+    """A picture of a culture, by its key, and when it was taken."""
+
+    id: str
+    taken: datetime
+
+
+@dataclass(frozen=True)
 class CultureView:
     """One culture with all that is known of it."""
 
     id: str
     culture: Culture
     put_away: bool
-    has_photo: bool
-    has_former_photo: bool
-    """Whether a picture was replaced or taken away, and can be had back."""
+    pictures: tuple[Picture, ...]
+    """The oldest first."""
+    pictures_gone: tuple[Picture, ...]
+    """Those that were taken away and can be had back."""
     life: LifeView | None
     health: Health | None
     guide: Guide | None
@@ -119,7 +128,6 @@ class CultureLine:
 
     id: str
     culture: Culture
-    has_photo: bool
     life: LifeView | None
     health: Health | None
     guide: Guide | None
@@ -157,6 +165,10 @@ class FeedAnswerShown:
     night_way: WayShown | None
     as_it_is: bool
     soonest: datetime | None
+    usual: tuple[datetime, ...]
+    """Feeds as usual that come before the first of the ways'."""
+    assumed: bool
+    """Whether no feeds as usual are set, and a daily one is taken to be given."""
     nights: tuple[Night, ...]
     cautions: tuple[Caution, ...]
 
@@ -212,25 +224,50 @@ class JarBody(Strict):
         "volume_ml": limits.CULTURE_JAR_ML,
     }
 
-    empty_g: Number
+    empty_g: Number | None = None
     diameter_mm: Number | None = None
     height_mm: Number | None = None
     volume_ml: Number | None = None
 
 
-class ScheduleBody(Strict):
-    """Standing feeds; ``weekday`` 0 is Monday, ``hour`` of the day by the kitchen's clock."""
+class FeedTimeBody(Strict):
+    """One standing feed; ``weekday`` 0 is Monday, ``hour`` of the day by the kitchen's clock."""
 
-    limits: ClassVar[dict[str, Limit]] = {
-        "every_days": limits.EVERY_DAYS,
-        "hour": limits.FEED_HOUR,
-        "weekday": limits.WEEKDAY,
-    }
+    limits: ClassVar[dict[str, Limit]] = {"hour": limits.FEED_HOUR, "weekday": limits.WEEKDAY}
 
-    every_days: int
     hour: Number
     weekday: int | None = None
+
+
+class ScheduleBody(Strict):
+    """Standing feeds: at several times of every day, on days of the week, or once on every so many days."""
+
+    limits: ClassVar[dict[str, Limit]] = {"every_days": limits.EVERY_DAYS}
+
+    every_days: int
+    times: Annotated[list[FeedTimeBody], Field(min_length=1, max_length=14)]
     then: Place = "counter"
+
+    def schedule(self) -> Schedule:
+        """As the core takes it."""
+        times = tuple(FeedTime(each.hour, each.weekday) for each in self.times)
+        return Schedule(self.every_days, times, self.then)
+
+
+class FlourPartBody(Strict):
+    """A flour that is mixed in, and its part of all the flour."""
+
+    limits: ClassVar[dict[str, Limit]] = {"percent": limits.MIXED_IN_PERCENT}
+
+    kind: Short
+    percent: Number
+
+
+AlsoFlours = Annotated[list[FlourPartBody], Field(max_length=6)]
+
+
+def _parts(bodies: list[FlourPartBody]) -> tuple[FlourPart, ...]:
+    return tuple(FlourPart(each.kind, each.percent) for each in bodies)
 
 
 class CultureBody(Strict):
@@ -247,12 +284,14 @@ class CultureBody(Strict):
     place: Place = "counter"
     schedule: ScheduleBody | None = None
     note: Note = ""
+    also_flours: AlsoFlours = Field([], description="mixed with flour_kind, which is the rest")
 
     def culture(self) -> Culture:
         """As the core takes it."""
-        values = self.model_dump(exclude={"jar", "schedule"})
-        schedule = Schedule(**self.schedule.model_dump()) if self.schedule else None
-        return Culture(**values, jar=Jar(**self.jar.model_dump()), schedule=schedule)
+        values = self.model_dump(exclude={"jar", "schedule", "also_flours"})
+        schedule = self.schedule.schedule() if self.schedule else None
+        jar = Jar(**self.jar.model_dump())
+        return Culture(**values, jar=jar, schedule=schedule, also_flours=_parts(self.also_flours))
 
 
 class EventBody(Strict):
@@ -278,16 +317,32 @@ class EventBody(Strict):
     floated: Float | None = None
     growth: Growth | None = None
     note: Note = ""
+    smell_words: Annotated[str, StringConstraints(max_length=120)] = ""
+    flour_kind: Short | None = Field(None, description="of a feed, if it was not the culture's usual flour")
+    also_flours: AlsoFlours = []
 
     def event(self, key: str) -> Event:
         """As the core takes it; its time is set by the kitchen."""
-        return Event(id=key, at_h=0.0, **self.model_dump(exclude={"at"}))
+        values = self.model_dump(exclude={"at", "also_flours"})
+        return Event(id=key, at_h=0.0, **values, also_flours=_parts(self.also_flours))
 
 
 class EventPath(KeyPath):
     """A culture and one of its events."""
 
     event: Annotated[str, StringConstraints(pattern=r"^[A-Za-z0-9-]{1,60}$")]
+
+
+class PicturePath(KeyPath):
+    """A culture and one of its pictures."""
+
+    picture: Annotated[str, StringConstraints(pattern=r"^[A-Za-z0-9-]{1,60}$")]
+
+
+class Taken(Strict):
+    """When a picture was taken, by the kitchen's wall clock; now, if that is not known."""
+
+    at: Short | None = None
 
 
 class FilePath(KeyPath):

@@ -149,11 +149,19 @@ def _asked_3(body: Body) -> None:
     body.setdefault("ready_parts", None)
 
 
+def _culture_2(body: Body) -> None:
+    """The first cultures were fed at one time of the day, and with one flour."""
+    body.setdefault("also_flours", [])
+    schedule = body.get("schedule")
+    if schedule is not None and "times" not in schedule:
+        schedule["times"] = [{"hour": schedule.pop("hour"), "weekday": schedule.pop("weekday", None)}]
+
+
 KITCHEN: Document[Settings] = Document("kitchen", Adapted(Settings), (_kitchen_2, _kitchen_3, _kitchen_4))
 PANTRY: Document[Pantry] = Document("pantry", Adapted(Pantry))
 FORMULA: Document[Formula] = Document("formula", Adapted(Formula), (of_several_preferments, _formula_3))
 ASKED: Document[Asked] = Document("question of the plan", Adapted(Asked), (_asked_2, _asked_3))
 PLAN: Document[Plan] = Document("plan", Adapted(Plan), (_plan_2, _plan_3, _plan_4, _plan_5))
-CULTURE: Document[Culture] = Document("culture", Adapted(Culture))
+CULTURE: Document[Culture] = Document("culture", Adapted(Culture), (_culture_2,))
 TRIAL: Document[Trial] = Document("trial", Adapted(Trial))
 DOCUMENTS: tuple[Document[Any], ...] = (KITCHEN, PANTRY, FORMULA, ASKED, PLAN, CULTURE, TRIAL)

@@ -3,13 +3,14 @@
 import csv
 import io
 import json
-from dataclasses import fields
+from dataclasses import asdict, fields
 from datetime import datetime
 from typing import Any
 
 from pydantic import ValidationError
 
 from gentle_crust.contract.adapted import Adapted
+from gentle_crust.contract.documents import CULTURE
 from gentle_crust.contract.problem import of_validation
 from gentle_crust.contract.tidy import clean, sane
 from gentle_crust.core.culture.culture import Culture
@@ -20,7 +21,6 @@ from gentle_crust.interchange.safe_csv import cell
 FORMAT = "gentle-crust-culture"
 LARGEST = 60_000_000
 MOST_EVENTS = 400_000
-_CULTURE: Adapted[Culture] = Adapted(Culture)
 _EVENT: Adapted[Event] = Adapted(Event)
 _INSTANT: Adapted[datetime] = Adapted(datetime)
 _COLUMNS = tuple(field.name for field in fields(Event) if field.name != "at_h")
@@ -33,10 +33,10 @@ def to_json(culture: Culture, history: History) -> str:
     """The culture and all its events, the oldest first, instants in UTC."""
     events = []
     for at, event in history:
-        plain = {name: value for name, value in _EVENT.write(event).items() if value not in (None, "")}
+        plain = {name: value for name, value in _EVENT.write(event).items() if value not in (None, "", [])}
         plain.pop("at_h")
         events.append({"at": at.isoformat(), **plain})
-    body = {"format": FORMAT, "version": 1, "culture": _CULTURE.write(culture), "events": events}
+    body = {"format": FORMAT, "version": 2, "culture": CULTURE.write(culture), "events": events}
     return json.dumps(body, indent=2, ensure_ascii=False) + "\n"
 
 
@@ -44,7 +44,7 @@ def to_csv(culture: Culture, history: History) -> str:
     """One line an event; the culture itself stands in the first line, one cell that is a comment in JSON."""
     out = io.StringIO()
     lines = csv.writer(out, lineterminator="\n")
-    lines.writerow((f"# {json.dumps(_CULTURE.write(culture), ensure_ascii=False)}",))
+    lines.writerow((f"# {json.dumps(CULTURE.write(culture), ensure_ascii=False)}",))
     lines.writerow(("at", *_COLUMNS))
     for at, event in history:
         lines.writerow((at.isoformat(), *(_cell(getattr(event, name)) for name in _COLUMNS)))
@@ -52,8 +52,10 @@ def to_csv(culture: Culture, history: History) -> str:
 
 
 def _cell(value: Any) -> str:
-    if value is None:
+    if value is None or value == ():
         return ""
+    if isinstance(value, tuple):
+        return cell(json.dumps([asdict(each) for each in value]))
     text = f"{value:g}" if isinstance(value, float) else str(value)
     return cell(text)
 
@@ -82,7 +84,7 @@ def _from_json(text: str) -> tuple[Culture, History]:
     if body.get("format") != FORMAT or not isinstance(body.get("events"), list):
         raise CraftError("text", "interchange-not-a-culture", format=FORMAT)
     rows = [dict(row) if isinstance(row, dict) else {} for row in body["events"]]
-    return _CULTURE.read(body.get("culture")), tuple(_event(row, place) for place, row in enumerate(rows, 1))
+    return _culture(body.get("culture")), tuple(_event(row, place) for place, row in enumerate(rows, 1))
 
 
 def _from_csv(text: str) -> tuple[Culture, History]:
@@ -98,7 +100,14 @@ def _from_csv(text: str) -> tuple[Culture, History]:
         for row in csv.DictReader(io.StringIO(rest))
         if None not in row.values()
     ]
-    return _CULTURE.read(culture), tuple(_event(dict(row), place) for place, row in enumerate(rows, 1))
+    return _culture(culture), tuple(_event(dict(row), place) for place, row in enumerate(rows, 1))
+
+
+def _culture(body: Any) -> Culture:
+    """The culture itself, whichever version wrote it. Raises pydantic's ValidationError too."""
+    if not isinstance(body, dict) or not body:
+        raise CraftError("text", "interchange-not-a-culture", format=FORMAT)
+    return CULTURE.adapted.read(CULTURE.raised(body))
 
 
 def _event(row: dict[str, Any], place: int) -> tuple[datetime, Event]:
@@ -115,4 +124,11 @@ def _event(row: dict[str, Any], place: int) -> tuple[datetime, Event]:
     for name in _NUMBERS:
         if isinstance(row.get(name), str):
             row[name] = row[name].replace(",", ".")
+    if isinstance(row.get("also_flours"), str):
+        try:
+            row["also_flours"] = json.loads(row["also_flours"])
+        except (json.JSONDecodeError, RecursionError) as error:
+            raise CraftError(
+                f"events.{place}.also_flours", "interchange-event-flours-unreadable", place=place
+            ) from error
     return at, _EVENT.read({"id": f"event-{place}", **row, "at_h": 0.0})

@@ -99,6 +99,8 @@ def answer_shown(
         night,
         answer.as_it_is,
         None if answer.soonest_h is None else clock.at(answer.soonest_h),
+        tuple(clock.at(at) for at in answer.usual_h),
+        answer.assumed,
         nights_between(clock, 0.0, at_h + 6),
         cautions,
     )

@@ -2,7 +2,7 @@
 
 import logging
 from collections.abc import Iterator, Sequence
-from dataclasses import dataclass, fields
+from dataclasses import asdict, dataclass, fields
 from datetime import datetime, timedelta
 from functools import cached_property
 from typing import Any
@@ -25,34 +25,32 @@ from gentle_crust.contract.events import CULTURE_WITHDRAWN as WITHDRAWN
 from gentle_crust.contract.tidy import clean
 from gentle_crust.core.cautions import caution
 from gentle_crust.core.clock import Clock, Room, zone_of
+from gentle_crust.core.culture.ahead import feed_ahead
 from gentle_crust.core.culture.away import away
 from gentle_crust.core.culture.beginning import Guide, guide
 from gentle_crust.core.culture.culture import Culture, check_culture
 from gentle_crust.core.culture.discard import discard
 from gentle_crust.core.culture.doublings import in_a_row, risen
-from gentle_crust.core.culture.events import Event, Place, checked, in_order
-from gentle_crust.core.culture.feeding import FeedWish, feed_for
+from gentle_crust.core.culture.events import Event, FlourPart, Place, checked, in_order
+from gentle_crust.core.culture.feeding import FeedWish
 from gentle_crust.core.culture.life import REMEMBERED, Course, Life, courses_of, live
 from gentle_crust.core.culture.plain_feed import PlainFeed, plain_feed
 from gentle_crust.core.culture.schedule import next_feeds
+from gentle_crust.core.culture.standing import Standing
 from gentle_crust.core.culture.verdict import Health, health, spoilt
 from gentle_crust.core.errors import Conflict, CraftError, Infeasible, NotFound, Unreadable
 from gentle_crust.core.leaven.starter import Starter
 from gentle_crust.kitchen import culture_view as view
 from gentle_crust.kitchen.culture_past import LATELY, LATEST, Past, pasts
+from gentle_crust.kitchen.culture_pictures import RECOVERABLE, pictures_of
 from gentle_crust.kitchen.local_time import instant_of
-from gentle_crust.kitchen.photos import LARGEST_BYTES
-from gentle_crust.kitchen.pictures import as_jpeg, cleaned
 from gentle_crust.kitchen.settings import KitchenSettings, nights
 from gentle_crust.kitchen.work import Work
-from gentle_crust.store.models import CultureRow, EventRow, PhotoRow
+from gentle_crust.store.models import CultureRow, EventRow
 from gentle_crust.store.repositories import Cultures, Events
 
-RECOVERABLE = timedelta(days=30)
 SHOWN_EVENTS = 60
 AHEAD = timedelta(days=21)
-LONGEST_PX = 1000
-"""So large a culture's picture is kept, on its longer side."""
 
 LOG = logging.getLogger(__name__)
 _OWN = tuple(field.name for field in fields(Event) if field.name not in ("id", "at_h", "kind"))
@@ -99,13 +97,15 @@ def _as_known(row: CultureRow, past: Past, clock: Clock) -> _Known:
 
 
 def _event(clock: Clock, key: str, kind: str, at: datetime, body: dict[str, Any]) -> Event:
-    return Event(id=key, at_h=clock.hours(at), kind=kind, **body)  # type: ignore[arg-type]
+    also = tuple(FlourPart(**each) for each in body.get("also_flours", ()))
+    return Event(**{**body, "id": key, "at_h": clock.hours(at), "kind": kind, "also_flours": also})
 
 
 def body_of(event: Event) -> dict[str, Any]:
     """What of an event is kept: all that is not as it is without being said."""
     plain = Event("", 0.0, event.kind)
-    return {name: getattr(event, name) for name in _OWN if getattr(event, name) != getattr(plain, name)}
+    body = {name: getattr(event, name) for name in _OWN if getattr(event, name) != getattr(plain, name)}
+    return body | ({"also_flours": [asdict(each) for each in event.also_flours]} if event.also_flours else {})
 
 
 def _can_raise(known: _Known) -> bool:
@@ -272,10 +272,9 @@ class CultureBook:
         clock = self.clock()
         with self.work.read() as session:
             known = self._all_known(session, clock)
-            pictured = Cultures(session).with_photo()
-        return tuple(self._line(each, each.row.id in pictured) for each in known)
+        return tuple(self._line(each) for each in known)
 
-    def _line(self, known: _Known, has_photo: bool) -> CultureLine:
+    def _line(self, known: _Known) -> CultureLine:
         life, found, beginning = self._living(known)
         feeds = self._feeds(known, beginning)
         shown = None if life is None else view.life_view(known.culture, life, known.clock)
@@ -283,7 +282,6 @@ class CultureBook:
         return CultureLine(
             known.row.id,
             known.culture,
-            has_photo,
             shown,
             found,
             beginning,
@@ -332,16 +330,15 @@ class CultureBook:
             row = self._row(session, key)
             known = self._known(session, row, self.clock(), LATEST)
             in_all = Events(session).count(*KINDS, subject=key) - len(known.withdrawn)
-            has_photo = key in Cultures(session).with_photo()
-            has_former = Cultures(session).has_former(key)
+            pictures, gone = pictures_of(session, key, self.now())
         life, found, beginning = self._living(known)
         clock = known.clock
         return CultureView(
             id=key,
             culture=known.culture,
             put_away=row.deleted_at is not None,
-            has_photo=has_photo,
-            has_former_photo=has_former,
+            pictures=pictures,
+            pictures_gone=gone,
             life=None if life is None else view.life_view(known.culture, life, clock),
             health=found,
             guide=beginning,
@@ -372,13 +369,21 @@ class CultureBook:
 
     def feed(self, key: str, needed_g: float, kept_g: float, at: str, warm_c: float | None) -> FeedAnswerShown:
         """Ways to so much ripe levain at a time of the kitchen's wall clock."""
-        known, life = self._life(key)
+        known, _ = self._life(key)
         at_h = known.clock.hours(instant_of(at, known.clock.zone, "at"))
         if at_h < 0:
             raise CraftError("at", "kitchen-wanted-past")
         wish = FeedWish(needed_g, kept_g, at_h, warm_c)
-        answer = feed_for(known.culture, life, wish, known.clock)
+        answer = feed_ahead(known.culture, known.events, wish, known.clock, self._standing(known))
         return view.answer_shown(answer, known.culture, known.clock, at_h, (caution("jar"), caution("mould")))
+
+    def _standing(self, known: _Known) -> Standing:
+        """The standing feeds of a culture from now on, on its clock."""
+        schedule = known.culture.schedule
+        if schedule is None:
+            return Standing()
+        hours = tuple(known.clock.hours(at) for at in self._feeds(known, None) if at > self.now())
+        return Standing(hours, schedule.then == "fridge")
 
     def plain_feed(self, key: str) -> PlainFeed:
         """What the culture would do with a plain feed, to compare it with another."""
@@ -387,11 +392,11 @@ class CultureBook:
 
     def away(self, key: str, leave: str, back: str) -> AwayShown:
         """Care before and after an absence."""
-        known, life = self._life(key)
+        known, _ = self._life(key)
         zone = known.clock.zone
         from_h = known.clock.hours(instant_of(leave, zone, "leave"))
         to_h = known.clock.hours(instant_of(back, zone, "back"))
-        return view.away_shown(away(known.culture, life, from_h, to_h, known.clock), known.clock)
+        return view.away_shown(away(known.culture, known.events, from_h, to_h, known.clock), known.clock)
 
     def starter(self, key: str) -> Starter:
         """A culture as a plan needs it. CraftError if nothing can be built from it."""
@@ -429,40 +434,3 @@ class CultureBook:
             row = self._save(session, key, culture)
             session.flush()
             self._add(session, row, noted)
-
-    # -- pictures --------------------------------------------------------------------------------------------
-
-    def photo(self, key: str) -> PhotoRow | None:
-        """Its picture."""
-        with self.work.read() as session:
-            return Cultures(session).photo(key)
-
-    def put_photo(self, key: str, data: bytes) -> None:
-        """Keep a picture, and nothing that came with it. CraftError for what is none."""
-        if not data or len(data) > LARGEST_BYTES:
-            raise CraftError("photo", "kitchen-picture-size")
-        kept = as_jpeg(cleaned(data, LONGEST_PX))
-        with self.work.write() as session:
-            self._row(session, key)
-            Cultures(session).keep_former(key)
-            Cultures(session).put_photo(
-                PhotoRow(culture_id=key, content_type="image/jpeg", data=kept, taken_at=self.now())
-            )
-
-    def drop_photo(self, key: str) -> None:
-        """No picture any more."""
-        with self.work.write() as session:
-            Cultures(session).keep_former(key)
-            Cultures(session).drop_photo(key)
-
-    def undo_photo(self, key: str) -> None:
-        """Bring back the picture that was replaced or taken away; the one there now can be had back the same way."""
-        with self.work.write() as session:
-            self._row(session, key)
-            if not Cultures(session).swap_photo(key):
-                raise NotFound("id", "kitchen-no-other-picture")
-
-    def has_former_photo(self, key: str) -> bool:
-        """Whether a picture was replaced or taken away."""
-        with self.work.read() as session:
-            return Cultures(session).has_former(key)

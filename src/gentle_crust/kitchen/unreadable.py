@@ -67,14 +67,14 @@ _CHECKS: dict[str, Callable[[Columns], object]] = {
     "formula_version": lambda row: documents.FORMULA.read(_object(row["body"])),
     "plan": _check_plan,
     "culture": lambda row: documents.CULTURE.read(_object(row["body"])),
-    "culture_photo": _picture,
+    "culture_picture": _picture,
     "event": lambda row: events.read(row["kind"], _instant(row["at"]), _object(row["body"])),
     "instrument": lambda row: _figure(row["value"]),
     "sample": lambda row: _figure(row["value"]),
     "state": lambda row: _object(row["body"]),
 }
 KEYS = {
-    "formula_version": ("formula_id", "number"), "culture_photo": ("culture_id",), "instrument": ("device", "quantity"),
+    "formula_version": ("formula_id", "number"), "instrument": ("device", "quantity"),
     "sample": ("device", "quantity", "at"), "state": ("kind", "subject", "number"),
 }  # fmt: skip
 """The columns of a row's key, where that is not ``id``."""
@@ -197,7 +197,7 @@ class UnreadableBook:
                 session.execute(text(f"UPDATE {place} SET deleted_at = NULL WHERE id = :key"), {"key": key})  # noqa: S608
             else:
                 columns = dict(aside.body)
-                if place == "culture_photo":
+                if place == "culture_picture":
                     columns["data"] = bytes.fromhex(columns["data"])
                 names = ", ".join(columns)
                 marks = ", ".join(f":{name}" for name in columns)

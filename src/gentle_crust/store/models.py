@@ -164,26 +164,17 @@ class SetAsideRow(Base):
     put_away_at: Mapped[datetime]
 
 
-class FormerPhotoRow(Base):
-    """The picture that a culture had before the last change of it, which can be taken back."""
+class PictureRow(Base):
+    """A picture of a culture; one that was taken away can be had back for a while."""
 
-    __tablename__ = "culture_photo_former"
+    __tablename__ = "culture_picture"
 
-    culture_id: Mapped[str] = mapped_column(ForeignKey("culture.id"), primary_key=True)
+    id: Mapped[str] = mapped_column(String(60), primary_key=True)
+    culture_id: Mapped[str] = mapped_column(ForeignKey("culture.id"), index=True)
     content_type: Mapped[str] = mapped_column(String(30))
     data: Mapped[bytes] = mapped_column(LargeBinary)
     taken_at: Mapped[datetime]
-
-
-class PhotoRow(Base):
-    """A culture's picture."""
-
-    __tablename__ = "culture_photo"
-
-    culture_id: Mapped[str] = mapped_column(ForeignKey("culture.id"), primary_key=True)
-    content_type: Mapped[str] = mapped_column(String(30))
-    data: Mapped[bytes] = mapped_column(LargeBinary)
-    taken_at: Mapped[datetime]
+    removed_at: Mapped[datetime | None]
 
 
 class PlanRow(Base):

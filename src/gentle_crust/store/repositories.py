@@ -12,12 +12,11 @@ from gentle_crust.store.models import (
     CultureRow,
     DeviceRow,
     EventRow,
-    FormerPhotoRow,
     FormulaRow,
     KitchenRow,
     MarkRow,
     PantryRow,
-    PhotoRow,
+    PictureRow,
     StateRow,
     VersionRow,
 )
@@ -258,48 +257,19 @@ class Cultures:
         """A new culture."""
         self.session.add(row)
 
-    def photo(self, key: str) -> PhotoRow | None:
-        """Its picture."""
-        return self.session.get(PhotoRow, key)
+    def picture(self, key: str) -> PictureRow | None:
+        """One picture, taken away or not."""
+        return self.session.get(PictureRow, key)
 
-    def put_photo(self, row: PhotoRow) -> None:
-        """A picture in place of the one before."""
-        self.session.merge(row)
+    def add_picture(self, row: PictureRow) -> None:
+        """A new picture."""
+        self.session.add(row)
 
-    def drop_photo(self, key: str) -> None:
-        """No picture any more."""
-        row = self.photo(key)
-        if row is not None:
-            self.session.delete(row)
-
-    def keep_former(self, key: str) -> None:
-        """Keep the picture that stands, so that it can be had back once another stands in its place, or none."""
-        row = self.photo(key)
-        if row is not None:
-            former = FormerPhotoRow(culture_id=key, content_type=row.content_type, data=row.data, taken_at=row.taken_at)
-            self.session.merge(former)
-
-    def swap_photo(self, key: str) -> bool:
-        """Put the former picture in place of the one that stands, and that in its; False if there was none."""
-        former, row = self.session.get(FormerPhotoRow, key), self.photo(key)
-        if former is None:
-            return False
-        back = PhotoRow(culture_id=key, content_type=former.content_type, data=former.data, taken_at=former.taken_at)
-        if row is None:
-            self.session.delete(former)
-        else:
-            former.content_type, former.data, former.taken_at = row.content_type, row.data, row.taken_at
-        self.put_photo(back)
-        return True
-
-    def has_former(self, key: str) -> bool:
-        """Whether a former picture is kept, without reading it."""
-        wanted = select(FormerPhotoRow.culture_id).where(FormerPhotoRow.culture_id == key)
-        return self.session.scalar(wanted) is not None
-
-    def with_photo(self) -> set[str]:
-        """Keys of the cultures that have a picture, without reading the pictures."""
-        return set(self.session.scalars(select(PhotoRow.culture_id)))
+    def pictures(self, culture: str) -> Sequence[tuple[str, datetime, datetime | None]]:
+        """Keys of a culture's pictures in the order of their times, when taken, and when taken away; not the data."""
+        columns = (PictureRow.id, PictureRow.taken_at, PictureRow.removed_at)
+        wanted = select(*columns).where(PictureRow.culture_id == culture)
+        return self.session.execute(wanted.order_by(PictureRow.taken_at, PictureRow.id)).tuples().all()
 
 
 def inside(column: Any, path: str) -> Any:

@@ -611,26 +611,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/cultures/{key}/photo": {
+    "/api/cultures/{key}/pictures/{picture}": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        /** Its picture. */
-        get: operations["cultures_photo_cultures__key__photo_get"];
-        /** Keep a picture: the body is a JPEG or PNG. */
-        put: operations["cultures_put_photo_cultures__key__photo_put"];
+        /** One of its pictures. */
+        get: operations["cultures_picture_cultures__key__pictures__picture__get"];
+        /** Keep a picture under the client's own key: the body is a photograph. A retry adds nothing. */
+        put: operations["cultures_put_picture_cultures__key__pictures__picture__put"];
         post?: never;
-        /** Take the picture away. */
-        delete: operations["cultures_drop_photo_cultures__key__photo_delete"];
+        /** Take a picture away; it can be had back for thirty days. */
+        delete: operations["cultures_drop_picture_cultures__key__pictures__picture__delete"];
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/cultures/{key}/photo/undo": {
+    "/api/cultures/{key}/pictures/{picture}/restore": {
         parameters: {
             query?: never;
             header?: never;
@@ -639,8 +639,8 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Bring back the picture that was replaced or taken away. */
-        post: operations["cultures_undo_photo_cultures__key__photo_undo_post"];
+        /** Have a picture back. */
+        post: operations["cultures_restore_picture_cultures__key__pictures__picture__restore_post"];
         delete?: never;
         options?: never;
         head?: never;
@@ -3614,8 +3614,15 @@ export interface components {
         /**
          * Culture
          * @description One culture. ``place`` is where it lives between feeds, ``schedule`` its standing feeds.
+         *
+         *     ``also_flours`` are mixed with ``flour_kind``, which makes up the rest.
          */
         Culture: {
+            /**
+             * Also Flours
+             * @default []
+             */
+            also_flours: components["schemas"]["FlourPart"][];
             /** Flour Kind */
             flour_kind: string;
             /** Hydration Percent */
@@ -3648,6 +3655,12 @@ export interface components {
          * @description A culture, whole.
          */
         CultureBody: {
+            /**
+             * Also Flours
+             * @description mixed with flour_kind, which is the rest
+             * @default []
+             */
+            also_flours: components["schemas"]["FlourPartBody"][];
             /** Flour Kind */
             flour_kind: string;
             /**
@@ -3686,8 +3699,6 @@ export interface components {
         CultureLine: {
             culture: components["schemas"]["Culture"];
             guide: components["schemas"]["Guide"] | null;
-            /** Has Photo */
-            has_photo: boolean;
             health: components["schemas"]["Health"] | null;
             /** Id */
             id: string;
@@ -3734,16 +3745,16 @@ export interface components {
             guide: components["schemas"]["Guide"] | null;
             /** Guide Next */
             guide_next: string | null;
-            /** Has Former Photo */
-            has_former_photo: boolean;
-            /** Has Photo */
-            has_photo: boolean;
             health: components["schemas"]["Health"] | null;
             /** Id */
             id: string;
             life: components["schemas"]["LifeView"] | null;
             /** Next Feeds */
             next_feeds: string[];
+            /** Pictures */
+            pictures: components["schemas"]["Picture"][];
+            /** Pictures Gone */
+            pictures_gone: components["schemas"]["Picture"][];
             /** Put Away */
             put_away: boolean;
             /** Withdrawn */
@@ -4255,10 +4266,16 @@ export interface components {
          * @description One thing that happened ``at_h`` hours from the clock's origin; which fields are used depends on ``kind``.
          *
          *     fed, begun, woken: grams of seed (dried flakes for woken), flour and water, the mix's ``culture_c`` and the start
-         *     mark's ``height_mm`` if they were read. seen: any of the cues. moved: ``place``. taken, dried: ``g`` of culture.
-         *     weighed: ``gross_g`` with the jar, ``g`` without it.
+         *     mark's ``height_mm`` if they were read; ``flour_kind`` with ``also_flours`` if it was not the culture's usual flour.
+         *     seen: any of the cues, ``smell_words`` in the baker's own. moved: ``place``. taken, dried: ``g`` of culture.
+         *     weighed: ``gross_g`` with the jar, or ``g`` without it.
          */
         Event: {
+            /**
+             * Also Flours
+             * @default []
+             */
+            also_flours: components["schemas"]["FlourPart"][];
             /** At H */
             at_h: number;
             /** Culture C */
@@ -4270,6 +4287,8 @@ export interface components {
              * @default 0
              */
             flour_g: number;
+            /** Flour Kind */
+            flour_kind?: string | null;
             /** G */
             g?: number | null;
             /** Gross G */
@@ -4301,6 +4320,11 @@ export interface components {
             seed_g: number;
             /** Smell */
             smell?: ("floury" | "mild" | "fruity" | "vinegar" | "solvent" | "rotten") | null;
+            /**
+             * Smell Words
+             * @default
+             */
+            smell_words: string;
             /** Surface */
             surface?: ("domed" | "flat" | "sunken") | null;
             /**
@@ -4315,6 +4339,11 @@ export interface components {
          */
         EventBody: {
             /**
+             * Also Flours
+             * @default []
+             */
+            also_flours: components["schemas"]["FlourPartBody"][];
+            /**
              * At
              * @description Kitchen's wall clock, 2026-11-29T07:30; omitted: now
              */
@@ -4328,6 +4357,11 @@ export interface components {
              * @default 0
              */
             flour_g: number;
+            /**
+             * Flour Kind
+             * @description of a feed, if it was not the culture's usual flour
+             */
+            flour_kind?: string | null;
             /** G */
             g?: number | null;
             /** Gross G */
@@ -4357,6 +4391,11 @@ export interface components {
             seed_g: number;
             /** Smell */
             smell?: ("floury" | "mild" | "fruity" | "vinegar" | "solvent" | "rotten") | null;
+            /**
+             * Smell Words
+             * @default
+             */
+            smell_words: string;
             /** Surface */
             surface?: ("domed" | "flat" | "sunken") | null;
             /**
@@ -4422,6 +4461,8 @@ export interface components {
         FeedAnswerShown: {
             /** As It Is */
             as_it_is: boolean;
+            /** Assumed */
+            assumed: boolean;
             /** Cautions */
             cautions: components["schemas"]["Caution"][];
             night_way: components["schemas"]["WayShown"] | null;
@@ -4429,6 +4470,8 @@ export interface components {
             nights: components["schemas"]["Night"][];
             /** Soonest */
             soonest: string | null;
+            /** Usual */
+            usual: string[];
             /**
              * Wanted
              * Format: date-time
@@ -4450,6 +4493,26 @@ export interface components {
              */
             at: string;
             feed: components["schemas"]["PlannedFeed"];
+        };
+        /**
+         * FeedTime
+         * @description An hour of the day (0-24, by the kitchen's clock), on one weekday (0 is Monday) or on every day of feeding.
+         */
+        FeedTime: {
+            /** Hour */
+            hour: number;
+            /** Weekday */
+            weekday?: number | null;
+        };
+        /**
+         * FeedTimeBody
+         * @description One standing feed; ``weekday`` 0 is Monday, ``hour`` of the day by the kitchen's clock.
+         */
+        FeedTimeBody: {
+            /** Hour */
+            hour: number;
+            /** Weekday */
+            weekday?: number | null;
         };
         /**
          * FeedWay
@@ -4611,6 +4674,26 @@ export interface components {
             findings: components["schemas"]["Finding"][];
             /** Ok */
             ok: boolean;
+        };
+        /**
+         * FlourPart
+         * @description One flour of a mix and its part of all the flour (percent).
+         */
+        FlourPart: {
+            /** Kind */
+            kind: string;
+            /** Percent */
+            percent: number;
+        };
+        /**
+         * FlourPartBody
+         * @description A flour that is mixed in, and its part of all the flour.
+         */
+        FlourPartBody: {
+            /** Kind */
+            kind: string;
+            /** Percent */
+            percent: number;
         };
         /**
          * FlourShare
@@ -5239,13 +5322,13 @@ export interface components {
         };
         /**
          * Jar
-         * @description A straight jar: what it weighs empty, without its lid, and its inner width and height; or what it holds.
+         * @description A straight jar: its inner width and height, or what it holds; and what it weighs empty, without its lid.
          */
         Jar: {
             /** Diameter Mm */
             diameter_mm?: number | null;
             /** Empty G */
-            empty_g: number;
+            empty_g?: number | null;
             /** Height Mm */
             height_mm?: number | null;
             /** Volume Ml */
@@ -5259,7 +5342,7 @@ export interface components {
             /** Diameter Mm */
             diameter_mm?: number | null;
             /** Empty G */
-            empty_g: number;
+            empty_g?: number | null;
             /** Height Mm */
             height_mm?: number | null;
             /** Volume Ml */
@@ -6861,6 +6944,19 @@ export interface components {
             qr: string;
         };
         /**
+         * Picture
+         * @description A picture of a culture, by its key, and when it was taken.
+         */
+        Picture: {
+            /** Id */
+            id: string;
+            /**
+             * Taken
+             * Format: date-time
+             */
+            taken: string;
+        };
+        /**
          * PlainFeed
          * @description The course of a plain feed: hours to ripe and past it, low to high, and the rise along it.
          */
@@ -8046,41 +8142,37 @@ export interface components {
         };
         /**
          * Schedule
-         * @description A feed every so many days at an hour of the day (0-24); weekly ones on a weekday (0 is Monday).
+         * @description Feeds at ``times``: on days of the week, or on every so many days.
          *
          *     ``then`` is where it goes once it is fed and has begun to rise.
          */
         Schedule: {
             /** Every Days */
             every_days: number;
-            /** Hour */
-            hour: number;
             /**
              * Then
              * @default counter
              * @enum {string}
              */
             then: "counter" | "fridge";
-            /** Weekday */
-            weekday?: number | null;
+            /** Times */
+            times: components["schemas"]["FeedTime"][];
         };
         /**
          * ScheduleBody
-         * @description Standing feeds; ``weekday`` 0 is Monday, ``hour`` of the day by the kitchen's clock.
+         * @description Standing feeds: at several times of every day, on days of the week, or once on every so many days.
          */
         ScheduleBody: {
             /** Every Days */
             every_days: number;
-            /** Hour */
-            hour: number;
             /**
              * Then
              * @default counter
              * @enum {string}
              */
             then: "counter" | "fridge";
-            /** Weekday */
-            weekday?: number | null;
+            /** Times */
+            times: components["schemas"]["FeedTimeBody"][];
         };
         /**
          * School
@@ -12727,12 +12819,13 @@ export interface operations {
             };
         };
     };
-    cultures_photo_cultures__key__photo_get: {
+    cultures_picture_cultures__key__pictures__picture__get: {
         parameters: {
             query?: never;
             header?: never;
             path: {
                 key: string;
+                picture: string;
             };
             cookie?: never;
         };
@@ -12776,97 +12869,15 @@ export interface operations {
             };
         };
     };
-    cultures_put_photo_cultures__key__photo_put: {
+    cultures_put_picture_cultures__key__pictures__picture__put: {
         parameters: {
-            query?: never;
+            query?: {
+                at?: string | null;
+            };
             header?: never;
             path: {
                 key: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["CultureAnswer"];
-                };
-            };
-            /** @description Nothing lies under that key. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
-                };
-            };
-            /** @description Somebody else changed it, or it is under way already. */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ChangedDocument"] | components["schemas"]["ProblemDocument"];
-                };
-            };
-            /** @description More was sent than is taken. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
-                };
-            };
-            /** @description A field is wrong; the sentence says which and what to do. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
-                };
-            };
-            /** @description The program failed; it is logged under the request's number. */
-            500: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
-                };
-            };
-            /** @description The data file is held by another program. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
-                };
-            };
-            /** @description The disk is full. */
-            507: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDocument"];
-                };
-            };
-        };
-    };
-    cultures_drop_photo_cultures__key__photo_delete: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                key: string;
+                picture: string;
             };
             cookie?: never;
         };
@@ -12946,12 +12957,99 @@ export interface operations {
             };
         };
     };
-    cultures_undo_photo_cultures__key__photo_undo_post: {
+    cultures_drop_picture_cultures__key__pictures__picture__delete: {
         parameters: {
             query?: never;
             header?: never;
             path: {
                 key: string;
+                picture: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CultureAnswer"];
+                };
+            };
+            /** @description Nothing lies under that key. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Somebody else changed it, or it is under way already. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ChangedDocument"] | components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    cultures_restore_picture_cultures__key__pictures__picture__restore_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+                picture: string;
             };
             cookie?: never;
         };

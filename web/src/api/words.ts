@@ -270,7 +270,8 @@ export interface Words {
     discardWords: (data: { month: Value; week: Value }) => string
     discardLess: string
     aWeek: (data: { mass: Value }) => string
-    photoOf: (data: { name: Value }) => string
+    photoOf: (data: { at: Value; name: Value }) => string
+    photosInOrder: string
     photoAdd: string
     photoOther: string
     photoNone: string
@@ -302,6 +303,7 @@ export interface Words {
       water: string
     }
     moreOfFeed: string
+    otherFlour: string
     mixedAt: string
     markAt: string
     at: string
@@ -315,6 +317,8 @@ export interface Words {
     standsCounter: string
     standsWarm: string
     warmC: string
+    usualFirst: (data: { count: Value; from: Value; to: Value }) => string
+    usualAssumed: string
     asItIs: string
     soonest: string
     nightWay: string
@@ -343,9 +347,13 @@ export interface Words {
       growth: Record<string, string>
     }
     note: string
+    lookNote: string
+    smellWords: string
     logLook: string
     weighTitle: string
     gross: string
+    weighAlone: string
+    cultureAlone: string
     logWeight: string
     takeTitle: string
     takenG: string
@@ -370,6 +378,7 @@ export interface Words {
     awayReady: string
     compare: string
     compareDrawing: string
+    besideNone: string
     beside: string
     sureBy: (data: { count: Value; percent: Value }) => string
     ripeAfter: (data: { high: Value; likely: Value; low: Value }) => string
@@ -392,6 +401,11 @@ export interface Words {
     beginWords: string
     name: string
     fedWith: string
+    mixedWith: string
+    shareOf: string
+    mixIn: string
+    mixTooMuch: string
+    anotherFeed: string
     itsWater: string
     emptyG: string
     diameter: string

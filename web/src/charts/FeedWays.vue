@@ -22,7 +22,9 @@ const ways = computed(() =>
 )
 const start = computed(() => {
   const first = Math.min(...ways.value.map((way) => Date.parse(way.feeds[0]!.at)))
-  return Math.min(props.now, first) - (narrow.value ? 900_000 : 0)
+  const usual = props.answer.usual.at(-1)
+  const from = usual ? Date.parse(usual) - 1_800_000 : props.now
+  return Math.min(from, first) - (narrow.value ? 900_000 : 0)
 })
 const end = computed(() => {
   const lasts = ways.value.map((way) => Date.parse(way.spent.high ?? way.spent.likely ?? props.answer.wanted))
@@ -89,6 +91,13 @@ const when = (way: Schemas['WayShown']) =>
           y="0"
           :width="night.to - night.from"
           :height="HIGH"
+        />
+        <circle
+          v-if="answer.usual.length"
+          class="usual"
+          :cx="within(answer.usual.at(-1)!)"
+          :cy="HIGH / 2"
+          r="5"
         />
         <line class="rises" :x1="row.feeds[0]!.x" :x2="row.firm.from" :y1="HIGH / 2" :y2="HIGH / 2" />
         <rect
@@ -188,6 +197,11 @@ svg {
 }
 .firm {
   fill: var(--leaf);
+  stroke: var(--ink);
+  stroke-width: 1.5;
+}
+.usual {
+  fill: none;
   stroke: var(--ink);
   stroke-width: 1.5;
 }

@@ -15,5 +15,14 @@ export function useFlours() {
   const query = useIngredients()
   const names = computed<Record<string, string>>(() => query.data.value?.flours ?? {})
   const options = computed(() => Object.entries(names.value).map(([value, label]) => ({ value, label })))
-  return { names, options }
+  /** A mix of flours in words: its shares where there are several. */
+  function mixed(of: { flour_kind?: string | null; also_flours: { kind: string; percent: number }[] }) {
+    const name = (kind: string) => names.value[kind] ?? ''
+    if (!of.flour_kind) return ''
+    if (!of.also_flours.length) return name(of.flour_kind)
+    const rest = 100 - of.also_flours.reduce((sum, each) => sum + each.percent, 0)
+    const parts = [{ kind: of.flour_kind, percent: rest }, ...of.also_flours]
+    return parts.map((each) => `${name(each.kind)} ${Math.round(each.percent)} %`).join(', ')
+  }
+  return { names, options, mixed }
 }

@@ -10,6 +10,7 @@ from gentle_crust.core.culture.culture import Culture, jar_makeup_of
 from gentle_crust.core.culture.events import Event
 from gentle_crust.core.culture.feeding import carry_feeds
 from gentle_crust.core.culture.life import Life, Seed, live
+from gentle_crust.core.culture.standing import REST_H, up
 from gentle_crust.core.errors import CraftError, within
 from gentle_crust.core.leaven.build import build, ripe_hours
 from gentle_crust.core.leaven.hunger import recovered
@@ -18,8 +19,6 @@ from gentle_crust.core.messages import NOTHING, Message, joined, message
 
 KEPT_G = 60.0
 """Culture that goes into the fridge for an absence (practice)."""
-REST_H = 1.5
-"""It stands this long in the room after its last feed, so that it is alive when it goes cold (practice)."""
 SHORT_DAYS = 2.0
 BACKUP_DAYS = 42.0
 LONGEST_DAYS = 365.0
@@ -50,21 +49,31 @@ class Away:
     """When it has doubled twice, and a levain can be built."""
 
 
-def away(culture: Culture, life: Life, leave_h: float, back_h: float, clock: Clock, now_h: float = 0.0) -> Away:
-    """The care of ``culture`` for an absence from ``leave_h`` to ``back_h``. CraftError if that is none."""
+def away(
+    culture: Culture, events: tuple[Event, ...], leave_h: float, back_h: float, clock: Clock, now_h: float = 0.0
+) -> Away:
+    """The care of ``culture`` for an absence from ``leave_h`` to ``back_h``. CraftError if that is none.
+
+    ``events``: what happened to it, in order; it was fed at least once.
+    """
     days = (back_h - leave_h) / 24
     if leave_h < now_h:
         raise CraftError("leave", "culture-absence-past")
     within("back", Limit("absence", 0.5, LONGEST_DAYS, "days"), round(days, 1))
+    life = _life(culture, events, clock, now_h)
     before = _before(culture, life, leave_h, clock, now_h, days)
-    events = tuple(_done(step, culture) for step in before if step.kind in ("feed", "chill"))
-    known = (life.fed, *events)
-    then = live(culture, known, clock, back_h)
-    if then is None:
-        raise AssertionError("a fed culture has a life")
+    cared = tuple(_done(step, culture) for step in before if step.kind in ("feed", "chill"))
+    then = _life(culture, (*(event for event in events if event.at_h <= now_h), *cared), clock, back_h)
     feeds = max(then.wake_feeds, 2 if days > SHORT_DAYS else 1)
     after, ready = _after(culture, then, feeds, clock, back_h)
     return Away(days, (*before, *after), then.hunger_h, then.seed.strength, feeds, ready)
+
+
+def _life(culture: Culture, events: tuple[Event, ...], clock: Clock, now_h: float) -> Life:
+    life = live(culture, events, clock, now_h)
+    if life is None:
+        raise AssertionError("a fed culture has a life")
+    return life
 
 
 def _before(
@@ -128,7 +137,7 @@ def _after(culture: Culture, then: Life, feeds: int, clock: Clock, back_h: float
     at = back_h + 0.5
     steps = []
     for number in range(1, feeds + 1):
-        at = _up(clock, at)
+        at = up(clock, at)
         hours = _ripe_h(culture, seed, at, clock, then.vigour.likely)
         title = message("care-wake-of", number=number, feeds=feeds) if feeds > 1 else message("care-wake")
         pour = message("care-pour-off") if number == 1 and then.hunger_h > 0 else NOTHING
@@ -137,10 +146,3 @@ def _after(culture: Culture, then: Life, feeds: int, clock: Clock, back_h: float
         at += hours
         seed = Seed(1.0, 1.0, recovered(seed.strength))
     return tuple(steps), at
-
-
-def _up(clock: Clock, at_h: float) -> float:
-    """``at_h``, or when the baker gets up if that falls into sleep."""
-    while clock.asleep_min(at_h, at_h + 1 / 6) >= 0.5:
-        at_h += 0.25
-    return at_h

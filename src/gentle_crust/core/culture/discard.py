@@ -60,7 +60,7 @@ def discard(culture: Culture, events: tuple[Event, ...], now_h: float = 0.0) -> 
 
 
 def _as_fed(code: str, sentence: Message, schedule: Schedule, fed: Event) -> Thrift:
-    feeds = 7 / schedule.every_days
+    feeds = schedule.feeds_a_week
     return Thrift(code, sentence, feeds * (fed.fed_g - fed.seed_g), feeds * fed.flour_g)
 
 
@@ -71,13 +71,13 @@ def _smaller(schedule: Schedule, fed: Event) -> Thrift | None:
     part = SMALL_SEED_G / fed.seed_g
     flour, water = part * fed.flour_g, part * fed.water_g
     sentence = message("thrift-smaller", seed=round(SMALL_SEED_G), flour=round(flour), water=round(water))
-    feeds = 7 / schedule.every_days
+    feeds = schedule.feeds_a_week
     return Thrift("smaller", sentence, feeds * (flour + water), feeds * flour)
 
 
 def _weekly(schedule: Schedule, fed: Event) -> Thrift | None:
     """One feed a week and the fridge in between."""
-    if schedule.every_days >= 7:
+    if schedule.feeds_a_week <= 1:
         return None
     sentence = message("thrift-weekly")
     return Thrift("weekly", sentence, fed.fed_g - fed.seed_g, fed.flour_g)

@@ -136,7 +136,7 @@ def _stays(wish: DoseWish) -> tuple[tuple[float, Place], ...]:
 
 
 def _makeup(wish: DoseWish, hydration: float, salt: float, percent: float) -> Makeup:
-    return jar_of(FlourShare(wish.flour_kind, 100), hydration, percent, salt)
+    return jar_of((FlourShare(wish.flour_kind, 100),), hydration, percent, salt)
 
 
 def _trace(wish: DoseWish, hydration: float, salt: float, percent: float, clock: Clock, factors: Floats) -> Trace:

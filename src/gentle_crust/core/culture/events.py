@@ -6,6 +6,7 @@ from typing import Literal, get_args
 from gentle_crust.core import limits
 from gentle_crust.core.culture.jar import Jar, check_height, culture_g
 from gentle_crust.core.errors import CraftError, Unreadable, within
+from gentle_crust.core.fermentation.dough import flour_kinds
 from gentle_crust.core.limits import Limit
 from gentle_crust.core.messages import message
 
@@ -16,8 +17,16 @@ Smell = Literal["floury", "mild", "fruity", "vinegar", "solvent", "rotten"]
 Liquid = Literal["none", "some"]
 Float = Literal["floats", "sinks"]
 Growth = Literal["clean", "pink_or_orange", "fuzzy"]
-CUES = ("height_mm", "culture_c", "surface", "smell", "liquid", "floated", "growth")
+CUES = ("height_mm", "culture_c", "surface", "smell", "smell_words", "liquid", "floated", "growth")
 CHOICES = {"surface": Surface, "smell": Smell, "liquid": Liquid, "floated": Float, "growth": Growth}
+
+
+@dataclass(frozen=True)
+class FlourPart:
+    """One flour of a mix and its part of all the flour (percent)."""
+
+    kind: str
+    percent: float
 
 
 @dataclass(frozen=True)
@@ -25,8 +34,9 @@ class Event:
     """One thing that happened ``at_h`` hours from the clock's origin; which fields are used depends on ``kind``.
 
     fed, begun, woken: grams of seed (dried flakes for woken), flour and water, the mix's ``culture_c`` and the start
-    mark's ``height_mm`` if they were read. seen: any of the cues. moved: ``place``. taken, dried: ``g`` of culture.
-    weighed: ``gross_g`` with the jar, ``g`` without it.
+    mark's ``height_mm`` if they were read; ``flour_kind`` with ``also_flours`` if it was not the culture's usual flour.
+    seen: any of the cues, ``smell_words`` in the baker's own. moved: ``place``. taken, dried: ``g`` of culture.
+    weighed: ``gross_g`` with the jar, or ``g`` without it.
     """
 
     id: str
@@ -46,6 +56,9 @@ class Event:
     floated: Float | None = None
     growth: Growth | None = None
     note: str = ""
+    smell_words: str = ""
+    flour_kind: str | None = None
+    also_flours: tuple[FlourPart, ...] = ()
 
     @property
     def feeds(self) -> bool:
@@ -56,6 +69,21 @@ class Event:
     def fed_g(self) -> float:
         """What the jar holds after it."""
         return self.seed_g + self.flour_g + self.water_g
+
+
+def check_flours(kind: str, also: tuple[FlourPart, ...]) -> None:
+    """Raise CraftError for a flour that is not known, named twice, or more than there is."""
+    names = [kind, *(each.kind for each in also)]
+    for place, name in enumerate(names):
+        field = "flour_kind" if place == 0 else f"also_flours.{place}.kind"
+        if name not in flour_kinds():
+            raise Unreadable(field, "culture-flour-unknown", flour_kind=name, names=flour_kinds())
+        if name in names[:place]:
+            raise CraftError(field, "culture-flour-twice")
+    for place, each in enumerate(also, 1):
+        within(f"also_flours.{place}.percent", limits.MIXED_IN_PERCENT, each.percent)
+    if sum(each.percent for each in also) > limits.MIXED_IN_PERCENT.high:
+        raise CraftError("also_flours", "culture-flours-too-much")
 
 
 def checked(event: Event, jar: Jar) -> Event:
@@ -77,10 +105,12 @@ def checked(event: Event, jar: Jar) -> Event:
     if event.kind in ("taken", "dried"):
         within("g", limits.TAKEN_G, event.g or 0)
     if event.kind == "weighed":
-        if event.gross_g is None:
+        if event.gross_g is not None:
+            return replace(event, g=culture_g(jar, event.gross_g))
+        if event.g is None:
             raise CraftError("gross_g", "culture-weight-missing")
-        return replace(event, g=culture_g(jar, event.gross_g))
-    if event.kind == "seen" and all(getattr(event, cue) is None for cue in CUES) and not event.note:
+        within("g", limits.TAKEN_G, event.g)
+    if event.kind == "seen" and not any(getattr(event, cue) not in (None, "") for cue in CUES) and not event.note:
         raise CraftError("seen", "culture-look-empty")
     return event
 
@@ -96,8 +126,8 @@ def _checked_feed(event: Event) -> Event:
             event.seed_g,
             message("limit-seed" if event.kind == "fed" else "limit-dried-flakes"),
         )
-    if event.kind == "fed" and event.flour_g < 0.999 * event.seed_g:
-        raise CraftError("flour_g", "culture-feed-smaller-than-seed", flour_g=event.flour_g, seed_g=event.seed_g)
+    if event.flour_kind is not None:
+        check_flours(event.flour_kind, event.also_flours)
     within("water_g", Limit("water", 0.3 * event.flour_g, 3 * event.flour_g, "g"), event.water_g)
     return event
 

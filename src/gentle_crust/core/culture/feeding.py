@@ -32,12 +32,15 @@ SHOWN_RATIOS = 6
 STEP_H = 0.5
 LONGEST_H = 18.0
 """The longest that a feed is left to ripen, as it would last at 24 C."""
-FURTHEST_H = 120.0
+FURTHEST_H = 264.0
+"""Ten days ahead, at any hour of the tenth."""
 HANDS_H = 1 / 12
 LATE_SEED_H = 5.0
 """A culture is still a good seed this long after its peak (practice)."""
 FIT = 0.85
 """Strength from which a levain is built from a culture (practice)."""
+YOUNG_SEED = 0.15
+"""Yeast per flour from which the first feed of several is given: a jar that went cold early still raises (practice)."""
 LEAST_SEED_G = 3.0
 LEAST_BUILD_G = 20.0
 """Less seed cannot be weighed well, and less culture not be kept in a jar (practice)."""
@@ -99,6 +102,10 @@ class FeedAnswer:
     """The culture as it stands will be ripe then, and there is enough of it."""
     soonest_h: float | None = None
     """When it could be ripe at the soonest, if it cannot be when it is wanted."""
+    usual_h: tuple[float, ...] = ()
+    """Feeds as usual that are given before the first of the ways'."""
+    assumed: bool = False
+    """No feeds as usual are set: a daily one is taken to be given."""
 
 
 @dataclass(frozen=True)
@@ -165,7 +172,7 @@ def feed_for(culture: Culture, life: Life, wish: FeedWish, clock: Clock, now_h: 
     if ways or as_it_is:
         return FeedAnswer(tuple(ways), NOTHING, None, as_it_is)
     night = search.ways(awake=False)
-    return FeedAnswer((), _why_not(search), night[0] if night else None, False, search.soonest())
+    return FeedAnswer((), _why_not(search, bool(night)), night[0] if night else None, False, search.soonest())
 
 
 def _as_it_is(life: Life, wish: FeedWish) -> bool:
@@ -237,7 +244,7 @@ class _Search:
     def wakes(self, at_h: float, feeds: int) -> bool:
         """Whether a culture that is first fed at ``at_h`` is grown by then, and awake by the last of so many feeds."""
         forecast = self.life.forecast
-        if forecast.seed_at(at_h).yeast < SEED_YEAST:
+        if forecast.seed_at(at_h).yeast < (SEED_YEAST if feeds == 1 else YOUNG_SEED):
             return False
         strength = forecast.seed_at(at_h).strength
         if feeds == 1 and forecast.hunger_at(at_h) > HUNGRY_H:
@@ -380,15 +387,18 @@ class _Search:
         )
 
 
-def _why_not(search: _Search) -> Message:
-    """What stands in the way, with by how much where that can be said."""
+def _why_not(search: _Search, by_night: bool) -> Message:
+    """What stands in the way, with by how much where that can be said; ``by_night``: there is a way for who gets up."""
     wish, life = search.wish, search.life
     instead = message("why-not-help")
+    if by_night:
+        return joined(message("why-not-asleep"), instead)
     if build(wish.needed_g, wish.kept_g, RATIOS[-1], search.jar.hydration).seed_g > life.grams:
         return joined(message("why-not-too-little", grams=round(life.grams)), instead)
     soonest = search.soonest()
     if soonest is not None and soonest <= wish.at_h:
-        return joined(message("why-not-asleep"), instead)
+        starved = life.forecast.hunger_at(wish.at_h - max(search.longest.values())) > HUNGRY_H
+        return message("why-not-starved") if starved else joined(message("why-not-between"), instead)
     late = message("why-not-too-short")
     if soonest is not None:
         late = message("why-not-too-short-by", minutes=round(60 * (soonest - wish.at_h)))

@@ -14,9 +14,9 @@ USUAL_DIAMETER_MM = 85.0
 
 @dataclass(frozen=True)
 class Jar:
-    """A straight jar: what it weighs empty, without its lid, and its inner width and height; or what it holds."""
+    """A straight jar: its inner width and height, or what it holds; and what it weighs empty, without its lid."""
 
-    empty_g: float
+    empty_g: float | None = None
     diameter_mm: float | None = None
     height_mm: float | None = None
     volume_ml: float | None = None
@@ -52,10 +52,10 @@ class Jar:
 
 def check_jar(jar: Jar) -> None:
     """Raise CraftError for a jar that nobody has."""
-    within("jar.empty_g", limits.EMPTY_JAR_G, jar.empty_g)
     if jar.diameter_mm is None and jar.volume_ml is None:
         raise CraftError("jar.diameter_mm", "culture-jar-unmeasured")
     for name, limit in (
+        ("empty_g", limits.EMPTY_JAR_G),
         ("diameter_mm", limits.CULTURE_JAR_MM),
         ("height_mm", limits.CULTURE_JAR_HEIGHT_MM),
         ("volume_ml", limits.CULTURE_JAR_ML),
@@ -66,7 +66,9 @@ def check_jar(jar: Jar) -> None:
 
 
 def culture_g(jar: Jar, gross_g: float) -> float:
-    """The culture in a jar that weighs ``gross_g`` with it. CraftError if that is less than the jar alone."""
+    """The culture in a jar that weighs ``gross_g`` with it. CraftError if the jar's own weight is unknown, or more."""
+    if jar.empty_g is None:
+        raise CraftError("gross_g", "culture-jar-never-weighed")
     if gross_g < jar.empty_g:
         raise CraftError("gross_g", "culture-jar-lighter-than-empty", gross_g=gross_g, empty_g=jar.empty_g)
     return gross_g - jar.empty_g

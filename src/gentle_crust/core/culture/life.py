@@ -23,6 +23,7 @@ from gentle_crust.core.fermentation.readings import Reading, grid, update
 from gentle_crust.core.fermentation.uncertainty import ONE, Span, Vigour, activities, band, span, unknown
 from gentle_crust.core.leaven.build import RIPE_YEAST, SEED_YEAST, jar_capacity, ripe_hours, spent_hours
 from gentle_crust.core.leaven.hunger import DRIED, HUNGRY_H, feeds_to_wake, pace_of, recovered, weakened
+from gentle_crust.core.tables import constant
 
 REMEMBERED = 8
 """Feeds that are looked back upon: older ones tell nothing that these do not."""
@@ -177,7 +178,16 @@ def start_of(jar: Makeup, course: Course, seed: Seed, hydration: float, factors:
     share = flour / (flour + fed.flour_g)
     state = begin(jar, course.start_c, factors)
     ones = np.ones(factors)
-    return replace(state, yeast=ones * max(share * seed.yeast, 1e-6), bacteria=ones * max(share * seed.bacteria, 1e-6))
+    yeast, bacteria = max(share * seed.yeast, 1e-6), max(share * seed.bacteria, 1e-6)
+    return replace(state, yeast=ones * yeast, bacteria=ones * bacteria, made_ml=state.made_ml + spent_ml(share))
+
+
+def spent_ml(share: float) -> float:
+    """Gas per 100 g of flour that the seed's flour made before: fed less than its own weight, it finds less (practice).
+
+    ``share`` (fraction) of the flour is the seed's. Gas was fitted to feeds of equal parts and more: none up to them.
+    """
+    return 2 * max(share - 0.5, 0.0) * constant("fermentation", "substrate", "half_ml")
 
 
 def carry(
@@ -248,7 +258,7 @@ def start_mark(culture: Culture, course: Course) -> float:
 
 def _after(culture: Culture, course: Course, before: _Carried, clock: Clock, hydration: float) -> _Carried:
     """What a past course leaves to the next."""
-    jar = jar_makeup_of(culture, 100 * hydration)
+    jar = jar_makeup_of(culture, 100 * hydration, course.fed)
     state = start_of(jar, course, before.seed, culture.hydration_percent / 100, 1)
     warmer = _warmer_k(jar, state, course, clock)
     vigour, read = _believed(culture, course, before.seed, _drifted(before.vigour), clock, hydration, warmer)
@@ -273,7 +283,7 @@ def _believed(
     readings = heights_of(culture, course)
     if not readings:
         return prior, 0
-    jar = jar_makeup_of(culture, 100 * hydration)
+    jar = jar_makeup_of(culture, 100 * hydration, course.fed)
     factors = grid(prior) * seed.strength
     state = start_of(jar, course, seed, culture.hydration_percent / 100, len(factors))
     last = max(reading.at_h for reading in readings)
@@ -316,7 +326,7 @@ def _soaked(course: Course, carried: _Carried) -> _Carried:
 def _foretold(culture: Culture, course: Course, before: _Carried, clock: Clock, now_h: float, place: Place) -> Life:
     """The last course, its readings believed, and carried on where the jar stands."""
     hydration = hydration_after(culture, course.fed)
-    jar = jar_makeup_of(culture, 100 * hydration)
+    jar = jar_makeup_of(culture, 100 * hydration, course.fed)
     one = start_of(jar, course, before.seed, culture.hydration_percent / 100, 1)
     warmer = _warmer_k(jar, one, course, clock)
     vigour, read = _believed(culture, course, before.seed, _drifted(before.vigour), clock, hydration, warmer)

@@ -121,7 +121,7 @@ def _options(plan: _Plan, flour: str, vigour: float) -> list[_Option]:
 
 def _ripe(plan: _Plan, flour: str, factors: np.ndarray) -> tuple[list[float], list[float]]:
     """Hours until a stage is ripe, and until it is past it, for each activity."""
-    jar = jar_of(FlourShare(flour, 100), plan.hydration_percent)
+    jar = jar_of((FlourShare(flour, 100),), plan.hydration_percent)
     share = 1 / (1 + plan.times_flour)
     state = begin(jar, plan.warm_c, len(factors))
     ones = np.ones(len(factors))

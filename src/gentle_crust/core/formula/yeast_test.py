@@ -11,6 +11,8 @@ Foam = Literal["none", "few_bubbles", "thin", "thick"]
 WATER_G, WATER_C, SUGAR_G, YEAST_G = 100.0, 38.0, 4.0, 3.0
 """The glass: a teaspoon each of sugar and yeast (practice)."""
 SURE_AFTER_MIN, LONGEST_MIN = 10.0, 15.0
+FEW_AFTER_MIN = 20.0
+"""A few bubbles are waited upon so long: yeast that was kept cold or dry for years wakes slowly (practice)."""
 
 
 @dataclass(frozen=True)
@@ -37,6 +39,9 @@ def verdict(foam: Foam, minutes: float) -> YeastVerdict:
     if foam == "none":
         left = LONGEST_MIN - minutes
         return YeastVerdict("wait", message("yeast-nothing-yet", minutes=round(left)), 1.0)
+    if foam == "few_bubbles" and minutes < FEW_AFTER_MIN:
+        left = FEW_AFTER_MIN - minutes
+        return YeastVerdict("wait", message("yeast-few-yet", minutes=round(left)), 1.0)
     if foam == "few_bubbles":
         return YeastVerdict("weak", message("yeast-hardly-alive"), 2.0)
     return YeastVerdict("weak", message("yeast-weak"), 1.5)

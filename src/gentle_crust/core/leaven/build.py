@@ -54,16 +54,15 @@ def seed_share(ratio: float, hydration: float) -> float:
 def jar_makeup(formula: Formula, one: Preferment) -> Makeup:
     """A levain or yeasted preferment of a formula as a dough without salt; its seed is set by :func:`fed`."""
     share = formula.flour(one.flour_kind)
-    flour = FlourShare(one.flour_kind, 100) if share is None else share
-    return jar_of(flour, one.hydration_percent, 0.0 if one.kind == "levain" else one.yeast_percent)
+    flour = FlourShare(one.flour_kind, 100) if share is None else replace(share, percent=100)
+    return jar_of((flour,), one.hydration_percent, 0.0 if one.kind == "levain" else one.yeast_percent)
 
 
 def jar_of(
-    flour: FlourShare, hydration_percent: float, yeast_percent: float = 0.0, salt_percent: float = 0.0
+    flours: tuple[FlourShare, ...], hydration_percent: float, yeast_percent: float = 0.0, salt_percent: float = 0.0
 ) -> Makeup:
-    """One flour and water in a jar: a culture, or a preferment with instant yeast, as its fermentation sees it."""
-    alone = (replace(flour, percent=100),)
-    dough = makeup_of(Formula("jar", alone, hydration_percent, salt_percent, "boule", (), (), yeast_percent))
+    """Flour and water in a jar: a culture, or a preferment with instant yeast, as its fermentation sees it."""
+    dough = makeup_of(Formula("jar", flours, hydration_percent, salt_percent, "boule", (), (), yeast_percent))
     return replace(dough, in_jar=True)
 
 

@@ -60,6 +60,7 @@ formula-foam-unknown = '{ $foam }' is no foam I know.
 yeast-lively = Alive and lively: use it as the formula says.
 yeast-too-early = Too early to tell: look again in { $minutes } min.
 yeast-dead = Dead: throw it away, and take fresh yeast.
+yeast-few-yet = It is slow to wake: give it { $minutes } min more.
 yeast-nothing-yet = Nothing yet: give it the last { $minutes } min before you give it up.
 yeast-hardly-alive = Hardly alive: better new yeast; if you must, twice as much and more time.
 yeast-weak = Weak but alive: half as much again, and watch the dough, not the clock.

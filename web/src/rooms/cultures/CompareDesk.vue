@@ -1,56 +1,61 @@
 <script setup lang="ts">
-import { useQuery } from '@tanstack/vue-query'
+import { useQueries } from '@tanstack/vue-query'
 import { area, line } from 'd3-shape'
 import { computed, ref } from 'vue'
 import { api, ask, type Schemas } from '../../api/client'
 import { useWidth } from '../../charts/useSize'
-import PickField from '../../forms/PickField.vue'
+import ManyField from '../../forms/ManyField.vue'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
 import DeskFrame from './DeskFrame.vue'
 import { said, type CultureView } from './useCulture'
 
-/** Two cultures side by side: what each would do with the same feed, and how sure that is. */
+/** Cultures side by side: what each would do with the same feed, and how sure that is. */
 const props = defineProps<{ culture: CultureView; others: Schemas['CultureLine'][] }>()
 const emit = defineEmits<{ close: [] }>()
 const t = words.cultures
 const { say } = useUnits()
 const host = ref<HTMLElement | null>(null)
 const width = useWidth(host, 700)
-const HIGH = 170
+const HIGH = 190
 const LEFT = 30
+const MOST = 5
+const APART = 17
 const rest = computed(() =>
   props.others.filter((each) => each.id !== props.culture.id && each.life && !each.guide),
 )
-const chosen = ref('')
-const second = computed({
-  get: () => chosen.value || (rest.value[0]?.id ?? ''),
-  set: (value) => (chosen.value = value),
+const picked = ref<string[] | null>(null)
+const beside = computed({
+  get: () => picked.value ?? rest.value.slice(0, 1).map((each) => each.id),
+  set: (value) => (picked.value = value.slice(0, MOST - 1)),
 })
-const plain = (key: () => string) =>
-  useQuery({
-    queryKey: ['culture', 'plain', key],
-    enabled: () => key() !== '',
-    retry: false,
-    queryFn: () => ask(api.GET('/api/cultures/{key}/plain-feed', { params: { path: { key: key() } } })),
-  })
-const mine = plain(() => props.culture.id)
-const theirs = plain(() => second.value)
-const problem = computed(() => (mine.error.value ? said(mine.error.value) : ''))
-const pair = computed(() => {
-  const other = rest.value.find((each) => each.id === second.value)
-  const found = []
-  if (mine.data.value && props.culture.life)
-    found.push({ name: props.culture.culture.name, life: props.culture.life, feed: mine.data.value.plain })
-  if (other?.life && theirs.data.value)
-    found.push({ name: other.culture.name, life: other.life, feed: theirs.data.value.plain })
-  return found
+const keys = computed(() => [props.culture.id, ...beside.value])
+const answers = useQueries({
+  queries: computed(() =>
+    keys.value.map((key) => ({
+      queryKey: ['culture', 'plain', key],
+      retry: false,
+      queryFn: () => ask(api.GET('/api/cultures/{key}/plain-feed', { params: { path: { key } } })),
+    })),
+  ),
 })
-const length = computed(() => Math.max(width.value - LEFT - 8, 200))
-const last = computed(() => pair.value[0]?.feed.points.at(-1)?.hours ?? 16)
+const problem = computed(() => {
+  const error = answers.value.find((each) => each.error)?.error
+  return error ? said(error) : ''
+})
+const shown = computed(() =>
+  keys.value.flatMap((key, place) => {
+    const of = place ? rest.value.find((each) => each.id === key) : props.culture
+    const feed = answers.value[place]?.data?.plain
+    return of?.life && feed ? [{ name: of.culture.name, life: of.life, feed }] : []
+  }),
+)
+const right = computed(() => (width.value < 520 ? 78 : 118))
+const length = computed(() => Math.max(width.value - LEFT - right.value, 180))
+const last = computed(() => shown.value[0]?.feed.points.at(-1)?.hours ?? 16)
 const x = (hours: number) => (hours / last.value) * length.value
 const most = computed(() =>
-  Math.max(1.2, ...pair.value.flatMap((each) => each.feed.points.map((point) => point.high))),
+  Math.max(1.2, ...shown.value.flatMap((each) => each.feed.points.map((point) => point.high))),
 )
 const y = (rise: number) => HIGH - ((1 + rise) / (1 + most.value)) * (HIGH - 12)
 type Point = Schemas['PlainPoint']
@@ -61,14 +66,23 @@ const soft = area<Point>()
   .x((point) => x(point.hours))
   .y0((point) => y(point.low))
   .y1((point) => y(point.high))
-const drawn = computed(() =>
-  pair.value.map(({ name, feed }, index) => {
-    const at = feed.points[Math.round(feed.points.length * (0.3 + 0.14 * index))]!
-    return { name, curve: curve(feed.points)!, band: soft(feed.points)!, x: x(at.hours), y: y(at.rise) }
-  }),
-)
+/** Each with its name at the end of its line, names kept apart; how sure it is is drawn where there are but two. */
+const drawn = computed(() => {
+  const found = shown.value.map(({ name, feed }, place) => {
+    const end = y(feed.points.at(-1)!.rise)
+    const band = shown.value.length > 2 ? '' : soft(feed.points)!
+    return { name, place, curve: curve(feed.points)!, band, end, at: end }
+  })
+  const down = [...found].sort((one, other) => one.end - other.end)
+  down.forEach((each, place) => {
+    if (place) each.at = Math.max(each.at, down[place - 1]!.at + APART)
+  })
+  const over = (down.at(-1)?.at ?? 0) - (HIGH - 4)
+  if (over > 0) down.forEach((each) => (each.at -= over))
+  return found
+})
 const says = computed(() =>
-  pair.value.map(({ name, life, feed }) => ({
+  shown.value.map(({ name, life, feed }) => ({
     name,
     vigour: `${Math.round(100 * life.vigour.likely * life.strength)} %`,
     sure: t.sureBy({ percent: Math.round(128 * life.vigour.sigma), count: life.readings }),
@@ -87,10 +101,11 @@ const says = computed(() =>
 <template>
   <DeskFrame :title="t.compare" @close="emit('close')">
     <div ref="host">
-      <PickField
-        v-model="second"
+      <ManyField
+        v-model="beside"
         class="pick"
         :label="t.beside"
+        :placeholder="t.besideNone"
         :options="rest.map((each) => ({ value: each.id, label: each.culture.name }))"
       />
       <p v-if="problem" class="inverted error" role="alert">{{ problem }}</p>
@@ -101,20 +116,14 @@ const says = computed(() =>
             <line class="scale" x1="0" :x2="length" :y1="y(times - 1)" :y2="y(times - 1)" />
             <text class="note" x="-6" :y="y(times - 1) + 4" text-anchor="end">×{{ times }}</text>
           </template>
-          <g v-for="(each, index) in drawn" :key="each.name">
-            <path class="band" :d="each.band" />
-            <path class="curve" :class="{ second: index === 1 }" :d="each.curve" />
+          <g v-for="each in drawn" :key="each.place">
+            <path v-if="each.band" class="band" :d="each.band" />
+            <path class="curve" :class="`kind-${each.place}`" :d="each.curve" />
           </g>
-          <text
-            v-for="(each, index) in drawn"
-            :key="each.name"
-            class="note strong"
-            :x="each.x + (index ? 12 : -12)"
-            :y="each.y + (index ? 16 : -4)"
-            :text-anchor="index ? 'start' : 'end'"
-          >
-            {{ each.name }}
-          </text>
+          <g v-for="each in drawn" :key="`n${each.place}`">
+            <line class="lead" :x1="length + 2" :x2="length + 10" :y1="each.end" :y2="each.at" />
+            <text class="note strong" :x="length + 13" :y="each.at + 4">{{ each.name }}</text>
+          </g>
           <line class="base" x1="0" :x2="length" :y1="HIGH" :y2="HIGH" />
           <text
             v-for="hours in [0, 4, 8, 12, 16]"
@@ -143,7 +152,7 @@ const says = computed(() =>
 
 <style scoped>
 .pick {
-  width: 220px;
+  max-width: 420px;
 }
 svg {
   display: block;
@@ -164,8 +173,20 @@ svg {
 .band {
   fill: var(--band);
 }
-.curve.second {
-  stroke-dasharray: 6 5;
+.curve.kind-1 {
+  stroke-dasharray: 7 5;
+}
+.curve.kind-2 {
+  stroke-dasharray: 2 4;
+}
+.curve.kind-3 {
+  stroke-dasharray: 12 4 2 4;
+}
+.curve.kind-4 {
+  stroke-width: 1.25;
+}
+.lead {
+  stroke: var(--quiet);
 }
 .note {
   font: 400 0.8125rem var(--read);

@@ -1,14 +1,10 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
-import { api } from '../../api/client'
+import { computed } from 'vue'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
-import { shrunk } from './picture'
 import type { CultureView } from './useCulture'
 import FoldedPart from '../../forms/FoldedPart.vue'
-import { laterFileField } from '../../forms/later'
-
-const FileField = laterFileField()
+import CulturePictures from './CulturePictures.vue'
 
 const props = defineProps<{ culture: CultureView; now: number }>()
 const emit = defineEmits<{ take: [Promise<{ data?: { culture: CultureView }; error?: unknown }>] }>()
@@ -22,35 +18,12 @@ const sure = computed(() => {
   const { low, high } = life.value.vigour_span
   return `${Math.round(100 * (low ?? 0))}–${Math.round(100 * (high ?? 0))} %`
 })
-/** Another picture under the same address is fetched anew. */
-const turn = ref(0)
-watch(
-  () => props.culture,
-  () => (turn.value += 1),
-)
-const photoAt = computed(
-  () => `/api/cultures/${props.culture.id}/photo?v=${props.now - (props.now % 60_000)}-${turn.value}`,
-)
-async function picture(file: File) {
-  const body = await shrunk(file)
-  const sent = fetch(`/api/cultures/${props.culture.id}/photo`, { method: 'PUT', body }).then(
-    async (answer) => {
-      const found = (await answer.json()) as { culture: CultureView }
-      return answer.ok ? { data: found } : { error: found }
-    },
-  )
-  emit('take', sent)
-}
-const noPicture = () =>
-  emit('take', api.DELETE('/api/cultures/{key}/photo', { params: { path: { key: props.culture.id } } }))
 const reasons = computed(() => {
   const why = props.culture.health?.why ?? []
   const says = (holds: (weight: number) => boolean) =>
     why.filter((reason) => holds(reason.weight)).map((reason) => reason.says)
   return { for: says((weight) => weight >= 0), against: says((weight) => weight < 0) }
 })
-const formerPicture = () =>
-  emit('take', api.POST('/api/cultures/{key}/photo/undo', { params: { path: { key: props.culture.id } } }))
 </script>
 
 <template>
@@ -107,20 +80,8 @@ const formerPicture = () =>
       </FoldedPart>
     </section>
     <section>
-      <img v-if="culture.has_photo" :src="photoAt" :alt="t.photoOf({ name: culture.culture.name })" />
+      <CulturePictures :culture="culture" :now="now" @take="emit('take', $event)" />
       <p v-if="culture.culture.note" class="small quiet">{{ culture.culture.note }}</p>
-      <p class="picture small">
-        <FileField
-          class="as-link"
-          :label="culture.has_photo ? t.photoOther : t.photoAdd"
-          accept="image/*"
-          @chosen="picture"
-        />
-        <ElButton v-if="culture.has_former_photo" @click="formerPicture">{{ t.photoBack }}</ElButton>
-        <ElButton v-if="culture.has_photo" class="link" @click="noPicture">
-          {{ t.photoNone }}
-        </ElButton>
-      </p>
     </section>
     <section v-if="cautions.length" class="mind">
       <h2>{{ words.plan.mind }}</h2>
@@ -152,17 +113,6 @@ h2 {
 }
 .folded p {
   margin-bottom: 8px;
-}
-img {
-  width: 100%;
-  max-height: 200px;
-  object-fit: cover;
-  border: 1.5px solid var(--ink);
-  border-radius: var(--corner);
-}
-.picture {
-  display: flex;
-  gap: 12px;
 }
 .mind {
   padding-left: 10px;

@@ -1,15 +1,14 @@
 <script setup lang="ts">
-import { reactive, ref } from 'vue'
+import { reactive, ref, watch } from 'vue'
 import { api, ask, type Schemas } from '../../api/client'
 import ChoiceRow from '../../forms/ChoiceRow.vue'
-import ClockField from '../../forms/ClockField.vue'
 import MaybeField from '../../forms/MaybeField.vue'
 import NumberField from '../../forms/NumberField.vue'
-import PickField from '../../forms/PickField.vue'
-import { useFlours } from '../../shell/flours'
 import { newKey } from '../../shell/keys'
 import { words } from '../../words'
-import { said } from './useCulture'
+import FeedTimes from './FeedTimes.vue'
+import FlourMix from './FlourMix.vue'
+import { BLANK, said } from './useCulture'
 import TextField from '../../forms/TextField.vue'
 import { useWhole } from '../../forms/useWhole'
 
@@ -20,12 +19,12 @@ const t = words.cultures
 const key = props.id ?? newKey()
 const from = props.culture
 const schedule = from?.schedule ?? null
-const two = (value: number) => String(value).padStart(2, '0')
 const form = reactive({
   name: from?.name ?? '',
   flour_kind: from?.flour_kind ?? 'strong_white',
   hydration_percent: from?.hydration_percent ?? 100,
-  empty_g: from?.jar.empty_g ?? 300,
+  also_flours: (from?.also_flours ?? []).map((each) => ({ ...each })),
+  empty_g: from?.jar.empty_g ?? null,
   diameter_mm: (from ? from.jar.diameter_mm : 85) ?? null,
   height_mm: from?.jar.height_mm ?? null,
   volume_ml: from?.jar.volume_ml ?? null,
@@ -33,31 +32,42 @@ const form = reactive({
   note: from?.note ?? '',
   how: 'have' as 'have' | 'begin',
   every: schedule
-    ? schedule.weekday != null
+    ? schedule.times[0]!.weekday != null
       ? 'weekly'
       : schedule.every_days === 1
         ? 'daily'
         : 'days'
     : 'none',
   days: schedule?.every_days ?? 2,
-  weekday: String(schedule?.weekday ?? 3),
-  time: schedule ? `${two(Math.floor(schedule.hour))}:${two(Math.round((schedule.hour % 1) * 60))}` : '20:00',
+  times: (schedule?.times ?? [{ hour: 20, weekday: null }]).map((each) => ({ ...each })),
 })
-const { options: kinds } = useFlours()
 const options = <T extends string>(texts: Record<T, string>) =>
   (Object.entries(texts) as [T, string][]).map(([value, label]) => ({ value, label }))
 const problem = ref('')
 const everyDays = () => {
   if (form.every === 'daily') return 1
-  return form.every === 'weekly' ? Math.max(7 * Math.round(form.days / 7), 7) : form.days
+  if (form.every !== 'weekly') return form.days
+  return form.times.length > 1 ? 7 : Math.max(7 * Math.round(form.days / 7), 7)
 }
+const THURSDAY = 3
+/** Another kind of standing feeds: days of the week are set, or dropped; every few days there is one feed. */
+watch(
+  () => form.every,
+  (every) => {
+    const times = form.times.map((each) => ({
+      hour: each.hour,
+      weekday: every === 'weekly' ? (each.weekday ?? THURSDAY) : null,
+    }))
+    form.times = every === 'days' ? times.slice(0, 1) : times
+  },
+)
 const whole = useWhole()
 async function save() {
   if (!(await whole())) return
-  const [hours = 0, minutes = 0] = form.time.split(':').map(Number)
   const body: Schemas['CultureBody'] = {
     name: form.name,
     flour_kind: form.flour_kind,
+    also_flours: form.also_flours,
     hydration_percent: form.hydration_percent,
     jar: {
       empty_g: form.empty_g,
@@ -72,8 +82,7 @@ async function save() {
         ? null
         : {
             every_days: everyDays(),
-            hour: hours + minutes / 60,
-            weekday: form.every === 'weekly' ? Number(form.weekday) : null,
+            times: form.times,
             then: form.place,
           },
   }
@@ -90,7 +99,7 @@ const begin = () =>
   ask(
     api.PUT('/api/cultures/{key}/events/{event}', {
       params: { path: { key, event: `${key}-0` } },
-      body: { kind: 'begun', seed_g: 0, flour_g: 50, water_g: 50, culture_c: 27, note: '' },
+      body: { kind: 'begun', seed_g: 0, flour_g: 50, water_g: 50, culture_c: 27, ...BLANK },
     }),
   )
 </script>
@@ -109,12 +118,12 @@ const begin = () =>
         :most="40"
         :required="words.forms.nameIt"
       />
-      <PickField v-model="form.flour_kind" :label="t.fedWith" :options="kinds" />
       <NumberField v-model="form.hydration_percent" :label="t.itsWater" unit="%" />
     </div>
+    <FlourMix v-model:kind="form.flour_kind" v-model:also="form.also_flours" :label="t.fedWith" />
     <h3>{{ t.jar }}</h3>
     <div class="row">
-      <NumberField v-model="form.empty_g" :label="t.emptyG" unit="g" />
+      <MaybeField v-model="form.empty_g" :label="t.emptyG" unit="g" />
       <MaybeField v-model="form.diameter_mm" :label="t.diameter" unit="mm" />
       <MaybeField v-model="form.height_mm" :label="t.rimHeight" unit="mm" />
       <MaybeField v-model="form.volume_ml" :label="t.volume" unit="ml" />
@@ -123,14 +132,8 @@ const begin = () =>
     <ChoiceRow v-model="form.place" :legend="t.livesOn" :options="options(t.lives)" />
     <ChoiceRow v-model="form.every" :legend="t.standing" :options="options(t.standings)" />
     <div v-if="form.every !== 'none'" class="row">
-      <PickField
-        v-if="form.every === 'weekly'"
-        v-model="form.weekday"
-        :label="t.onDay"
-        :options="t.weekdays.map((label, index) => ({ value: String(index), label }))"
-      />
       <NumberField v-if="form.every === 'days'" v-model="form.days" :label="t.everyDays" :digits="0" />
-      <ClockField v-model="form.time" class="at" :label="t.at" />
+      <FeedTimes v-model="form.times" :by-day="form.every === 'weekly'" :several="form.every !== 'days'" />
     </div>
     <TextField v-model="form.note" class="name wide" :label="t.note" :most="500" />
     <p v-if="problem" class="inverted error" role="alert">{{ problem }}</p>
@@ -169,9 +172,6 @@ h3 {
 .name {
   display: grid;
   min-width: 200px;
-}
-.at {
-  width: 92px;
 }
 .mind {
   padding-left: 10px;

@@ -32,7 +32,7 @@ const client = useQueryClient()
 const now = useNow()
 const units = useUnits()
 const { dayKey } = units
-const { names: flours } = useFlours()
+const { mixed: floursOf } = useFlours()
 const { mass, massNumber, when } = units
 const phone = useMedia('(max-width: 720px)')
 const key = computed(() => props.id)
@@ -106,7 +106,7 @@ async function saved() {
           <p class="who">
             <strong>{{ culture.culture.name }}</strong>
             <span class="quiet">
-              {{ flours[culture.culture.flour_kind] ?? '' }}, {{ culture.culture.hydration_percent }} %
+              {{ floursOf(culture.culture) }}, {{ culture.culture.hydration_percent }} %
               {{ t.water }}
             </span>
           </p>

@@ -16,6 +16,8 @@ import { words } from '../../words'
 import DeskFrame from './DeskFrame.vue'
 import { dayChoices } from './dayChoices'
 import { type CultureView, type EventBody } from './useCulture'
+import TickField from '../../forms/TickField.vue'
+import FlourMix from './FlourMix.vue'
 import FoldedPart from '../../forms/FoldedPart.vue'
 
 /** Feed a culture: log what went in, or ask for so much ripe levain at a time and feed as that wants it. */
@@ -34,6 +36,13 @@ const put = reactive({
 const at = ref(clock(props.now))
 const warm = ref<number | null>(null)
 const mark = ref<number | null>(null)
+const other = ref(Boolean(last?.flour_kind))
+const mix = reactive({
+  flour_kind: last?.flour_kind ?? props.culture.culture.flour_kind,
+  also_flours: (last?.flour_kind ? last.also_flours : props.culture.culture.also_flours).map((each) => ({
+    ...each,
+  })),
+})
 /** A time that is still to come today is yesterday's: a feed before midnight is often logged after it. */
 function feed() {
   const today = dayKey(props.now)
@@ -45,6 +54,7 @@ function feed() {
     culture_c: warm.value === null ? null : fromDegrees(warm.value),
     height_mm: mark.value,
     at: time,
+    ...(other.value ? { flour_kind: mix.flour_kind, also_flours: mix.also_flours } : {}),
   })
 }
 
@@ -57,7 +67,8 @@ const wish = reactive({
   warm_c: 26,
 })
 const chosen = ref(0)
-const days = computed(() => dayChoices(dayKey(props.now), wish.day))
+const AHEAD = 10
+const days = computed(() => dayChoices(dayKey(props.now), wish.day, AHEAD))
 const asking = useNewest(
   () =>
     !props.culture.life || props.culture.guide
@@ -96,6 +107,12 @@ async function takeWay() {
   })
   document.getElementById('put-in')?.scrollIntoView({ block: 'center' })
 }
+/** The feeds as usual that come before, in a word. */
+const asUsual = computed(() => {
+  const feeds = found.value?.usual ?? []
+  if (!feeds.length) return ''
+  return t.usualFirst({ count: feeds.length, from: dayClock(feeds[0]!), to: dayClock(feeds.at(-1)!) })
+})
 const over = computed(() =>
   way.value?.ripe.likely && way.value.spent.likely
     ? t.ripeSpan({ from: dayClock(way.value.ripe.likely), to: clock(way.value.spent.likely) })
@@ -121,6 +138,13 @@ const over = computed(() =>
           />
           <MaybeField v-model="mark" :label="t.markAt" unit="mm" />
         </div>
+        <TickField v-model="other" :label="t.otherFlour" />
+        <FlourMix
+          v-if="other"
+          v-model:kind="mix.flour_kind"
+          v-model:also="mix.also_flours"
+          :label="t.labels.flour"
+        />
       </FoldedPart>
     </form>
     <template v-if="culture.life && !culture.guide">
@@ -158,6 +182,9 @@ const over = computed(() =>
         <div v-if="way" class="chosen" :class="{ awaited: pending }">
           <div>
             <p class="over clock">{{ over }}</p>
+            <p v-if="asUsual" class="usual">
+              {{ asUsual }} <template v-if="found.assumed">{{ t.usualAssumed }}</template>
+            </p>
             <p v-for="each in way.feeds" :key="each.at" class="step">
               <strong class="clock">{{ dayClock(each.at) }}</strong>
               <span>{{ mass(each.feed.build.seed_g) }} {{ culture.culture.name }}</span>

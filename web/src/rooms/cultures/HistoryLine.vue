@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import type { Schemas } from '../../api/client'
 import RemoveButton from '../../forms/RemoveButton.vue'
+import { useFlours } from '../../shell/flours'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
 import type { CultureView } from './useCulture'
@@ -12,6 +13,7 @@ const props = defineProps<{ culture: CultureView }>()
 const emit = defineEmits<{ back: [string]; again: [string] }>()
 const t = words.cultures
 const { dayKey, day, clock, massNumber, mass, warmth, dayClock } = useUnits()
+const { mixed } = useFlours()
 const FEW = 7
 const all = ref(false)
 const shown = computed(() => (all.value ? props.culture.events : props.culture.events.slice(0, FEW)))
@@ -24,11 +26,13 @@ const days = computed(() => {
   }
   return found
 })
+type Mix = { flour_kind: string; also_flours: Schemas['FlourPart'][] }
 function says({ event }: Schemas['Logged']): string {
   if (event.kind === 'fed' || event.kind === 'begun' || event.kind === 'woken') {
     const parts = [event.seed_g, event.flour_g, event.water_g].filter((g) => g > 0).map(massNumber)
     const warm = event.culture_c == null ? '' : `, ${warmth(event.culture_c)}`
-    return `${t.did[event.kind]} ${parts.join(' : ')}${warm}`
+    const flour = event.flour_kind ? `, ${mixed(event as Mix)}` : ''
+    return `${t.did[event.kind]} ${parts.join(' : ')}${flour}${warm}`
   }
   if (event.kind === 'moved') return t.movedTo[event.place ?? 'counter'] ?? ''
   if (event.kind === 'taken' || event.kind === 'dried') return `${t.did[event.kind]} ${mass(event.g ?? 0)}`
@@ -36,6 +40,7 @@ function says({ event }: Schemas['Logged']): string {
   const cues = (['surface', 'floated', 'smell', 'liquid', 'growth'] as const)
     .map((cue) => (event[cue] ? (t.cues[cue] as Record<string, string>)[event[cue]] : null))
     .filter((word): word is string => Boolean(word))
+  if (event.smell_words) cues.push(`“${event.smell_words}”`)
   if (event.culture_c != null) cues.unshift(warmth(event.culture_c))
   if (event.height_mm != null) cues.unshift(`${event.height_mm} mm`)
   return cues.join(', ')

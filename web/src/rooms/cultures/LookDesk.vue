@@ -21,6 +21,8 @@ const height = ref<number | null>(null)
 const warm = ref<number | null>(null)
 const gross = ref<number | null>(null)
 const note = ref('')
+const smells = ref('')
+const weighed = computed(() => props.culture.culture.jar.empty_g != null)
 const day = ref(dayKey(props.now))
 const at = ref(clock(props.now))
 const days = computed(() =>
@@ -45,13 +47,15 @@ const rows = (Object.keys(t.cues) as Cue[]).map((cue) => ({
 }))
 const time = () =>
   at.value === clock(props.now) && day.value === dayKey(props.now) ? null : `${day.value}T${at.value}`
-const weigh = () => emit('log', { kind: 'weighed', gross_g: gross.value, at: time() })
+const weigh = () =>
+  emit('log', { kind: 'weighed', [weighed.value ? 'gross_g' : 'g']: gross.value, at: time() })
 function log() {
   emit('log', {
     kind: 'seen',
     height_mm: height.value,
     culture_c: warm.value === null ? null : fromDegrees(warm.value),
     note: note.value,
+    smell_words: smells.value,
     at: time(),
     ...(cues as Partial<EventBody>),
   })
@@ -79,14 +83,18 @@ function log() {
       </div>
       <div class="line">
         <label class="note">
-          <span class="small quiet">{{ t.note }}</span>
+          <span class="small quiet">{{ t.smellWords }}</span>
+          <ElInput v-model="smells" maxlength="120" />
+        </label>
+        <label class="note">
+          <span class="small quiet">{{ t.lookNote }}</span>
           <ElInput v-model="note" maxlength="500" />
         </label>
         <ElButton native-type="submit" class="action">{{ t.logLook }}</ElButton>
       </div>
-      <FoldedPart :title="t.weighTitle">
+      <FoldedPart :title="weighed ? t.weighTitle : t.weighAlone">
         <div class="line">
-          <MaybeField v-model="gross" :label="t.gross" unit="g" />
+          <MaybeField v-model="gross" :label="weighed ? t.gross : t.cultureAlone" unit="g" />
           <ElButton class="plain" :disabled="gross === null" @click="weigh">
             {{ t.logWeight }}
           </ElButton>

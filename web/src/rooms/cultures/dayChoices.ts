@@ -5,7 +5,7 @@ import { words } from '../../words'
 export function dayChoices(today: string, chosen: string, ahead = 3) {
   const found = Array.from({ length: ahead + 1 }, (_, day) => {
     const value = dayAfter(today, day)
-    return { value, label: [words.plan.today, words.plan.tomorrow][day] ?? nameOfDay(value) }
+    return { value, label: [words.plan.today, words.plan.tomorrow][day] ?? nameOfDay(value, day >= 7) }
   })
   return found.some((each) => each.value === chosen)
     ? found

@@ -8,6 +8,9 @@ export type CultureView = Schemas['CultureView']
 export type EventBody = Partial<Schemas['EventBody']> & Pick<Schemas['EventBody'], 'kind'>
 type Answer = { data?: { culture: CultureView }; error?: unknown }
 
+/** What an event leaves unsaid. */
+export const BLANK = { note: '', smell_words: '', also_flours: [] }
+
 export const said = (error: unknown) =>
   error instanceof Refused && error.message ? error.message : words.failed
 
@@ -45,7 +48,7 @@ export function useCulture(id: Ref<string>) {
     const done = await take(
       api.PUT('/api/cultures/{key}/events/{event}', {
         params: { path },
-        body: { seed_g: 0, flour_g: 0, water_g: 0, note: '', ...body },
+        body: { seed_g: 0, flour_g: 0, water_g: 0, ...BLANK, ...body },
       }),
     )
     if (done) {
