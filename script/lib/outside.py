@@ -50,14 +50,14 @@ def rise_at(answer: Forecast, at_h: float) -> float:
 
 def in_jar(kind: str, water: float, share: float, c: float = 24.0) -> Trace:
     """A culture of one flour, ``share`` of it (fraction) ripe seed, for a day in its jar."""
-    jar = jar_of(FlourShare(kind, 100), 100 * water)
+    jar = jar_of((FlourShare(kind, 100),), 100 * water)
     seed = replace(begin(jar, c), yeast=np.array([share]), bacteria=np.array([share]))
     return run(jar, seed, Leg(24, np.array([c]), "covered_bowl", 150, jar_capacity(jar)), ONE)
 
 
 def ripe(kind: str, water: float, yeast: float, c: float) -> float:
     """Hours until a yeasted preferment (percent of its flour) is ripe at a steady warmth, mixed at 22 C."""
-    jar = jar_of(FlourShare(kind, 100), 100 * water, yeast)
+    jar = jar_of((FlourShare(kind, 100),), 100 * water, yeast)
     leg = Leg(96, np.array([c]), "covered_bowl", 500, jar_capacity(jar))
     return float(preferment_ripe_hours(run(jar, begin(jar, 22), leg, ONE))[0])
 

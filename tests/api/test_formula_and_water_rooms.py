@@ -134,3 +134,22 @@ def test_the_glass_is_read_under_the_tests_own_key_too_and_more_than_once(client
         late = client.put("/api/yeast-test/t1/foam", json={"foam": "thin", "minutes": 20}).json["test"]
         assert late["verdict"]["state"] == "weak"
     assert client.put("/api/yeast-test/t2").json["test"]["verdict"] is None, "another glass was begun"
+
+
+def test_minutes_and_speed_move_the_water_and_a_measured_mix_teaches_what_the_usual_one_adds(client):
+    ask = {**BATCH, "mixing": "spiral_mixer", "target_dough_c": 25, "tap_c": 14}
+    usual = client.post("/api/water", json=ask).json
+    longer = client.post("/api/water", json={**ask, "mixing_min": 16, "speed": "fast"}).json
+    assert longer["water"]["water_c"] < usual["water"]["water_c"] - 5 and usual["mixing_min"] == 8
+    assert longer["mixed_k"] > usual["mixed_k"] + 3
+    assert [each["pace"] for each in usual["advice"]] == ["slow", "usual", "quick"]
+    waters = [{"g": usual["water_g"], "c": 10}]
+    lazy = client.post(
+        "/api/water/poured", json={**BATCH, "mixing": "spiral_mixer", "mixing_min": 16, "waters": waters}
+    )
+    body = {**BATCH, "mixing": "spiral_mixer", "mixing_min": 16, "waters": waters}
+    found = client.put("/api/mixes/m1", json={**body, "dough_c": lazy.json["poured"]["dough_c"]}).json
+    spiral = next(each for each in found["frictions"] if each["mixing"] == "spiral_mixer")
+    assert spiral["mixes"] == 1 and spiral["k"] == pytest.approx(spiral["usual_k"], abs=0.3)
+    refused = client.post("/api/water", json={**ask, "mixing_min": 500})
+    assert refused.status_code == 422 and refused.json["errors"][0]["field"] == "mixing_min"

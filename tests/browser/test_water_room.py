@@ -34,6 +34,24 @@ def test_a_summer_day_takes_ice_and_the_poured_waters_give_the_same_dough(visit)
     expect(page.get_by_text(re.compile("The waters add up to"))).to_be_visible()
 
 
+def test_minutes_speed_and_the_pace_wished_move_the_water(visit):
+    page = visit("/water")
+    huge = page.locator(".huge")
+    before = huge.inner_text()
+    page.get_by_role("group", name="How warm, by how fast").get_by_role("button", name="Slow").click()
+    expect(page.locator(".headline")).to_contain_text("gives a dough of 21")
+    expect(huge).not_to_have_text(before)
+    expect(page.get_by_role("button", name="Slow")).to_have_attribute("aria-pressed", "true")
+    pick(page, "Mixed by", "Planetary mixer")
+    slow = huge.inner_text()
+    page.get_by_label("For", exact=True).fill("25")
+    pick(page, "Speed", "fast")
+    expect(huge).not_to_have_text(slow)
+    expect(page.get_by_text(re.compile("the dough gains"))).to_be_visible()
+    page.get_by_label("For", exact=True).fill("200")
+    expect(page.get_by_role("alert")).to_contain_text("The minutes of mixing")
+
+
 def test_a_measured_dough_teaches_what_mixing_adds_here(visit):
     page = visit("/water?formula=lamplighters-tin&pieces=4")
     expect(page.get_by_text("no mix measured yet")).to_be_visible()

@@ -13,6 +13,7 @@ from gentle_crust.core.formula.yeast_test import verdict
 from gentle_crust.core.leaven.together import Batch, together
 from gentle_crust.core.water.balance import Mix, Part, dough_from, factor_rule, friction_from, water_for
 from gentle_crust.core.water.friction import check_measured, learnt
+from gentle_crust.core.water.mixing import Mixed
 from gentle_crust.core.water.plan import Bowl, plan_water
 from gentle_crust.core.water.taps import Taps, draw
 from gentle_crust.text.render import say
@@ -82,7 +83,7 @@ def test_the_kitchens_limits_are_said(formula, equipment, code):
     }
 
 
-MIX = Mix((Part(1000, 1.8, 20), Part(20, 0.9, 21)), 1000, 650, 20, 21, None, "none", 6.0)
+MIX = Mix((Part(1000, 1.8, 20), Part(20, 0.9, 21)), 1000, 650, 20, 21, None, "none", Mixed(6.0))
 
 
 def test_the_bowl_takes_its_share_and_friction_is_found_again():

@@ -154,7 +154,7 @@ def test_a_kitchen_that_is_none_is_not_saved(sessions, change, field):
 def test_what_mends_one_of_two_problems_is_tried_beside_what_mends_the_other(book):
     """A poolish of last night, and hands in the night of a kitchen that is warm then and cold by day."""
     asked = Asked(
-        "market-morning-baguette", room_day_c=5.0, room_night_c=25.0, style="cold_shaped", ready="2026-11-29T16:00"
+        "market-morning-baguette", room_day_c=6.0, room_night_c=25.0, style="cold_shaped", ready="2026-11-29T16:00"
     )
     plan = book.preview(asked).plan
     before = {problem.code for problem in plan.problems}

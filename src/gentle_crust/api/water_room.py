@@ -17,10 +17,13 @@ from gentle_crust.contract.water import (
 )
 from gentle_crust.core import limits
 from gentle_crust.core.errors import within
+from gentle_crust.core.formula.model import Formula
 from gentle_crust.core.formula.scaling import weigh
 from gentle_crust.core.formula.yeast_test import SUGAR_G, WATER_C, WATER_G, YEAST_G
-from gentle_crust.core.water.balance import Mix, friction_from
+from gentle_crust.core.water.advice import dough_advice
+from gentle_crust.core.water.balance import Mix, friction_from, stirred_from
 from gentle_crust.core.water.friction import Friction
+from gentle_crust.core.water.mixing import USUAL_MIN, Work, amount_of
 from gentle_crust.core.water.plan import (
     Bowl,
     Pour,
@@ -33,10 +36,12 @@ from gentle_crust.core.water.taps import Taps, kettle_c
 from gentle_crust.kitchen.formulas import FormulaBook
 from gentle_crust.kitchen.mixes import MixBook
 
+LEAST_AMOUNT = 0.2
+"""Of the usual mixing: what less than this adds tells nothing of it."""
 water = room("water")
 
 
-def _mix(body: BatchBody) -> tuple[Mix, Friction]:
+def _mix(body: BatchBody) -> tuple[Mix, Friction, Formula]:
     book = FormulaBook(work())
     formula = book.get(body.formula_id).formula
     if body.version is not None:
@@ -47,24 +52,33 @@ def _mix(body: BatchBody) -> tuple[Mix, Friction]:
     friction = next(each for each in MixBook(work()).frictions() if each.mixing == body.mixing)
     bowl = Bowl(**body.bowl.model_dump()) if body.bowl else None
     temperatures = (body.flour_c, body.room_c, body.levain_c)
-    return mix_of_formula(formula, weighed, *temperatures, friction.k, bowl), friction
+    work_ = Work(body.mixing, body.mixing_min, body.speed, friction.k)
+    return mix_of_formula(formula, weighed, *temperatures, work_, bowl), friction, formula
 
 
 @water.post("/water", responses={200: WaterPanelAnswer})
 def set_water(body: WaterBody) -> Response:
     """Water for a dough temperature, from the taps, kettle and ice that there are."""
-    mix, friction = _mix(body)
+    mix, friction, formula = _mix(body)
     taps = Taps(body.tap_c, body.hot_tap_c, body.ice_c, body.altitude_m)
     found = plan_water(mix, body.target_dough_c, taps)
     return answer(
-        WaterPanelAnswer(water=found, water_g=mix.water_g, kettle_c=kettle_c(body.altitude_m), friction=friction)
+        WaterPanelAnswer(
+            water=found,
+            water_g=mix.water_g,
+            kettle_c=kettle_c(body.altitude_m),
+            friction=friction,
+            mixing_min=USUAL_MIN[body.mixing],
+            mixed_k=found.dough_c - stirred_from(found.drawn_c, mix),
+            advice=list(dough_advice(formula)),
+        )
     )
 
 
 @water.post("/water/poured", responses={200: PouredAnswer})
 def poured_waters(body: PouredBody) -> Response:
     """The dough that some waters will give."""
-    mix, friction = _mix(body)
+    mix, friction, _ = _mix(body)
     return answer(PouredAnswer(poured=dough_from_waters(mix, _pours(body)), friction=friction))
 
 
@@ -76,9 +90,10 @@ def _pours(body: PouredBody) -> tuple[Pour, ...]:
 def measured(path: KeyPath, body: MeasuredBody) -> Response:
     """A dough that was mixed and measured: what mixing adds here is learnt from it. A retry adds nothing."""
     within("dough_c", limits.MEASURED_DOUGH_C, body.dough_c)
-    mix, _ = _mix(body)
+    mix, _, _ = _mix(body)
     really, mean = poured(mix, _pours(body))
-    k = friction_from(body.dough_c, mean, really)
+    amount = max(amount_of(body.mixing, body.mixing_min, body.speed), LEAST_AMOUNT)
+    k = friction_from(body.dough_c, mean, really) / amount
     book = MixBook(work())
     book.log(path.key, body.mixing, k, body.model_dump(mode="json"))
     return answer(FrictionsAnswer(frictions=list(book.frictions())))

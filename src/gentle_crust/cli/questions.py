@@ -24,8 +24,8 @@ from gentle_crust.core.readiness.cues import STAGES, Leaven, Stage, cues_of
 from gentle_crust.core.readiness.cues import Dough as JudgedDough
 from gentle_crust.core.readiness.judge import Question, judge
 from gentle_crust.core.readiness.prior import ShareBand
-from gentle_crust.core.water.balance import Mixing
-from gentle_crust.core.water.plan import Bowl, Pour, dough_from_waters, friction_of, mix_of_dough, plan_water
+from gentle_crust.core.water.mixing import Mixing, Speed, Work
+from gentle_crust.core.water.plan import Bowl, Pour, dough_from_waters, mix_of_dough, plan_water
 from gentle_crust.core.water.taps import Taps
 from gentle_crust.interchange import bake_json, dough_json, plan_json
 from gentle_crust.interchange.bake_json import BakeInput
@@ -58,6 +58,8 @@ class WaterInput(Strict):
     levain_c: Number | None = Field(None, description="Default: the room's")
     target_dough_c: Number | None = None
     mixing: Mixing = "hand_kneading"
+    mixing_min: Number | None = Field(None, description="Default: the usual minutes of that way of mixing")
+    speed: Speed = "usual"
     tap_c: Number | None = None
     hot_tap_c: Number | None = None
     ice_c: Number = Field(0.0, description="0 for melting ice, -18 straight from a freezer")
@@ -78,7 +80,8 @@ def _water(text: str) -> dict[str, Any]:
     asked = WaterInput.model_validate_json(text)
     dough = asked.dough.dough()
     levain_c = asked.room_c if asked.levain_c is None else asked.levain_c
-    mix = mix_of_dough(dough, asked.flour_c, asked.room_c, levain_c, friction_of(asked.mixing))
+    work = Work(asked.mixing, asked.mixing_min, asked.speed)
+    mix = mix_of_dough(dough, asked.flour_c, asked.room_c, levain_c, work)
     if asked.bowl is not None:
         mix = replace(mix, bowl=Bowl(asked.bowl.material, asked.bowl.g, asked.bowl.c).part())
     if asked.waters is not None:

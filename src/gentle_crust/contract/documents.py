@@ -105,6 +105,11 @@ def _formula_3(body: Body) -> None:
     body.setdefault("method", None)
 
 
+def _formula_4(body: Body) -> None:
+    """No older formula said that its yeast was woken."""
+    body.setdefault("yeast_woken", False)
+
+
 def _plan_2(body: Body) -> None:
     """The first plans did not say how warm tap and kettle are, nor draw the loaf's core."""
     body.setdefault("tap_c", 14.0)
@@ -159,7 +164,7 @@ def _culture_2(body: Body) -> None:
 
 KITCHEN: Document[Settings] = Document("kitchen", Adapted(Settings), (_kitchen_2, _kitchen_3, _kitchen_4))
 PANTRY: Document[Pantry] = Document("pantry", Adapted(Pantry))
-FORMULA: Document[Formula] = Document("formula", Adapted(Formula), (of_several_preferments, _formula_3))
+FORMULA: Document[Formula] = Document("formula", Adapted(Formula), (of_several_preferments, _formula_3, _formula_4))
 ASKED: Document[Asked] = Document("question of the plan", Adapted(Asked), (_asked_2, _asked_3))
 PLAN: Document[Plan] = Document("plan", Adapted(Plan), (_plan_2, _plan_3, _plan_4, _plan_5))
 CULTURE: Document[Culture] = Document("culture", Adapted(Culture), (_culture_2,))

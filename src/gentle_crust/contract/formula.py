@@ -135,6 +135,7 @@ class FormulaBody(Strict):
     salt_late: bool = False
     feel_to_percent: Number | None = None
     method: CourseMethodBody | None = None
+    yeast_woken: bool = False
 
     @model_validator(mode="before")
     @classmethod

@@ -10,8 +10,9 @@ from gentle_crust.contract.strict import Number, Short, Shown, Strict
 from gentle_crust.core import limits
 from gentle_crust.core.formula.yeast_test import Foam, YeastVerdict
 from gentle_crust.core.limits import Limit
-from gentle_crust.core.water.balance import Mixing
+from gentle_crust.core.water.advice import Advice
 from gentle_crust.core.water.friction import Friction
+from gentle_crust.core.water.mixing import Mixing, Speed
 from gentle_crust.core.water.plan import Poured, WaterAnswer
 
 
@@ -47,6 +48,8 @@ class BatchBody(Strict):
     room_c: Number
     levain_c: Number
     mixing: Mixing
+    mixing_min: Number | None = None
+    speed: Speed = "usual"
     bowl: BowlBody | None = None
 
 
@@ -54,6 +57,7 @@ class WaterBody(BatchBody):
     """How warm the water must be, and how to draw it."""
 
     limits: ClassVar[dict[str, Limit]] = {
+        "mixing_min": limits.MIXING_MIN,
         "target_dough_c": limits.MEASURED_DOUGH_C,
         "tap_c": limits.POURED_TAP_C,
         "ice_c": limits.ICE_C,
@@ -74,6 +78,11 @@ class WaterPanelAnswer(Shown):
     water_g: float
     kettle_c: float
     friction: Friction
+    mixing_min: float
+    """Minutes that this way of mixing is usually done for."""
+    mixed_k: float
+    """What mixing so adds or takes in all, K, the kitchen's warmth included."""
+    advice: list[Advice]
 
 
 class PourBody(Strict):

@@ -8,6 +8,7 @@ from gentle_crust.core.formula.feel import feel
 from gentle_crust.core.formula.model import Formula
 from gentle_crust.core.formula.scaling import Ingredient, Weighed
 from gentle_crust.core.messages import Message, Value, message
+from gentle_crust.core.water.advice import COOL_AND_SLOW_C, LEVAIN_SUFFERS_C, RYE_LIKES_C, WHEAT_LIKES_C
 
 USUAL_SALT = (1.5, 2.5)
 STIFF_BIGA_PERCENT = 70.0
@@ -17,13 +18,19 @@ TRUSTED_STEPS = 10
 """A scale is trusted from this many of its own steps up (practice)."""
 BATTER_OVER, STIFF_UNDER = 22.0, -12.0
 """Hydration this far over or under what the flours carry is hardly a dough (practice)."""
-TEASPOON_G = {"instant": 3.1, "active_dry": 3.1, "salt": 5.5, "sugar": 4.2, "honey": 7.0, "oil": 4.5, "malt": 3.0}
+TEASPOON_G = {
+    "instant": 3.1,
+    "active_dry": 3.1,
+    "salt": 5.5,
+    "sugar": 4.2,
+    "honey": 7.0,
+    "oil": 4.5,
+    "malt": 3.0,
+    "osmotolerant": 3.1,
+}
 """A level teaspoon of each, the salt fine sea salt (practice)."""
 VERY_WET_OVER, STRONG = 36.0, 0.98
 """A strong flour is still a dough, if a very wet one, with so much water over what it carries (practice)."""
-WHEAT_LIKES_C, RYE_LIKES_C, COOL_AND_SLOW_C = (23.0, 27.0), (26.0, 30.0), 20.0
-LEVAIN_SUFFERS_C = 30.0
-"""Warmth in which doughs do well, C: wheat, from 20 on if it may be slow, and rye (practice)."""
 LEAST_SPOON = 0.12
 """Less of a teaspoon than an eighth cannot be measured."""
 QUICKEST_BULK_H, SLOWEST_BULK_H = 1.0, 16.0

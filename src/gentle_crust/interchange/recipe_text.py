@@ -330,6 +330,10 @@ def _percentages(items: tuple[ReadLine, ...]) -> dict[str, Grams]:
     return {"hydration": over(water), "salt": over(salt), "yeast": over(yeast)}
 
 
+MUCH_YEAST_PERCENT = 2.5
+"""More yeast than this (as instant) is likely misread (practice)."""
+
+
 def _warnings(items: tuple[ReadLine, ...], percent: dict[str, Grams], habits: Habits) -> tuple[ReadWarning, ...]:
     found: list[ReadWarning] = []
     if not percent:
@@ -351,6 +355,9 @@ def _warnings(items: tuple[ReadLine, ...], percent: dict[str, Grams], habits: Ha
         found.append(
             ReadWarning("no_salt", "No salt was read. Without it the dough rises a fifth faster and tastes flat.")
         )
+    if percent["yeast"].likely > MUCH_YEAST_PERCENT:
+        much = f"Yeast comes to {percent['yeast'].likely:.1f} % (as instant): usual is under 2 %. Check what was read."
+        found.append(ReadWarning("yeast_high", much))
     liquid_oz = [
         item
         for item in items

@@ -6,9 +6,8 @@ from uuid import NAMESPACE_URL, uuid5
 from gentle_crust.contract.events import MIXED, TEST_BEGUN, TEST_READ
 from gentle_crust.contract.water import YeastTest
 from gentle_crust.core.formula.yeast_test import Foam, YeastVerdict, verdict
-from gentle_crust.core.water.balance import FRICTION_K
 from gentle_crust.core.water.friction import Friction, check_measured, learnt
-from gentle_crust.core.water.plan import friction_of
+from gentle_crust.core.water.mixing import FRICTION_K, friction_of
 from gentle_crust.kitchen.story import readable
 from gentle_crust.kitchen.work import Work
 from gentle_crust.store.models import EventRow

@@ -2006,6 +2006,27 @@ export interface components {
             path: string;
         };
         /**
+         * Advice
+         * @description One pace: between what warmths, which one to aim at (C), how long bulk then takes (h), and why.
+         */
+        Advice: {
+            /** Aim C */
+            aim_c: number;
+            /** Bulk H */
+            bulk_h: number | null;
+            /** High C */
+            high_c: number;
+            /** Low C */
+            low_c: number;
+            /**
+             * Pace
+             * @enum {string}
+             */
+            pace: "slow" | "usual" | "quick";
+            /** Why */
+            why: string;
+        };
+        /**
          * AfterwardsBody
          * @description A bake that is entered when it is over. Times are the kitchen's, 2026-11-28T07:30; the rest may be guessed.
          */
@@ -3998,7 +4019,7 @@ export interface components {
              * @default instant
              * @enum {string}
              */
-            yeast_kind: "instant" | "active_dry" | "fresh";
+            yeast_kind: "instant" | "active_dry" | "fresh" | "osmotolerant";
         };
         /**
          * DosePoint
@@ -4829,12 +4850,17 @@ export interface components {
              * @default instant
              * @enum {string}
              */
-            yeast_kind: "instant" | "active_dry" | "fresh";
+            yeast_kind: "instant" | "active_dry" | "fresh" | "osmotolerant";
             /**
              * Yeast Percent
              * @default 0
              */
             yeast_percent: number;
+            /**
+             * Yeast Woken
+             * @default false
+             */
+            yeast_woken: boolean;
         };
         /**
          * FormulaAnswer
@@ -4958,12 +4984,17 @@ export interface components {
              * @default instant
              * @enum {string}
              */
-            yeast_kind: "instant" | "active_dry" | "fresh";
+            yeast_kind: "instant" | "active_dry" | "fresh" | "osmotolerant";
             /**
              * Yeast Percent
              * @default 0
              */
             yeast_percent: number;
+            /**
+             * Yeast Woken
+             * @default false
+             */
+            yeast_woken: boolean;
         };
         /**
          * FormulaLine
@@ -5887,7 +5918,7 @@ export interface components {
              * @default instant
              * @enum {string}
              */
-            yeast_kind: "instant" | "active_dry" | "fresh";
+            yeast_kind: "instant" | "active_dry" | "fresh" | "osmotolerant";
         };
         /**
          * Lot
@@ -5997,12 +6028,20 @@ export interface components {
              * @enum {string}
              */
             mixing: "spoon" | "folds" | "hand_kneading" | "slap_and_fold" | "planetary_mixer" | "spiral_mixer" | "processor";
+            /** Mixing Min */
+            mixing_min?: number | null;
             /** Pieces */
             pieces?: number | null;
             /** Room C */
             room_c: number;
             /** Scaling Weight G */
             scaling_weight_g?: number | null;
+            /**
+             * Speed
+             * @default usual
+             * @enum {string}
+             */
+            speed: "slow" | "usual" | "fast";
             /** Version */
             version?: number | null;
             /** Waters */
@@ -7242,6 +7281,11 @@ export interface components {
         Poured: {
             /** Dough C */
             dough_c: number;
+            /**
+             * Ice Left G
+             * @default 0
+             */
+            ice_left_g: number;
             /** Warnings */
             warnings: components["schemas"]["WaterWarning"][];
             /** Water C */
@@ -7272,12 +7316,20 @@ export interface components {
              * @enum {string}
              */
             mixing: "spoon" | "folds" | "hand_kneading" | "slap_and_fold" | "planetary_mixer" | "spiral_mixer" | "processor";
+            /** Mixing Min */
+            mixing_min?: number | null;
             /** Pieces */
             pieces?: number | null;
             /** Room C */
             room_c: number;
             /** Scaling Weight G */
             scaling_weight_g?: number | null;
+            /**
+             * Speed
+             * @default usual
+             * @enum {string}
+             */
+            speed: "slow" | "usual" | "fast";
             /** Version */
             version?: number | null;
             /** Waters */
@@ -9800,12 +9852,20 @@ export interface components {
              * @enum {string}
              */
             mixing: "spoon" | "folds" | "hand_kneading" | "slap_and_fold" | "planetary_mixer" | "spiral_mixer" | "processor";
+            /** Mixing Min */
+            mixing_min?: number | null;
             /** Pieces */
             pieces?: number | null;
             /** Room C */
             room_c: number;
             /** Scaling Weight G */
             scaling_weight_g?: number | null;
+            /**
+             * Speed
+             * @default usual
+             * @enum {string}
+             */
+            speed: "slow" | "usual" | "fast";
             /** Tap C */
             tap_c: number;
             /** Target Dough C */
@@ -9818,9 +9878,15 @@ export interface components {
          * @description The water, and what it rests on.
          */
         WaterPanelAnswer: {
+            /** Advice */
+            advice: components["schemas"]["Advice"][];
             friction: components["schemas"]["Friction"];
             /** Kettle C */
             kettle_c: number;
+            /** Mixed K */
+            mixed_k: number;
+            /** Mixing Min */
+            mixing_min: number;
             water: components["schemas"]["WaterAnswer"];
             /** Water G */
             water_g: number;
@@ -10026,7 +10092,7 @@ export interface components {
              */
             lock: components["schemas"]["LockBody"];
             /** Yeast Kind */
-            yeast_kind?: ("instant" | "active_dry" | "fresh") | null;
+            yeast_kind?: ("instant" | "active_dry" | "fresh" | "osmotolerant") | null;
         };
         /**
          * YeastTest

@@ -78,6 +78,7 @@ export const limits = {
   MEASURED_DOUGH_C: { low: 0, high: 45 },
   MIXED_IN_PERCENT: { low: 1, high: 95 },
   MIXER_DOUGH_G: { low: 200, high: 500000 },
+  MIXING_MIN: { low: 0, high: 60 },
   MIX_C: { low: 5, high: 35 },
   OFFSET_K: { low: -60, high: 60 },
   OUT_G: { low: 20, high: 5000 },

@@ -540,8 +540,10 @@ export interface Words {
     yeasts: {
       instant: string
       active_dry: string
+      osmotolerant: string
       fresh: string
     }
+    yeastWoken: string
     preferment: string
     preferments: Record<string, string>
     prefermentFlour: string
@@ -1446,6 +1448,24 @@ export interface Words {
   water: {
     title: string
     wanted: string
+    advice: string
+    paces: {
+      slow: string
+      usual: string
+      quick: string
+    }
+    bulkAbout: (data: { span: Value }) => string
+    bulkOverADay: string
+    mixingFor: string
+    speed: string
+    speeds: {
+      slow: string
+      usual: string
+      fast: string
+    }
+    mixedWarms: (data: { k: Value }) => string
+    mixedCools: (data: { k: Value }) => string
+    mixedNothing: string
     mixing: string
     mixings: {
       spoon: string

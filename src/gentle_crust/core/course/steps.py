@@ -222,7 +222,8 @@ def _mix_words(each: Filled, batch: Batch, water: WaterAnswer, rested: bool, fol
     last = message("step-work-in", what=in_order(tuple(each.stage.late or ()))) if late and not folded else NOTHING
     little = sum(line.g for line in lines if line.role == "yeast")
     poured = sum(line.g for line in lines if line.role == "water")
-    return joined(said, order, last, diluted(little, poured, scale_g))
+    woken = message("step-wake-yeast", g=round(little, 1)) if batch.formula.yeast_woken and little else NOTHING
+    return joined(woken, said, order, last, diluted(little, poured, scale_g))
 
 
 def shaping(formula: Formula, vessel: str) -> Message:

@@ -8,10 +8,12 @@ from gentle_crust.core.formula.scaling import weigh
 from gentle_crust.core.leaven.ripening import START_C, Ripening
 from gentle_crust.core.messages import NOTHING, Message, message
 from gentle_crust.core.water.balance import FLOUR, Mix, Part, dough_from, levain_heat, water_for
-from gentle_crust.core.water.plan import WaterAnswer, friction_of, mix_of_formula, plan_water
+from gentle_crust.core.water.mixing import Mixed, Work, friction_of
+from gentle_crust.core.water.plan import WaterAnswer, mix_of_formula, plan_water
 from gentle_crust.core.water.taps import Taps
 
 if TYPE_CHECKING:
+    from gentle_crust.core.course.fill import Filled
     from gentle_crust.core.course.solved import Solved
 
 HOTTEST_POUR_C = 45.0
@@ -27,16 +29,24 @@ def water_of(solved: "Solved") -> WaterAnswer:
     """Water for the dough: flour and salt at the room's warmth when it is stirred, what ripened as warm as it is."""
     asked, kitchen = solved.asked, solved.asked.kitchen
     stirred = min(run.start for run in solved.runs if run.filled.kind in ("autolyse", "mix"))
-    ways = [run.filled.stage.by or "folds" for run in solved.runs if run.filled.kind in ("mix", "knead")]
-    friction = max(dict(kitchen.learnt_k).get(by, friction_of(by)) for by in ways)
+    learnt = dict(kitchen.learnt_k)
+    stages = [run.filled for run in solved.runs if run.filled.kind in ("mix", "knead")]
+    works = [_work(each, learnt) for each in stages]
+    work = max(works, key=lambda each: each.amount * (each.usual_k or friction_of(each.mixing)))
     room = solved.clock.kitchen_at(stirred)
     ripe = [each.ripening for each in solved.beside if each.ripening is not None and each.kind != "feed"]
     mass = sum(each.build.g for each in ripe)
     levain_c = room if not mass else sum(each.build.g * ripe_c(each) for each in ripe) / mass
     weighed = weigh(asked.formula, asked.pieces, asked.scaling_weight_g)
-    mix = mix_of_formula(asked.formula, weighed, room, room, levain_c, friction)
+    mix = mix_of_formula(asked.formula, weighed, room, room, levain_c, work)
     taps = Taps(kitchen.tap_c, kitchen.hot_tap_c, 0.0, kitchen.altitude_m)
     return plan_water(mix, min(asked.dough_c, dough_from(HOTTEST_POUR_C, mix)), taps)
+
+
+def _work(filled: "Filled", learnt_k: dict[str, float]) -> Work:
+    """A stage of mixing or kneading as it warms the dough."""
+    by = filled.stage.by or "folds"
+    return Work(by, None if filled.stage.minutes is None else filled.work_min, usual_k=learnt_k.get(by))
 
 
 def ripe_c(ripening: Ripening) -> float:
@@ -49,7 +59,7 @@ def build_water_c(ripening: Ripening, clock: Clock) -> float:
     room, build = clock.kitchen_at(ripening.start), ripening.build
     seed = Part(build.seed_g, levain_heat(ripening.preferment.hydration_percent / 100), room)
     parts = (Part(build.flour_g, FLOUR, room), seed)
-    mix = Mix(parts, build.flour_g, build.water_g, room, room, room, "levain", STIRRED_K)
+    mix = Mix(parts, build.flour_g, build.water_g, room, room, room, "levain", Mixed(STIRRED_K))
     return min(max(water_for(START_C, mix), COLDEST_BUILD_C), HOTTEST_BUILD_C)
 
 

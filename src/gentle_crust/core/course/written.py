@@ -32,7 +32,7 @@ from gentle_crust.core.errors import CraftError, OutOfRange, Unreadable
 from gentle_crust.core.formula.model import Formula
 from gentle_crust.core.messages import Message, message
 from gentle_crust.core.oven.equipment import Vessel
-from gentle_crust.core.water.plan import friction_of
+from gentle_crust.core.water.mixing import friction_of
 
 MOST_STAGES, MOST_PARTS = 40, 6
 LONGEST_HOLD_H = 240.0

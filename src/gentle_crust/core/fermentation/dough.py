@@ -202,8 +202,12 @@ def _waking(dough: Dough) -> tuple[float, float]:
     """Share of the baker's yeast that is asleep as it goes in, and how long that takes to wake beside instant yeast."""
     woken = min(dough.yeast.woken_min / constant("fermentation", "bakers_yeast", "woken_min"), 1.0)
     dry, whole = YEAST_AS_INSTANT["active_dry"] * dough.active_dry_yeast_g, _as_instant_g(dough)
-    slower = constant("fermentation", "bakers_yeast", "unwoken") - 1
-    return 1 - woken, 1 + slower * (dry / whole if whole > 0 else 0.0)
+    return 1 - woken, _slow_to_wake(dry / whole if whole > 0 else 0.0)
+
+
+def _slow_to_wake(active_dry: float) -> float:
+    """How long yeast takes to wake beside instant yeast when this share of it is active dry."""
+    return 1 + active_dry * (constant("fermentation", "bakers_yeast", "unwoken") - 1)
 
 
 def sugar_food_ml(sugar_percent: float) -> float:
@@ -261,4 +265,7 @@ def makeup_of(formula: Formula) -> Makeup:
         gas_made_ml=made - sugar_food_ml(sugar),
         fat_percent=sum(extra.percent * FAT_IN.get(extra.kind, 0.0) for extra in formula.all_extras),
         malt_percent=sum(extra.percent for extra in formula.all_extras if extra.kind == "malt"),
+        asleep=0.0 if formula.yeast_woken and formula.yeast_kind != "fresh" else 1.0,
+        waking=_slow_to_wake(float(formula.yeast_kind == "active_dry")),
+        osmotolerant=formula.yeast_kind == "osmotolerant",
     )

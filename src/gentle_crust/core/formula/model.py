@@ -13,16 +13,21 @@ from gentle_crust.core.tables import numbers, rows
 PrefermentKind = Literal["levain", "poolish", "biga", "sponge", "old_dough"]
 ExtraKind = Literal["sugar", "honey", "oil", "butter", "milk", "malt", "seeds", "other"]
 SoakerKind = Literal["soaker", "scald"]
-YeastKind = Literal["instant", "active_dry", "fresh"]
+YeastKind = Literal["instant", "active_dry", "fresh", "osmotolerant"]
 Shape = Literal["boule", "batard", "baguette", "slipper", "pan_loaf", "flat_round", "roll"]
 
 WATER_IN = {"milk": 0.88, "butter": 0.15, "honey": 0.17}
 """Share of an extra's weight that is water (practice)."""
-YEAST_AS_INSTANT = {"instant": 1.0, "active_dry": 0.33 / 0.40, "fresh": 0.33}
+YEAST_AS_INSTANT = {"instant": 1.0, "active_dry": 0.33 / 0.40, "fresh": 0.33, "osmotolerant": 1.0}
 """Grams of instant yeast that do the work of one gram of each kind (practice)."""
 RYE_RICH = 0.5
 """Share of rye in all flour from which on a dough is handled as rye (practice)."""
-YEAST_NAMES = {"instant": "Instant yeast", "active_dry": "Active dry yeast", "fresh": "Fresh yeast"}
+YEAST_NAMES = {
+    "instant": "Instant yeast",
+    "active_dry": "Active dry yeast",
+    "fresh": "Fresh yeast",
+    "osmotolerant": "Yeast for sweet doughs",
+}
 
 
 @dataclass(frozen=True)
@@ -128,6 +133,8 @@ class Formula:
     """By feel: hydration may go up to this, from ``hydration_percent``, as the dough asks for it."""
     method: dict[str, Any] | None = field(default=None, hash=False)
     """Its own method as it is written, stage by stage; None: it is made in the style that suits it."""
+    yeast_woken: bool = False
+    """Dry yeast stirred into warm, sweet water for ten minutes before it goes in."""
 
     @property
     def instant_yeast_percent(self) -> float:

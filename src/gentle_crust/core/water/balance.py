@@ -1,23 +1,10 @@
 """Water temperature by heat balance, and by the bakers' factor rule beside it."""
 
-from dataclasses import dataclass, replace
-from typing import Literal
+from dataclasses import dataclass
 
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.messages import NOTHING, Message, message
-
-Mixing = Literal["spoon", "folds", "hand_kneading", "slap_and_fold", "planetary_mixer", "spiral_mixer", "processor"]
-
-FRICTION_K: dict[str, float] = {
-    "spoon": 0.5,
-    "folds": 0.5,
-    "hand_kneading": 2.0,
-    "slap_and_fold": 2.0,
-    "planetary_mixer": 6.5,
-    "spiral_mixer": 7.5,
-    "processor": 15.0,
-}
-"""What mixing adds to a dough's temperature, K (practice)."""
+from gentle_crust.core.water.mixing import Mixed
 
 HEAT_OF_HYDRATION_J_PER_G = 6.0
 """Heat that wetting ordinary flour gives off (tuned; literature 4-15, recalled)."""
@@ -41,7 +28,7 @@ class Part:
 
 @dataclass(frozen=True)
 class Mix:
-    """What the water meets: all other parts, the dry flour that it wets, and how the mixing warms the dough.
+    """What the water meets: all other parts, the dry flour that it wets, and what mixing does to the dough's warmth.
 
     ``leaven`` is levain, dry_yeast or none; ``levain_c`` the temperature of what fermented first, None without it.
     """
@@ -53,7 +40,7 @@ class Mix:
     room_c: float
     levain_c: float | None
     leaven: str
-    friction_k: float
+    mixed: Mixed
     bowl: Part | None = None
 
     @property
@@ -67,10 +54,29 @@ class Mix:
         return self.parts if self.bowl is None else (*self.parts, self.bowl)
 
     @property
-    def given_j(self) -> float:
-        """Heat from friction, which the bowl has no part in, and from wetting the flour, J."""
+    def dough_g(self) -> float:
+        """All that goes into the bowl."""
+        return sum(part.g for part in self.parts) + self.water_g
+
+    @property
+    def wetting_j(self) -> float:
+        """Heat from wetting the flour, J."""
+        return HEAT_OF_HYDRATION_J_PER_G * self.flour_g
+
+    @property
+    def rubbed_k(self) -> float:
+        """What one K of friction, in which the bowl has no part, leaves in the dough at the end, K."""
         dough = _heat_sum(self.parts) + self.water_g * WATER
-        return dough * self.friction_k + HEAT_OF_HYDRATION_J_PER_G * self.flour_g
+        return dough / (self.heat_j_per_k + self.water_g * WATER) * self.mixed.spread
+
+    def at_the_end(self, stirred_c: float, friction_k: float | None = None) -> float:
+        """The dough's warmth after mixing, when what went in together has ``stirred_c``."""
+        friction = self.mixed.friction_k if friction_k is None else friction_k
+        return self.room_c + (stirred_c - self.room_c) * self.mixed.kept + friction * self.rubbed_k
+
+    def at_the_start(self, dough_c: float) -> float:
+        """The warmth that all together must have before it is mixed: :meth:`at_the_end`, the other way round."""
+        return self.room_c + (dough_c - self.room_c - self.mixed.friction_k * self.rubbed_k) / self.mixed.kept
 
 
 def levain_heat(hydration: float) -> float:
@@ -86,21 +92,25 @@ def water_for(target_c: float, mix: Mix) -> float:
     """Temperature that the water must have so that the dough leaves the bowl at ``target_c``."""
     if mix.water_g <= 0:
         raise CraftError("dough.water_g", "water-nothing-to-set-with")
-    lacking = sum(part.g * part.heat_j_per_g_k * (target_c - part.c) for part in mix.all_parts)
-    return target_c + (lacking - mix.given_j) / (mix.water_g * WATER)
+    stirred = mix.at_the_start(target_c)
+    lacking = sum(part.g * part.heat_j_per_g_k * (stirred - part.c) for part in mix.all_parts)
+    return stirred + (lacking - mix.wetting_j) / (mix.water_g * WATER)
+
+
+def stirred_from(water_c: float, mix: Mix) -> float:
+    """What water at ``water_c`` and all else have together before anything is worked, C."""
+    held = sum(part.g * part.heat_j_per_g_k * part.c for part in mix.all_parts) + mix.water_g * WATER * water_c
+    return (held + mix.wetting_j) / (mix.heat_j_per_k + mix.water_g * WATER)
 
 
 def dough_from(water_c: float, mix: Mix) -> float:
     """Dough temperature that water at ``water_c`` gives: the same balance, the other way round."""
-    held = sum(part.g * part.heat_j_per_g_k * part.c for part in mix.all_parts) + mix.water_g * WATER * water_c
-    return (held + mix.given_j) / (mix.heat_j_per_k + mix.water_g * WATER)
+    return mix.at_the_end(stirred_from(water_c, mix))
 
 
 def friction_from(dough_c: float, water_c: float, mix: Mix) -> float:
     """What mixing really added, K, when water at ``water_c`` gave a dough of ``dough_c``."""
-    still = replace(mix, friction_k=0.0)
-    per_k = (_heat_sum(mix.parts) + mix.water_g * WATER) / (mix.heat_j_per_k + mix.water_g * WATER)
-    return (dough_c - dough_from(water_c, still)) / per_k
+    return (dough_c - mix.at_the_end(stirred_from(water_c, mix), 0.0)) / mix.rubbed_k
 
 
 def factor_rule(target_c: float, mix: Mix) -> float:
@@ -109,7 +119,7 @@ def factor_rule(target_c: float, mix: Mix) -> float:
     n is 3, or 4 with a preferment; the rule's friction factor is n times the dough's own warming.
     """
     count = 3 if mix.levain_c is None else 4
-    return count * (target_c - mix.friction_k) - mix.flour_c - mix.room_c - (mix.levain_c or 0.0)
+    return count * (target_c - mix.mixed.friction_k) - mix.flour_c - mix.room_c - (mix.levain_c or 0.0)
 
 
 def why_they_differ(balance_c: float, factor_c: float, mix: Mix) -> Message:

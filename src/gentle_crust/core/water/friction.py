@@ -4,7 +4,7 @@ from dataclasses import dataclass
 
 from gentle_crust.core.errors import within
 from gentle_crust.core.limits import Limit
-from gentle_crust.core.water.plan import friction_of
+from gentle_crust.core.water.mixing import friction_of
 
 MEASURED_K = 1.0
 """Standard deviation of one measured friction: thermometer, flour and room taken together (practice)."""

@@ -12,7 +12,6 @@ from gentle_crust.core.messages import NOTHING, Message, message
 from gentle_crust.core.water.balance import (
     BOWL_J_PER_G_K,
     FLOUR,
-    FRICTION_K,
     MILK,
     OIL,
     SALT,
@@ -26,12 +25,14 @@ from gentle_crust.core.water.balance import (
     water_for,
     why_they_differ,
 )
-from gentle_crust.core.water.taps import ICE_MELTS_AS_K, REFUSED_C, Taps, WaterWarning, draw, warnings
+from gentle_crust.core.water.mixing import Work
+from gentle_crust.core.water.taps import ICE_MELTS_AS_K, REFUSED_C, Taps, WaterWarning, draw, harms, warnings
 
 FRESH_YEAST_HEAT = 3.3
 """Specific heat of fresh yeast, mostly water, J/g K (recalled)."""
 _HEAT = {"sugar": SUGAR, "honey": 2.5, "oil": OIL, "butter": 2.3, "milk": MILK, "salt": SALT, "fresh": FRESH_YEAST_HEAT}
-FREEZES_C = 0.5
+FREEZES_C = -1.0
+"""A dough begins to freeze here: its salt keeps it liquid a little below the water's own point (practice)."""
 NEAR_K = 0.3
 """A dough this near the wanted temperature is the wanted one."""
 
@@ -87,13 +88,6 @@ class Bowl:
         return Part(self.g, BOWL_J_PER_G_K[self.material], self.c)
 
 
-def friction_of(mixing: str) -> float:
-    """What a way of mixing usually adds to the dough's temperature, K. CraftError for an unknown one."""
-    if mixing not in FRICTION_K:
-        raise Unreadable("mixing", "water-mixing-unknown", mixing=mixing, names=tuple(FRICTION_K))
-    return FRICTION_K[mixing]
-
-
 def _check_temperatures(**temperatures: float) -> None:
     for name, value in temperatures.items():
         within(
@@ -104,7 +98,7 @@ def _check_temperatures(**temperatures: float) -> None:
         )
 
 
-def mix_of_dough(dough: Dough, flour_c: float, room_c: float, levain_c: float, friction_k: float) -> Mix:
+def mix_of_dough(dough: Dough, flour_c: float, room_c: float, levain_c: float, work: Work) -> Mix:
     """A batch given in grams. Raises CraftError if no dough can be made of it."""
     makeup(dough)
     _check_temperatures(flour_c=flour_c, room_c=room_c, levain_c=levain_c)
@@ -120,7 +114,8 @@ def mix_of_dough(dough: Dough, flour_c: float, room_c: float, levain_c: float, f
         Part(dough.levain_g, levain_heat(dough.levain_hydration), levain_c),
     )
     leaven = "levain" if dough.levain_g else "dry_yeast" if dry_yeast else "none"
-    return Mix(parts, flour, dough.water_g, flour_c, room_c, levain_c if dough.levain_g else None, leaven, friction_k)
+    mixed = work.on(sum(part.g for part in parts) + dough.water_g)
+    return Mix(parts, flour, dough.water_g, flour_c, room_c, levain_c if dough.levain_g else None, leaven, mixed)
 
 
 def mix_of_formula(
@@ -129,7 +124,7 @@ def mix_of_formula(
     flour_c: float,
     room_c: float,
     levain_c: float,
-    friction_k: float,
+    work: Work,
     bowl: Bowl | None = None,
 ) -> Mix:
     """A formula's final dough; soaked grains are at the room's temperature, what fermented first at ``levain_c``."""
@@ -154,7 +149,8 @@ def mix_of_formula(
     has_yeast = formula.yeast_percent > 0 and formula.yeast_kind != "fresh"
     leaven = "levain" if formula.leaven == "levain" else "dry_yeast" if has_yeast else "none"
     part = bowl.part() if bowl else None
-    return Mix(tuple(parts), flour, water, flour_c, room_c, levain_c if dry else None, leaven, friction_k, part)
+    mixed = work.on(sum(each.g for each in parts) + water)
+    return Mix(tuple(parts), flour, water, flour_c, room_c, levain_c if dry else None, leaven, mixed, part)
 
 
 def plan_water(mix: Mix, target_dough_c: float, taps: Taps) -> WaterAnswer:
@@ -201,6 +197,8 @@ class Poured:
     dough_c: float
     water_c: float
     warnings: tuple[WaterWarning, ...]
+    ice_left_g: float = 0.0
+    """Ice for whose melting there is not heat enough."""
 
 
 def poured(mix: Mix, waters: tuple[Pour, ...]) -> tuple[Mix, float]:
@@ -228,6 +226,15 @@ def dough_from_waters(mix: Mix, waters: tuple[Pour, ...]) -> Poured:
         code = "water-too-little-poured" if really.water_g < mix.water_g else "water-too-much-poured"
         text = message(code, poured=round(really.water_g), asked=round(mix.water_g))
         odd.append(WaterWarning("waters_differ", text))
-    if dough < FREEZES_C:
-        odd.append(WaterWarning("ice_stays", message("water-ice-stays")))
-    return Poured(dough, mean, tuple(odd))
+    ice = sum(water.g for water in waters if water.ice)
+    left = min(unmelted_g(dough, really), ice)
+    if left > 0:
+        odd.append(WaterWarning("ice_stays", message("water-ice-stays", g=round(left))))
+    odd += harms(mean, mix.leaven)
+    return Poured(max(dough, FREEZES_C) if left or dough < FREEZES_C else dough, mean, tuple(odd), left)
+
+
+def unmelted_g(dough_c: float, mix: Mix) -> float:
+    """Ice that stays when a balance that melts all of it gives ``dough_c``: a dough is never colder than it freezes."""
+    lacking_j = max(FREEZES_C - dough_c, 0.0) * (mix.heat_j_per_k + mix.water_g * WATER)
+    return lacking_j / (WATER * ICE_MELTS_AS_K)

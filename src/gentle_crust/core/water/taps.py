@@ -75,27 +75,23 @@ def draw(wanted_c: float, water_g: float, taps: Taps) -> Draw:
     return Draw(warm - from_hot, boiled, 0.0, base + share * (kettle - base), from_hot)
 
 
+def harms(water_c: float, leaven: str) -> list[WaterWarning]:
+    """Whether water at ``water_c`` harms what raises the dough; ``leaven`` is levain, dry_yeast or none."""
+    if leaven == "dry_yeast" and water_c > YEAST_DIES_C:
+        return [WaterWarning("yeast_dies", message("water-kills-yeast"))]
+    if leaven == "levain" and water_c > LEVAIN_SUFFERS_C:
+        return [WaterWarning("levain_suffers", message("water-harms-levain"))]
+    if leaven == "dry_yeast" and water_c < SLEEPY_YEAST_C:
+        return [WaterWarning("yeast_sleepy", message("water-sleepy-yeast"))]
+    return []
+
+
 def warnings(wanted_c: float, drawn: Draw, leaven: str) -> tuple[WaterWarning, ...]:
     """What to be careful with; ``leaven`` is levain, dry_yeast or none."""
-    found: list[WaterWarning] = []
     if wanted_c > REFUSED_C:
-        found.append(WaterWarning("water_too_hot", message("water-hotter-than-any-dough")))
-    elif leaven == "dry_yeast" and drawn.water_c > YEAST_DIES_C:
-        found.append(WaterWarning("yeast_dies", message("water-kills-yeast")))
-    elif leaven == "levain" and drawn.water_c > LEVAIN_SUFFERS_C:
-        found.append(
-            WaterWarning(
-                "levain_suffers",
-                message("water-harms-levain"),
-            )
-        )
-    if leaven == "dry_yeast" and drawn.water_c < SLEEPY_YEAST_C:
-        found.append(
-            WaterWarning(
-                "yeast_sleepy",
-                message("water-sleepy-yeast"),
-            )
-        )
+        found = [WaterWarning("water_too_hot", message("water-hotter-than-any-dough"))]
+    else:
+        found = harms(drawn.water_c, leaven)
     if drawn.kettle_g > 0:
         found.append(WaterWarning("kettle_scalds", message("water-kettle-scalds")))
     if drawn.water_c - wanted_c > 0.5:

@@ -182,6 +182,7 @@ course-preferment-biga = Biga
 course-preferment-sponge = Sponge
 step-preferment = { $kind }: { MASS($flour) } flour, { MASS($water) } water at { WARMTH($warm) }, { $yeast } g instant yeast. Cover.
 step-kept = { MASS($kept) } of it goes back into the jar.
+step-wake-yeast = First { MASS($g) } of yeast into a little of the water at { WARMTH(38) }, with a pinch of sugar, for ten minutes.
 step-diluted = Too little for the scale: stir { MASS($weighed) } of the yeast into { MASS($water) } of the water, use { MASS($part) } of it.
 step-soak = { $name }: stir into its water, cover.
 step-scald = { $name }: pour its boiling water over it, stir, cover, let it cool.

@@ -88,6 +88,7 @@ line-soaking-water = water { $percent } %
 line-not-bound = (not bound)
 yeast-instant = Instant yeast
 yeast-active_dry = Active dry yeast
+yeast-osmotolerant = Yeast for sweet doughs
 yeast-fresh = Fresh yeast
 label-local-rules = Local food rules decide what a label must name, in what order and how: this list is a start, not a label. Traces from the bakery are not in it.
 feel-stiff = stiff

@@ -31,6 +31,7 @@ limit-doughs-temperature-at-loading = The dough's temperature at loading
 limit-doughs-thermometer = The dough's thermometer
 limit-doughs-yeast = The dough's yeast
 limit-empty-jar = The empty jar
+limit-minutes-of-mixing = The minutes of mixing
 limit-pictures = Pictures
 limit-feeds-a-week = Feeds on a day or in a week
 limit-flour-mixed-in = The flour that is mixed in

@@ -30,7 +30,7 @@ const wish = reactive({
   needed_g: 400,
   hydration: null as number | null,
   flour_kind: 'strong_white',
-  yeast_kind: 'instant' as 'instant' | 'active_dry' | 'fresh',
+  yeast_kind: 'instant' as 'instant' | 'active_dry' | 'fresh' | 'osmotolerant',
   startDay: dayKey(now.value),
   start: '20:00',
   ripeDay: dayAfter(dayKey(now.value), 1),

@@ -183,6 +183,11 @@ const feelTo = computed({
           <PickField v-model="yeast" :label="t.yeastKind" hide-label :options="yeasts" />
         </LineRow>
         <div class="pair">
+          <TickField
+            v-if="form.yeast_percent && form.yeast_kind !== 'fresh'"
+            v-model="form.yeast_woken"
+            :label="t.yeastWoken"
+          />
           <TickField v-model="form.salt_late" :label="t.saltLate" />
           <TickField v-model="byFeel" :label="t.byFeel" />
           <NumberField v-if="byFeel" v-model="feelTo" :label="t.feelTo" unit="%" counts="hydration" />

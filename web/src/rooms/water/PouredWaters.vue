@@ -39,10 +39,10 @@ async function begin() {
     .map((each) => ({ ...each, g: Math.round(each.g), c: Math.round(each.c) }))
 }
 const body = () => {
-  const { formula_id, version, pieces, scaling_weight_g, flour_c, room_c, levain_c, mixing, bowl } =
-    props.asked
-  const batch = { formula_id, version, pieces, scaling_weight_g, flour_c, room_c, levain_c, mixing, bowl }
-  return { ...batch, waters: waters.value.map((each) => ({ ...each })) }
+  const { formula_id, version, pieces, scaling_weight_g, flour_c, room_c, levain_c } = props.asked
+  const { mixing, mixing_min, speed, bowl } = props.asked
+  const batch = { formula_id, version, pieces, scaling_weight_g, flour_c, room_c, levain_c, bowl }
+  return { ...batch, mixing, mixing_min, speed, waters: waters.value.map((each) => ({ ...each })) }
 }
 const said = (error: unknown) => (error instanceof Refused && error.message ? error.message : words.failed)
 const {

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { limits } from '../../api/limits'
-import type { Settings } from '../../api/client'
+import type { Schemas, Settings } from '../../api/client'
 import WaterJugs from '../../charts/WaterJugs.vue'
 import AmountField from '../../forms/AmountField.vue'
 import FormulaPicker from '../../forms/FormulaPicker.vue'
+import MaybeField from '../../forms/MaybeField.vue'
 import MassField from '../../forms/MassField.vue'
 import PickField from '../../forms/PickField.vue'
 import TickField from '../../forms/TickField.vue'
@@ -23,7 +24,7 @@ const props = defineProps<{
 }>()
 const t = words.water
 const { lineOf } = useFormulas()
-const { warmth, mass, difference, say } = useUnits()
+const { warmth, toDegrees, mass, difference, say, span } = useUnits()
 const { asked, answer, refused, pending, current, take, bowl } = useWater(
   props.first,
   props.pieces,
@@ -61,6 +62,20 @@ const friction = computed(() => {
   const rests = found.mixes === 0 ? t.usual : t.mixes({ count: found.mixes })
   return `${t.mixings[found.mixing as keyof typeof t.mixings]} ${t.adds} ${difference(found.k, 1)}: ${rests}`
 })
+const speeds = Object.entries(t.speeds).map(([value, label]) => ({
+  value: value as NonNullable<WaterBody['speed']>,
+  label,
+}))
+const byMotor = computed(() => ['planetary_mixer', 'spiral_mixer', 'processor'].includes(asked.mixing))
+const warmthSpan = (each: Schemas['Advice']) =>
+  `${Math.round(toDegrees(each.low_c))}–${warmth(Math.round(each.high_c))}`
+const bulkOf = (each: Schemas['Advice']) =>
+  each.bulk_h == null ? t.bulkOverADay : t.bulkAbout({ span: span(5 * Math.round(12 * each.bulk_h)) })
+const mixed = computed(() => {
+  const k = answer.value?.mixed_k ?? 0
+  if (Math.abs(k) < 0.05) return t.mixedNothing
+  return (k > 0 ? t.mixedWarms : t.mixedCools)({ k: difference(Math.abs(k), 1) })
+})
 const off = computed(() => {
   const found = answer.value?.water
   return found ? Math.abs(found.dough_c - asked.target_dough_c) >= 0.3 : false
@@ -75,6 +90,16 @@ const off = computed(() => {
       <AmountField v-model="howMany" :label="words.plan.fields.pieces" v-bind="limits.PIECES" :step="1" />
       <WarmthSlider v-model="asked.target_dough_c" :label="t.wanted" v-bind="limits.DOUGH_C" />
       <PickField v-model="asked.mixing" :label="t.mixing" :options="mixings" />
+      <div class="work">
+        <MaybeField
+          v-model="asked.mixing_min"
+          :label="t.mixingFor"
+          unit="min"
+          :digits="1"
+          :usual="answer?.mixing_min"
+        />
+        <PickField v-if="byMotor" v-model="asked.speed" :label="t.speed" :options="speeds" />
+      </div>
       <h2>{{ t.now }}</h2>
       <WarmthSlider v-model="asked.flour_c" :label="t.flour" v-bind="limits.INGREDIENT_C" />
       <WarmthSlider v-model="asked.room_c" :label="t.room" v-bind="limits.INGREDIENT_C" />
@@ -133,8 +158,26 @@ const off = computed(() => {
               </div>
             </dl>
             <p v-if="answer.water.factor_why" class="reason">{{ say(answer.water.factor_why) }}</p>
-            <p class="small quiet">{{ friction }}.</p>
+            <p class="small quiet">{{ friction }}. {{ mixed }}</p>
           </div>
+        </div>
+      </section>
+      <section v-if="answer">
+        <h2 class="advised">{{ t.advice }}</h2>
+        <div class="advice" role="group" :aria-label="t.advice">
+          <button
+            v-for="each in answer.advice"
+            :key="each.pace"
+            type="button"
+            :aria-pressed="asked.target_dough_c >= each.low_c && asked.target_dough_c <= each.high_c"
+            @click="asked.target_dough_c = each.aim_c"
+          >
+            <span class="pace">
+              <strong>{{ t.paces[each.pace] }}</strong>
+              <span class="clock">{{ warmthSpan(each) }}</span>
+            </span>
+            <span class="small quiet">{{ say(each.why) }} {{ bulkOf(each) }}</span>
+          </button>
         </div>
       </section>
       <PouredWaters v-if="answer" :asked="asked" :newest="current" />
@@ -218,6 +261,40 @@ h2 {
 .reason {
   max-width: 68ch;
 }
+.advised {
+  margin: 0 0 6px;
+  font-size: 1.375rem;
+}
+.advice {
+  display: grid;
+  grid-template-columns: repeat(3, minmax(0, 1fr));
+  gap: 0 14px;
+}
+.advice button {
+  display: grid;
+  gap: 2px;
+  padding: 8px 8px 8px 10px;
+  border: 0;
+  border-left: 3px solid var(--hairline);
+  background: none;
+  text-align: left;
+  align-content: start;
+  cursor: pointer;
+}
+.advice button[aria-pressed='true'] {
+  border-left-color: var(--ink);
+  background: var(--paper);
+}
+.pace {
+  display: flex;
+  justify-content: space-between;
+  gap: 12px;
+}
+.work {
+  display: flex;
+  gap: 14px;
+  align-items: end;
+}
 .error {
   padding: 10px 14px;
   border-radius: var(--corner);
@@ -244,7 +321,8 @@ h2 {
   .huge {
     font-size: 3.5rem;
   }
-  .how {
+  .how,
+  .advice {
     grid-template-columns: minmax(0, 1fr);
   }
 }

@@ -26,6 +26,8 @@ export function useWater(formula: FormulaLine, pieces: number | null, settings: 
     scaling_weight_g: formula.scaling_weight_g,
     target_dough_c: formula.dough_c,
     mixing: old.mixing ?? (formula.mixing as WaterBody['mixing']),
+    mixing_min: null,
+    speed: 'usual',
     flour_c: room,
     room_c: room,
     levain_c: room,
@@ -40,6 +42,12 @@ export function useWater(formula: FormulaLine, pieces: number | null, settings: 
     (body) => ask(api.POST('/api/water', { body })),
   )
   watch(asked, () => localStorage.setItem(KEY, JSON.stringify({ mixing: asked.mixing, ice_c: asked.ice_c })))
+
+  /** Another way of mixing is done for its own usual minutes. */
+  watch(
+    () => asked.mixing,
+    () => Object.assign(asked, { mixing_min: null, speed: 'usual' }),
+  )
 
   /** A formula brings its own warmth and pieces. */
   function take(other: FormulaLine) {

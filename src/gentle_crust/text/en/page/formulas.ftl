@@ -35,7 +35,9 @@ formulas-yeast = Yeast
 formulas-yeastKind = Kind of yeast
 formulas-yeasts-instant = Instant yeast
 formulas-yeasts-active_dry = Active dry yeast
+formulas-yeasts-osmotolerant = Yeast for sweet doughs
 formulas-yeasts-fresh = Fresh yeast
+formulas-yeastWoken = Yeast woken in warm, sweet water first
 formulas-preferment = Ferments first
 
 ## formulas-preferments: by code
