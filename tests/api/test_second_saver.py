@@ -189,10 +189,11 @@ def test_a_cultures_pictures_stand_in_the_order_they_were_taken_and_one_that_was
     assert client.get("/api/cultures/brack/pictures/now").status_code == 404, "it is another culture's"
     assert [each["id"] for each in client.post(f"{path}/older/restore").json["culture"]["pictures"]] == ["older", "now"]
     assert client.get(f"{path}/older").data == first.data
-    assert (
-        client.put(f"{path}/later?at=2027-01-01T10:00", data=picture(50)).json["culture"]["pictures"][-1]["id"]
-        == "later"
-    )
+    ahead = client.put(f"{path}/later?at=2027-01-01T10:00", data=picture(50)).json["culture"]["pictures"]
+    taken = {each["id"]: each["taken"] for each in ahead}
+    assert taken["later"] == taken["now"], "a camera's clock that is ahead is not believed"
+    refused = client.put(f"{path}/other?at=noon", data=picture(50))
+    assert refused.status_code == 422 and refused.json["errors"][0]["field"] == "at"
 
 
 def test_a_culture_keeps_so_many_pictures_and_says_so(client):
