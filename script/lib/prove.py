@@ -181,6 +181,11 @@ def kills() -> Proof:
     return _tests("tests/api/test_kill.py", said=r"\d+ writes acknowledged.*")
 
 
+def screens() -> Proof:
+    """Every room in every size, by day and by night, in every state: the browser tests whole, not a sample of them."""
+    return _tests("tests/browser", said=r"\d+ passed.*")
+
+
 def damage() -> Proof:
     """Every kind of row damaged in every way: it is named, can be had and put away, and all else answers."""
     return _tests("tests/store/test_damage.py", said=r"\d+ passed.*")
@@ -260,6 +265,7 @@ PROOFS: dict[str, Callable[[], Proof]] = {
     "damage": damage,
     "old_stores": old_stores,
     "requests": requests,
+    "screens": screens,
     "reader": reader,
     "whole_bake": whole_bake,
     "feeds": feeds,
