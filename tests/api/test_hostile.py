@@ -177,6 +177,6 @@ def test_refusals_have_the_status_of_their_kind(client):
     assert problem(client.get("/api/plans/nobody"), 404)["title"] == "Not here"
     assert problem(client.post("/api/plan", json={"formula_id": "nobody"}), 422)["errors"][0]["field"] == "formula_id"
     out = problem(client.post("/api/plan", json={"formula_id": "tidewater-country", "pieces": 1000}), 422)
-    assert "between 1 and 100" in out["detail"]
+    assert "between 1 and 400" in out["detail"]
     missing = problem(client.post("/api/plan", json={}), 422)
     assert missing["errors"][0]["field"] == "formula_id"

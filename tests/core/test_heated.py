@@ -38,7 +38,7 @@ def at_minutes(preheated):
 
 def test_a_base_from_the_hob_browns_below_almost_as_a_hot_pot_and_above_as_a_cold_one():
     hot, hob, cold = (at_minutes(each) for each in (True, "hob", False))
-    assert hot["base_colour"] > hob["base_colour"] > cold["base_colour"] + 10
+    assert hot["base_colour"] > hob["base_colour"] > cold["base_colour"] + 5
     assert hot["colour"] > hob["colour"] > cold["colour"]
     assert hot["core_c"] > hob["core_c"] > cold["core_c"]
     assert hob["base_colour"] - cold["base_colour"] > 2 * (hot["base_colour"] - hob["base_colour"]) - 8

@@ -227,7 +227,7 @@ STEAMS = [row["kind"] for row in rows("steam")]
 
 
 @settings(
-    max_examples=2000 if os.environ.get("GENTLE_CRUST_PROVE") else 150,
+    max_examples=5000 if os.environ.get("GENTLE_CRUST_PROVE") else 150,
     deadline=None,
     phases=[Phase.generate],
     suppress_health_check=[HealthCheck.too_slow],

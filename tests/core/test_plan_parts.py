@@ -242,7 +242,7 @@ def test_what_cannot_be_met_is_named(change, code):
     [
         ({"dough_c": 46}, "dough_c"),
         ({"pieces": 0}, "pieces"),
-        ({"pieces": 101}, "pieces"),
+        ({"pieces": 401}, "pieces"),
         ({"scaling_weight_g": 10}, "scaling_weight_g"),
         ({"formula": replace(FORMULAS["levain"], hydration_percent=200)}, "hydration_percent"),
     ],

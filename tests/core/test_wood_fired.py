@@ -47,7 +47,8 @@ def test_set_points_heater_and_preheat_mean_nothing_when_it_is_fired():
 def test_it_cools_under_its_bread_and_other_ovens_have_no_floor():
     curve = answer(oven={"kind": "wood", "fired": {"floor_c": 290, "dome_c": 310}})["curve"]
     assert curve[-1]["floor_c"] < curve[0]["floor_c"]
-    electric = answer(oven={"kind": "electric"}, stages=[{"minutes": 5, "setpoint_c": 240}])["curve"][0]
+    one = STICKS | {"pieces": 1}
+    electric = answer(loaf=one, oven={"kind": "electric"}, stages=[{"minutes": 5, "setpoint_c": 240}])["curve"][0]
     assert not {"floor_c", "dome_c"} & set(electric)
 
 

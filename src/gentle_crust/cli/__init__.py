@@ -20,6 +20,7 @@ QUESTIONS = (
     ("weigh", "a written recipe's lines in grams, low to high"),
     ("formula", "a formula in percent as a scaled weigh list"),
     ("bake", "what oven, vessel, steam and loaf do together, minute by minute"),
+    ("choose", "every way to bake a loaf with a kit, the best for a wish first"),
     ("plan", "a formula and a method by the clock: stages, steps, bake, and what of it cannot be met"),
     ("judge", "whether a dough, a culture or a loaf is ready, and what to do"),
 )

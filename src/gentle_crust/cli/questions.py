@@ -27,7 +27,7 @@ from gentle_crust.core.readiness.prior import ShareBand
 from gentle_crust.core.water.mixing import Mixing, Speed, Work
 from gentle_crust.core.water.plan import Bowl, Pour, dough_from_waters, mix_of_dough, plan_water
 from gentle_crust.core.water.taps import Taps
-from gentle_crust.interchange import bake_json, dough_json, plan_json
+from gentle_crust.interchange import bake_json, choose_json, dough_json, plan_json
 from gentle_crust.interchange.bake_json import BakeInput
 from gentle_crust.interchange.dough_json import DoughInput, FlourShareInput, Number, Strict
 from gentle_crust.text.render import shown
@@ -208,6 +208,7 @@ def list_cues() -> int:
 
 QUESTIONS: dict[str, tuple[type[BaseModel], Callable[[str], dict[str, Any]]]] = {
     "bake": (BakeInput, bake_json.answer),
+    "choose": (choose_json.ChooseInput, choose_json.answer),
     "plan": (PlanQuestion, plan_json.answer),
     "judge": (JudgeInput, _judge),
     "forecast": (dough_json.ForecastInput, dough_json.forecast_answer),

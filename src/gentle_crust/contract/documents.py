@@ -100,6 +100,10 @@ def _kitchen_4(body: Body) -> None:
     """No older bake of a baker's own was of a pot warmed on the hob: nothing is to be raised."""
 
 
+def _kitchen_5(body: Body) -> None:
+    """No older kitchen had a rack oven: nothing is to be raised."""
+
+
 def _formula_3(body: Body) -> None:
     """The first formulas had no method of their own."""
     body.setdefault("method", None)
@@ -162,7 +166,7 @@ def _culture_2(body: Body) -> None:
         schedule["times"] = [{"hour": schedule.pop("hour"), "weekday": schedule.pop("weekday", None)}]
 
 
-KITCHEN: Document[Settings] = Document("kitchen", Adapted(Settings), (_kitchen_2, _kitchen_3, _kitchen_4))
+KITCHEN: Document[Settings] = Document("kitchen", Adapted(Settings), (_kitchen_2, _kitchen_3, _kitchen_4, _kitchen_5))
 PANTRY: Document[Pantry] = Document("pantry", Adapted(Pantry))
 FORMULA: Document[Formula] = Document("formula", Adapted(Formula), (of_several_preferments, _formula_3, _formula_4))
 ASKED: Document[Asked] = Document("question of the plan", Adapted(Asked), (_asked_2, _asked_3))

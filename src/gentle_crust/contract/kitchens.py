@@ -13,7 +13,7 @@ from gentle_crust.core import limits
 from gentle_crust.core.limits import Limit
 from gentle_crust.core.messages import Message
 from gentle_crust.core.oven.equipment import Oven, Vessel
-from gentle_crust.core.oven.kit import OvenStage, Preheated, Steam
+from gentle_crust.core.oven.kit import OvenKind, OvenStage, Preheated, Steam
 from gentle_crust.core.oven.steps import Tool
 
 
@@ -30,7 +30,7 @@ class OvenBody(Strict):
         "shelf_cm2": limits.SHELF_CM2,
     }
 
-    kind: Literal["electric", "electric_fan", "gas", "built_in_steam", "wood"] = "electric"
+    kind: OvenKind = "electric"
     top_c: Number = 250
     volume_l: Number = 55
     heater_w: Number | None = None

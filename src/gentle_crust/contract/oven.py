@@ -12,7 +12,7 @@ from gentle_crust.core.limits import Limit
 from gentle_crust.core.messages import Message, message
 from gentle_crust.core.oven.doneness import SHADES, Lag, Sign
 from gentle_crust.core.oven.hazards import Hazard
-from gentle_crust.core.oven.kit import OvenStage, Preheated, Steam
+from gentle_crust.core.oven.kit import OvenKind, OvenStage, Preheated, Steam
 from gentle_crust.core.oven.loads import Load
 from gentle_crust.core.oven.ranking import Point, Serves, Wish
 from gentle_crust.core.oven.schools import School
@@ -57,7 +57,7 @@ class OvenLoafBody(Strict):
     pieces: Annotated[int, Field(ge=1, le=60)] | None = None
     piece_g: Number | None = None
     cold: bool = True
-    wish: Literal["usual", "thin", "thick", "soft", "tall", "many", "tidy"] = "usual"
+    wish: Literal["usual", "thin", "thick", "soft", "tall", "shiny", "many", "little_work"] = "usual"
 
     def asked(self) -> AskedLoaf:
         """As the kitchen takes it."""
@@ -273,7 +273,7 @@ class OvenDialBody(Strict):
 class CalibrateBody(Strict):
     """What was measured."""
 
-    kind: Literal["electric", "electric_fan", "gas", "built_in_steam", "wood"]
+    kind: OvenKind
     volume_l: Annotated[float, Field(ge=10, le=400)]
     heat_up: Annotated[list[HeatUpBody], Field(max_length=60)] = []
     dial: Annotated[list[OvenDialBody], Field(max_length=20)] = []

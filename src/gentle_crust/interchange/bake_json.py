@@ -1,5 +1,6 @@
 """A bake as JSON: the question, and the answer a minute at a time."""
 
+from dataclasses import replace
 from typing import Annotated, Any, Literal
 
 import numpy as np
@@ -7,10 +8,12 @@ from pydantic import Field, StrictBool
 
 from gentle_crust.contract.strict import Number, Strict
 from gentle_crust.core.errors import CraftError
+from gentle_crust.core.oven.at_once import at_once, in_loads
 from gentle_crust.core.oven.bake import Bake, Baked, bake
 from gentle_crust.core.oven.hazards import hazards
 from gentle_crust.core.oven.kit import Fired, InVessel, OvenHeat, OvenKind, OvenStage, Preheat, Preheated, Steam
-from gentle_crust.core.oven.loaf import Loaf
+from gentle_crust.core.oven.loaf import Loaf, checked
+from gentle_crust.core.oven.profile import RECOVERY_MIN
 from gentle_crust.text.render import say
 
 _CORES = (90, 93, 96)
@@ -28,6 +31,10 @@ class LoafInput(Strict):
     milk: Number = 0.0
     malt: Number = 0.0
     cold_hours: Number = 0.0
+
+    def loaf(self) -> Loaf:
+        """As the core takes it."""
+        return Loaf(**self.model_dump())
 
 
 class VesselInput(Strict):
@@ -121,7 +128,7 @@ class BakeInput(Strict):
         heating = self.preheat or PreheatInput(setpoint_c=first.setpoint_c, minutes=50, fan=first.fan)
         steam = self.steam if isinstance(self.steam, list) else [self.steam]
         return Bake(
-            Loaf(**self.loaf.model_dump()),
+            self.loaf.loaf(),
             InVessel(self.vessel.kind, hot, self.vessel.base_kg, self.vessel.lid_kg, self.vessel.inside_l),
             self.oven.heat(),
             Preheat(**heating.model_dump()),
@@ -135,13 +142,28 @@ class BakeInput(Strict):
 def answer(text: str) -> dict[str, Any]:
     """The bake asked for in JSON, simulated. CraftError for what cannot or must not be."""
     asked = BakeInput.model_validate_json(text).bake()
+    most = at_once(checked(asked.loaf), asked.vessel.kind, asked.oven.volume_l, asked.oven.kind, asked.vessel.inside_l)
+    if most < 1:
+        raise CraftError("loaf.dough_g", "oven-no-room", grams=round(asked.loaf.dough_g))
+    if asked.loaf.pieces > most:
+        bake(replace(asked, loaf=replace(asked.loaf, pieces=most)))
+        return {"fits": False, "loads": _loads(asked, most)}
     went = bake(asked)
     found = hazards(asked)
     for hazard in found:
         if hazard.weight == "refused":
             raise CraftError(hazard.field, hazard.text.code, **hazard.text.values)
     said = [{"code": hazard.code, "text": str(say(hazard.text))} for hazard in found]
-    return {**course(asked, went), "warnings": said}
+    return {"fits": True, **course(asked, went), "warnings": said}
+
+
+def _loads(asked: Bake, most: int) -> list[dict[str, Any]]:
+    """What goes in when, minutes from the first loading: the oven comes back to heat between two loads."""
+    each = asked.minutes + RECOVERY_MIN
+    return [
+        {"pieces": pieces, "at_min": round(place * each)}
+        for place, pieces in enumerate(in_loads(asked.loaf.pieces, most))
+    ]
 
 
 def course(asked: Bake, went: Baked) -> dict[str, Any]:

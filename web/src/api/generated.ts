@@ -2781,7 +2781,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "electric" | "electric_fan" | "gas" | "built_in_steam" | "wood";
+            kind: "electric" | "electric_fan" | "gas" | "built_in_steam" | "wood" | "rack";
             /** Volume L */
             volume_l: number;
         };
@@ -3283,7 +3283,7 @@ export interface components {
              * Oven
              * @default electric
              */
-            oven: components["schemas"]["CourseOvenBody"] | ("electric" | "electric_fan" | "gas" | "built_in_steam" | "wood");
+            oven: components["schemas"]["CourseOvenBody"] | ("electric" | "electric_fan" | "gas" | "built_in_steam" | "wood" | "rack");
             /** Proofer C */
             proofer_c?: number | null;
             /**
@@ -3367,7 +3367,7 @@ export interface components {
              * @default electric
              * @enum {string}
              */
-            kind: "electric" | "electric_fan" | "gas" | "built_in_steam" | "wood";
+            kind: "electric" | "electric_fan" | "gas" | "built_in_steam" | "wood" | "rack";
             /** Name */
             name?: string | null;
             /** Offset K */
@@ -3481,7 +3481,7 @@ export interface components {
             /** Order */
             order?: string[] | null;
             /** Oven */
-            oven?: components["schemas"]["CourseOvenBody"] | ("electric" | "electric_fan" | "gas" | "built_in_steam" | "wood") | null;
+            oven?: components["schemas"]["CourseOvenBody"] | ("electric" | "electric_fan" | "gas" | "built_in_steam" | "wood" | "rack") | null;
             /** Path */
             path?: components["schemas"]["CoursePathBody"][] | null;
             /** Place */
@@ -6457,7 +6457,7 @@ export interface components {
              * @default electric
              * @enum {string}
              */
-            kind: "electric" | "electric_fan" | "gas" | "built_in_steam" | "wood";
+            kind: "electric" | "electric_fan" | "gas" | "built_in_steam" | "wood" | "rack";
             /**
              * Name
              * @default
@@ -6607,7 +6607,7 @@ export interface components {
              * @default electric
              * @enum {string}
              */
-            kind: "electric" | "electric_fan" | "gas" | "built_in_steam" | "wood";
+            kind: "electric" | "electric_fan" | "gas" | "built_in_steam" | "wood" | "rack";
             /**
              * Name
              * @default
@@ -6704,7 +6704,7 @@ export interface components {
              * @default usual
              * @enum {string}
              */
-            wish: "usual" | "thin" | "thick" | "soft" | "tall" | "many" | "tidy";
+            wish: "usual" | "thin" | "thick" | "soft" | "tall" | "shiny" | "many" | "little_work";
         };
         /**
          * OvenLoafSignsBody

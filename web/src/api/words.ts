@@ -1033,7 +1033,8 @@ export interface Words {
       soft: string
       tall: string
       many: string
-      tidy: string
+      shiny: string
+      little_work: string
     }
     ways: string
     hot: string

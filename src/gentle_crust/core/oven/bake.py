@@ -27,6 +27,7 @@ from gentle_crust.core.oven.kit import (
     OvenStage,
     Preheat,
     Steam,
+    VesselHeat,
     oven_row,
     steam_of,
     vessel_heat,
@@ -40,6 +41,8 @@ Array = NDArray[np.float64]
 GOLDEN, DEEP, VERY_DARK = 40.0, 60.0, 80.0
 ROOM_C = 21.0
 _MOST_MIN = 480.0
+_SOAKED_MIN = 30.0
+"""A wood-fired oven of which nothing else is said has stood so long since it was raked out."""
 _MASS_SHARE_M2 = 0.115
 """A flat base answers with the part that lies under its loaves: all of it from this area on (estimated)."""
 
@@ -240,8 +243,11 @@ def _pot(vessel: InVessel, pieces: int, base_skin_m2: float, loaf_l: float, fire
     lidded = heat.lid_kg > 0
     lid_kg = float(vessel.lid_kg or heat.lid_kg) if lidded else 0.0
     inside = float(vessel.inside_l or heat.inside_l)
+    base_j_k = float(vessel.base_kg or heat.base_kg) * heat.base_j_kg_k * share * units
+    if vessel.kind == "oven_floor" and fired:
+        return _floor(heat, pieces * base_skin_m2)
     return Pot(
-        base_j_k=float(vessel.base_kg or heat.base_kg) * heat.base_j_kg_k * share * units,
+        base_j_k=base_j_k * heat.face,
         base_m2=heat.base_m2 * share * units,
         lid_j_k=max(lid_kg * heat.base_j_kg_k * units, 1.0),
         lid_m2=heat.lid_m2 * units,
@@ -257,6 +263,39 @@ def _pot(vessel: InVessel, pieces: int, base_skin_m2: float, loaf_l: float, fire
         base_hot=vessel.preheated == "whole" or (fired and vessel.kind == "oven_floor"),
         base_c=HOB_C if vessel.preheated == "hob" else 0.0,
         lid_hot=vessel.preheated in ("whole", "lid"),
+        under_j_k=base_j_k * (1 - heat.face) if heat.face < 1 else 0.0,
+        under_w_k=heat.joint_w_k * share * units,
+    )
+
+
+_FLOOR_FACE_KG_M2, _FLOOR_KG_M2, _FLOOR_W_M2_K = 9.0, 250.0, 95.0
+"""A floor of brick: its face of 15 mm, what lies under that, and the heat that passes between them (estimated)."""
+_FLOOR_OPEN = 0.3
+"""Of the floor under the loaves, as much again is open to the dome around them (estimated)."""
+
+
+def _floor(heat: VesselHeat, loaves_m2: float) -> Pot:
+    """The part of a fired oven's floor that its loaves stand on."""
+    area = loaves_m2 * (1 + _FLOOR_OPEN)
+    return Pot(
+        base_j_k=_FLOOR_FACE_KG_M2 * heat.base_j_kg_k * area,
+        base_m2=_FLOOR_OPEN * loaves_m2,
+        lid_j_k=1.0,
+        lid_m2=heat.lid_m2,
+        emissivity=heat.emissivity,
+        lid_emissivity=heat.lid_emissivity,
+        contact=heat.contact,
+        dry_extra=heat.dry_extra,
+        inner=heat.inner_w_m2_k,
+        seen_wall=heat.wall_seen,
+        free_l=0.5,
+        leak_s=1.0,
+        has_lid=False,
+        base_hot=True,
+        base_c=0.0,
+        lid_hot=False,
+        under_j_k=_FLOOR_KG_M2 * heat.base_j_kg_k * area,
+        under_w_k=_FLOOR_W_M2_K * area,
     )
 
 
@@ -267,13 +306,18 @@ def _oven(oven: OvenHeat) -> Oven:
         air_j_k=c.air_j_k * oven.volume_l / 55,
         wall_j_k=row["wall_kj_k"] * 1e3 * size,
         wall_m2=c.wall_m2 * size,
-        loss_w_k=row["loss_w_k"] * size,
+        loss_w_k=0.0 if row["store_kj_k"] else row["loss_w_k"] * size,
         steam_s=row["steam_s"],
         heater_w=0.0 if oven.kind == "wood" else float(oven.heater_w),
         floor_k=row["floor_shift_k"],
         offset_k=float(oven.offset_k),
         litres=float(oven.volume_l),
         fired=oven.kind == "wood",
+        store_j_k=row["store_kj_k"] * 1e3 * size,
+        store_w_k=row["store_w_k"] * size,
+        store_loss_w_k=row["loss_w_k"] * size,
+        radiates=row["radiates"],
+        draught=row["draught"],
     )
 
 
@@ -286,6 +330,7 @@ def _course(asked: Bake) -> Course:
         preheat_fan=bool(asked.preheat.fan),
         floor_c=float(fired.floor_c if fired else asked.preheat.setpoint_c),
         dome_c=float(fired.dome_c if fired else asked.preheat.setpoint_c),
+        soaked_min=float(fired.soaked_min if fired else _SOAKED_MIN),
         ends=np.cumsum([float(stage.minutes) for stage in stages]),
         setpoints=np.array([float(stage.setpoint_c) for stage in stages]),
         covered=np.array([float(stage.covered) for stage in stages]),

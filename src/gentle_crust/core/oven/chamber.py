@@ -46,6 +46,9 @@ _ICE_J_KG = 334e3 + 100 * 4180.0 + LATENT_J_KG
 class Oven(NamedTuple):
     """An oven: heat held by air and wall (J/K), wall's skin (m2), loss (W/K), steam's fading (s), heater (W), litres.
 
+    ``store_j_k`` is what lies behind the wall of an oven of brick and gives its heat back through ``store_w_k``, and
+    loses some outside; ``radiates`` how strongly its walls shine beside those of an electric one,
+    ``draught`` how much its air moves beside it.
     ``floor_k`` is how much hotter a burner keeps what stands above it; ``offset_k`` how far over its dial it runs.
     """
 
@@ -59,6 +62,11 @@ class Oven(NamedTuple):
     offset_k: float
     litres: float
     fired: bool
+    store_j_k: float
+    store_w_k: float
+    store_loss_w_k: float
+    radiates: float
+    draught: float
 
 
 class Metal(NamedTuple):
@@ -88,6 +96,18 @@ def after(dt: float, part: Metal, air: float, wall: float) -> float:
     held = part.j_k / dt
     warm = part.to_air * air + part.to_wall * wall + part.given_w
     return (held * part.own_c + warm) / (held + part.to_air + part.to_wall)
+
+
+@compiled()
+def joined_at(
+    dt: float, face: float, behind: float, face_j_k: float, behind_j_k: float, joint_w_k: float, there: bool
+) -> tuple[float, float]:
+    """A face and what lies behind it after ``dt`` s, C: heat flows between them and none is lost."""
+    if not there or behind_j_k <= 0:
+        return face, behind
+    evens = joint_w_k * (1 / face_j_k + 1 / behind_j_k)
+    moved_j = (behind - face) / (1 / face_j_k + 1 / behind_j_k) * (1 - np.exp(-dt * evens))
+    return face + moved_j / face_j_k, behind - moved_j / behind_j_k
 
 
 @compiled()

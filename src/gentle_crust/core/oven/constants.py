@@ -25,6 +25,7 @@ class Skin(NamedTuple):
     still: float
     covered: float
     fan: float
+    dries: float
 
 
 class Browning(NamedTuple):
@@ -37,6 +38,7 @@ class Browning(NamedTuple):
     milk: float
     malt: float
     cold_per_h: float
+    spent: float
 
 
 class Crust(NamedTuple):
@@ -66,6 +68,7 @@ class Chamber(NamedTuple):
     band_k: float
     heater_to_air: float
     heater_to_air_fan: float
+    glow: float
     door_w_k: float
     load_s: float
     uncover_s: float

@@ -17,12 +17,17 @@ from gentle_crust.core.oven.vapour import (
     WATER_J_KG_K,
     boiling_of,
     boiling_slope,
+    moisture_of,
     thirst,
     vapour_kpa,
     vapour_slope,
 )
 
 _PSYCHROMETER_KPA_K = 0.065
+_BOILS_DRY_K = 2.0
+"""Over so many K a ring that boils could give off all its water in one step."""
+_DRY_SKIN = 0.3
+"""Moisture (kg/kg) below which a skin takes up vapour as dry things do."""
 
 
 class Piece(NamedTuple):
@@ -45,10 +50,14 @@ class Piece(NamedTuple):
 
 class Around(NamedTuple):
     """What the loaf meets: air, what it sees, base (C), W/m2 K of moving air, vapour (kPa), how much the vapour
-    rises for each W/m2 with which the skin dries (kPa), and contact: factor, factor when dry, the vessel's own."""
+    rises for each W/m2 with which the skin dries (kPa), and contact: factor, factor when dry, the vessel's own.
+
+    ``shine`` is what glowing elements send it, W/m2; ``exchange`` its emissivity against what it sees."""
 
     air_c: float
     seen_c: float
+    shine: float
+    exchange: float
     base_c: float
     wind: float
     vapour_kpa: float
@@ -86,6 +95,27 @@ def conductivity(t: float, moisture: float, piece: Piece, crumb: Crumb) -> float
 
 
 @compiled()
+def at_rest(surface: float, around_kpa: float) -> float:
+    """Moisture (kg/kg) at which a skin neither dries nor takes up water from vapour of ``around_kpa``."""
+    activity = min(max(around_kpa / vapour_kpa(surface), 1e-6), 0.999)
+    return max(moisture_of(activity), W_MIN)
+
+
+@compiled()
+def taken_up(surface: float, moisture: float, rests: float, around_kpa: float, warms_k: float) -> float:
+    """Water (kg/kg) that a dry skin takes up from vapour before the heat of it, ``warms_k`` K per kg/kg, stops that."""
+    low, high = 0.0, max(rests - moisture, 0.0)
+    log_vapour = np.log10(max(around_kpa, 0.1))
+    for _ in range(14):
+        middle = 0.5 * (low + high)
+        if surface + warms_k * middle < boiling_of(thirst(moisture + middle), log_vapour):
+            low = middle
+        else:
+            high = middle
+    return low
+
+
+@compiled()
 def step(
     dt: float,
     t: Array,
@@ -114,20 +144,29 @@ def step(
         point = boiling_of(x, log_kpa)
         capacity[i] = sensible[i]
         if t[i] > point - 0.5:
-            capacity[i] += LATENT_J_KG * piece.dry_kg[i] / boiling_slope(point, x, w[i])
+            # A ring boils as long as it has water: what is nearly dry soon warms instead.
+            boils = LATENT_J_KG * piece.dry_kg[i] / boiling_slope(point, x, w[i])
+            lasts = LATENT_J_KG * piece.dry_kg[i] * max(w[i] - W_MIN, 0.0) / _BOILS_DRY_K
+            capacity[i] += min(boils, lasts)
         k = conductivity(t[i], w[i], piece, crumb)
         if i > 0:
             link[i - 1] = piece.gap[i - 1] * 2 * k * k_before / (k + k_before)
         k_before = k
     # The top: air, radiation, and water that condenses or dries.
     surface = t[0]
-    radiant = 4 * SIGMA * skin.emissivity * (273.15 + 0.5 * (surface + around.seen_c)) ** 3
-    latent, slope = drying(surface, w[0], film_kg, around, kpa, log_kpa)
+    radiant = 4 * SIGMA * around.exchange * (273.15 + 0.5 * (surface + around.seen_c)) ** 3
+    latent, slope = drying(surface, w[0], film_kg, around, kpa, log_kpa, skin.dries)
     # The base: through moist or dry contact and the vessel's own resistance.
     wet = damp(w[last])
     touch = around.contact * (wet * skin.contact_wet + (1 - wet) * skin.contact_dry * around.dry_extra)
     touch = touch * around.inner / (touch + around.inner) * piece.base_m2
-    free = film_kg + max(w[0] - W_MIN, 0.0) * piece.dry_kg[0]
+    rests = at_rest(surface, around.vapour_kpa)
+    free = film_kg + max(w[0] - rests, 0.0) * piece.dry_kg[0]
+    # Steam condenses freely on a moist skin; a dry one takes up only what it wants, and warms until it wants no more.
+    takes = 1e9
+    if film_kg <= 0 and w[0] < _DRY_SKIN:
+        takes = taken_up(surface, w[0], rests, around.vapour_kpa, LATENT_J_KG * piece.dry_kg[0] / sensible[0])
+        takes *= piece.dry_kg[0]
     for attempt in range(10):
         for i in range(count):
             main[i] = capacity[i] / dt
@@ -136,7 +175,8 @@ def step(
             main[i] += link[i]
             main[i + 1] += link[i]
         main[0] += piece.top_m2 * (around.wind + radiant + slope)
-        right[0] += piece.top_m2 * (around.wind * around.air_c + radiant * around.seen_c - latent + slope * surface)
+        right[0] += piece.top_m2 * (around.wind * around.air_c + radiant * around.seen_c + around.shine)
+        right[0] -= piece.top_m2 * (latent - slope * surface)
         main[last] += touch
         right[last] += touch * around.base_c
         solve(link, main, right)
@@ -147,6 +187,8 @@ def step(
         if wanted > free * (1 + 1e-9):
             # The skin gives what it has, and no more.
             latent, slope, again = free * LATENT_J_KG / (dt * piece.top_m2), 0.0, True
+        if wanted < -takes * (1 + 1e-9) - 1e-15:
+            latent, slope, again = -takes * LATENT_J_KG / (dt * piece.top_m2), 0.0, True
         for i in range(count):
             if capacity[i] > sensible[i] and right[i] < t[i]:
                 # What cools does not boil.
@@ -154,7 +196,7 @@ def step(
         if not again:
             break
     from_air = piece.top_m2 * around.wind * (around.air_c - right[0])
-    from_seen = piece.top_m2 * radiant * (around.seen_c - right[0])
+    from_seen = piece.top_m2 * (radiant * (around.seen_c - right[0]) + around.shine)
     from_base = touch * (around.base_c - right[last])
     for i in range(count):
         t[i] += capacity[i] * (right[i] - t[i]) / sensible[i]
@@ -192,16 +234,16 @@ def step(
 
 @compiled()
 def drying(
-    surface: float, moisture: float, film_kg: float, around: Around, kpa: float, log_kpa: float
+    surface: float, moisture: float, film_kg: float, around: Around, kpa: float, log_kpa: float, dries: float
 ) -> tuple[float, float]:
     """Latent heat from the skin, W/m2, and its slope; negative while steam condenses on it."""
     x = thirst(moisture)
-    if surface >= min(boiling_of(x, log_kpa), 100.0):
+    if surface >= boiling_of(x, log_kpa):
         return 0.0, 0.0
     activity = 1.0 if film_kg > 0 else 1 / (1 + x)
     saturated = vapour_kpa(surface)
     between = min(0.5 * (activity * saturated + around.vapour_kpa), 0.999 * kpa)
-    flow = around.wind / _PSYCHROMETER_KPA_K * min(4.0, kpa / (kpa - between))
+    flow = dries * around.wind / _PSYCHROMETER_KPA_K * min(4.0, kpa / (kpa - between))
     flow /= 1 + flow * around.yields
     return flow * (activity * saturated - around.vapour_kpa), flow * activity * vapour_slope(surface, saturated)
 

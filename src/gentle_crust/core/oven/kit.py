@@ -9,7 +9,7 @@ from gentle_crust.core.errors import Unreadable, within
 from gentle_crust.core.messages import message
 from gentle_crust.core.tables import rows
 
-OvenKind = Literal["electric", "electric_fan", "gas", "built_in_steam", "wood"]
+OvenKind = Literal["electric", "electric_fan", "gas", "built_in_steam", "wood", "rack"]
 Preheated = Literal["whole", "lid", "hob", "none"]
 """What of a vessel is hot when it is loaded: all of it or its lid from the oven, its base from the hob, or nothing."""
 HOB_C, HOB_MIN = 150.0, 8
@@ -105,6 +105,9 @@ class VesselHeat:
     flat: bool
     holds: int
     material: str
+    face: float
+    """Share of the base that answers at once: all of thin metal, the upper part of a stone."""
+    joint_w_k: float
 
 
 def row_of(table: str, field: str, kind: str, column: str = "kind") -> dict[str, str]:
@@ -121,6 +124,7 @@ def vessel_heat(kind: str) -> VesselHeat:
     """The heat of a vessel kind; CraftError if unknown."""
     row = row_of("vessels", "vessel.kind", kind)
     values: dict[str, Any] = {name: float(row[name]) for name in _OF_BASE + _OF_LID}
+    values |= {"face": float(row["face"]), "joint_w_k": float(row["joint_w_k"])}
     values |= {"flat": row["flat"] == "1", "material": row["material"], "holds": max(int(row["holds_pieces"]), 1)}
     return VesselHeat(kind=kind, **values)
 

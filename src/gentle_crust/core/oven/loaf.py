@@ -20,7 +20,8 @@ FLOUR_WATER = 0.14
 """Water that flour brings, share of its weight (common)."""
 PROOFED_C, OVER_NIGHT_H = 24.0, 10.0
 """A piece proofed in the room, C; hours that a cold proof usually takes (practice)."""
-_FIRST_MM, _GROWTH = 1.0, 1.25
+_FIRST_MM, _GROWTH = 0.2, 1.32
+"""The skin is a thin layer of its own: it dries and browns while what lies under it is moist (estimated)."""
 _FEWEST = 9
 """Rings from skin to middle at the least: thin breads get finer ones."""
 

@@ -15,6 +15,7 @@ from gentle_crust.core.oven.chamber import (
     after,
     door_change,
     heat,
+    joined_at,
     metal,
     mix,
     steam_made,
@@ -30,11 +31,19 @@ TOTALS = ("skin_set_min", "moist_over_boiling_k", "energy_gap_j", "water_gap_kg"
 _FINE_S, _COARSE_S = 2.0, 5.0
 _FINE_MIN, _FINE_AGAIN_MIN = 8.0, 2.5
 _PREHEAT_S = 60.0
+_UNSOAKED, _SOAK_MIN = 0.25, 30.0
+"""How far bricks lag behind their face as the fire is raked out, share, and how fast that evens out (estimated)."""
+_SKIN_M = 0.1e-3
+"""What gives way as a loaf springs, or has set."""
 _GAS, _BROWN_AT_K = 8.314, 453.0
 
 
 class Pot(NamedTuple):
-    """The vessels in use together: heat (J/K) and skin (m2) of base and lid, contact with the loaf, air inside."""
+    """The vessels in use together: heat (J/K) and skin (m2) of base and lid, contact with the loaf, air inside.
+
+    A stone or a floor is two nodes: the base that the loaf stands on, and what lies under it (J/K) and how well the
+    two are joined (W/K); thin metal is one, and ``under_j_k`` 0.
+    """
 
     base_j_k: float
     base_m2: float
@@ -52,6 +61,8 @@ class Pot(NamedTuple):
     base_hot: bool
     base_c: float
     lid_hot: bool
+    under_j_k: float
+    under_w_k: float
 
 
 class Course(NamedTuple):
@@ -65,6 +76,7 @@ class Course(NamedTuple):
     preheat_fan: bool
     floor_c: float
     dome_c: float
+    soaked_min: float
     ends: Array
     setpoints: Array
     covered: Array
@@ -112,10 +124,13 @@ def march(piece: Piece, pot: Pot, oven: Oven, course: Course, numbers: Numbers, 
         air, wall = course.dome_c, course.dome_c
         base = course.floor_c if pot.base_hot else room
         lid = course.dome_c if pot.lid_hot else room
+    under_c = base
+    # Fired for a short time, the bricks are not yet hot throughout.
+    store = room + (air - room) * (1 - _UNSOAKED * np.exp(-course.soaked_min / _SOAK_MIN))
     vapour, under_lid, film = DRY_AIR, DRY_AIR, course.film_kg
     to_air, to_seen, to_base, boiled = 0.0, 0.0, 0.0, 0.0
     stones, brown, base_brown, growth, set_min, moist_over = 0.0, 0.0, 0.0, 0.0, -1.0, -99.0
-    heater_j, lost_j, taken_in, taken_out, gone_kg = 0.0, 0.0, 0.0, 0.0, 0.0
+    heater_j, lost_j, taken_in, taken_out, gone_kg, glow_w = 0.0, 0.0, 0.0, 0.0, 0.0, 0.0
     dough_kg = piece.dry_kg.sum() * (1 + piece.moisture_0)
     start_j = (
         piece.dry_kg * (numbers.crumb.dry_matter_j_kg_k + WATER_J_KG_K * piece.moisture_0)
@@ -130,6 +145,7 @@ def march(piece: Piece, pot: Pot, oven: Oven, course: Course, numbers: Numbers, 
         if not loaded and minute >= -1e-9:
             loaded, minute, since_door = True, 0.0, 0.0
             base = base if pot.base_hot else max(pot.base_c, room)
+            under_c = under_c if pot.base_hot else base
             lid = lid if pot.lid_hot else room
         while loaded and stage < len(course.ends) - 1 and minute >= course.ends[stage] - 1e-9:
             since_door = since_door if course.covered[stage] <= course.covered[stage + 1] else 0.0
@@ -197,7 +213,13 @@ def march(piece: Piece, pot: Pot, oven: Oven, course: Course, numbers: Numbers, 
             dt, air, wall, oven, setpoint, fan, door_s, low, top, give_air, give_wall, room, numbers
         )
         base, lid = after(dt, low, air, wall), after(dt, top, air, wall)
+        base, under_c = joined_at(dt, base, under_c, pot.base_j_k, pot.under_j_k, pot.under_w_k, base_in)
+        wall, store = joined_at(dt, wall, store, oven.wall_j_k, oven.store_j_k, oven.store_w_k, True)
+        if oven.store_j_k > 0:
+            gone_j = dt * oven.store_loss_w_k * (store - room)
+            store, lost_j = store - gone_j / oven.store_j_k, lost_j + gone_j
         heater_j += dt * power
+        glow_w = power * chamber.glow * (1 - (chamber.heater_to_air_fan if fan else chamber.heater_to_air))
         lost_j += dt * lost
         gone_s = 1 / oven.steam_s + door_change(door_s, dt)
         inside_c = (1 - pot.seen_wall) * lid + pot.seen_wall * base
@@ -211,14 +233,21 @@ def march(piece: Piece, pot: Pot, oven: Oven, course: Course, numbers: Numbers, 
         if covered:
             share = mix(under_lid, steam, pot.free_l, inside_c, 1 / pot.leak_s, vapour, dt, kpa)
             full, fade = 0.2194 * pot.free_l / (inside_c + 273.15), 1 / pot.leak_s
-            seen, around_air, blow = inside_c, inside_c, under
+            seen, around_air, blow, shine = inside_c, inside_c, under, 0.0
+            shiny = (1 - pot.seen_wall) * pot.lid_emissivity + pot.seen_wall * pot.emissivity
+            exchange = 1 / (1 / numbers.skin.emissivity + 1 / shiny - 1)
         else:
             share = mix(vapour, steam, oven.litres, air, gone_s, DRY_AIR, dt, kpa)
             full, fade = 0.2194 * oven.litres / (air + 273.15), 1 / oven.steam_s
             seen, around_air = (1 - pot.seen_wall) * wall + pot.seen_wall * base, air
-            blow = moving if fan else still
+            blow = moving if fan else still * oven.draught
+            shine, exchange = glow_w / max(oven.wall_m2 + piece.top_m2 * course.pieces, 1e-6), numbers.skin.emissivity
+            exchange *= oven.radiates
+            shine *= exchange
         yields = kpa * piece.top_m2 * course.pieces * (1 - share) / (LATENT_J_KG * full * (1 / dt + fade))
-        around = Around(around_air, seen, base, blow, share * kpa, yields, pot.contact, pot.dry_extra, pot.inner)
+        around = Around(
+            around_air, seen, shine, exchange, base, blow, share * kpa, yields, pot.contact, pot.dry_extra, pot.inner
+        )
         film, take_air, take_seen, take_base, boiled, dried, water_j = step(
             dt, t, w, film, piece, around, kpa, numbers, work
         )
@@ -235,7 +264,12 @@ def march(piece: Piece, pot: Pot, oven: Oven, course: Course, numbers: Numbers, 
         vapour = mix(vapour, outer, oven.litres, air, gone_s, DRY_AIR, dt, kpa)
         under_lid = mix(under_lid, steam, pot.free_l, inside_c, 1 / pot.leak_s, vapour, dt, kpa) if covered else vapour
         # What the heat has done.
-        soft = min(max((w[0] / piece.moisture_0 - 0.15) / 0.35, 0.0), 1.0)
+        skin_w, deep, skin_kg = 0.0, 0.0, 0.0
+        for i in range(piece.middle):
+            if deep < _SKIN_M:
+                skin_w, skin_kg = skin_w + w[i] * piece.dry_kg[i], skin_kg + piece.dry_kg[i]
+            deep += piece.width_m[i]
+        soft = min(max((skin_w / skin_kg / piece.moisture_0 - 0.15) / 0.35, 0.0), 1.0)
         for i in range(count):
             grown = _grown(t[i], course.start_c, kpa, numbers.spring)
             lively = 0.0
@@ -249,8 +283,9 @@ def march(piece: Piece, pot: Pot, oven: Oven, course: Course, numbers: Numbers, 
         since_door += dt / 60
         if set_min < 0 and soft < 0.5:
             set_min = minute
-        brown += dt * piece.pace * _browning(t[0], w[0], numbers)
-        base_brown += dt * piece.pace * _browning(t[count - 1], w[count - 1], numbers)
+        left, base_left = 1 - numbers.browning.spent * brown, 1 - numbers.browning.spent * base_brown
+        brown += dt * piece.pace * max(left, 0.0) * _browning(t[0], w[0], numbers)
+        base_brown += dt * piece.pace * max(base_left, 0.0) * _browning(t[count - 1], w[count - 1], numbers)
     energy = film * WATER_J_KG_K * t[0]
     water = film
     for i in range(count):

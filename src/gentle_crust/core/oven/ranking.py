@@ -7,32 +7,36 @@ from math import ceil
 from operator import itemgetter
 from typing import Literal
 
+import numpy as np
+
 from gentle_crust.core.messages import NOTHING, Message, message
 from gentle_crust.core.oven.doneness import shade, sign_of
 from gentle_crust.core.oven.equipment import Oven, Vessel, fits, vessel_row
 from gentle_crust.core.oven.hazards import Hazard, hazards
-from gentle_crust.core.oven.kit import Preheated, row_of
+from gentle_crust.core.oven.kit import Fired, Preheated, row_of
 from gentle_crust.core.oven.loaf import Loaf
 from gentle_crust.core.oven.profile import RECOVERY_MIN
 from gentle_crust.core.oven.staged import BEST_STEAM, Crust, Draft, Want, draft, usual_preheat
 
-Wish = Literal["usual", "thin", "thick", "soft", "tall", "many", "tidy"]
-CRITERIA = ("spring", "crust", "evenness", "throughput", "effort", "mess", "hazard")
+Wish = Literal["usual", "thin", "thick", "soft", "tall", "shiny", "many", "little_work"]
+CRITERIA = ("spring", "crust", "shine", "evenness", "throughput", "effort", "mess", "hazard")
 WEIGHTS: dict[Wish, tuple[float, ...]] = {
-    "usual": (4, 3, 2, 1, 0.5, 0.5, 1.5),
-    "thin": (3, 4, 1, 1, 1, 1, 2),
-    "thick": (2, 4, 2, 1, 1, 1, 2),
-    "soft": (2, 4, 2, 1, 1, 1, 2),
-    "tall": (6, 2, 1, 1, 1, 1, 2),
-    "many": (1, 2, 1, 6, 1, 1, 2),
-    "tidy": (1, 2, 1, 1, 4, 6, 3),
+    "usual": (4, 3, 1, 2, 1, 0.5, 0.4, 0.6),
+    "thin": (3, 4, 4, 0.5, 0.5, 0.15, 0.1, 0.15),
+    "thick": (2, 6, 0, 2, 0.5, 0.4, 0.3, 0.5),
+    "soft": (2, 6, 0, 2, 0.5, 0.4, 0.3, 0.5),
+    "tall": (9, 0.8, 1, 0.6, 0.3, 0.1, 0.05, 0.15),
+    "shiny": (1.5, 0.8, 9, 0.6, 0.3, 0.1, 0.05, 0.15),
+    "many": (1, 2, 0.5, 1, 8, 0.5, 0.3, 0.5),
+    "little_work": (1, 1.5, 0.5, 0.5, 1, 6, 4, 2),
 }
-"""How much each criterion counts for each wish (practice)."""
+"""How much each criterion counts for each wish: what was wished decides, work, mess and danger weigh beside it
+(practice)."""
 CRUST_OF: dict[Wish, Crust] = {"thin": "thin", "thick": "thick", "soft": "soft"}
 _THICK_MM: dict[Crust, float] = {"usual": 4.0, "thin": 2.5, "thick": 6.0, "soft": 1.5}
 _USUAL = 2.0
 """A near tie goes to the usual way of heating a vessel."""
-_FLATTEST, _TALLEST = 45.0, 80.0
+_FLATTEST, _TALLEST = 60.0, 90.0
 """Spring indices of the flattest and of the tallest loaves that can be told apart by eye."""
 
 
@@ -45,6 +49,8 @@ class Point:
     why: Message
 
 
+_DULL, _SHINES, _SETS_MIN = 0.15, 0.7, 8.0
+"""Shares of steam that leave a crust dull and make it shine, and for how long it counts (practice)."""
 Serves = Literal["best", "well", "less"]
 ALIKE, FAR = 5.0, 20.0
 """Points of the score: nearer to one another no baker could tell two ways apart; farther off, anyone can (practice)."""
@@ -77,8 +83,9 @@ def rank(
     rye: bool = False,
     altitude_m: float = 0.0,
     paper_c: float | None = None,
+    fired: Fired | None = None,
 ) -> tuple[Way, ...]:
-    """All ways, the best first, the unfit last. ``means`` are the baker's ways to steam."""
+    """All ways, the best first, the unfit last. ``means``: ways to steam; ``fired``: how hot a wood oven is."""
     asked = [
         (vessel, preheated, steam)
         for vessel in vessels
@@ -91,7 +98,7 @@ def rank(
         misfit = fits(vessel, loaf.shape, loaf.dough_g)
         if misfit:
             return Way(key, vessel, preheated, steam, misfit)
-        want = Want(CRUST_OF.get(wish, "usual"), rye, steam, True, preheated)
+        want = Want(CRUST_OF.get(wish, "usual"), rye, steam, True, preheated, fired)
         made = draft(loaf, pieces, vessel, oven, want, altitude_m)
         found = hazards(made.bake, vessel, oven, paper_c if _on_paper(vessel) else None)
         refused = next((hazard.text for hazard in found if hazard.weight == "refused"), NOTHING)
@@ -165,11 +172,12 @@ def _scored(way: Way, wish: Wish, quickest: int, oven: Oven) -> Way:
             (
                 _spring(made),
                 _crust(made, CRUST_OF.get(wish, "usual")),
+                _shine(made),
                 _evenness(made, way.vessel, oven),
                 _throughput(way, quickest),
-                _of_tables(way, "effort", message("point-little-to-do")),
-                _of_tables(way, "mess", message("point-nothing-to-clean")),
-                _of_tables(way, "hazard", message("point-nothing-hurts")),
+                _of_tables(way, "effort", message("point-little-to-do"), oven),
+                _of_tables(way, "mess", message("point-nothing-to-clean"), oven),
+                _of_tables(way, "hazard", message("point-nothing-hurts"), oven),
             ),
             strict=True,
         )
@@ -183,6 +191,20 @@ def _spring(made: Draft) -> tuple[float, Message]:
     index, sets = made.baked.end("spring"), made.baked.skin_set_min
     soft = message("point-soft-throughout") if sets is None else message("point-soft-for", minutes=round(sets))
     return (index - _FLATTEST) / (_TALLEST - _FLATTEST) * 5, soft
+
+
+def _shine(made: Draft) -> tuple[float, Message]:
+    """A crust shines if its starch sets in steam: by the mean share of it in what surrounds the loaf at first."""
+    minutes = np.linspace(0.5, _SETS_MIN, 16)
+    steam = float(np.mean([made.baked.at("vapour", float(minute)) for minute in minutes]))
+    code = "point-shines" if steam >= (_DULL + _SHINES) / 2 else "point-dull"
+    return (steam - _DULL) / (_SHINES - _DULL) * 5, message(code, percent=round(100 * steam), minutes=round(_SETS_MIN))
+
+
+def effort_of(way: Way) -> float:
+    """What a way asks of the hands, points of the tables."""
+    steam = sum(float(row_of("steam", "steam.kind", kind)["effort"]) for kind in way.steam)
+    return float(vessel_row(way.vessel.kind)["effort"]) + steam
 
 
 def _crust(made: Draft, crust: Crust) -> tuple[float, Message]:
@@ -210,9 +232,15 @@ def _throughput(way: Way, quickest: int) -> tuple[float, Message]:
     return 5 * quickest / max(way.all_min, 1), message("point-loads", count=way.loads, minutes=way.all_min)
 
 
-def _of_tables(way: Way, column: str, none: Message) -> tuple[float, Message]:
+_LIFTED: dict[str, float] = {"effort": 1.5, "mess": 0.0, "hazard": 1.0}
+"""What a vessel asks more where it is lifted over a hot floor, beside bread on the floor itself (practice)."""
+
+
+def _of_tables(way: Way, column: str, none: Message, oven: Oven) -> tuple[float, Message]:
     vessel = vessel_row(way.vessel.kind)
-    rows = [(float(vessel[column]), message(f"handling-{way.vessel.kind}"))]
+    over_the_floor = oven.kind == "wood" and way.vessel.kind != "oven_floor"
+    more = _LIFTED[column] if over_the_floor else 0.0
+    rows = [(float(vessel[column]) + more, message(f"handling-{way.vessel.kind}"))]
     for kind in way.steam:
         row = row_of("steam", "steam.kind", kind)
         rows.append((float(row[column]), message(f"steam-why-{kind}") if kind != "none" else NOTHING))

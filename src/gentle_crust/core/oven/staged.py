@@ -9,7 +9,7 @@ import numpy as np
 
 from gentle_crust.core.oven.bake import VERY_DARK, Bake, Baked, bake
 from gentle_crust.core.oven.equipment import FAN_LOWER_C, Oven, Vessel, per_load, shape_row, vessel_row
-from gentle_crust.core.oven.kit import InVessel, OvenHeat, OvenStage, Preheat, Preheated, Steam
+from gentle_crust.core.oven.kit import Fired, InVessel, OvenHeat, OvenStage, Preheat, Preheated, Steam
 from gentle_crust.core.oven.loaf import Loaf
 from gentle_crust.core.oven.vapour import boiling_c
 
@@ -32,7 +32,14 @@ FIRED_K = 35.0
 """A wood-fired oven falls as it bakes: it is fired this much hotter (practice)."""
 BELOW_BOILING_K = 2.0
 _LONGEST_OPEN_MIN = 100.0
-_USUAL_W = {"electric": 2500.0, "electric_fan": 2500.0, "gas": 3200.0, "built_in_steam": 2800.0, "wood": 2500.0}
+_USUAL_W = {
+    "electric": 2500.0,
+    "electric_fan": 2500.0,
+    "gas": 3200.0,
+    "built_in_steam": 2800.0,
+    "wood": 2500.0,
+    "rack": 2500.0,
+}
 
 
 @dataclass(frozen=True)
@@ -44,6 +51,8 @@ class Want:
     steam: tuple[str, ...] = ()
     steam_given: bool = False
     preheated: Preheated | None = None
+    fired: Fired | None = None
+    """How hot a wood-fired oven is as it is loaded, if that is known."""
 
 
 @dataclass(frozen=True)
@@ -189,7 +198,7 @@ def draft(loaf: Loaf, pieces: int, vessel: Vessel, oven: Oven, want: Want, altit
     at_once = per_load(vessel, oven, loaf, pieces)
     loaf = replace(loaf, pieces=at_once)
     preheated = want.preheated or usual_preheat(vessel)
-    lidded, fan = row["lidded"] == "1", oven.kind == "electric_fan"
+    lidded, fan = row["lidded"] == "1", oven.kind in ("electric_fan", "rack")
     cold_start = lidded and preheated == "none"
     shift = float(form["setpoint_shift_c"]) - (FAN_LOWER_C if fan else 0.0) + (FIRED_K if oven.kind == "wood" else 0.0)
     hotter, later, darker = CRUSTS[want.crust]
@@ -203,7 +212,7 @@ def draft(loaf: Loaf, pieces: int, vessel: Vessel, oven: Oven, want: Want, altit
     if loaf.shape in ("pan_loaf", "flat_round"):
         covered = 0
     inside = InVessel(vessel.kind, preheated, vessel.base_kg, vessel.lid_kg, vessel.inside_l)
-    heat = heat_of(oven)
+    heat = replace(heat_of(oven), fired=want.fired)
     soak = 0 if cold_start else soak_min(inside, heat, first, fan, replace(loaf, start_c=22.0, cold_hours=0.0))
     colour = float(form["colour_done"]) + darker
     highest = floor(2 * (boiling_c(altitude_m) - BELOW_BOILING_K)) / 2

@@ -48,6 +48,12 @@ def thirst(moisture: float) -> float:
 
 
 @compiled()
+def moisture_of(activity: float) -> float:
+    """Moisture of crumb of a water activity (0-1), the other way round: W = .085 / x^.31. Compiled."""
+    return _OSWIN_W * exp(-_OSWIN_N * log(1 / activity - 1))
+
+
+@compiled()
 def boiling_of(x: float, log_pressure: float) -> float:
     """Boiling point, C, of crumb that thirsts by ``x``; ``log_pressure`` is log10 of kPa. Compiled."""
     return _B / (_A - log_pressure - log1p(x) / _LN10) - _C

@@ -161,6 +161,7 @@ material-thin-metal = thin metal
 material-stone = stone
 material-steel = steel
 oven-electric = Electric oven
+oven-rack = Rack oven
 oven-electric_fan = Electric oven with a fan
 oven-gas = Gas oven
 oven-built_in_steam = Oven with built-in steam

@@ -30,6 +30,7 @@ kitchen-ovenTop = Its hottest
 
 kitchen-ovens-electric = Electric, still
 kitchen-ovens-electric_fan = Electric, fan
+kitchen-ovens-rack = Rack oven
 kitchen-ovens-gas = Gas
 kitchen-ovens-built_in_steam = With built-in steam
 kitchen-ovens-wood = Wood-fired

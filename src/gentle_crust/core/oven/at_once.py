@@ -1,0 +1,59 @@
+"""How many pieces an oven takes at once: by the room on its shelves, the gaps that loaves want, and what holds them."""
+
+from math import floor
+
+from gentle_crust.core.oven.kit import OvenKind, row_of, vessel_heat
+from gentle_crust.core.oven.loaf import Loaf, rings
+
+SHELF_CM2, OF_LITRES = 1600.0, 60.0
+"""One shelf of an oven of 60 litres; larger ones in proportion to their walls (practice)."""
+SHELVES = ((100.0, 2), (250.0, 3), (600.0, 6), (1200.0, 12), (10_000.0, 18))
+"""Shelves that bake evenly at once, by the oven's litres (practice)."""
+FLOOR_CM2, LEAST_FIRED_L = 5000.0, 130.0
+"""A fired oven is low and wide: 80 cm across under a dome of 130 litres, the smallest that is built (practice)."""
+POT_CM2, TIN_CM2 = 700.0, 350.0
+FILLED = 0.85
+"""Of a lidded vessel, what a loaf may fill when it has sprung (practice)."""
+LARGEST_TIN_G = 2500.0
+ALONE_FILLS = 1.0
+
+
+def shelf_cm2(litres: float, kind: OvenKind = "electric") -> float:
+    """The room on one shelf, or on the floor of a fired oven, cm2."""
+    if kind == "wood":
+        return float(FLOOR_CM2 * (max(litres, LEAST_FIRED_L) / LEAST_FIRED_L) ** (2 / 3))
+    return float(SHELF_CM2 * (litres / OF_LITRES) ** (2 / 3))
+
+
+def shelves(litres: float, kind: OvenKind = "electric") -> int:
+    """How many shelves bake at once; a fired oven has its floor alone."""
+    return 1 if kind == "wood" else next(count for most, count in SHELVES if litres <= most)
+
+
+def at_once(loaf: Loaf, vessel: str, litres: float, kind: OvenKind = "electric", inside_l: float | None = None) -> int:
+    """Pieces that go in together, as many vessels as that takes; 0 if not even one has room."""
+    heat, row = vessel_heat(vessel), row_of("vessels", "vessel.kind", vessel)
+    form = row_of("shapes", "loaf.shape", loaf.shape, "shape")
+    room, levels = shelf_cm2(litres, kind), shelves(litres, kind)
+    body = rings(loaf.shape, loaf.dough_g)
+    if heat.lid_kg > 0:
+        holds_ml = 1000 * FILLED * (inside_l or heat.inside_l)
+        if loaf.dough_g * float(form["ml_per_g"]) > holds_ml:
+            return 0
+        return max(floor(room / POT_CM2), 1) * max(levels // 2, 1)
+    if vessel == "tin":
+        grown = max(loaf.dough_g / 1000, 0.4) ** (2 / 3)
+        return 0 if loaf.dough_g > LARGEST_TIN_G else max(floor(room / (TIN_CM2 * grown)), 1) * levels
+    open_m2 = body.width_across_m * body.length_m * 1e4
+    if open_m2 > ALONE_FILLS * room:
+        return 0
+    gap = float(form["gap_cm"]) / 100
+    each = (body.width_across_m + gap) * (body.length_m + gap) * 1e4
+    levels = 1 if row["proof_group"] == "stone" and kind not in ("rack", "built_in_steam") else levels
+    return max(floor(float(row["shelf_share"]) * room / each), 1) * levels
+
+
+def in_loads(pieces: int, most: int) -> tuple[int, ...]:
+    """So many pieces in loads of at most ``most``, as even as can be, the larger first."""
+    count = -(-pieces // most)
+    return tuple(pieces // count + (place < pieces % count) for place in range(count))
