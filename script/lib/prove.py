@@ -227,7 +227,7 @@ def random_benches() -> Proof:
 
 
 def set_ups() -> Proof:
-    """2,000 set-ups of oven, vessel, steam and loaf drawn at random: each bakes like bread, heat and water kept."""
+    """5,000 set-ups of oven, vessel, steam and loaf drawn at random: each bakes like bread, heat and water kept."""
     return _tests("tests/core/test_oven_cases.py")
 
 

@@ -30,6 +30,8 @@ SOAKED_K = 10.0
 WALLS_MIN = 10.0
 FIRED_K = 35.0
 """A wood-fired oven falls as it bakes: it is fired this much hotter (practice)."""
+SWEET_K, MILK_K, MOST_COOLER_K = 160.0, 12.0, 40.0
+"""A sweet or milky dough browns sooner: it is baked so much cooler, times its shares of the flour (practice)."""
 BELOW_BOILING_K = 2.0
 _LONGEST_OPEN_MIN = 100.0
 _USUAL_W = {
@@ -201,6 +203,7 @@ def draft(loaf: Loaf, pieces: int, vessel: Vessel, oven: Oven, want: Want, altit
     lidded, fan = row["lidded"] == "1", oven.kind in ("electric_fan", "rack")
     cold_start = lidded and preheated == "none"
     shift = float(form["setpoint_shift_c"]) - (FAN_LOWER_C if fan else 0.0) + (FIRED_K if oven.kind == "wood" else 0.0)
+    shift -= min(SWEET_K * loaf.sugar + MILK_K * loaf.milk, MOST_COOLER_K)
     hotter, later, darker = CRUSTS[want.crust]
     wanted = float(row["covered_c"]) + shift + hotter
     first = min(wanted, oven.top_c)
