@@ -272,14 +272,14 @@ def _wood() -> Iterator[Seen]:
     yield Seen("fired floor at loading", "wood", 270, 300, lambda: float(floor()[0]))
     yield Seen("fired floor falls by", "wood", 30, 70, lambda: float(floor()[0] - floor().min()))
     yield Seen(
-        "fired floor after 25 min more: share back", "wood", 0.4, 1,
+        "fired floor after 25 min more: share back", "wood", 0.45, 1,
         lambda: float((hour().at("vessel", lowest() + 25) - floor().min()) / (floor()[0] - floor().min())),
     )  # fmt: skip
     yield Seen(
         "dome falls in an hour", "wood", 10, 25, lambda: 60 / 50 * (hour().at("wall", 10) - hour().at("wall", 60))
     )
     yield Seen(
-        "350 g sticks on a fired floor: deep golden, core 96", "wood", 14, 24,
+        "350 g sticks on a fired floor: deep golden, core 96", "wood", 16, 24,
         lambda: max(when(hour(), "colour", 50), when(hour(), "core", 96)),
     )  # fmt: skip
     flat = lambda: on_the_floor(Loaf(250, 0.65, 24, "flat_round"), 4, 430, 450)  # noqa: E731

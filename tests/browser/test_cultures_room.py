@@ -153,7 +153,7 @@ def test_less_flour_than_culture_and_another_flour_are_written_down(own):
     page.get_by_label("Flour", exact=True).first.fill("20")
     page.get_by_label("Water", exact=True).fill("20")
     page.get_by_role("button", name="Another time, its temperature, its mark, its flour").click()
-    page.get_by_label("Another flour than usual").check(force=True)
+    page.get_by_text("Another flour than usual").click()
     page.get_by_role("button", name="Mix in another flour").click()
     page.get_by_role("button", name="Log the feed").click()
     expect(page.locator(".history")).to_contain_text(re.compile(r"Fed 80 : 20 : 20, Strong white 50 %, .* 50 %"))

@@ -71,7 +71,7 @@ def test_ways_stand_side_by_side_with_what_differs(oven):
     tick(oven, "Put beside it", "Hearth stone, loaf misted")
     table = oven.get_by_role("table")
     expect(table).to_contain_text("Hearth stone")
-    expect(table.get_by_role("row").filter(has_text="Heating")).to_contain_text("55 min")
+    expect(table.get_by_role("row").filter(has_text="Heating")).to_contain_text("65 min")
     tick(oven, "Put beside it", "Hearth stone, loaf misted")
     expect(table).to_have_count(0)
 

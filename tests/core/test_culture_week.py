@@ -19,6 +19,7 @@ from gentle_crust.core.culture.life import courses_of, live
 from gentle_crust.core.culture.schedule import FeedTime, Schedule, check_schedule, next_feeds
 from gentle_crust.core.culture.standing import Standing
 from gentle_crust.core.culture.verdict import health
+from gentle_crust.core.errors import CraftError
 from gentle_crust.core.leaven.hunger import HUNGRY_H
 from gentle_crust.text.render import say
 
@@ -131,7 +132,7 @@ def test_a_wish_for_tomorrow_leaves_out_the_feed_as_usual_that_stands_in_its_way
 
 
 def test_beyond_ten_days_is_refused_and_what_is_said_to_be_in_the_way_is():
-    with pytest.raises(Exception, match=r"") as refused:
+    with pytest.raises(CraftError) as refused:
         feed_ahead(WHITE, (fed(10),), FeedWish(180, 30, 24 * 12), HOME, Standing())
     assert refused.value.field == "at"
     awake = replace(HOME, nights=Nights(6.55, 6.4))

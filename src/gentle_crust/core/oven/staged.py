@@ -25,6 +25,7 @@ BEST_STEAM = ("built_in", "hot_stones_and_water", "soaked_towels", "hot_pan", "w
 """Ways to steam an open bake, the best first."""
 SMALL_G = 300.0
 """Pieces smaller than this stay at one temperature."""
+_RYE_LONGER = 1.06
 SOAKED_K = 10.0
 """A vessel is soaked when it is this near the set point."""
 WALLS_MIN = 10.0
@@ -33,7 +34,8 @@ FIRED_K = 35.0
 SWEET_K, MILK_K, MOST_COOLER_K = 160.0, 12.0, 40.0
 """A sweet or milky dough browns sooner: it is baked so much cooler, times its shares of the flour (practice)."""
 BELOW_BOILING_K = 2.0
-_LONGEST_OPEN_MIN = 100.0
+_LONGEST_OPEN_MIN, _USUAL_OPEN_MIN = 100.0, 45.0
+"""Minutes for which a bake is carried on until it is done: most are in the shorter time."""
 _USUAL_W = {
     "electric": 2500.0,
     "electric_fan": 2500.0,
@@ -225,14 +227,15 @@ def draft(loaf: Loaf, pieces: int, vessel: Vessel, oven: Oven, want: Want, altit
         second = first
     for _ in range(4):
         stages = [OvenStage(covered, first, True, fan)] if covered else []
-        stages.append(OvenStage(_LONGEST_OPEN_MIN, second, False, fan))
-        asked = Bake(
-            loaf, inside, heat, Preheat(first, soak, fan), tuple(stages), tuple(Steam(k) for k in steam), altitude_m
-        )
-        went = bake(asked)
-        done = done_of(went, core, colour, loss)
+        for longest in (_USUAL_OPEN_MIN, _LONGEST_OPEN_MIN):
+            drawn = (*stages, OvenStage(longest, second, False, fan))
+            asked = Bake(loaf, inside, heat, Preheat(first, soak, fan), drawn, tuple(map(Steam, steam)), altitude_m)
+            went = bake(asked)
+            done = done_of(went, core, colour, loss)
+            if done.minute is not None and done.minute * _RYE_LONGER < covered + longest:
+                break
         end = done.minute if done.minute is not None else covered + _LONGEST_OPEN_MIN
-        end = max(end * (1.06 if want.rye else 1.0), covered + 4)
+        end = max(end * (_RYE_LONGER if want.rye else 1.0), covered + 4)
         dark = went.at("colour", end)
         if dark <= VERY_DARK - 4 + darker / 2 or second <= 165:
             break
