@@ -124,6 +124,12 @@ class Baked:
         """A line's value at a minute."""
         return float(np.interp(minute, self.minutes, getattr(self, line)))
 
+    def until(self, minute: float) -> "Baked":
+        """The same bake, ended at ``minute``: its lines cut there; heat in all stays that of the whole."""
+        kept = self.minutes < minute - 1e-9
+        lines: dict[str, Any] = {line: np.append(getattr(self, line)[kept], self.at(line, minute)) for line in LINES}
+        return replace(self, **lines)
+
     def end(self, line: str) -> float:
         """A line's last value."""
         return float(getattr(self, line)[-1])
