@@ -4,6 +4,7 @@ from dataclasses import dataclass
 from typing import Literal
 
 from gentle_crust.core.messages import NOTHING, Message, message, named
+from gentle_crust.core.oven.at_once import shelf_cm2
 from gentle_crust.core.oven.kit import OvenKind, row_of
 from gentle_crust.core.oven.loaf import Loaf, rings
 
@@ -94,7 +95,9 @@ def per_load(vessel: Vessel, oven: Oven, loaf: Loaf, pieces: int) -> int:
     body, gap = rings(loaf.shape, loaf.dough_g), float(shape_row(loaf.shape)["gap_cm"]) / 100
     if row["flat"] == "1":
         room = (body.width_across_m + gap) * (body.length_m + gap) * 1e4
-        by_room = max(int(float(row["shelf_share"]) * oven.shelf_cm2 / room), 1)
+        on_the_floor = oven.kind == "wood" and vessel.kind == "oven_floor"
+        shelf = max(oven.shelf_cm2, shelf_cm2(oven.volume_l, "wood")) if on_the_floor else oven.shelf_cm2
+        by_room = max(int(float(row["shelf_share"]) * shelf / room), 1)
         units = 1 if row["proof_group"] == "stone" else min(vessel.count, max(oven.shelves - 1, 1))
         return max(min(pieces, by_room * units), 1)
     if row["kind"] == "tin":
