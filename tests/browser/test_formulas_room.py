@@ -155,6 +155,18 @@ def test_a_second_preferment_a_soaker_and_another_yeast(visit):
     point_at(figure, "not counted")
 
 
+def test_yeast_for_sweet_doughs_and_yeast_that_was_woken_are_kept(visit):
+    page = visit("/formulas")
+    page.get_by_role("button", name=re.compile("^Lamplighter's tin loaf \\d")).click()
+    page.get_by_role("button", name="Change it").click()
+    pick(page, "Kind of yeast", "Yeast for sweet doughs")
+    page.get_by_text("Yeast woken in warm, sweet water first").click()
+    page.get_by_role("button", name="Save the formula").click()
+    expect(page.get_by_text("Yeast for sweet doughs").first).to_be_visible()
+    page.get_by_role("button", name="Change it").click()
+    expect(page.get_by_label("Yeast woken in warm, sweet water first")).to_be_checked()
+
+
 def test_two_versions_are_named_and_stand_side_by_side(visit):
     page = visit("/formulas")
     page.get_by_role("button", name=re.compile("^Tidewater")).click()

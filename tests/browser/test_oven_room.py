@@ -83,6 +83,15 @@ def test_schools_and_wishes_change_the_bake(oven):
     expect(oven.get_by_role("slider", name="Set point, Lid on")).to_have_attribute("aria-valuetext", "230°C")
 
 
+def test_what_was_wished_comes_first_among_the_ways(oven):
+    ways = oven.get_by_role("list").filter(has_text="Iron pots").first.get_by_role("button")
+    expect(ways.first).to_contain_text("Iron pots")
+    pick(oven, "Wanted", "Little work and mess")
+    expect(ways.first).not_to_contain_text("Iron pots")
+    pick(oven, "Wanted", "A shine")
+    expect(ways.first).to_contain_text("Iron pots")
+
+
 def test_a_pale_base_and_a_raw_core_get_their_remedy(oven):
     oven.get_by_label("Core", exact=True).fill("88")
     expect(oven.get_by_text("Back in as it was.")).to_be_visible()

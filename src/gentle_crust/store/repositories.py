@@ -269,7 +269,8 @@ class Cultures:
         """Keys of a culture's pictures in the order of their times, when taken, and when taken away; not the data."""
         columns = (PictureRow.id, PictureRow.taken_at, PictureRow.removed_at)
         wanted = select(*columns).where(PictureRow.culture_id == culture)
-        return self.session.execute(wanted.order_by(PictureRow.taken_at, PictureRow.id)).tuples().all()
+        rows = self.session.execute(wanted.order_by(PictureRow.taken_at, PictureRow.id))
+        return [(row[0], row[1], row[2]) for row in rows]
 
 
 def inside(column: Any, path: str) -> Any:
