@@ -10,23 +10,25 @@ from gentle_crust.contract.cultures import (
     CultureBody,
     CultureFileBody,
     CulturesAnswer,
-    DoseAnswer,
-    DoseBody,
-    DoseUsual,
-    DoseUsuals,
     EventBody,
     EventPath,
     FeedWaysAnswer,
     FeedWishBody,
     FilePath,
-    LookBody,
     NextAnswer,
     PicturePath,
     PlainFeedAnswer,
+    Taken,
+)
+from gentle_crust.contract.preferments import (
+    DoseAnswer,
+    DoseBody,
+    DoseUsual,
+    DoseUsuals,
+    LookBody,
     RipenessAnswer,
     SourAnswer,
     SourBody,
-    Taken,
 )
 from gentle_crust.contract.strict import KeyPath
 from gentle_crust.core.culture import dosing

@@ -15,29 +15,26 @@ from gentle_crust.contract.water import (
     WaterPanelAnswer,
     YeastTestAnswer,
 )
-from gentle_crust.core import limits
-from gentle_crust.core.errors import within
 from gentle_crust.core.formula.model import Formula
 from gentle_crust.core.formula.scaling import weigh
 from gentle_crust.core.formula.yeast_test import SUGAR_G, WATER_C, WATER_G, YEAST_G
 from gentle_crust.core.water.advice import dough_advice
-from gentle_crust.core.water.balance import Mix, friction_from, stirred_from
+from gentle_crust.core.water.balance import Mix
 from gentle_crust.core.water.friction import Friction
-from gentle_crust.core.water.mixing import USUAL_MIN, Work, amount_of
+from gentle_crust.core.water.mixing import MADE_WITH_A_MOTOR, USUAL_MIN, Work
 from gentle_crust.core.water.plan import (
     Bowl,
     Pour,
     dough_from_waters,
     mix_of_formula,
+    mixing_adds,
     plan_water,
-    poured,
+    usual_friction,
 )
 from gentle_crust.core.water.taps import Taps, kettle_c
 from gentle_crust.kitchen.formulas import FormulaBook
 from gentle_crust.kitchen.mixes import MixBook
 
-LEAST_AMOUNT = 0.2
-"""Of the usual mixing: what less than this adds tells nothing of it."""
 water = room("water")
 
 
@@ -69,7 +66,8 @@ def set_water(body: WaterBody) -> Response:
             kettle_c=kettle_c(body.altitude_m),
             friction=friction,
             mixing_min=USUAL_MIN[body.mixing],
-            mixed_k=found.dough_c - stirred_from(found.drawn_c, mix),
+            has_speed=body.mixing in MADE_WITH_A_MOTOR,
+            mixed_k=mixing_adds(found, mix),
             advice=list(dough_advice(formula)),
         )
     )
@@ -89,11 +87,8 @@ def _pours(body: PouredBody) -> tuple[Pour, ...]:
 @water.put("/mixes/<key>", responses={200: FrictionsAnswer})
 def measured(path: KeyPath, body: MeasuredBody) -> Response:
     """A dough that was mixed and measured: what mixing adds here is learnt from it. A retry adds nothing."""
-    within("dough_c", limits.MEASURED_DOUGH_C, body.dough_c)
     mix, _, _ = _mix(body)
-    really, mean = poured(mix, _pours(body))
-    amount = max(amount_of(body.mixing, body.mixing_min, body.speed), LEAST_AMOUNT)
-    k = friction_from(body.dough_c, mean, really) / amount
+    k = usual_friction(mix, _pours(body), body.dough_c, Work(body.mixing, body.mixing_min, body.speed))
     book = MixBook(work())
     book.log(path.key, body.mixing, k, body.model_dump(mode="json"))
     return answer(FrictionsAnswer(frictions=list(book.frictions())))

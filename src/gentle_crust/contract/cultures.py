@@ -1,4 +1,4 @@
-"""Cultures, preferments and sours: as they are sent and shown."""
+"""Cultures: as they are sent and shown."""
 
 from dataclasses import dataclass
 from datetime import datetime
@@ -12,7 +12,6 @@ from gentle_crust.core.cautions import Caution
 from gentle_crust.core.culture.beginning import Guide
 from gentle_crust.core.culture.culture import Culture
 from gentle_crust.core.culture.discard import Discard
-from gentle_crust.core.culture.dosing import Dose, DoseKind, Ripeness
 from gentle_crust.core.culture.events import Event, EventKind, Float, FlourPart, Growth, Liquid, Place, Smell, Surface
 from gentle_crust.core.culture.feeding import FeedWay, PlannedFeed
 from gentle_crust.core.culture.jar import Jar
@@ -20,10 +19,8 @@ from gentle_crust.core.culture.plain_feed import PlainFeed
 from gentle_crust.core.culture.schedule import FeedTime, Schedule
 from gentle_crust.core.culture.seen import Phases
 from gentle_crust.core.culture.shared import SharedBuild
-from gentle_crust.core.culture.sour import Sour
 from gentle_crust.core.culture.verdict import Health
 from gentle_crust.core.fermentation.uncertainty import Span, Vigour
-from gentle_crust.core.formula.model import YeastKind
 from gentle_crust.core.limits import Limit
 from gentle_crust.core.messages import Message
 from gentle_crust.core.plan.shown import Night, TimeSpan
@@ -385,85 +382,6 @@ class CultureFileBody(Strict):
     """A culture's file as text."""
 
     text: Annotated[str, StringConstraints(max_length=60_000_000)]
-
-
-class DoseBody(Strict):
-    """A preferment wanted; times are the kitchen's wall clock. Without ``cold_from`` and ``cold_to`` no fridge."""
-
-    limits: ClassVar[dict[str, Limit]] = {
-        "needed_g": limits.PREFERMENT_NEEDED_G,
-        "hydration_percent": limits.POOLISH_WATER_PERCENT,
-        "mix_c": limits.MIX_C,
-    }
-
-    kind: DoseKind
-    needed_g: Number
-    start: Short
-    ripe: Short
-    hydration_percent: Number | None = None
-    flour_kind: Short = "strong_white"
-    yeast_kind: YeastKind = "instant"
-    cold_from: Short | None = None
-    cold_to: Short | None = None
-    mix_c: Number = 22
-
-
-class LookBody(DoseBody):
-    """The same preferment, and what is seen of it now."""
-
-    surface: Literal["domed", "dimpled", "collapsed"] | None = None
-    bubbles: Literal["few", "many"] | None = None
-    smell: Literal["floury", "sweet", "sharp"] | None = None
-
-
-class DoseUsual(Shown):
-    """What a kind of preferment is usually mixed with and given."""
-
-    kind: DoseKind
-    hydration_percent: float
-    hours: float
-
-
-class DoseUsuals(Shown):
-    """All kinds."""
-
-    kinds: list[DoseUsual]
-
-
-class DoseAnswer(Shown):
-    """The preferment: its hours count from ``origin``."""
-
-    origin: datetime
-    dose: Dose
-    nights: list[Night]
-
-
-class RipenessAnswer(Shown):
-    """The verdict."""
-
-    ripeness: Ripeness
-
-
-class SourBody(Strict):
-    """A rye sour wanted at a time of the kitchen's wall clock; with ``culture_id``, as lively as that culture."""
-
-    limits: ClassVar[dict[str, Limit]] = {
-        "needed_g": limits.SOUR_NEEDED_G,
-    }
-
-    needed_g: Number
-    at: Short
-    stages: Literal["two", "three"] = "three"
-    flour_kind: Literal["rye", "whole_rye"] = "whole_rye"
-    culture_id: Short | None = None
-
-
-class SourAnswer(Shown):
-    """The stages by the clock: hours count from ``origin``."""
-
-    origin: datetime
-    sour: Sour
-    nights: list[Night]
 
 
 class CultureAnswer(Shown):

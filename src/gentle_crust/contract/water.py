@@ -80,6 +80,8 @@ class WaterPanelAnswer(Shown):
     friction: Friction
     mixing_min: float
     """Minutes that this way of mixing is usually done for."""
+    has_speed: bool
+    """Whether it is mixed by a motor."""
     mixed_k: float
     """What mixing so adds or takes in all, K, the kitchen's warmth included."""
     advice: list[Advice]

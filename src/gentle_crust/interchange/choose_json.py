@@ -1,6 +1,6 @@
 """Every way to bake a loaf with a kit, in JSON: the best for a wish first, each with its figures and its bake."""
 
-from typing import Annotated, Any
+from typing import Annotated, Any, Literal
 
 from pydantic import Field
 
@@ -8,7 +8,8 @@ from gentle_crust.contract.strict import Strict
 from gentle_crust.core.oven.at_once import at_once, shelf_cm2, shelves
 from gentle_crust.core.oven.bake import Bake
 from gentle_crust.core.oven.equipment import Oven, Vessel
-from gentle_crust.core.oven.kit import LARGEST_SETPOINT_C, row_of
+from gentle_crust.core.oven.kit import LARGEST_SETPOINT_C, InVessel, Preheated, Steam, row_of
+from gentle_crust.core.oven.loaf import Loaf
 from gentle_crust.core.oven.ranking import Way, Wish, effort_of, rank
 from gentle_crust.interchange.bake_json import LoafInput, OvenInput, SteamInput, VesselInput
 from gentle_crust.text.render import say
@@ -51,18 +52,17 @@ def answer(text: str) -> dict[str, Any]:
         shelves=shelves(heat.volume_l, heat.kind) + 1,
         shelf_cm2=shelf_cm2(heat.volume_l, heat.kind),
     )
-    loaf = LoafInput(**asked.loaf.model_dump())
-    piece = loaf.loaf()
+    piece = asked.loaf.loaf()
     vessels = tuple(_vessel(one, place, piece, oven) for place, one in enumerate(asked.kit.vessels))
     ways = rank(
-        piece, loaf.pieces, vessels, oven, tuple(asked.kit.steam), asked.wish, asked.rye, asked.altitude_m,
+        piece, asked.loaf.pieces, vessels, oven, tuple(asked.kit.steam), asked.wish, asked.rye, asked.altitude_m,
         fired=heat.fired,
     )  # fmt: skip
     fit = [_told(way) for way in ways if not way.unfit]
     return {"ways": fit, "unfit": [{**_head(way), "why": str(say(way.unfit))} for way in ways if way.unfit]}
 
 
-def _vessel(one: str | VesselInput, place: int, loaf: Any, oven: Oven) -> Vessel:
+def _vessel(one: str | VesselInput, place: int, loaf: Loaf, oven: Oven) -> Vessel:
     given = VesselInput(kind=one) if isinstance(one, str) else one
     row_of("vessels", "kit.vessels", given.kind)
     many = max(at_once(loaf, given.kind, oven.volume_l, oven.kind, given.inside_l), 1)
@@ -73,12 +73,18 @@ def _vessel(one: str | VesselInput, place: int, loaf: Any, oven: Oven) -> Vessel
 
 
 def _head(way: Way) -> dict[str, Any]:
-    hot: bool | str = {"whole": True, "none": False}.get(way.preheated, way.preheated)
-    vessel: dict[str, Any] = {"kind": way.vessel.kind, "preheated": hot}
-    for name in ("base_kg", "lid_kg", "inside_l"):
-        if (value := getattr(way.vessel, name)) is not None:
-            vessel[name] = value
+    vessel = _vessel_told(way.vessel, way.preheated)
     return {"vessel": vessel, "steam": [{"kind": kind} for kind in way.steam]}
+
+
+def _vessel_told(vessel: Vessel | InVessel, preheated: Preheated) -> dict[str, Any]:
+    """As `gentle-crust bake` takes it."""
+    hot: dict[Preheated, bool | Literal["lid", "hob"]] = {"whole": True, "none": False, "lid": "lid", "hob": "hob"}
+    given = VesselInput(
+        kind=vessel.kind, preheated=hot[preheated], base_kg=vessel.base_kg, lid_kg=vessel.lid_kg,
+        inside_l=vessel.inside_l,
+    )  # fmt: skip
+    return given.model_dump(exclude_none=True)
 
 
 def _told(way: Way) -> dict[str, Any]:
@@ -101,9 +107,6 @@ def _told(way: Way) -> dict[str, Any]:
 
 def as_json(bake: Bake) -> dict[str, Any]:
     """A bake as `gentle-crust bake` takes it."""
-    hot: bool | str = {"whole": True, "none": False}.get(bake.vessel.preheated, bake.vessel.preheated)
-    vessel = {"kind": bake.vessel.kind, "preheated": hot}
-    more = {name: getattr(bake.vessel, name) for name in ("base_kg", "lid_kg", "inside_l")}
     oven: dict[str, Any] = {
         "kind": bake.oven.kind, "heater_w": bake.oven.heater_w, "volume_l": bake.oven.volume_l,
         "offset_k": bake.oven.offset_k,
@@ -114,7 +117,7 @@ def as_json(bake: Bake) -> dict[str, Any]:
     loaf = bake.loaf
     return {
         "loaf": {name: getattr(loaf, name) for name in LoafInput.model_fields},
-        "vessel": {**vessel, **{name: value for name, value in more.items() if value is not None}},
+        "vessel": _vessel_told(bake.vessel, bake.vessel.preheated),
         "oven": oven,
         "preheat": {"setpoint_c": bake.preheat.setpoint_c, "minutes": bake.preheat.minutes, "fan": bake.preheat.fan},
         "steam": [_steam(each) for each in bake.steam],
@@ -127,6 +130,5 @@ def as_json(bake: Bake) -> dict[str, Any]:
     }
 
 
-def _steam(each: Any) -> dict[str, Any]:
-    given = SteamInput(kind=each.kind, g=each.g, at_min=each.at_min).model_dump()
-    return {name: value for name, value in given.items() if value is not None}
+def _steam(each: Steam) -> dict[str, Any]:
+    return SteamInput(kind=each.kind, g=each.g, at_min=each.at_min).model_dump(exclude_none=True)

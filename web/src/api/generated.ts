@@ -9881,6 +9881,8 @@ export interface components {
             /** Advice */
             advice: components["schemas"]["Advice"][];
             friction: components["schemas"]["Friction"];
+            /** Has Speed */
+            has_speed: boolean;
             /** Kettle C */
             kettle_c: number;
             /** Mixed K */

@@ -10,6 +10,9 @@ export const useIngredients = () =>
     staleTime: 300_000,
   })
 
+/** What the first of several flours makes up: all that the others leave, %. */
+export const restOf = (also: { percent: number }[]) => 100 - also.reduce((sum, each) => sum + each.percent, 0)
+
 /** The kinds of flour and their names, as the server tells them. */
 export function useFlours() {
   const query = useIngredients()
@@ -20,8 +23,7 @@ export function useFlours() {
     const name = (kind: string) => names.value[kind] ?? ''
     if (!of.flour_kind) return ''
     if (!of.also_flours.length) return name(of.flour_kind)
-    const rest = 100 - of.also_flours.reduce((sum, each) => sum + each.percent, 0)
-    const parts = [{ kind: of.flour_kind, percent: rest }, ...of.also_flours]
+    const parts = [{ kind: of.flour_kind, percent: restOf(of.also_flours) }, ...of.also_flours]
     return parts.map((each) => `${name(each.kind)} ${Math.round(each.percent)} %`).join(', ')
   }
   return { names, options, mixed }

@@ -9,7 +9,7 @@ from gentle_crust.core.clock import Clock
 from gentle_crust.core.culture.culture import Culture, jar_makeup_of
 from gentle_crust.core.culture.events import Event
 from gentle_crust.core.culture.feeding import carry_feeds
-from gentle_crust.core.culture.life import Life, Seed, live
+from gentle_crust.core.culture.life import Life, Seed, life_of
 from gentle_crust.core.culture.standing import REST_H, up
 from gentle_crust.core.errors import CraftError, within
 from gentle_crust.core.leaven.build import build, ripe_hours
@@ -60,20 +60,13 @@ def away(
     if leave_h < now_h:
         raise CraftError("leave", "culture-absence-past")
     within("back", Limit("absence", 0.5, LONGEST_DAYS, "days"), round(days, 1))
-    life = _life(culture, events, clock, now_h)
+    life = life_of(culture, events, clock, now_h)
     before = _before(culture, life, leave_h, clock, now_h, days)
     cared = tuple(_done(step, culture) for step in before if step.kind in ("feed", "chill"))
-    then = _life(culture, (*(event for event in events if event.at_h <= now_h), *cared), clock, back_h)
+    then = life_of(culture, (*(event for event in events if event.at_h <= now_h), *cared), clock, back_h)
     feeds = max(then.wake_feeds, 2 if days > SHORT_DAYS else 1)
     after, ready = _after(culture, then, feeds, clock, back_h)
     return Away(days, (*before, *after), then.hunger_h, then.seed.strength, feeds, ready)
-
-
-def _life(culture: Culture, events: tuple[Event, ...], clock: Clock, now_h: float) -> Life:
-    life = live(culture, events, clock, now_h)
-    if life is None:
-        raise AssertionError("a fed culture has a life")
-    return life
 
 
 def _before(

@@ -309,6 +309,14 @@ def live(culture: Culture, events: tuple[Event, ...], clock: Clock, now_h: float
     return _lived(culture, past[fed[-REMEMBERED:][0] :], clock, now_h) if fed else None
 
 
+def life_of(culture: Culture, events: tuple[Event, ...], clock: Clock, now_h: float) -> Life:
+    """The life of a culture that was fed. AssertionError if it was not: it is for its caller to know."""
+    life = live(culture, events, clock, now_h)
+    if life is None:
+        raise AssertionError("a fed culture has a life")
+    return life
+
+
 @lru_cache(maxsize=64)
 def _lived(culture: Culture, past: tuple[Event, ...], clock: Clock, now_h: float) -> Life:
     courses = courses_of(past, now_h)

@@ -7,7 +7,7 @@ import numpy as np
 from gentle_crust.core.clock import Clock
 from gentle_crust.core.culture.culture import Culture
 from gentle_crust.core.culture.events import Event
-from gentle_crust.core.culture.life import Life, live
+from gentle_crust.core.culture.life import Life, life_of
 
 REST_H = 1.5
 """It stands this long in the room after a feed, so that it is alive when it goes cold (practice)."""
@@ -73,10 +73,7 @@ def fed_as_usual(
         if then_cold:
             given.append(Event(f"cold{number}", at + REST_H, "moved", place="fridge"))
     from_h = now_h if not feeds else feeds[-1] + (REST_H + 0.1 if then_cold else 0.5)
-    life = live(culture, (*known, *given), clock, from_h)
-    if life is None:
-        raise AssertionError("a fed culture has a life")
-    return life, from_h
+    return life_of(culture, (*known, *given), clock, from_h), from_h
 
 
 def _equal(culture: Culture, begun: Event) -> tuple[float, float, float]:

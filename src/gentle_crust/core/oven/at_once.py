@@ -12,10 +12,10 @@ SHELVES = ((100.0, 2), (250.0, 3), (600.0, 6), (1200.0, 12), (10_000.0, 18))
 FLOOR_CM2, LEAST_FIRED_L = 5000.0, 130.0
 """A fired oven is low and wide: 80 cm across under a dome of 130 litres, the smallest that is built (practice)."""
 POT_CM2, TIN_CM2 = 700.0, 350.0
+"""Room that one lidded vessel and the smallest tin take on a shelf, with the gap about them (practice)."""
 FILLED = 0.85
 """Of a lidded vessel, what a loaf may fill when it has sprung (practice)."""
 LARGEST_TIN_G = 2500.0
-ALONE_FILLS = 1.0
 
 
 def shelf_cm2(litres: float, kind: OvenKind = "electric") -> float:
@@ -44,8 +44,7 @@ def at_once(loaf: Loaf, vessel: str, litres: float, kind: OvenKind = "electric",
     if vessel == "tin":
         grown = max(loaf.dough_g / 1000, 0.4) ** (2 / 3)
         return 0 if loaf.dough_g > LARGEST_TIN_G else max(floor(room / (TIN_CM2 * grown)), 1) * levels
-    open_m2 = body.width_across_m * body.length_m * 1e4
-    if open_m2 > ALONE_FILLS * room:
+    if body.width_across_m * body.length_m * 1e4 > room:
         return 0
     gap = float(form["gap_cm"]) / 100
     each = (body.width_across_m + gap) * (body.length_m + gap) * 1e4

@@ -27,7 +27,6 @@ from gentle_crust.core.oven.kit import (
     OvenStage,
     Preheat,
     Steam,
-    VesselHeat,
     oven_row,
     steam_of,
     vessel_heat,
@@ -250,9 +249,7 @@ def _pot(vessel: InVessel, pieces: int, base_skin_m2: float, loaf_l: float, fire
     lid_kg = float(vessel.lid_kg or heat.lid_kg) if lidded else 0.0
     inside = float(vessel.inside_l or heat.inside_l)
     base_j_k = float(vessel.base_kg or heat.base_kg) * heat.base_j_kg_k * share * units
-    if vessel.kind == "oven_floor" and fired:
-        return _floor(heat, pieces * base_skin_m2)
-    return Pot(
+    pot = Pot(
         base_j_k=base_j_k * heat.face,
         base_m2=heat.base_m2 * share * units,
         lid_j_k=max(lid_kg * heat.base_j_kg_k * units, 1.0),
@@ -266,12 +263,14 @@ def _pot(vessel: InVessel, pieces: int, base_skin_m2: float, loaf_l: float, fire
         free_l=max(inside - loaf_l * each, 0.5) * units,
         leak_s=max(heat.leak_s, 1.0),
         has_lid=lidded,
-        base_hot=vessel.preheated == "whole" or (fired and vessel.kind == "oven_floor"),
+        base_hot=vessel.preheated == "whole",
         base_c=HOB_C if vessel.preheated == "hob" else 0.0,
         lid_hot=vessel.preheated in ("whole", "lid"),
         under_j_k=base_j_k * (1 - heat.face) if heat.face < 1 else 0.0,
         under_w_k=heat.joint_w_k * share * units,
     )
+    on_the_floor = fired and vessel.kind == "oven_floor"
+    return _floor(pot, heat.base_j_kg_k, pieces * base_skin_m2) if on_the_floor else pot
 
 
 _FLOOR_FACE_KG_M2, _FLOOR_KG_M2, _FLOOR_W_M2_K = 9.0, 250.0, 95.0
@@ -280,27 +279,17 @@ _FLOOR_OPEN = 0.3
 """Of the floor under the loaves, as much again is open to the dome around them (estimated)."""
 
 
-def _floor(heat: VesselHeat, loaves_m2: float) -> Pot:
+def _floor(pot: Pot, j_kg_k: float, loaves_m2: float) -> Pot:
     """The part of a fired oven's floor that its loaves stand on."""
     area = loaves_m2 * (1 + _FLOOR_OPEN)
-    return Pot(
-        base_j_k=_FLOOR_FACE_KG_M2 * heat.base_j_kg_k * area,
+    return pot._replace(
+        base_j_k=_FLOOR_FACE_KG_M2 * j_kg_k * area,
         base_m2=_FLOOR_OPEN * loaves_m2,
-        lid_j_k=1.0,
-        lid_m2=heat.lid_m2,
-        emissivity=heat.emissivity,
-        lid_emissivity=heat.lid_emissivity,
-        contact=heat.contact,
-        dry_extra=heat.dry_extra,
-        inner=heat.inner_w_m2_k,
-        seen_wall=heat.wall_seen,
         free_l=0.5,
-        leak_s=1.0,
-        has_lid=False,
         base_hot=True,
         base_c=0.0,
         lid_hot=False,
-        under_j_k=_FLOOR_KG_M2 * heat.base_j_kg_k * area,
+        under_j_k=_FLOOR_KG_M2 * j_kg_k * area,
         under_w_k=_FLOOR_W_M2_K * area,
     )
 

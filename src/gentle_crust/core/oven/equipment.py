@@ -4,7 +4,7 @@ from dataclasses import dataclass
 from typing import Literal
 
 from gentle_crust.core.messages import NOTHING, Message, message, named
-from gentle_crust.core.oven.at_once import shelf_cm2
+from gentle_crust.core.oven.at_once import POT_CM2, TIN_CM2, shelf_cm2
 from gentle_crust.core.oven.kit import OvenKind, row_of
 from gentle_crust.core.oven.loaf import Loaf, rings
 
@@ -101,7 +101,7 @@ def per_load(vessel: Vessel, oven: Oven, loaf: Loaf, pieces: int) -> int:
         units = 1 if row["proof_group"] == "stone" else min(vessel.count, max(oven.shelves - 1, 1))
         return max(min(pieces, by_room * units), 1)
     if row["kind"] == "tin":
-        by_room = max(int(oven.shelf_cm2 / 350), 1) * max(oven.shelves - 1, 1)
+        by_room = max(int(oven.shelf_cm2 / TIN_CM2), 1) * max(oven.shelves - 1, 1)
     else:
-        by_room = max(int(oven.shelf_cm2 / 700), 1)
+        by_room = max(int(oven.shelf_cm2 / POT_CM2), 1)
     return max(min(pieces, vessel.count, by_room), 1)

@@ -38,6 +38,10 @@ _USUAL = 2.0
 """A near tie goes to the usual way of heating a vessel."""
 _FLATTEST, _TALLEST = 60.0, 90.0
 """Spring indices of the flattest and of the tallest loaves that can be told apart by eye."""
+_DULL, _SHINES, _SETS_MIN = 0.15, 0.7, 8.0
+"""Shares of steam that leave a crust dull and make it shine, and for how long it counts (practice)."""
+_LIFTED: dict[str, float] = {"effort": 1.5, "mess": 0.0, "hazard": 1.0}
+"""What a vessel asks more where it is lifted over a hot floor, beside bread on the floor itself (practice)."""
 
 
 @dataclass(frozen=True)
@@ -49,8 +53,6 @@ class Point:
     why: Message
 
 
-_DULL, _SHINES, _SETS_MIN = 0.15, 0.7, 8.0
-"""Shares of steam that leave a crust dull and make it shine, and for how long it counts (practice)."""
 Serves = Literal["best", "well", "less"]
 ALIKE, FAR = 5.0, 20.0
 """Points of the score: nearer to one another no baker could tell two ways apart; farther off, anyone can (practice)."""
@@ -230,10 +232,6 @@ def _evenness(made: Draft, vessel: Vessel, oven: Oven) -> tuple[float, Message]:
 
 def _throughput(way: Way, quickest: int) -> tuple[float, Message]:
     return 5 * quickest / max(way.all_min, 1), message("point-loads", count=way.loads, minutes=way.all_min)
-
-
-_LIFTED: dict[str, float] = {"effort": 1.5, "mess": 0.0, "hazard": 1.0}
-"""What a vessel asks more where it is lifted over a hot floor, beside bread on the floor itself (practice)."""
 
 
 def _of_tables(way: Way, column: str, none: Message, oven: Oven) -> tuple[float, Message]:

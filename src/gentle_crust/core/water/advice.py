@@ -1,6 +1,7 @@
 """How warm a dough should be: by its flour, what raises it, and how fast it is wished."""
 
 from dataclasses import dataclass, replace
+from functools import lru_cache
 from typing import Literal
 
 from gentle_crust.core.fermentation.bulk_time import bulk_time
@@ -30,6 +31,7 @@ class Advice:
     why: Message
 
 
+@lru_cache(maxsize=64)
 def dough_advice(formula: Formula) -> tuple[Advice, ...]:
     """Advice for a formula's dough, the slow pace first."""
     rye = formula.rye_rich
@@ -39,6 +41,6 @@ def dough_advice(formula: Formula) -> tuple[Advice, ...]:
             high = _BY_CULTURE_C
         aim = (low + high) / 2
         at = bulk_time(replace(formula, dough_c=aim), ONE)
-        why = message(f"advice-{'rye' if rye else 'wheat'}-{pace}", culture=(formula.by_culture_alone and 1) or 0)
+        why = message(f"advice-{'rye' if rye else 'wheat'}-{pace}", culture=int(formula.by_culture_alone))
         found.append(Advice(pace, low, high, aim, at.likely_h, why))
     return tuple(found)

@@ -21,7 +21,9 @@ from gentle_crust.core.water.balance import (
     Part,
     dough_from,
     factor_rule,
+    friction_from,
     levain_heat,
+    stirred_from,
     water_for,
     why_they_differ,
 )
@@ -33,6 +35,8 @@ FRESH_YEAST_HEAT = 3.3
 _HEAT = {"sugar": SUGAR, "honey": 2.5, "oil": OIL, "butter": 2.3, "milk": MILK, "salt": SALT, "fresh": FRESH_YEAST_HEAT}
 FREEZES_C = -1.0
 """A dough begins to freeze here: its salt keeps it liquid a little below the water's own point (practice)."""
+LEAST_AMOUNT = 0.2
+"""Of the usual mixing: what less than this adds tells nothing of it (practice)."""
 NEAR_K = 0.3
 """A dough this near the wanted temperature is the wanted one."""
 
@@ -231,7 +235,22 @@ def dough_from_waters(mix: Mix, waters: tuple[Pour, ...]) -> Poured:
     if left > 0:
         odd.append(WaterWarning("ice_stays", message("water-ice-stays", g=round(left))))
     odd += harms(mean, mix.leaven)
-    return Poured(max(dough, FREEZES_C) if left or dough < FREEZES_C else dough, mean, tuple(odd), left)
+    return Poured(max(dough, FREEZES_C), mean, tuple(odd), left)
+
+
+def usual_friction(mix: Mix, waters: tuple[Pour, ...], dough_c: float, work: Work) -> float:
+    """What the usual mixing adds, K, by a dough that came to ``dough_c`` (C) of these waters and this work.
+
+    Raises CraftError as ``poured`` does. Hardly mixed, a dough counts as mixed for ``LEAST_AMOUNT``.
+    """
+    within("dough_c", limits.MEASURED_DOUGH_C, dough_c)
+    really, mean = poured(mix, waters)
+    return friction_from(dough_c, mean, really) / max(work.amount, LEAST_AMOUNT)
+
+
+def mixing_adds(answer: WaterAnswer, mix: Mix) -> float:
+    """What mixing adds to this dough or takes from it in all, K, the kitchen's warmth included."""
+    return answer.dough_c - stirred_from(answer.drawn_c, mix)
 
 
 def unmelted_g(dough_c: float, mix: Mix) -> float:

@@ -5,7 +5,7 @@ import { limits } from '../../api/limits'
 import NumberField from '../../forms/NumberField.vue'
 import PickField from '../../forms/PickField.vue'
 import RemoveButton from '../../forms/RemoveButton.vue'
-import { useFlours } from '../../shell/flours'
+import { restOf, useFlours } from '../../shell/flours'
 import { words } from '../../words'
 
 /** The flour that a culture is fed with, or several: the first makes up what the others leave. */
@@ -15,7 +15,7 @@ const also = defineModel<Schemas['FlourPart'][]>('also', { required: true })
 const t = words.cultures
 const MOST = 6
 const { options, names } = useFlours()
-const rest = computed(() => Math.round(100 - also.value.reduce((sum, each) => sum + each.percent, 0)))
+const rest = computed(() => Math.round(restOf(also.value)))
 const free = computed(() => {
   const taken = new Set([kind.value, ...also.value.map((each) => each.kind)])
   return options.value.filter((each) => !taken.has(each.value))

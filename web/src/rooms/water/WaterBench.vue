@@ -66,7 +66,7 @@ const speeds = Object.entries(t.speeds).map(([value, label]) => ({
   value: value as NonNullable<WaterBody['speed']>,
   label,
 }))
-const byMotor = computed(() => ['planetary_mixer', 'spiral_mixer', 'processor'].includes(asked.mixing))
+const byMotor = computed(() => answer.value?.has_speed ?? false)
 const warmthSpan = (each: Schemas['Advice']) =>
   `${Math.round(toDegrees(each.low_c))}–${warmth(Math.round(each.high_c))}`
 const bulkOf = (each: Schemas['Advice']) =>
