@@ -20,13 +20,18 @@ PLACES = """(targets) => targets.map((target) => {
     halo: shape && style.paintOrder.startsWith('stroke') && parseFloat(style.strokeWidth) >= 3 ? style.stroke : '',
   }
 })"""
+AT_REST = """() => document.getAnimations().every(
+  (one) => one.playState !== 'running' || one.effect?.getComputedTiming().endTime === Infinity)"""
+"""Nothing fades in or out any more: half a veil over a page is not what a reader is left with."""
 WITHOUT_INK = "*, *::before { color: transparent !important } text, tspan { fill: transparent !important }"
+SIDES = ("left", "top", "right", "bottom")
 WORST = 0.2
 """So much of the ground under a text may be worse than what is measured: a line that crosses it."""
 
 
 def sound(page: Page) -> None:
     """Fail for what axe finds, and for words of too little contrast where axe cannot tell what lies under them."""
+    page.wait_for_function(AT_REST)
     found = Axe().run(page, options={"resultTypes": ["violations", "incomplete"]}).response
     violations: list[Any] = [
         (each["id"], [node["html"][:120] for node in each["nodes"]]) for each in found["violations"]
@@ -39,15 +44,12 @@ def faint(page: Page, found: dict[str, Any]) -> list[str]:
     """Of the texts whose contrast axe left open, those that have too little, with what they have."""
     left_open = [each for each in found["incomplete"] if each["id"] == "color-contrast"]
     targets = [node["target"][0] for each in left_open for node in each["nodes"] if len(node["target"]) == 1]
-    places = [place for place in page.evaluate(PLACES, targets) if place and place["words"]]
-    if not places:
+    if not targets:
         return []
-    style = page.add_style_tag(content=WITHOUT_INK)
-    ground = Image.open(io.BytesIO(page.screenshot(animations="disabled", full_page=True))).convert("RGB")
-    style.evaluate("one => one.remove()")
+    places, ground = seen_at_rest(page, targets)
     told = []
     for place in places:
-        box = [round(place[side]) for side in ("left", "top", "right", "bottom")]
+        (box,) = boxes([place])
         if box[0] < 0 or box[1] < 0 or box[2] > ground.width or box[3] > ground.height or box[2] <= box[0]:
             continue
         under = ground.crop(box)
@@ -59,6 +61,28 @@ def faint(page: Page, found: dict[str, Any]) -> list[str]:
         if ratio < (3.0 if large else 4.5):
             told.append(f"{place['words'][:40]}: {ratio:.1f} ({place['target']})")
     return told
+
+
+def seen_at_rest(page: Page, targets: list[str]) -> tuple[list[dict[str, Any]], Image.Image]:
+    """Where the words stand, and a picture of what is under them, of one and the same moment.
+
+    Raises:
+        AssertionError: The page does not come to rest: its words moved whenever a picture was taken.
+    """
+    for _ in range(10):
+        page.wait_for_function(AT_REST)
+        places = page.evaluate(PLACES, targets)
+        style = page.add_style_tag(content=WITHOUT_INK)
+        ground = Image.open(io.BytesIO(page.screenshot(animations="disabled", full_page=True))).convert("RGB")
+        style.evaluate("one => one.remove()")
+        if boxes(places) == boxes(page.evaluate(PLACES, targets)):
+            return [place for place in places if place and place["words"]], ground
+    raise AssertionError("the page does not come to rest")
+
+
+def boxes(places: list[Any]) -> list[Any]:
+    """Where each of the places is, nothing for one that is gone or covered."""
+    return [place and [round(place[side]) for side in SIDES] for place in places]
 
 
 def against(ground: Image.Image, ink: str) -> float:

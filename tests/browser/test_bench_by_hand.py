@@ -46,6 +46,7 @@ def test_pieces_for_later_stand_on_a_row_of_their_own(own, phone):
     expect(sheet.get_by_label("Pieces for later")).to_have_value("1")
     sound(page)
     sheet.get_by_role("button", name="Do it").click()
+    expect(sheet).to_have_count(0)
     rows = page.get_by_role("group", name="All doughs on one clock").get_by_role("button")
     expect(rows.filter(has_text="later")).to_contain_text("Into the fridge")
     expect(rows.filter(has_text="first")).to_contain_text("Fold 1 of 4")
