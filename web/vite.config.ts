@@ -5,10 +5,27 @@ import { ElementPlusResolver } from 'unplugin-vue-components/resolvers'
 import { createHash } from 'node:crypto'
 import { readdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
+import { fileURLToPath } from 'node:url'
 import { brotliCompressSync, constants, gzipSync } from 'node:zlib'
 import { defineConfig, type Plugin } from 'vite'
 
 const OUT = '../src/gentle_crust/web'
+
+/** What every room needs comes in few files: each file asked for costs a phone more than its bytes. */
+const GROUPS = [
+  { name: 'loading', test: /preload-helper|rolldown-runtime|rolldown.runtime/, priority: 4 },
+  {
+    name: 'frame',
+    test: /node_modules.(@vue|vue|vue-router|@tanstack|@fluent|idb-keyval|openapi-fetch)\b/,
+    priority: 3,
+  },
+  { name: 'tools', test: /node_modules.(?!element-plus)/, minShareCount: 4, priority: 2 },
+  { name: 'hardware', test: /node_modules/, minShareCount: 4, priority: 2 },
+  { name: 'shared', test: /src.(shell|forms|charts|api|theme)|words/, minShareCount: 4, priority: 1 },
+]
+
+/** What the first page fetches by itself. */
+const FIRST = /(frame|tools|hardware|shared|loading|rolldown-runtime)-[\w-]+\.js$/
 
 /** The worker is told what to keep, and under which name: another one for every build that differs. */
 function nameParts(files: string[]) {
@@ -24,14 +41,70 @@ function nameParts(files: string[]) {
   writeFileSync(join(OUT, 'sw.js'), worker)
 }
 
-/** Catalogues of words, read when the page is built. */
+const CATALOGUES = fileURLToPath(new URL('../src/gentle_crust/text/en/page', import.meta.url))
+const WORDS = fileURLToPath(new URL('./src/words.ts', import.meta.url))
+
+/** Which catalogues hold the keys that begin with a word. */
+function holders(): Map<string, Set<string>> {
+  const found = new Map<string, Set<string>>()
+  for (const name of readdirSync(CATALOGUES)) {
+    const file = join(CATALOGUES, name)
+    for (const [, first] of readFileSync(file, 'utf8').matchAll(/^([a-zA-Z]+)[-\w]* =/gm)) {
+      if (!found.has(first!)) found.set(first!, new Set())
+      found.get(first!)!.add(file)
+    }
+  }
+  return found
+}
+
+/** Catalogues of words, read when the page is built; each comes with what says `words.` and its first part. */
 function catalogues(): Plugin {
+  const held = holders()
   return {
     name: 'catalogues',
+    enforce: 'pre',
     transform(text, id) {
-      if (!id.endsWith('.ftl')) return null
-      const { body } = new FluentResource(text)
-      return { code: `export default JSON.parse(${JSON.stringify(JSON.stringify(body))})`, map: null }
+      if (id.endsWith('.ftl')) {
+        const { body } = new FluentResource(text)
+        const data = JSON.stringify(JSON.stringify(body))
+        return {
+          code: `import { heard } from ${JSON.stringify(WORDS)}\nheard(JSON.parse(${data}))`,
+          map: null,
+        }
+      }
+      if (!/src.+\.(vue|ts)$/.test(id) || id.includes('node_modules')) return null
+      const firsts = new Set([...text.matchAll(/\bwords\.([a-zA-Z]+)/g)].map(([, first]) => first!))
+      const files = new Set([...firsts].flatMap((first) => [...(held.get(first) ?? [])]))
+      if (!files.size || !/import \{[^}]*\bwords\b/.test(text)) return null
+      const asked = [...files].map((file) => `import ${JSON.stringify(file)};`).join('')
+      const code = id.endsWith('.vue') ? text.replace(/<script setup[^>]*>/, `$&${asked}`) : asked + text
+      return { code, map: null }
+    },
+  }
+}
+
+/** What the first screen is made of is fetched at once, though it is read in several tasks (see main.ts). */
+function fetchedAtOnce(): Plugin {
+  return {
+    name: 'fetched-at-once',
+    transformIndexHtml: {
+      order: 'post',
+      handler(_, { bundle }) {
+        const chunks = Object.values(bundle ?? {}).filter((each) => each.type === 'chunk')
+        const named = new Map(chunks.map((each) => [each.fileName, each]))
+        const files = new Set<string>()
+        const gather = (file: string) => {
+          if (files.has(file)) return
+          files.add(file)
+          named.get(file)?.imports.forEach(gather)
+        }
+        chunks.filter((each) => each.name === 'start').forEach((each) => gather(each.fileName))
+        return [...files].map((file) => ({
+          tag: 'link',
+          attrs: { rel: 'modulepreload', crossorigin: true, href: `/${file}` },
+          injectTo: 'head',
+        }))
+      },
     },
   }
 }
@@ -57,10 +130,17 @@ function compressed(): Plugin {
 export default defineConfig({
   plugins: [
     catalogues(),
+    fetchedAtOnce(),
     compressed(),
     vue(),
     Components({ dirs: [], dts: false, resolvers: [ElementPlusResolver()] }),
   ],
-  build: { outDir: OUT, emptyOutDir: true, target: 'es2022' },
+  build: {
+    outDir: OUT,
+    emptyOutDir: true,
+    target: 'es2022',
+    modulePreload: { resolveDependencies: (_, files) => files.filter((each) => !FIRST.test(each)) },
+    rolldownOptions: { output: { codeSplitting: { groups: GROUPS } } },
+  },
   server: { proxy: { '/api': 'http://127.0.0.1:8417' } },
 })

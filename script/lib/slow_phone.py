@@ -36,7 +36,7 @@ def visited(browser: Browser, address: str, room: str) -> tuple[float, float, fl
     page.wait_for_load_state("networkidle")
     page.wait_for_timeout(500)
     seen = page.evaluate("seen")
-    sent = page.evaluate(SENT)
+    sent = dict(page.evaluate(SENT)).items()
     context.close()
     data = sum(size for name, size in sent if "/api/" in name)
     return seen["paint"], seen["shift"], seen["blocked"], (sum(size for _, size in sent) - data) / 1000, data / 1000

@@ -4,6 +4,7 @@ import { computed, defineAsyncComponent, provide, watch } from 'vue'
 import { RouterLink, RouterView, useRoute } from 'vue-router'
 import { api, ask, signedOut } from './api/client'
 import CountsTip from './shell/CountsTip.vue'
+import InTurn from './shell/InTurn.vue'
 import { useBench } from './shell/bench'
 import { useKitchen, useNow } from './shell/kitchen'
 import { REMINDERS, useReminders } from './shell/reminders'
@@ -69,14 +70,16 @@ const next = computed(() => {
     <RouterLink v-if="next && !route.path.startsWith('/bench')" class="next inverted" :to="next.to">
       <span class="next-title">{{ next.title }}</span> <span class="next-away">{{ next.away }}</span>
     </RouterLink>
-    <time class="clock time">{{ clock(now) }}</time>
+    <InTurn v-if="settings">
+      <time class="clock time">{{ clock(now) }}</time>
+    </InTurn>
   </header>
   <main id="content" tabindex="-1">
     <ElConfigProvider :locale="hardware">
       <SignIn v-if="signedOut && route.name !== 'trust'" />
-      <RouterView v-else />
+      <InTurn v-else><RouterView /></InTurn>
     </ElConfigProvider>
-    <CountsTip />
+    <InTurn><CountsTip /></InTurn>
   </main>
 </template>
 

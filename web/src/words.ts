@@ -3,12 +3,7 @@ import type { Value, Words } from './api/words'
 import { clock, day, difference, mass, span, warmth } from './shell/units'
 
 type Body = FluentResource['body']
-
-/** Read when the page is built: a phone need not. */
-const english = import.meta.glob<Body>('../../src/gentle_crust/text/en/page/*.ftl', {
-  import: 'default',
-  eager: true,
-})
+const ENGLISH = 'en'
 
 /** What a sentence may call; figures come in C, g, minutes and instants, and are shown as the baker reads them. */
 const functions: Record<string, FluentFunction> = {
@@ -24,22 +19,31 @@ function plain(value: unknown): unknown {
   return value instanceof FluentNumber ? value.value : value
 }
 
-/** English is part of the program; the server has the others, as a file each. */
-async function catalogue(language: string): Promise<Body[]> {
-  if (language === 'en') return Object.values(english)
-  const answer = await fetch(`/words/${language}.ftl`)
-  return answer.ok ? [new FluentResource(await answer.text()).body] : Object.values(english)
-}
-
-const language = document.documentElement.lang || 'en'
+const language = document.documentElement.lang || ENGLISH
 const bundle = new FluentBundle(language, { functions, useIsolating: false })
-const keys: string[] = []
-for (const body of await catalogue(language)) {
+/** The keys by their first part: a room's words come with the room. */
+const keys = new Map<string, string[]>()
+
+function add(body: Body) {
   const resource = new FluentResource('')
   resource.body = body
-  keys.push(...resource.body.map((each) => each.id))
   bundle.addResource(resource)
+  for (const { id } of body) {
+    const first = id.split('-', 1)[0]!
+    if (keys.has(first)) keys.get(first)!.push(id)
+    else keys.set(first, [id])
+  }
 }
+
+/** A catalogue of English has come, with the part of the program that speaks it; another language stays. */
+export function heard(body: Body) {
+  if (language === ENGLISH || missing) add(body)
+}
+
+/** English is part of the program; the server has the others, as a file each. */
+const answer = language === ENGLISH ? null : await fetch(`/words/${language}.ftl`)
+const missing = answer !== null && !answer.ok
+if (answer?.ok) add(new FluentResource(await answer.text()).body)
 
 /** A sentence with its data; figures stand without thousands' commas. */
 function said(key: string, data: Record<string, Value> = {}): string {
@@ -56,22 +60,6 @@ function said(key: string, data: Record<string, Value> = {}): string {
 function asks(part: unknown): boolean {
   if (typeof part !== 'object' || part === null) return false
   return (part as { type?: string }).type === 'var' || Object.values(part).some(asks)
-}
-
-/** The keys as a tree: plan-says-saved is plan.says.saved. Each of its first branches grows when it is looked at. */
-function tree(): Words {
-  const root: Record<string, unknown> = {}
-  const under = new Map<string, string[]>()
-  for (const key of keys) {
-    const first = key.split('-', 1)[0]!
-    if (under.has(first)) under.get(first)!.push(key)
-    else under.set(first, [key])
-  }
-  for (const [first, own] of under) {
-    let grown: unknown
-    Object.defineProperty(root, first, { enumerable: true, get: () => (grown ??= branch(first, own)) })
-  }
-  return root as unknown as Words
 }
 
 /** What is under one first part of the keys; a message that asks for data is a function of them. */
@@ -106,5 +94,13 @@ export const told = (
   data: Record<string, Value> = {},
 ) => (typeof found === 'function' ? found(data) : (found ?? ''))
 
-/** Every word of the page, from the catalogues. */
-export const words: Words = tree()
+const grown = new Map<string, unknown>()
+
+/** Every word of the page, from the catalogues: plan-says-saved is plan.says.saved. Each first branch grows when it is
+ * looked at. */
+export const words = new Proxy({} as Words, {
+  get(_, first: string) {
+    if (!grown.has(first)) grown.set(first, branch(first, keys.get(first) ?? []))
+    return grown.get(first)
+  },
+})

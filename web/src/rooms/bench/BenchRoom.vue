@@ -9,6 +9,7 @@ import ClockField from '../../forms/ClockField.vue'
 import { EXTRA_FOLD, useBench, type BenchDough, type LiveStep } from '../../shell/bench'
 import { useNow } from '../../shell/kitchen'
 import { newKey } from '../../shell/keys'
+import { useSettled } from '../../shell/settled'
 import { shortcuts } from '../../shell/shortcuts'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
@@ -26,6 +27,7 @@ import StartPanel from './StartPanel.vue'
 import StuckList from './StuckList.vue'
 import UndoLine from './UndoLine.vue'
 import { useAwake } from './useAwake'
+import InTurn from '../../shell/InTurn.vue'
 
 /** The bench: what is alive now, the next thing to do as large as can be, and one tap for it. */
 const t = words.bench
@@ -36,6 +38,7 @@ const route = useRoute()
 const router = useRouter()
 const { clock, say } = useUnits()
 const awake = useAwake()
+const settled = useSettled()
 
 const nextOf = (dough: BenchDough) => dough.steps.find((step) => step.key === dough.next) ?? null
 /** The dough that was chosen, else the one whose next step comes first. */
@@ -225,17 +228,21 @@ watch(
     />
     <p v-if="!bench" class="quiet">{{ words.loading }}</p>
 
-    <template v-else-if="!doughs.length">
+    <div v-else-if="!doughs.length" class="idle" :class="{ unsettled: !settled }">
       <UndoLine />
       <h2 class="empty">{{ t.empty }}</h2>
-      <ComingUp :now="now" :cultures="cultures.data.value?.cultures ?? []" />
+      <InTurn>
+        <ComingUp :now="now" :cultures="cultures.data.value?.cultures ?? []" />
+      </InTurn>
       <LoafAsks />
       <p class="lead">{{ t.emptyMore }}</p>
-      <StartPanel @begun="choose" />
+      <InTurn>
+        <StartPanel @begun="choose" />
+      </InTurn>
       <p>
         <RouterLink to="/log">{{ words.bakes.earlier }}</RouterLink>
       </p>
-    </template>
+    </div>
 
     <template v-else>
       <NextThing
@@ -289,38 +296,41 @@ watch(
         @change="(way) => change(clashing!, way)"
       />
 
-      <BenchRibbons
-        :doughs="doughs"
-        :cultures="cultures.data.value?.cultures ?? []"
-        :now="now"
-        :chosen="dough?.id ?? null"
-        @choose="choose"
-      />
-      <LoafAsks />
-
-      <div v-if="dough" class="below">
-        <section>
-          <h2>{{ t.past }}</h2>
-          <BakeHistory
-            :key="dough.id"
-            :dough="dough"
-            @back="(event) => takeBack(dough!.id, event)"
-            @correct="correct"
-          />
-          <p class="row">
-            <ElButton class="link" @click="stop">{{ t.stop }}</ElButton>
-            <RouterLink to="/log" class="link earlier">{{ words.bakes.earlier }}</RouterLink>
-          </p>
-        </section>
-        <BenchAside
-          :dough="dough"
+      <InTurn
+        ><BenchRibbons
+          :doughs="doughs"
+          :cultures="cultures.data.value?.cultures ?? []"
           :now="now"
-          :awake="awake"
-          @probe="probe"
-          @another="sheet = 'start'"
-          @away="openAway"
-        />
-      </div>
+          :chosen="dough?.id ?? null"
+          @choose="choose"
+      /></InTurn>
+      <InTurn><LoafAsks /></InTurn>
+
+      <InTurn v-if="dough">
+        <div class="below">
+          <section>
+            <h2>{{ t.past }}</h2>
+            <BakeHistory
+              :key="dough.id"
+              :dough="dough"
+              @back="(event) => takeBack(dough!.id, event)"
+              @correct="correct"
+            />
+            <p class="row">
+              <ElButton class="link" @click="stop">{{ t.stop }}</ElButton>
+              <RouterLink to="/log" class="link earlier">{{ words.bakes.earlier }}</RouterLink>
+            </p>
+          </section>
+          <BenchAside
+            :dough="dough"
+            :now="now"
+            :awake="awake"
+            @probe="probe"
+            @another="sheet = 'start'"
+            @away="openAway"
+          />
+        </div>
+      </InTurn>
     </template>
 
     <JudgeSheet
@@ -373,6 +383,14 @@ watch(
   grid-template-columns: minmax(0, 1fr);
   gap: 14px;
   padding: 14px 28px 40px;
+}
+.idle {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 14px;
+}
+.unsettled {
+  visibility: hidden;
 }
 .notice {
   padding: 12px 18px;

@@ -23,6 +23,7 @@ import LookDesk from './LookDesk.vue'
 import TakeDesk from './TakeDesk.vue'
 import { stateOf } from './stateOf'
 import { useCulture } from './useCulture'
+import InTurn from '../../shell/InTurn.vue'
 
 const props = defineProps<{ id: string; others: Schemas['CultureLine'][] }>()
 const t = words.cultures
@@ -152,33 +153,41 @@ async function saved() {
             @cancel="go('')"
           />
         </div>
-        <div v-if="life && desk !== 'edit'" class="alive" :class="{ young: culture.guide }">
-          <CultureJar
-            :jar="culture.culture.jar"
-            :life="life"
-            :high="phone ? 150 : 216"
-            :guess="!culture.guide"
-          />
-          <CultureRibbon v-if="!culture.guide" :life="life" :now="now" :looks="looks" :moves="moves" />
-          <GuideDays v-else :guide="culture.guide" :next="culture.guide_next ?? null" />
-        </div>
-        <HistoryLine :culture="culture" @back="takeBack" @again="bringIn" />
-        <nav class="files small" :aria-label="t.files">
-          <a class="link" :href="`/api/cultures/${id}/history.csv`" download>{{ t.takeOutCsv }}</a>
-          <a class="link" :href="`/api/cultures/${id}/history.json`" download>{{ t.takeOutJson }}</a>
-          <a class="link" :href="`/api/cultures/${id}/calendar.ics`">{{ t.calendar }}</a>
-          <RouterLink class="link" :to="`/cultures/${id}?do=away`">{{ t.awayTitle }}</RouterLink>
-          <RouterLink v-if="others.length > 1" class="link" :to="`/cultures/${id}?do=compare`">
-            {{ t.compare }}
-          </RouterLink>
-          <RouterLink class="link" :to="`/cultures/${id}?do=edit`">{{ t.edit }}</RouterLink>
-          <ElButton class="link" @click="putAway">
-            {{ t.putAway({ name: culture.culture.name }) }}
-          </ElButton>
-        </nav>
+        <InTurn v-if="life && desk !== 'edit'">
+          <div class="alive" :class="{ young: culture.guide }">
+            <CultureJar
+              :jar="culture.culture.jar"
+              :life="life"
+              :high="phone ? 150 : 216"
+              :guess="!culture.guide"
+            />
+            <CultureRibbon v-if="!culture.guide" :life="life" :now="now" :looks="looks" :moves="moves" />
+            <GuideDays v-else :guide="culture.guide" :next="culture.guide_next ?? null" />
+          </div>
+        </InTurn>
+        <InTurn>
+          <HistoryLine :culture="culture" @back="takeBack" @again="bringIn" />
+        </InTurn>
+        <InTurn>
+          <nav class="files small" :aria-label="t.files">
+            <a class="link" :href="`/api/cultures/${id}/history.csv`" download>{{ t.takeOutCsv }}</a>
+            <a class="link" :href="`/api/cultures/${id}/history.json`" download>{{ t.takeOutJson }}</a>
+            <a class="link" :href="`/api/cultures/${id}/calendar.ics`">{{ t.calendar }}</a>
+            <RouterLink class="link" :to="`/cultures/${id}?do=away`">{{ t.awayTitle }}</RouterLink>
+            <RouterLink v-if="others.length > 1" class="link" :to="`/cultures/${id}?do=compare`">
+              {{ t.compare }}
+            </RouterLink>
+            <RouterLink class="link" :to="`/cultures/${id}?do=edit`">{{ t.edit }}</RouterLink>
+            <ElButton class="link" @click="putAway">
+              {{ t.putAway({ name: culture.culture.name }) }}
+            </ElButton>
+          </nav>
+        </InTurn>
       </template>
     </div>
-    <CultureAside v-if="culture" :culture="culture" :now="now" @take="take" />
+    <InTurn v-if="culture">
+      <CultureAside :culture="culture" :now="now" @take="take" />
+    </InTurn>
   </div>
 </template>
 

@@ -73,7 +73,7 @@ async function saved(key: string) {
   <div class="room">
     <div class="left">
       <h1>{{ t.title }}</h1>
-      <p v-if="query.isPending.value" class="quiet">{{ words.loading }}</p>
+      <p v-if="query.isPending.value" class="quiet wait">{{ words.loading }}</p>
       <p v-if="query.isError.value" role="alert">{{ words.failed }}</p>
       <p v-if="query.isSuccess.value && !all.length" class="quiet">{{ t.none }}</p>
       <ul v-if="all.length" class="jars">
@@ -143,6 +143,9 @@ async function saved(key: string) {
 </template>
 
 <style scoped>
+.wait {
+  min-height: 5rem;
+}
 .room {
   display: grid;
   grid-template-columns: 288px minmax(0, 1fr);

@@ -8,6 +8,7 @@ import MethodView from './MethodView.vue'
 import ShareBar from './ShareBar.vue'
 import VersionList from './VersionList.vue'
 import WeighTables from './WeighTables.vue'
+import InTurn from '../../shell/InTurn.vue'
 
 defineProps<{ shown: FormulaAnswer }>()
 const emit = defineEmits<{ edit: []; swap: []; away: [] }>()
@@ -41,21 +42,33 @@ const { mass, degree } = useUnits()
       {{ shown.formula.pieces }} {{ t.pieces }} {{ mass(shown.formula.scaling_weight_g) }},
       {{ degree(shown.formula.dough_c) }} {{ t.fromBowl }}
     </p>
-    <ShareBar :answer="shown" />
-    <MethodView :formula="shown.formula" />
-    <WeighTables :answer="shown" />
-    <LabelNote :answer="shown" />
-    <p class="files no-print">
-      <span class="small quiet">{{ t.takeOut }}</span>
-      <a
-        v-for="(label, form) in t.files"
-        :key="form"
-        :href="`/api/formulas/${shown.id}/file/${form}`"
-        download
-        >{{ label }}</a
-      >
-    </p>
-    <VersionList :id="shown.id" :key="shown.id" class="no-print" />
+    <InTurn>
+      <ShareBar :answer="shown" />
+    </InTurn>
+    <InTurn>
+      <MethodView :formula="shown.formula" />
+    </InTurn>
+    <InTurn>
+      <WeighTables :answer="shown" />
+    </InTurn>
+    <InTurn>
+      <LabelNote :answer="shown" />
+    </InTurn>
+    <InTurn>
+      <p class="files no-print">
+        <span class="small quiet">{{ t.takeOut }}</span>
+        <a
+          v-for="(label, form) in t.files"
+          :key="form"
+          :href="`/api/formulas/${shown.id}/file/${form}`"
+          download
+          >{{ label }}</a
+        >
+      </p>
+    </InTurn>
+    <InTurn>
+      <VersionList :id="shown.id" :key="shown.id" class="no-print" />
+    </InTurn>
   </article>
 </template>
 

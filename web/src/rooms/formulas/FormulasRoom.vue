@@ -15,6 +15,7 @@ import PasteRecipe from './PasteRecipe.vue'
 import { useDraft } from './useDraft'
 import TogetherPage from './TogetherPage.vue'
 import { laterFileField } from '../../forms/later'
+import InTurn from '../../shell/InTurn.vue'
 
 const FileField = laterFileField()
 
@@ -203,22 +204,24 @@ async function bringBack() {
         </li>
       </ul>
       <p v-if="more" class="small quiet">{{ t.moreByName }}</p>
-      <div class="make">
-        <ElButton class="plain" :disabled="!ingredients.data.value" @click="edit(newKey(), blank())">
-          {{ t.write }}
-        </ElButton>
-        <ElButton class="plain" :aria-pressed="page === 'paste'" @click="turnTo('paste')">
-          {{ t.paste }}
-        </ElButton>
-        <FileField class="full" :label="t.bringIn" accept=".json,.jsonld,.txt" @chosen="bringIn" />
-        <p v-if="unread" class="inverted error small" role="alert">{{ unread }}</p>
-        <ElButton class="link" :aria-pressed="page === 'together'" @click="turnTo('together')">
-          {{ words.together.title }}
-        </ElButton>
-        <ElButton class="link" :aria-pressed="page === 'pantry'" @click="turnTo('pantry')">
-          {{ words.pantry.title }}
-        </ElButton>
-      </div>
+      <InTurn>
+        <div class="make">
+          <ElButton class="plain" :disabled="!ingredients.data.value" @click="edit(newKey(), blank())">
+            {{ t.write }}
+          </ElButton>
+          <ElButton class="plain" :aria-pressed="page === 'paste'" @click="turnTo('paste')">
+            {{ t.paste }}
+          </ElButton>
+          <FileField class="full" :label="t.bringIn" accept=".json,.jsonld,.txt" @chosen="bringIn" />
+          <p v-if="unread" class="inverted error small" role="alert">{{ unread }}</p>
+          <ElButton class="link" :aria-pressed="page === 'together'" @click="turnTo('together')">
+            {{ words.together.title }}
+          </ElButton>
+          <ElButton class="link" :aria-pressed="page === 'pantry'" @click="turnTo('pantry')">
+            {{ words.pantry.title }}
+          </ElButton>
+        </div>
+      </InTurn>
     </div>
     <div ref="work" class="work">
       <PasteRecipe

@@ -16,6 +16,7 @@ import { useNewest } from '../../shell/newest'
 import { light } from '../../shell/theme'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
+import InTurn from '../../shell/InTurn.vue'
 import TextField from '../../forms/TextField.vue'
 import { useWhole } from '../../forms/useWhole'
 
@@ -105,97 +106,113 @@ function addVessel() {
           :most="60"
           :required="words.forms.nameIt"
         />
-        <PickField v-model="form.zone" :label="t.zone" :options="zones" />
-        <div class="pair">
-          <ClockField v-model="form.sleep_from" :label="`${t.sleep} ${t.from}`" />
-          <ClockField v-model="form.sleep_to" :label="t.to" />
-        </div>
-        <ChoiceRow
-          v-model="degrees"
-          :legend="t.warmths"
-          :options="[
-            { value: 'c', label: t.celsius },
-            { value: 'f', label: t.fahrenheit },
-          ]"
-        />
-        <ChoiceRow
-          v-model="masses"
-          :legend="t.weights"
-          :options="[
-            { value: 'g', label: t.grams },
-            { value: 'oz', label: t.ounces },
-          ]"
-        />
-        <ChoiceRow
-          v-model="light"
-          :legend="words.shell.theme"
-          :options="[
-            { value: 'auto', label: words.shell.themes.auto },
-            { value: 'light', label: words.shell.themes.light },
-            { value: 'dark', label: words.shell.themes.dark },
-          ]"
-        />
-        <fieldset class="tools">
-          <legend>{{ t.tools }}</legend>
-          <PickField v-model="scale" :label="t.scale" :options="scales" />
-          <MaybeField v-model="form.bowl_l" :label="t.bowl" unit="l" />
-          <MaybeField v-model="form.box_l" :label="t.box" unit="l" />
-          <MaybeField v-model="form.jar_mm" :label="t.jar" unit="mm" />
-          <MaybeField v-model="form.mixer_dough_g" :label="t.mixer" unit="g" />
-          <MaybeField v-model="form.tin_ml" :label="t.tin" unit="ml" />
-          <TextField v-model="form.currency" class="currency" :label="t.currency" :most="8" />
-        </fieldset>
-      </section>
-      <section>
-        <WarmthSlider v-model="form.room_day_c" :label="t.day" v-bind="limits.ROOM_DAY_C" />
-        <WarmthSlider v-model="form.room_night_c" :label="t.night" v-bind="limits.ROOM_NIGHT_C" />
-        <WarmthSlider v-model="form.fridge_c" :label="t.fridge" v-bind="limits.FRIDGE_C" />
-        <MaybeField v-model="form.fridge_l" :label="t.fridgeRoom" unit="l" />
-        <WarmthSlider v-model="form.tap_c" :label="t.tap" v-bind="limits.TAP_C" />
-        <MaybeField v-model="hotTap" :label="t.hotTap" :unit="degreeUnit" />
-        <AmountField v-model="form.altitude_m" :label="t.altitude" v-bind="limits.ALTITUDE_M" :step="50" />
-      </section>
-      <section>
-        <PickField
-          v-model="form.oven.kind"
-          :label="t.oven"
-          :options="
-            Object.entries(t.ovens).map(([value, label]) => ({
-              value: value as typeof form.oven.kind,
-              label,
-            }))
-          "
-        />
-        <WarmthSlider v-model="form.oven.top_c" :label="t.ovenTop" v-bind="limits.OVEN_TOP_C" />
-        <fieldset class="vessels">
-          <legend class="small quiet">{{ t.vessels }}</legend>
-          <div v-for="(vessel, index) in form.vessels" :key="vessel.id" class="vessel">
-            <ElInput v-model="vessel.name" maxlength="40" :aria-label="`${t.name}, ${index + 1}`" />
-            <PickField
-              v-model="vessel.kind"
-              :label="`${t.kind}: ${vessel.name}`"
-              hide-label
-              :options="kindOptions"
-            />
-            <AmountField v-model="vessel.count" :label="t.count" v-bind="limits.VESSEL_COUNT" :step="1" />
-            <ElButton
-              class="link"
-              :disabled="form.vessels.length === 1"
-              :aria-label="`${t.remove}: ${vessel.name}`"
-              @click="form.vessels.splice(index, 1)"
-            >
-              {{ t.remove }}
-            </ElButton>
+        <InTurn>
+          <PickField v-model="form.zone" :label="t.zone" :options="zones" />
+          <div class="pair">
+            <ClockField v-model="form.sleep_from" :label="`${t.sleep} ${t.from}`" />
+            <ClockField v-model="form.sleep_to" :label="t.to" />
           </div>
-          <ElButton class="plain" @click="addVessel">{{ t.add }}</ElButton>
-        </fieldset>
+        </InTurn>
+        <InTurn>
+          <ChoiceRow
+            v-model="degrees"
+            :legend="t.warmths"
+            :options="[
+              { value: 'c', label: t.celsius },
+              { value: 'f', label: t.fahrenheit },
+            ]"
+          />
+          <ChoiceRow
+            v-model="masses"
+            :legend="t.weights"
+            :options="[
+              { value: 'g', label: t.grams },
+              { value: 'oz', label: t.ounces },
+            ]"
+          />
+          <ChoiceRow
+            v-model="light"
+            :legend="words.shell.theme"
+            :options="[
+              { value: 'auto', label: words.shell.themes.auto },
+              { value: 'light', label: words.shell.themes.light },
+              { value: 'dark', label: words.shell.themes.dark },
+            ]"
+          />
+        </InTurn>
+        <InTurn>
+          <fieldset class="tools">
+            <legend>{{ t.tools }}</legend>
+            <PickField v-model="scale" :label="t.scale" :options="scales" />
+            <MaybeField v-model="form.bowl_l" :label="t.bowl" unit="l" />
+            <InTurn>
+              <MaybeField v-model="form.box_l" :label="t.box" unit="l" />
+              <MaybeField v-model="form.jar_mm" :label="t.jar" unit="mm" />
+              <MaybeField v-model="form.mixer_dough_g" :label="t.mixer" unit="g" />
+              <MaybeField v-model="form.tin_ml" :label="t.tin" unit="ml" />
+            </InTurn>
+            <TextField v-model="form.currency" class="currency" :label="t.currency" :most="8" />
+          </fieldset>
+        </InTurn>
       </section>
-      <footer>
-        <p v-for="error in errors" :key="error" class="inverted error" role="alert">{{ error }}</p>
-        <ElButton native-type="submit" class="action" :disabled="saving">{{ t.save }}</ElButton>
-        <span v-if="saved" role="status">{{ t.saved }}</span>
-        <ElButton v-if="canUndo" @click="undo">{{ words.undone.undo }}</ElButton>
-      </footer>
+      <InTurn>
+        <section>
+          <WarmthSlider v-model="form.room_day_c" :label="t.day" v-bind="limits.ROOM_DAY_C" />
+          <WarmthSlider v-model="form.room_night_c" :label="t.night" v-bind="limits.ROOM_NIGHT_C" />
+          <WarmthSlider v-model="form.fridge_c" :label="t.fridge" v-bind="limits.FRIDGE_C" />
+          <MaybeField v-model="form.fridge_l" :label="t.fridgeRoom" unit="l" />
+          <WarmthSlider v-model="form.tap_c" :label="t.tap" v-bind="limits.TAP_C" />
+          <MaybeField v-model="hotTap" :label="t.hotTap" :unit="degreeUnit" />
+          <AmountField v-model="form.altitude_m" :label="t.altitude" v-bind="limits.ALTITUDE_M" :step="50" />
+        </section>
+      </InTurn>
+      <InTurn>
+        <section>
+          <PickField
+            v-model="form.oven.kind"
+            :label="t.oven"
+            :options="
+              Object.entries(t.ovens).map(([value, label]) => ({
+                value: value as typeof form.oven.kind,
+                label,
+              }))
+            "
+          />
+          <WarmthSlider v-model="form.oven.top_c" :label="t.ovenTop" v-bind="limits.OVEN_TOP_C" />
+          <InTurn>
+            <fieldset class="vessels">
+              <legend class="small quiet">{{ t.vessels }}</legend>
+              <div v-for="(vessel, index) in form.vessels" :key="vessel.id" class="vessel">
+                <ElInput v-model="vessel.name" maxlength="40" :aria-label="`${t.name}, ${index + 1}`" />
+                <PickField
+                  v-model="vessel.kind"
+                  :label="`${t.kind}: ${vessel.name}`"
+                  hide-label
+                  :options="kindOptions"
+                />
+                <AmountField v-model="vessel.count" :label="t.count" v-bind="limits.VESSEL_COUNT" :step="1" />
+                <ElButton
+                  class="link"
+                  :disabled="form.vessels.length === 1"
+                  :aria-label="`${t.remove}: ${vessel.name}`"
+                  @click="form.vessels.splice(index, 1)"
+                >
+                  {{ t.remove }}
+                </ElButton>
+              </div>
+              <ElButton class="plain" @click="addVessel">{{ t.add }}</ElButton>
+            </fieldset>
+          </InTurn>
+        </section>
+      </InTurn>
+      <InTurn>
+        <footer>
+          <p v-for="error in errors" :key="error" class="inverted error" role="alert">{{ error }}</p>
+          <ElButton native-type="submit" class="action" :disabled="saving">{{ t.save }}</ElButton>
+          <span v-if="saved" role="status">{{ t.saved }}</span>
+          <ElButton v-if="canUndo" @click="undo">{{ words.undone.undo }}</ElButton>
+        </footer>
+      </InTurn>
     </ElForm>
     <ConflictDialog
       v-if="clash"
@@ -204,8 +221,12 @@ function addVessel() {
       @settle="settle"
       @close="clash = null"
     />
-    <KeepData v-if="form || query.isError.value" />
-    <DevicesList v-if="form || query.isError.value" />
+    <InTurn v-if="form || query.isError.value">
+      <KeepData />
+    </InTurn>
+    <InTurn v-if="form || query.isError.value">
+      <DevicesList />
+    </InTurn>
   </div>
 </template>
 

@@ -22,6 +22,7 @@ import SignsSheet from './SignsSheet.vue'
 import StageRows from './StageRows.vue'
 import { useOven, type Loaf } from './useOven'
 import WayList from './WayList.vue'
+import InTurn from '../../shell/InTurn.vue'
 
 /** The work of the room: a loaf and a wish, the ways to bake it, and the bake of the one that is chosen. */
 const emit = defineEmits<{ kit: [] }>()
@@ -121,10 +122,12 @@ async function keepSo() {
         ]"
       />
       <PickField v-model="wish" :label="t.wish" :options="wishes" />
-      <MyBakes :bake="chosen ? oven.body.value : null" :waits="oven.pending.value" @choose="oven.take" />
+      <InTurn>
+        <MyBakes :bake="chosen ? oven.body.value : null" :waits="oven.pending.value" @choose="oven.take" />
+      </InTurn>
       <h2>{{ t.ways }}</h2>
       <p v-if="unranked" role="alert" class="inverted error">{{ say(unranked) }}</p>
-      <p v-else-if="!ways" class="quiet">{{ words.loading }}</p>
+      <p v-else-if="!ways" class="quiet ways-wait">{{ words.loading }}</p>
       <WayList
         v-else
         :ways="ways"
@@ -151,22 +154,26 @@ async function keepSo() {
         <p v-for="hazard in refusals" :key="hazard.code" role="alert" class="inverted error">
           {{ say(hazard.text) }}
         </p>
-        <BakeLandscape :bake="baked" :stages="drawnStages" @change="oven.alter" />
+        <InTurn>
+          <BakeLandscape :bake="baked" :stages="drawnStages" @change="oven.alter" />
+        </InTurn>
         <p v-if="baked.soak_short_k >= 12" class="short">
           {{ t.shortSoak({ k: Math.round(baked.soak_short_k), need: baked.soak_min }) }}
         </p>
         <p v-if="baked.short_k > 0" class="short">{{ t.weak({ k: Math.round(baked.short_k) }) }}</p>
-        <StageRows
-          class="no-print"
-          :bake="baked"
-          :stages="drawnStages"
-          :altered="altered || oven.preheat.value != null || oven.poured.value.length > 0"
-          @change="oven.alter"
-          @heat="oven.heat"
-          @hot="oven.hot"
-          @pour="oven.pour"
-          @usual="oven.usual"
-        />
+        <InTurn>
+          <StageRows
+            class="no-print"
+            :bake="baked"
+            :stages="drawnStages"
+            :altered="altered || oven.preheat.value != null || oven.poured.value.length > 0"
+            @change="oven.alter"
+            @heat="oven.heat"
+            @hot="oven.hot"
+            @pour="oven.pour"
+            @usual="oven.usual"
+          />
+        </InTurn>
         <p class="small quiet facts">
           {{
             t.endFacts({
@@ -178,9 +185,15 @@ async function keepSo() {
             })
           }}
         </p>
-        <BesideBakes v-if="besideWays.length" :loaf="loaf" :first="baked" :ways="besideWays" />
-        <SchoolList v-if="schools" class="no-print" :schools="schools" />
-        <SignsSheet class="no-print" :bake="oven.body.value" :chips="baked.chips" />
+        <InTurn v-if="besideWays.length">
+          <BesideBakes :loaf="loaf" :first="baked" :ways="besideWays" />
+        </InTurn>
+        <InTurn v-if="schools">
+          <SchoolList class="no-print" :schools="schools" />
+        </InTurn>
+        <InTurn>
+          <SignsSheet class="no-print" :bake="oven.body.value" :chips="baked.chips" />
+        </InTurn>
       </template>
       <p v-else-if="refused" role="alert" class="inverted error">{{ say(refused) }}</p>
       <p v-else-if="ways && !ways.some((way) => !way.unfit)" role="status">{{ t.nothingFits }}</p>
@@ -193,13 +206,18 @@ async function keepSo() {
         <ElButton class="link" :disabled="oven.pending.value" @click="keepSo">{{ t.keepSo }}</ElButton>
         <p v-if="taken" role="status" class="small">{{ taken }}</p>
       </div>
-      <BakeSteps v-if="baked" :bake="baked" :quieted="quieted" @quiet="quieted = true" />
+      <InTurn v-if="baked">
+        <BakeSteps :bake="baked" :quieted="quieted" @quiet="quieted = true" />
+      </InTurn>
       <ElButton v-if="baked" class="plain no-print card" @click="print">{{ t.print }}</ElButton>
     </div>
   </div>
 </template>
 
 <style scoped>
+.ways-wait {
+  min-height: 26rem;
+}
 .bench {
   display: grid;
   grid-template-columns: 288px minmax(0, 1fr) 272px;

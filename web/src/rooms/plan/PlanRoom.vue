@@ -28,6 +28,7 @@ import WhatIfRow from './WhatIfRow.vue'
 import WhyPanel from './WhyPanel.vue'
 import { useAside } from './useAside'
 import { usePlan } from './usePlan'
+import InTurn from '../../shell/InTurn.vue'
 
 const PlanTrial = defineAsyncComponent(() => import('./PlanTrial.vue'))
 const PlanMethod = defineAsyncComponent(() => import('./PlanMethod.vue'))
@@ -135,39 +136,42 @@ function mend(found: Mend) {
   <div class="room">
     <h1 class="out-of-sight">{{ t.title }}</h1>
     <div class="left">
-      <DecideColumn
-        v-if="asked && settings"
-        :asked="asked"
-        :answer="answer"
-        :settings="settings"
-        :now="now"
-        :errors="fieldErrors"
-        @change="change"
-        @formula="takeFormula"
-      />
-      <div v-if="asked" class="actions no-print">
-        <RouterLink v-if="kept?.baked && id" :to="`/log/${id}`" class="action as-link">{{
-          words.bakes.seeRecord
-        }}</RouterLink>
-        <RouterLink v-else-if="kept?.started && id" :to="`/bench/${id}`" class="action as-link">{{
-          words.bench.toBench
-        }}</RouterLink>
-        <ElButton v-else-if="kept && id" class="action" @click="startBake">
-          {{ words.bench.startPlan }}
-        </ElButton>
-        <ElButton
-          v-else
-          class="action"
-          :disabled="saving || refused !== null || (!dirty && id !== null)"
-          @click="save()"
-        >
-          {{ saveWord }}
-        </ElButton>
-        <p v-if="kept && id" class="small quiet is-saved" role="status">{{ t.saved }}</p>
-        <ElButton v-if="id" class="link" @click="another">{{ t.fresh }}</ElButton>
-        <ElButton v-if="kept?.can_undo" @click="undo">{{ t.undo }}</ElButton>
-      </div>
-      <SavedPlans :current="id" class="wide-only" @gone="(key) => key === id && another()" />
+      <InTurn v-if="asked && settings">
+        <DecideColumn
+          :asked="asked"
+          :answer="answer"
+          :settings="settings"
+          :now="now"
+          :errors="fieldErrors"
+          @change="change"
+          @formula="takeFormula"
+        />
+      </InTurn>
+      <InTurn v-if="asked">
+        <div class="actions no-print">
+          <RouterLink v-if="kept?.baked && id" :to="`/log/${id}`" class="action as-link">{{
+            words.bakes.seeRecord
+          }}</RouterLink>
+          <RouterLink v-else-if="kept?.started && id" :to="`/bench/${id}`" class="action as-link">{{
+            words.bench.toBench
+          }}</RouterLink>
+          <ElButton v-else-if="kept && id" class="action" @click="startBake">
+            {{ words.bench.startPlan }}
+          </ElButton>
+          <ElButton
+            v-else
+            class="action"
+            :disabled="saving || refused !== null || (!dirty && id !== null)"
+            @click="save()"
+          >
+            {{ saveWord }}
+          </ElButton>
+          <p v-if="kept && id" class="small quiet is-saved" role="status">{{ t.saved }}</p>
+          <ElButton v-if="id" class="link" @click="another">{{ t.fresh }}</ElButton>
+          <ElButton v-if="kept?.can_undo" @click="undo">{{ t.undo }}</ElButton>
+        </div>
+      </InTurn>
+      <SavedPlans v-if="!narrow" :current="id" @gone="(key) => key === id && another()" />
     </div>
 
     <ConflictDialog v-if="clash" :changed="clash" :what="t.thePlan" @settle="settle" @close="clash = null" />
@@ -177,7 +181,7 @@ function mend(found: Mend) {
         <button v-if="asked" type="button" @click="reckon">{{ words.again }}</button>
         <button v-else type="button" @click="another">{{ t.fresh }}</button>
       </div>
-      <p v-if="!answer && !refused" class="quiet" role="status">{{ words.loading }}</p>
+      <p v-if="!answer && !refused" class="quiet wait" role="status">{{ words.loading }}</p>
       <template v-if="answer && shown">
         <TroubleNote
           v-if="shown.problems.length"
@@ -208,24 +212,33 @@ function mend(found: Mend) {
             · {{ words.log.cardSide({ part: side.part, says: side.says }) }}</template
           >
         </p>
-        <WeighedFirst :plan="shown" class="sooner no-print" />
-        <div v-if="!mixed" class="no-print">
-          <ElButton class="link" :aria-expanded="making" @click="making = !making">
-            {{ making ? t.closeStages : t.openStages }}
-          </ElButton>
-          <PlanMethod v-if="making" :answer="answer" :asked="asked!" :plan="id" @change="change" />
-        </div>
+        <InTurn>
+          <WeighedFirst :plan="shown" class="sooner no-print" />
+        </InTurn>
+        <InTurn v-if="!mixed">
+          <div class="no-print">
+            <ElButton class="link" :aria-expanded="making" @click="making = !making">
+              {{ making ? t.closeStages : t.openStages }}
+            </ElButton>
+            <PlanMethod v-if="making" :answer="answer" :asked="asked!" :plan="id" @change="change" />
+          </div>
+        </InTurn>
         <PartsClock v-if="shown.outs.length" class="sooner" :plan="shown" />
-        <WhatIfRow v-if="!mixed" v-model="shading" :shades="shades.answer.value?.shades ?? []" />
-        <WaysStrip
-          v-if="!mixed"
-          class="no-print"
-          :class="{ awaited: ways.pending.value }"
-          :ways="ways.answer.value?.ways ?? []"
-          :chosen="chosenWay"
-          @take="takeWay"
-        />
-        <ReadDough v-if="kept && mixed" :key="kept.id" :saved="kept" :now="now" @read="take" />
+        <InTurn v-if="!mixed">
+          <WhatIfRow v-model="shading" :shades="shades.answer.value?.shades ?? []" />
+        </InTurn>
+        <InTurn v-if="!mixed">
+          <WaysStrip
+            class="no-print"
+            :class="{ awaited: ways.pending.value }"
+            :ways="ways.answer.value?.ways ?? []"
+            :chosen="chosenWay"
+            @take="takeWay"
+          />
+        </InTurn>
+        <InTurn v-if="kept && mixed">
+          <ReadDough :key="kept.id" :saved="kept" :now="now" @read="take" />
+        </InTurn>
         <p v-for="note in shown.notes" :key="note" class="small remark">{{ say(note) }}</p>
         <div class="asks no-print">
           <ElButton class="link" :aria-expanded="explaining" @click="explaining = !explaining">
@@ -250,22 +263,26 @@ function mend(found: Mend) {
         />
         <div class="below">
           <div>
-            <StepLadder :plan="shown" />
+            <InTurn>
+              <StepLadder :plan="shown" />
+            </InTurn>
             <LaterNote v-if="shown.later" :later="shown.later" />
           </div>
           <div class="follow">
             <SharedNote v-if="kept?.shared && id" :shared="kept.shared" :plan="id" />
-            <WeighList :plan="shown" />
-            <PlanWater
-              :plan="answer.plan"
-              :formula="answer.asked.formula_id"
-              :pieces="answer.asked.pieces ?? 1"
-            />
-            <section v-if="answer.marks.length || shown.fold_plan" class="marks">
-              <h3>{{ words.marks.title }}</h3>
-              <p v-for="mark in answer.marks" :key="mark.vessel" class="small">{{ say(mark.sentence) }}</p>
-              <p v-if="shown.fold_plan" class="small">{{ shown.fold_plan.sentence }}</p>
-            </section>
+            <InTurn>
+              <WeighList :plan="shown" />
+              <PlanWater
+                :plan="answer.plan"
+                :formula="answer.asked.formula_id"
+                :pieces="answer.asked.pieces ?? 1"
+              />
+              <section v-if="answer.marks.length || shown.fold_plan" class="marks">
+                <h3>{{ words.marks.title }}</h3>
+                <p v-for="mark in answer.marks" :key="mark.vessel" class="small">{{ say(mark.sentence) }}</p>
+                <p v-if="shown.fold_plan" class="small">{{ shown.fold_plan.sentence }}</p>
+              </section>
+            </InTurn>
             <p class="small quiet at-oven">
               {{ t.proofAt }}
               {{
@@ -294,7 +311,12 @@ function mend(found: Mend) {
       :letters="kept?.letters ?? []"
     />
     <PlanTrial v-if="trying && asked" :asked="asked" :plan="id" :keep="keepTrial" @close="trying = false" />
-    <SavedPlans :current="id" class="narrow-only" @gone="(key) => key === id && another()" />
+    <SavedPlans
+      v-if="narrow && (answer || refused)"
+      :current="id"
+      class="narrow-only"
+      @gone="(key) => key === id && another()"
+    />
   </div>
 </template>
 
@@ -391,6 +413,9 @@ a.action.as-link {
   .see > [role='status'] {
     order: 1;
   }
+  .see > .wait {
+    min-height: 90vh;
+  }
   .left {
     order: 2;
     padding: 4px 16px 8px;
@@ -402,9 +427,6 @@ a.action.as-link {
   .of strong {
     display: block;
     font: 700 1.375rem/1.2 var(--show);
-  }
-  .wide-only {
-    display: none;
   }
   .narrow-only {
     display: block;

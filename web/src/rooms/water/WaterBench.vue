@@ -16,6 +16,7 @@ import { words } from '../../words'
 import PouredWaters from './PouredWaters.vue'
 import YeastTest from './YeastTest.vue'
 import { useWater, type WaterBody } from './useWater'
+import InTurn from '../../shell/InTurn.vue'
 
 const props = defineProps<{
   first: FormulaLine
@@ -88,37 +89,48 @@ const off = computed(() => {
       <h1>{{ t.title }}</h1>
       <FormulaPicker v-model="formula" :label="words.plan.formula" :called="chosen.name" />
       <AmountField v-model="howMany" :label="words.plan.fields.pieces" v-bind="limits.PIECES" :step="1" />
-      <WarmthSlider v-model="asked.target_dough_c" :label="t.wanted" v-bind="limits.DOUGH_C" />
-      <PickField v-model="asked.mixing" :label="t.mixing" :options="mixings" />
-      <div class="work">
-        <MaybeField
-          v-model="asked.mixing_min"
-          :label="t.mixingFor"
-          unit="min"
-          :digits="1"
-          :usual="answer?.mixing_min"
+      <InTurn>
+        <WarmthSlider v-model="asked.target_dough_c" :label="t.wanted" v-bind="limits.DOUGH_C" />
+        <PickField v-model="asked.mixing" :label="t.mixing" :options="mixings" />
+        <div class="work">
+          <MaybeField
+            v-model="asked.mixing_min"
+            :label="t.mixingFor"
+            unit="min"
+            :digits="1"
+            :usual="answer?.mixing_min"
+          />
+          <PickField v-if="byMotor" v-model="asked.speed" :label="t.speed" :options="speeds" />
+        </div>
+      </InTurn>
+      <InTurn>
+        <h2>{{ t.now }}</h2>
+        <WarmthSlider v-model="asked.flour_c" :label="t.flour" v-bind="limits.INGREDIENT_C" />
+        <WarmthSlider v-model="asked.room_c" :label="t.room" v-bind="limits.INGREDIENT_C" />
+        <WarmthSlider
+          v-if="chosen.preferments"
+          v-model="asked.levain_c"
+          :label="t.levain"
+          v-bind="limits.INGREDIENT_C"
         />
-        <PickField v-if="byMotor" v-model="asked.speed" :label="t.speed" :options="speeds" />
-      </div>
-      <h2>{{ t.now }}</h2>
-      <WarmthSlider v-model="asked.flour_c" :label="t.flour" v-bind="limits.INGREDIENT_C" />
-      <WarmthSlider v-model="asked.room_c" :label="t.room" v-bind="limits.INGREDIENT_C" />
-      <WarmthSlider
-        v-if="chosen.preferments"
-        v-model="asked.levain_c"
-        :label="t.levain"
-        v-bind="limits.INGREDIENT_C"
-      />
-      <WarmthSlider v-model="asked.tap_c" :label="t.tap" v-bind="limits.POURED_TAP_C" />
-      <TickField v-model="hot" :label="t.hasHot" />
-      <WarmthSlider v-if="hot" v-model="hotC" :label="t.hotTap" v-bind="limits.HOT_TAP_C" />
-      <TickField v-model="freezer" :label="t.freezer" />
-      <PickField v-model="material" :label="t.bowl" :options="bowls" />
-      <template v-if="asked.bowl">
-        <MassField v-model="asked.bowl.g" :label="t.bowlG" />
-        <WarmthSlider v-model="asked.bowl.c" :label="t.bowlC" v-bind="limits.BOWL_C" />
-      </template>
-      <AmountField v-model="altitude" :label="words.kitchen.altitude" v-bind="limits.ALTITUDE_M" :step="50" />
+        <WarmthSlider v-model="asked.tap_c" :label="t.tap" v-bind="limits.POURED_TAP_C" />
+      </InTurn>
+      <InTurn>
+        <TickField v-model="hot" :label="t.hasHot" />
+        <WarmthSlider v-if="hot" v-model="hotC" :label="t.hotTap" v-bind="limits.HOT_TAP_C" />
+        <TickField v-model="freezer" :label="t.freezer" />
+        <PickField v-model="material" :label="t.bowl" :options="bowls" />
+        <template v-if="asked.bowl">
+          <MassField v-model="asked.bowl.g" :label="t.bowlG" />
+          <WarmthSlider v-model="asked.bowl.c" :label="t.bowlC" v-bind="limits.BOWL_C" />
+        </template>
+        <AmountField
+          v-model="altitude"
+          :label="words.kitchen.altitude"
+          v-bind="limits.ALTITUDE_M"
+          :step="50"
+        />
+      </InTurn>
     </div>
 
     <div class="see" aria-live="polite">
@@ -162,26 +174,32 @@ const off = computed(() => {
           </div>
         </div>
       </section>
-      <section v-if="answer">
-        <h2 class="advised">{{ t.advice }}</h2>
-        <div class="advice" role="group" :aria-label="t.advice">
-          <button
-            v-for="each in answer.advice"
-            :key="each.pace"
-            type="button"
-            :aria-pressed="asked.target_dough_c >= each.low_c && asked.target_dough_c <= each.high_c"
-            @click="asked.target_dough_c = each.aim_c"
-          >
-            <span class="pace">
-              <strong>{{ t.paces[each.pace] }}</strong>
-              <span class="clock">{{ warmthSpan(each) }}</span>
-            </span>
-            <span class="small quiet">{{ say(each.why) }} {{ bulkOf(each) }}</span>
-          </button>
-        </div>
-      </section>
-      <PouredWaters v-if="answer" :asked="asked" :newest="current" />
-      <YeastTest />
+      <InTurn v-if="answer">
+        <section>
+          <h2 class="advised">{{ t.advice }}</h2>
+          <div class="advice" role="group" :aria-label="t.advice">
+            <button
+              v-for="each in answer.advice"
+              :key="each.pace"
+              type="button"
+              :aria-pressed="asked.target_dough_c >= each.low_c && asked.target_dough_c <= each.high_c"
+              @click="asked.target_dough_c = each.aim_c"
+            >
+              <span class="pace">
+                <strong>{{ t.paces[each.pace] }}</strong>
+                <span class="clock">{{ warmthSpan(each) }}</span>
+              </span>
+              <span class="small quiet">{{ say(each.why) }} {{ bulkOf(each) }}</span>
+            </button>
+          </div>
+        </section>
+      </InTurn>
+      <InTurn v-if="answer">
+        <PouredWaters :asked="asked" :newest="current" />
+      </InTurn>
+      <InTurn>
+        <YeastTest />
+      </InTurn>
     </div>
   </div>
 </template>
@@ -312,10 +330,8 @@ h2 {
     padding: 8px 16px 24px;
   }
   /* What comes later must not push what stands under it. */
-  .waiting {
-    min-height: 700px;
-  }
   .see {
+    min-height: 100vh;
     padding: 16px;
   }
   .huge {
