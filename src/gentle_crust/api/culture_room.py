@@ -19,6 +19,8 @@ from gentle_crust.contract.cultures import (
     PicturePath,
     PlainFeedAnswer,
     Taken,
+    UsableCulture,
+    UsableCultures,
 )
 from gentle_crust.contract.preferments import (
     DoseAnswer,
@@ -56,6 +58,13 @@ def list_cultures() -> Response:
     book = _book()
     built = Ahead(work()).builds()
     return answer(CulturesAnswer(cultures=list(book.all()), builds=list(built), gone=list(book.gone())))
+
+
+@cultures.get("/usable-cultures", responses={200: UsableCultures})
+def usable_cultures() -> Response:
+    """Cultures of which a levain can be built now, by name: what a plan asks."""
+    usable = [UsableCulture(id=each.id, name=each.culture.name) for each in _book().all() if each.life and not each.guide]
+    return answer(UsableCultures(cultures=usable))
 
 
 @cultures.get("/cultures/<key>", responses={200: CultureAnswer})

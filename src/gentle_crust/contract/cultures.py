@@ -356,6 +356,19 @@ class CulturesAnswer(Shown):
     gone: list[PutAwayCulture]
 
 
+class UsableCulture(Shown):
+    """A culture of which a levain can be built now."""
+
+    id: str
+    name: str
+
+
+class UsableCultures(Shown):
+    """Cultures of which a levain can be built now: fed at least once, and no longer being raised."""
+
+    cultures: list[UsableCulture]
+
+
 class FeedWishBody(Strict):
     """So much ripe levain at a time of the kitchen's wall clock; ``warm_c``: a warm place, if there is one."""
 

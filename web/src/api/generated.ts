@@ -1888,6 +1888,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/usable-cultures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Cultures of which a levain can be built now, by name: what a plan asks. */
+        get: operations["cultures_usable_cultures_usable_cultures_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/water": {
         parameters: {
             query?: never;
@@ -9590,6 +9607,24 @@ export interface components {
             sentence: string;
             /** What */
             what: string;
+        };
+        /**
+         * UsableCulture
+         * @description A culture of which a levain can be built now.
+         */
+        UsableCulture: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+        };
+        /**
+         * UsableCultures
+         * @description Cultures of which a levain can be built now: fed at least once, and no longer being raised.
+         */
+        UsableCultures: {
+            /** Cultures */
+            cultures: components["schemas"]["UsableCulture"][];
         };
         /**
          * UsualFlour
@@ -19041,6 +19076,53 @@ export interface operations {
             };
             /** @description The disk is full. */
             507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    cultures_usable_cultures_usable_cultures_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UsableCultures"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
                 headers: {
                     [name: string]: unknown;
                 };

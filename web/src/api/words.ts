@@ -186,6 +186,11 @@ export interface Words {
     print: string
     head: (data: { each: Value; out: Value; pieces: Value }) => string
     water: (data: { warm: Value }) => string
+    trial: (data: { question: Value }) => string
+    side: (data: { part: Value; says: Value }) => string
+    mark: (data: { parts: Value }) => string
+    letters: (data: { letters: Value }) => string
+    letter: (data: { letter: Value; part: Value }) => string
   }
   conflict: {
     title: (data: { what: Value }) => string
@@ -949,14 +954,8 @@ export interface Words {
     historyOf: string
     takes: string
     planSo: string
-    planTrial: string
     offersNone: string
     planIt: string
-    cardTrial: (data: { question: Value }) => string
-    cardSide: (data: { part: Value; says: Value }) => string
-    cardMark: (data: { parts: Value }) => string
-    cardLetters: (data: { letters: Value }) => string
-    cardLetter: (data: { letter: Value; part: Value }) => string
   }
   marks: {
     title: string
@@ -1217,6 +1216,7 @@ export interface Words {
   }
   plan: {
     title: string
+    tryBoth: string
     thePlan: string
     undo: string
     formula: string

@@ -1,5 +1,4 @@
-import '@fontsource-variable/atkinson-hyperlegible-next'
-import '@fontsource-variable/bricolage-grotesque'
+import '../theme/fonts.css'
 import { VueQueryPlugin } from '@tanstack/vue-query'
 import { createApp } from 'vue'
 import { createRouter, createWebHistory } from 'vue-router'

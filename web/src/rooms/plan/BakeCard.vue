@@ -26,7 +26,7 @@ const lines = computed(() =>
 const size = computed(() => `${Math.min(Math.max(FILLS / lines.value, 1), 1.6).toFixed(2)}`)
 /** Pieces are marked with the names of their parts. */
 const marked = computed(() => props.plan.outs.map((each) => each.name).join(', '))
-const shuffled = computed(() => props.letters.map((each) => words.log.cardLetter(each)).join(', '))
+const shuffled = computed(() => props.letters.map((each) => words.card.letter(each)).join(', '))
 const { clock, day, dayKey, dayClock, mass, warmth, say } = useUnits()
 </script>
 
@@ -61,11 +61,11 @@ const { clock, day, dayKey, dayClock, mass, warmth, say } = useUnits()
       </table>
       <div class="side">
         <section v-for="one in trials" :key="one.id" class="trial">
-          <h3>{{ words.log.cardTrial({ question: one.trial.question }) }}</h3>
+          <h3>{{ words.card.trial({ question: one.trial.question }) }}</h3>
           <p v-for="side in one.trial.sides.filter((each) => each.says)" :key="side.part">
-            {{ words.log.cardSide({ part: side.part, says: side.says }) }}
+            {{ words.card.side({ part: side.part, says: side.says }) }}
           </p>
-          <p>{{ words.log.cardMark({ parts: marked }) }}</p>
+          <p>{{ words.card.mark({ parts: marked }) }}</p>
         </section>
         <section v-for="(stage, place) in plan.weigh" :key="place">
           <h3>{{ stage.title }}</h3>
@@ -83,7 +83,7 @@ const { clock, day, dayKey, dayClock, mass, warmth, say } = useUnits()
         <p v-if="plan.fold_plan?.kind">{{ plan.fold_plan.sentence }}</p>
       </div>
     </div>
-    <p v-if="letters.length" class="letters">{{ words.log.cardLetters({ letters: shuffled }) }}</p>
+    <p v-if="letters.length" class="letters">{{ words.card.letters({ letters: shuffled }) }}</p>
   </article>
 </template>
 

@@ -41,7 +41,10 @@ const roomDay = field('room_day_c')
 const roomNight = field('room_night_c')
 const fridge = field('fridge_c')
 const tap = field('tap_c')
-const kept = useQuery({ queryKey: ['cultures'], queryFn: () => ask(api.GET('/api/cultures')) })
+const kept = useQuery({
+  queryKey: ['cultures', 'usable'],
+  queryFn: () => ask(api.GET('/api/usable-cultures')),
+})
 const starter = computed(() => (props.asked.culture_id ? (props.answer?.plan.starter ?? null) : null))
 /** One of the baker's own cultures by its key, or one that nothing is known of: lively or hungry. */
 const culture = computed({
@@ -55,9 +58,7 @@ const culture = computed({
     ),
 })
 const cultures = computed(() => [
-  ...(kept.data.value?.cultures ?? [])
-    .filter((line) => line.life && !line.guide)
-    .map((line) => ({ value: `own ${line.id}`, label: line.culture.name })),
+  ...(kept.data.value?.cultures ?? []).map((line) => ({ value: `own ${line.id}`, label: line.name })),
   { value: 'lively', label: t.cultureLong.lively },
   { value: 'hungry', label: t.cultureLong.hungry },
 ])

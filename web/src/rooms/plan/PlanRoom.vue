@@ -2,7 +2,6 @@
 import { computed, defineAsyncComponent, nextTick, ref } from 'vue'
 import { api, ask, type Asked, type Mend, type Schemas } from '../../api/client'
 import DoughRibbon from '../../charts/DoughRibbon.vue'
-import PartsClock from '../../charts/PartsClock.vue'
 import DoughRibbonDown from '../../charts/DoughRibbonDown.vue'
 import { useMedia } from '../../charts/useSize'
 import { useRouter } from 'vue-router'
@@ -14,10 +13,7 @@ import { useUnits } from '../../shell/units'
 import { told, words } from '../../words'
 import BakeCard from './BakeCard.vue'
 import DecideColumn from './DecideColumn.vue'
-import LaterNote from './LaterNote.vue'
-import ReadDough from './ReadDough.vue'
 import SavedPlans from './SavedPlans.vue'
-import SharedNote from './SharedNote.vue'
 import StepLadder from './StepLadder.vue'
 import TroubleNote from './TroubleNote.vue'
 import PlanWater from './PlanWater.vue'
@@ -25,13 +21,17 @@ import WaysStrip from './WaysStrip.vue'
 import WeighedFirst from './WeighedFirst.vue'
 import WeighList from './WeighList.vue'
 import WhatIfRow from './WhatIfRow.vue'
-import WhyPanel from './WhyPanel.vue'
 import { useAside } from './useAside'
 import { usePlan } from './usePlan'
 import InTurn from '../../shell/InTurn.vue'
 
 const PlanTrial = defineAsyncComponent(() => import('./PlanTrial.vue'))
 const PlanMethod = defineAsyncComponent(() => import('./PlanMethod.vue'))
+const WhyPanel = defineAsyncComponent(() => import('./WhyPanel.vue'))
+const ReadDough = defineAsyncComponent(() => import('./ReadDough.vue'))
+const PartsClock = defineAsyncComponent(() => import('../../charts/PartsClock.vue'))
+const SharedNote = defineAsyncComponent(() => import('./SharedNote.vue'))
+const LaterNote = defineAsyncComponent(() => import('./LaterNote.vue'))
 const ConflictDialog = defineAsyncComponent(() => import('../../forms/ConflictDialog.vue'))
 
 const now = useNow()
@@ -206,10 +206,10 @@ function mend(found: Mend) {
         <DoughRibbon v-else :plan="shown" :shade="shade" :others="answer?.others" />
         <p v-for="one in trials" :key="one.id" class="sooner remark">
           <RouterLink :to="`/log/trials/${one.id}`">{{
-            words.log.cardTrial({ question: one.trial.question })
+            words.card.trial({ question: one.trial.question })
           }}</RouterLink>
           <template v-for="side in one.trial.sides.filter((each) => each.says)" :key="side.part">
-            · {{ words.log.cardSide({ part: side.part, says: side.says }) }}</template
+            · {{ words.card.side({ part: side.part, says: side.says }) }}</template
           >
         </p>
         <InTurn>
@@ -246,7 +246,7 @@ function mend(found: Mend) {
           </ElButton>
           <ElButton class="link" @click="print">{{ words.card.print }}</ElButton>
           <ElButton v-if="!mixed && !kept?.started" class="link" @click="trying = true">{{
-            words.log.planTrial
+            words.plan.tryBoth
           }}</ElButton>
           <a v-if="kept && id" class="link" :href="`/api/plans/${id}/calendar.ics`" download>{{
             t.calendar

@@ -45,7 +45,7 @@ async function keepIt() {
 </script>
 
 <template>
-  <SheetFrame :title="t.planTrial" :lead="t.trialLead" @close="emit('close')">
+  <SheetFrame :title="words.plan.tryBoth" :lead="t.trialLead" @close="emit('close')">
     <AskedState :query="found" :rows="3">
       <p v-if="!offers.length" role="status">{{ t.offersNone }}</p>
       <form v-else @submit.prevent="keepIt">
@@ -56,7 +56,7 @@ async function keepIt() {
         />
         <ul v-if="offer">
           <li v-for="(says, place) in offer.says" :key="place">
-            {{ t.cardSide({ part: offer.parts[place]!, says }) }}
+            {{ words.card.side({ part: offer.parts[place]!, says }) }}
           </li>
         </ul>
         <TextField v-model="question" :label="t.question" :most="200" />

@@ -1,4 +1,5 @@
 plan-title = Plan
+plan-tryBoth = Try one thing both ways
 plan-thePlan = This plan
 plan-undo = As it was before
 plan-formula = Formula
