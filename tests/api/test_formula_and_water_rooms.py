@@ -79,7 +79,7 @@ def test_any_two_versions_compared_and_one_named(client):
 def test_the_pantry_prices_the_loaf(client):
     pantry = client.get("/api/pantry").json["pantry"]
     before = formula(client, TIN)["cost"]
-    prices = [{"name": "Strong white", "price_per_kg": 2.5}]
+    prices = [{"name": "flour-strong_white", "price_per_kg": 2.5}]
     assert client.put("/api/pantry", json={"flours": pantry["flours"], "prices": prices}).status_code == 200
     after = formula(client, TIN)["cost"]
     assert after["without"] and not before["without"]

@@ -11,7 +11,7 @@ from gentle_crust import demo
 from gentle_crust.api.app import PAGES
 from gentle_crust.api.compression import LEAST_BYTES
 
-SCRIPT = next(path.name for path in (PAGES / "assets").glob("index-*.js"))
+SCRIPT = next(path.name for path in (PAGES / "assets").glob("frame-*.js"))
 HEADERS = ("Content-Security-Policy", "X-Content-Type-Options", "Referrer-Policy", "Cross-Origin-Opener-Policy",
            "Cross-Origin-Resource-Policy", "Permissions-Policy", "X-Frame-Options")  # fmt: skip
 

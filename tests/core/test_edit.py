@@ -167,7 +167,7 @@ def test_own_flours_change_what_the_dough_carries():
     assert by_protein.blend("absorption_percent") == pytest.approx(67 + 2 * 1.2)
     assert by_protein.blend("strength") > 1 and by_protein.blend("protein_percent") == 14.5
     mixed = replace(WHITE, flours=(FlourShare("strong_white", 50), FlourShare("strong_white", 50, thirsty)))
-    names = [line.name for line in weigh(mixed, 1, 800).dough.lines if line.role == "flour"]
+    names = [say(line.name).sentence for line in weigh(mixed, 1, 800).dough.lines if line.role == "flour"]
     assert names == ["Strong white", "Sack 41"]
 
 

@@ -33,18 +33,18 @@ def batch(formula, pieces=2, each=800):
 def test_the_label_goes_by_weight_and_names_allergens():
     found = label(LOAF, weigh(LOAF, 2, 800))
     grams = [each.g for each in found.ingredients]
-    assert grams == sorted(grams, reverse=True) and found.ingredients[0].name == "Strong white"
-    assert set(found.allergens) == {"gluten (wheat)", "gluten (rye)", "nuts", "milk"}
-    assert "sourdough culture" in found.text and "Local food rules decide" in str(say(found.rules))
+    assert grams == sorted(grams, reverse=True) and say(found.ingredients[0].name).sentence == "Strong white"
+    assert {say(each).sentence for each in found.allergens} == {"gluten (wheat)", "gluten (rye)", "nuts", "milk"}
+    assert "sourdough culture" in say(found.text).sentence and "Local food rules decide" in str(say(found.rules))
 
 
 def test_cost_by_hand_and_what_has_no_price():
     """Of 1000 g dough's flour share, only strong white is priced: 2 a kilo."""
     weighed = weigh(LOAF, 2, 800)
-    found = cost(weighed, 2, {"Strong white": 2.0})
+    found = cost(weighed, 2, {"flour-strong_white": 2.0})
     assert found.batch == pytest.approx(weighed.flour_g * 0.7 / 1000 * 2)
     assert found.per_piece == pytest.approx(found.batch / 2)
-    assert set(found.without) == {"Fine rye", "Salt", "Walnuts", "Butter"}
+    assert {say(each).sentence for each in found.without} == {"Fine rye", "Salt", "Walnuts", "Butter"}
     assert cost(weighed, 2, {}) is None
 
 
@@ -56,7 +56,7 @@ def test_several_doughs_share_one_levain_and_one_sum():
     assert found.pieces == 9 and found.dough_g == pytest.approx(sum(each.weighed.dough_g for each in batches))
     assert sum(each.g for each in found.ingredients) == pytest.approx(found.dough_g)
     white, dark = found.levains
-    assert [each.name for each in white.into] == ["Loaf", "Other"] and [each.name for each in dark.into] == ["Rye"]
+    assert [say(each.name).sentence for each in (*white.into, *dark.into)] == ["Loaf", "Other", "Rye"]
     assert white.needed_g == pytest.approx(batches[0].weighed.stages[0].g + batches[1].weighed.stages[0].g)
     assert white.build.g == pytest.approx((white.needed_g + 50) * 1.03)
     assert white.build.flour_g == pytest.approx(2 * white.build.seed_g)

@@ -69,7 +69,7 @@ def test_room_plan_bulk_agrees_with_the_plain_forecast():
     assert not plan.problems
     found = steps(plan)
     bulk_h = (found["divide"] - found["mix"]).total_seconds() / 3600
-    grams = {line.role + line.name: line.g for line in plan.weigh[-1].lines}
+    grams = {line.role + say(line.name).sentence: line.g for line in plan.weigh[-1].lines}
     dough = Dough(
         (FlourPart("strong_white", grams["flourStrong white"]), FlourPart("whole_wheat", grams["flourWhole wheat"])),
         grams["waterWater"],

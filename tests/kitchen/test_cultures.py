@@ -196,7 +196,7 @@ def test_a_plan_builds_from_the_culture_as_it_lives(sessions):
     feeds = [step for step in hungry.steps if step.kind == "feed"]
     assert feeds and "Brack" in say(feeds[0].detail).sentence
     rye = next(stage for stage in hungry.weigh if stage.kind == "feed")
-    assert "Whole rye" in [line.name for line in rye.lines]
+    assert "Whole rye" in [say(line.name).sentence for line in rye.lines]
 
 
 def test_a_plan_reports_at_once_when_the_culture_needs_longer_and_what_would_do(sessions):

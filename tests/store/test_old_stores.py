@@ -10,9 +10,10 @@ from alembic import command
 
 from gentle_crust import demo
 from gentle_crust.api.app import create_app
-from gentle_crust.contract.documents import CULTURE, DOCUMENTS, FORMULA, PLAN, VERSION
+from gentle_crust.contract.documents import CULTURE, DOCUMENTS, FORMULA, PANTRY, PLAN, VERSION
 from gentle_crust.core.culture.schedule import FeedTime, Schedule
 from gentle_crust.core.errors import Unreadable
+from gentle_crust.core.formula.names import called
 from gentle_crust.core.loaf.trial import Side, Trial
 from gentle_crust.kitchen.bench import BenchBook
 from gentle_crust.kitchen.beside import catch_up
@@ -273,3 +274,37 @@ def test_a_plan_of_sentences_is_raised_to_messages(book):
     assert [step.cautions for step in raised.steps] == [step.cautions for step in plan.steps]
     assert str(say(raised.feel.word)) == "slack, as an older program said"
     assert str(say(PLAN.read(PLAN.write(plan)).feel.handling)) == str(say(plan.feel.handling)) != ""
+
+
+def test_prices_of_the_first_pantries_are_kept_under_the_keys_of_what_they_price():
+    """An ingredient goes by its key now; a name of the baker's own is its own key, and both can be said again."""
+    first = {
+        "flours": [],
+        "prices": [
+            {"name": "Salt", "price_per_kg": 0.6},
+            {"name": "Fine rye", "price_per_kg": 1.3},
+            {"name": "Yeast for sweet doughs", "price_per_kg": 14},
+            {"name": "Sesame", "price_per_kg": 7},
+        ],
+    }
+    pantry = PANTRY.read(first)
+    assert pantry.prices_by_key() == {
+        "ingredient-salt": 0.6, "flour-rye": 1.3, "yeast-osmotolerant": 14, "Sesame": 7,
+    }  # fmt: skip
+    assert [say(called(each.name)).sentence for each in pantry.prices] == [each["name"] for each in first["prices"]]
+    assert PANTRY.read(PANTRY.write(pantry)) == pantry
+
+
+def test_what_older_plans_weigh_is_called_as_it_was_written(book):
+    plan = book.open(demo.TOMORROW_PLAN).answer.plan
+    body = PLAN.write(plan) | {VERSION: 5}
+    for stage in body["weigh"]:
+        for line in stage["lines"]:
+            line["name"] = "Strong white, as it was written"
+    raised = PLAN.read(body)
+    assert {say(line.name).sentence for stage in raised.weigh for line in stage.lines} == {
+        "Strong white, as it was written"
+    }
+    assert [line.g for stage in raised.weigh for line in stage.lines] == [
+        line.g for stage in plan.weigh for line in stage.lines
+    ]

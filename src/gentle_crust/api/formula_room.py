@@ -34,6 +34,7 @@ from gentle_crust.core import limits
 from gentle_crust.core.checks import checks
 from gentle_crust.core.culture.swap import swap
 from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core.fermentation.dough import flour_kinds
 from gentle_crust.core.formula.edit import TIN_G_PER_ML, Lock, opened_mm, set_grams, set_share, settled
 from gentle_crust.core.formula.feel import feel, mixing_for
 from gentle_crust.core.formula.label import cost, label
@@ -41,16 +42,17 @@ from gentle_crust.core.formula.measures import Habits
 from gentle_crust.core.formula.model import (
     BY_FEEL_POINTS,
     USUAL_PREFERMENTS,
-    USUAL_SOAKERS,
     Formula,
     new_formula,
+    usual_soakers,
     with_yeast_kind,
 )
+from gentle_crust.core.formula.names import flour_name
 from gentle_crust.core.formula.scaling import totals, weigh
 from gentle_crust.core.leaven.together import Batch, together
+from gentle_crust.core.messages import message
 from gentle_crust.core.plan.how_made import HowMade
 from gentle_crust.core.plan.weigh_list import by_feel, handling_words
-from gentle_crust.core.tables import rows
 from gentle_crust.interchange.files import FORMATS, TELLS_METHOD, bring_in, export
 from gentle_crust.interchange.recipe_text import formula_of, read_recipe
 from gentle_crust.kitchen.formulas import FormulaBook, KeptFormula
@@ -79,7 +81,7 @@ def _formula_answer(key: str, formula: Formula, put_away: bool = False) -> Formu
         put_away=put_away,
         checks=[CheckAnswer.of(each, reading()) for each in checks(formula, weighed, kitchen.equipment)],
         label=label(formula, weighed),
-        cost=cost(weighed, formula.pieces, pantry.prices_by_name()),
+        cost=cost(weighed, formula.pieces, pantry.prices_by_key()),
         currency=kitchen.currency,
         scale_g=kitchen.scale_g,
     )
@@ -106,13 +108,13 @@ def get_formula(path: KeyPath) -> Response:
 @formulas.get("/ingredients", responses={200: IngredientsAnswer})
 def get_ingredients() -> Response:
     """Names of flours, and what a new formula, preferment or soaker begins from."""
-    names = {row["kind"]: row["name"] for row in rows("flours")}
+    names = {kind: flour_name(kind) for kind in flour_kinds()}
     return answer(
         IngredientsAnswer(
             flours=names,
-            new=new_formula("New formula"),
+            new=new_formula(said(message("formula-new")).sentence),
             preferments=dict(USUAL_PREFERMENTS),
-            soakers=dict(USUAL_SOAKERS),
+            soakers=usual_soakers(said(message("soaker-seeds")).sentence, said(message("soaker-grain")).sentence),
             by_feel_points=BY_FEEL_POINTS,
             tin_g_per_ml=TIN_G_PER_ML,
             mine=list(PantryBook(work()).get().flours),
@@ -210,7 +212,10 @@ def restore_version(path: VersionPath) -> Response:
 def swap_leaven(path: KeyPath, body: SwapBody) -> Response:
     """The same bread with culture instead of yeast, or back; not kept until it is saved."""
     found = swap(FormulaBook(work()).get(path.key, "id").formula, body.leaven)
-    other = _formula_answer("", found.formula)
+    called = message(
+        "formula-with-levain" if body.leaven == "levain" else "formula-with-yeast", name=found.formula.name
+    )
+    other = _formula_answer("", replace(found.formula, name=said(called).sentence[:80]))
     return answer(SwapAnswer(formula=other, before=found.before, after=found.after))
 
 

@@ -5,6 +5,7 @@ from flask import Response, current_app
 from gentle_crust.api.common import answer, clock, if_match, room, work
 from gentle_crust.contract.documents import PANTRY
 from gentle_crust.contract.kitchens import (
+    Bought,
     DayAnswer,
     DayBody,
     KitchenAnswer,
@@ -15,6 +16,7 @@ from gentle_crust.contract.kitchens import (
     UsualFlour,
     Warmth,
 )
+from gentle_crust.core.formula.names import WATER, called, flour_name, key_of
 from gentle_crust.core.formula.scaling import sum_by_name, weigh
 from gentle_crust.core.messages import message
 from gentle_crust.core.tables import rows
@@ -106,7 +108,7 @@ def _pantry_answer() -> Response:
     usual = [
         UsualFlour(
             kind=row["kind"],
-            name=row["name"],
+            name=flour_name(row["kind"]),
             absorption_percent=float(row["absorption_percent"]),
             protein_percent=float(row["protein_percent"]),
         )
@@ -116,7 +118,11 @@ def _pantry_answer() -> Response:
         weigh(kept.formula, kept.formula.pieces, kept.formula.scaling_weight_g) for kept in FormulaBook(work()).all()
     ]
     bought = sum_by_name(line for each in weighed for stage in each.stages for line in stage.lines)
-    names = [name for name in bought if name != "Water"]
+    names = [Bought(key=key_of(name), name=name) for name in bought if name != WATER]
     book = PantryBook(work())
-    found = PantryAnswer(pantry=book.get(), usual=usual, bought=names, etag=book.etag(), can_undo=book.can_undo())
+    pantry = book.get()
+    priced = [Bought(key=price.name, name=called(price.name)) for price in pantry.prices]
+    found = PantryAnswer(
+        pantry=pantry, usual=usual, bought=names, priced=priced, etag=book.etag(), can_undo=book.can_undo()
+    )
     return answer(found, etag=found.etag)

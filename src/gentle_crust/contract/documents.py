@@ -146,6 +146,38 @@ def _plan_5(body: Body) -> None:
         out.setdefault("ribbon", [])
 
 
+def _plan_6(body: Body) -> None:
+    """What older plans weigh is called as it was written then: nothing is to be raised."""
+
+
+# What the first pantries called an ingredient, and the code that it goes by now.
+_PRICED = {
+    "Salt": "ingredient-salt",
+    "Instant yeast": "yeast-instant",
+    "Active dry yeast": "yeast-active_dry",
+    "Fresh yeast": "yeast-fresh",
+    "Yeast for sweet doughs": "yeast-osmotolerant",
+    "Strong white": "flour-strong_white",
+    "Very strong white": "flour-very_strong_white",
+    "Plain white": "flour-plain_white",
+    "Whole wheat": "flour-whole_wheat",
+    "Fine rye": "flour-rye",
+    "Whole rye": "flour-whole_rye",
+    "Spelt": "flour-spelt",
+    "Durum": "flour-durum",
+    "Maize": "flour-maize",
+    "Rice": "flour-rice",
+    "Gluten-free": "flour-gluten_free",
+    "Other grain": "flour-other",
+}
+
+
+def _pantry_2(body: Body) -> None:
+    """The first pantries kept prices by the English names of what is bought."""
+    for price in body.get("prices", ()):
+        price["name"] = _PRICED.get(price["name"], price["name"])
+
+
 def _asked_2(body: Body) -> None:
     """The first questions chose between a proof in the room and one in the fridge."""
     proof = body.pop("proof", None)
@@ -167,10 +199,10 @@ def _culture_2(body: Body) -> None:
 
 
 KITCHEN: Document[Settings] = Document("kitchen", Adapted(Settings), (_kitchen_2, _kitchen_3, _kitchen_4, _kitchen_5))
-PANTRY: Document[Pantry] = Document("pantry", Adapted(Pantry))
+PANTRY: Document[Pantry] = Document("pantry", Adapted(Pantry), (_pantry_2,))
 FORMULA: Document[Formula] = Document("formula", Adapted(Formula), (of_several_preferments, _formula_3, _formula_4))
 ASKED: Document[Asked] = Document("question of the plan", Adapted(Asked), (_asked_2, _asked_3))
-PLAN: Document[Plan] = Document("plan", Adapted(Plan), (_plan_2, _plan_3, _plan_4, _plan_5))
+PLAN: Document[Plan] = Document("plan", Adapted(Plan), (_plan_2, _plan_3, _plan_4, _plan_5, _plan_6))
 CULTURE: Document[Culture] = Document("culture", Adapted(Culture), (_culture_2,))
 TRIAL: Document[Trial] = Document("trial", Adapted(Trial))
 DOCUMENTS: tuple[Document[Any], ...] = (KITCHEN, PANTRY, FORMULA, ASKED, PLAN, CULTURE, TRIAL)

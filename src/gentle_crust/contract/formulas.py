@@ -324,7 +324,7 @@ class FormulasAnswer(Shown):
 class IngredientsAnswer(Shown):
     """The names of all flours, and what a new formula or preferment begins from."""
 
-    flours: dict[str, str]
+    flours: dict[str, Message]
     new: Formula
     preferments: dict[str, Preferment]
     soakers: dict[str, Soaker]

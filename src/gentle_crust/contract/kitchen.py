@@ -81,6 +81,7 @@ class Price:
     """What a kilo of something costs, in the kitchen's currency."""
 
     name: str
+    """The ingredient's key: the baker's own name for it, else the code of what the program calls it."""
     price_per_kg: float
 
 
@@ -91,8 +92,8 @@ class Pantry:
     flours: tuple[MyFlour, ...] = ()
     prices: tuple[Price, ...] = ()
 
-    def prices_by_name(self) -> dict[str, float]:
-        """Price a kilo by an ingredient's name; an own flour's is that of its newest bag."""
+    def prices_by_key(self) -> dict[str, float]:
+        """Price a kilo by an ingredient's key; an own flour's is that of its newest bag."""
         found = {price.name: price.price_per_kg for price in self.prices}
         own = {flour.name: flour.price_per_kg for flour in self.flours}
         return found | {name: price for name, price in own.items() if price is not None}

@@ -214,9 +214,16 @@ class UsualFlour(Shown):
     """A kind of flour with its usual figures."""
 
     kind: str
-    name: str
+    name: Message
     absorption_percent: float
     protein_percent: float
+
+
+class Bought(Shown):
+    """An ingredient that formulas take: the key under which its price is kept, and what it is called."""
+
+    key: str
+    name: Message
 
 
 class PantryAnswer(Shown):
@@ -224,6 +231,8 @@ class PantryAnswer(Shown):
 
     pantry: Pantry
     usual: list[UsualFlour]
-    bought: list[str]
+    bought: list[Bought]
+    priced: list[Bought]
+    """What has a price, in the order of the pantry's prices."""
     etag: str
     can_undo: bool

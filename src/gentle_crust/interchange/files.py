@@ -13,6 +13,7 @@ from gentle_crust.contract.problem import of_validation
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.formula.measures import Habits
 from gentle_crust.core.formula.model import Formula, check
+from gentle_crust.core.formula.names import WATER
 from gentle_crust.core.formula.scaling import Ingredient, Weighed, sum_by_name
 from gentle_crust.core.messages import message
 from gentle_crust.core.plan.how_made import DoneThen, HowMade
@@ -57,10 +58,10 @@ AS_COOKS_DO = ("flour", "water", "yeast", "salt", "extra")
 def _ingredients(formula: Formula, weighed: Weighed) -> list[str]:
     """What is bought and weighed in all: preferments counted with the rest, the culture that seeds a levain named."""
     lines = [line for stage in weighed.stages for line in stage.lines]
-    role = {"Water" if line.role == "water" else line.name: line.role for line in lines}
+    role = {WATER if line.role == "water" else line.name: line.role for line in lines}
     total = sum_by_name(lines).items()
     ordered = sorted(total, key=lambda each: (AS_COOKS_DO.index(role[each[0]]), -each[1]))
-    found = [f"{amount(grams)} g {name}" for name, grams in ordered]
+    found = [f"{amount(grams)} g {say(name)}" for name, grams in ordered]
     if any(one.kind == "levain" for one in formula.preferments):
         place = sum(role[name] in ("flour", "water") for name, _ in ordered)
         found.insert(place, str(say(message("file-culture"))))
@@ -133,7 +134,7 @@ def _csv(formula: Formula, weighed: Weighed) -> str:
         for line in stage.lines:
             values = (line.g, line.percent, line.mixed_percent)
             figures = [f"{value:.2f}" if value >= 1 else f"{value:.4f}" for value in values]
-            writer.writerow([cell(stage.kind), cell(line.name), *figures])
+            writer.writerow([cell(stage.kind), cell(str(say(line.name))), *figures])
     writer.writerow(["all", cell(formula.name), f"{weighed.dough_g:.2f}", "", ""])
     return out.getvalue()
 
@@ -141,8 +142,8 @@ def _csv(formula: Formula, weighed: Weighed) -> str:
 def _text(formula: Formula, weighed: Weighed, made: HowMade | None) -> str:
     lines = [formula.name, formula.note, f"{formula.pieces} x {formula.scaling_weight_g:g} g", ""]
     for stage in weighed.stages:
-        lines.append(stage.title)
-        lines += [f"{amount(line.g):>8} g  {line.name}  {_of_flour(line)}" for line in stage.lines]
+        lines.append(str(say(stage.title)))
+        lines += [f"{amount(line.g):>8} g  {say(line.name)}  {_of_flour(line)}" for line in stage.lines]
         lines.append("")
     lines.append(str(say(message("file-percentages"))))
     for each in () if made is None else made.steps:

@@ -39,6 +39,8 @@ class Reading:
             "IN": self.within,
             "UNIT": self.unit,
             "FIGURES": self.figures,
+            "LOWER": lower,
+            "CAPITAL": capital,
         }
 
     def warmth(self, c: Any, digits: Any = None) -> str:
@@ -130,6 +132,17 @@ def date(local: Any) -> str:
     """The weekday and date of such a time."""
     here = datetime.fromisoformat(str(local))
     return f"{here:%A} {here.day} {here:%B}"
+
+
+def lower(text: Any) -> str:
+    """Words inside a sentence, without a capital letter."""
+    return str(text).lower()
+
+
+def capital(text: Any) -> str:
+    """Words that begin a sentence."""
+    found = str(text)
+    return found[:1].upper() + found[1:]
 
 
 def span(minutes: Any) -> str:

@@ -2711,6 +2711,16 @@ export interface components {
             unchanged: boolean;
         };
         /**
+         * Bought
+         * @description An ingredient that formulas take: the key under which its price is kept, and what it is called.
+         */
+        Bought: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+        };
+        /**
          * BowlBody
          * @description The bowl it is mixed in.
          */
@@ -6916,12 +6926,14 @@ export interface components {
          */
         PantryAnswer: {
             /** Bought */
-            bought: string[];
+            bought: components["schemas"]["Bought"][];
             /** Can Undo */
             can_undo: boolean;
             /** Etag */
             etag: string;
             pantry: components["schemas"]["Pantry"];
+            /** Priced */
+            priced: components["schemas"]["Bought"][];
             /** Usual */
             usual: components["schemas"]["UsualFlour"][];
         };
@@ -10175,7 +10187,7 @@ export interface components {
         };
         /**
          * Ingredient
-         * @description One name of the list: its grams in the batch, and its allergen, empty if its name tells of none.
+         * @description One name of the list: its grams in the batch, and its allergen, nothing if its name tells of none.
          */
         gentle_crust__core__formula__label__Ingredient: {
             /** Allergen */

@@ -6,7 +6,6 @@ import App from '../App.vue'
 import '../theme/tokens.css'
 import '../theme/base.css'
 import { followRooms, keepFocus } from '../shell/focus'
-import '../shell/theme'
 import { inTurn } from '../shell/turns'
 import { registerWorker } from '../shell/worker'
 

@@ -1,6 +1,7 @@
 """What goes into the bowl, how a method writes it, and the order in which it goes in."""
 
 from gentle_crust.core.formula.model import Formula
+from gentle_crust.core.formula.names import own_name
 from gentle_crust.core.formula.scaling import Ingredient
 from gentle_crust.core.messages import Message, listed, message, named
 
@@ -36,4 +37,4 @@ def in_order(written: tuple[str, ...]) -> Message:
 
 def is_late(line: Ingredient, late: set[str]) -> bool:
     """Whether a line of the dough is worked in later: by its formula, or by what the method writes."""
-    return line.late or line.role in late or line.name in late
+    return line.late or line.role in late or own_name(line.name) in late

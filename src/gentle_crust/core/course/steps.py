@@ -213,7 +213,7 @@ def _mix_words(each: Filled, batch: Batch, water: WaterAnswer, rested: bool, fol
     lines = batch.weighed.dough.lines
     late = set(each.stage.late or ())
     inside = [line for line in lines if line.role not in ("flour", "water") and not is_late(line, late)]
-    names = tuple(message(f"course-into-{line.role}", name=named(line.name)) for line in inside)
+    names = tuple(message(f"course-into-{line.role}", name=line.name) for line in inside)
     dough = round(water.dough_c, 1)
     said = message("step-mix", water=round(water.drawn_c, 1), dough=dough)
     if rested:

@@ -16,7 +16,8 @@ from gentle_crust.core.fermentation.dough import Makeup, flour_kinds
 from gentle_crust.core.fermentation.engine import Trace, begin
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.uncertainty import ONE, Span, activities, bought, span
-from gentle_crust.core.formula.model import YEAST_AS_INSTANT, YEAST_NAMES, FlourShare, YeastKind
+from gentle_crust.core.formula.model import YEAST_AS_INSTANT, FlourShare, YeastKind
+from gentle_crust.core.formula.names import yeast_name
 from gentle_crust.core.formula.scaling import Ingredient
 from gentle_crust.core.leaven.build import jar_of, preferment_ripe_hours, spent_hours
 from gentle_crust.core.leaven.preferment import usable_from
@@ -75,7 +76,7 @@ class Dose:
     yeast_g: float
     """Of the yeast that was asked for."""
     yeast_percent: float
-    yeast_name: str
+    yeast_name: Message
     hydration_percent: float
     ripe: Span
     spent: Span
@@ -149,7 +150,7 @@ def _dosed(wish: DoseWish, hydration: float, salt: float, percent: float, clock:
     trace = _trace(wish, hydration, salt, percent, clock, activities(bought()))
     flour = wish.needed_g / (1 + (hydration + salt + percent) / 100)
     yeast = flour * percent / 100 / YEAST_AS_INSTANT[wish.yeast_kind]
-    line = Ingredient("yeast", YEAST_NAMES[wish.yeast_kind], wish.yeast_kind, yeast, percent, percent)
+    line = Ingredient("yeast", yeast_name(wish.yeast_kind), wish.yeast_kind, yeast, percent, percent)
     check_ = too_small(wish.kind, line, wish.scale_g) if yeast < TRUSTED_STEPS * wish.scale_g else None
     middle = trace.rise.shape[1] // 2
     low, high = np.quantile(trace.rise, 0.1, axis=1), np.quantile(trace.rise, 0.9, axis=1)
@@ -164,7 +165,7 @@ def _dosed(wish: DoseWish, hydration: float, salt: float, percent: float, clock:
         flour * salt / 100,
         yeast,
         100 * yeast / flour,
-        YEAST_NAMES[wish.yeast_kind],
+        yeast_name(wish.yeast_kind),
         hydration,
         span(wish.start_h + preferment_ripe_hours(trace)),
         span(wish.start_h + spent_hours(trace)),

@@ -3,6 +3,8 @@
 from dataclasses import dataclass
 from datetime import datetime, timedelta
 
+from gentle_crust.core.messages import Message
+
 
 @dataclass(frozen=True)
 class Demand:
@@ -11,7 +13,7 @@ class Demand:
     plan_id: str
     name: str
     culture_id: str
-    flour: str
+    flour: Message
     hydration_percent: float
     needed_g: float
     build_at: datetime

@@ -38,7 +38,7 @@ def _with_levain(formula: Formula) -> Formula:
     main = max(formula.flours, key=lambda share: final_flour_percent(formula, share.key))
     share = min(USUAL_LEVAIN_PERCENT, main.percent)
     levain = Preferment("levain", main.key, share, 100)
-    return replace(formula, preferments=(levain,), yeast_percent=0.0, name=f"{formula.name}, with levain"[:80])
+    return replace(formula, preferments=(levain,), yeast_percent=0.0)
 
 
 def _with_yeast(formula: Formula) -> Formula:
@@ -46,9 +46,7 @@ def _with_yeast(formula: Formula) -> Formula:
     from scipy.optimize import brentq  # it takes half a second to load
 
     yeasted = tuple(one for one in formula.preferments if not one.wild)
-    plain = replace(
-        formula, preferments=yeasted, yeast_kind="instant", yeast_percent=1, name=f"{formula.name}, with yeast"[:80]
-    )
+    plain = replace(formula, preferments=yeasted, yeast_kind="instant", yeast_percent=1)
 
     def late(percent: float) -> float:
         hours = bulk_time(replace(plain, yeast_percent=percent), ONE).likely_h

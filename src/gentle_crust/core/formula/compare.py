@@ -22,7 +22,7 @@ def _percent(value: float) -> Message:
 
 def formula_lines(formula: Formula) -> dict[Message, Message]:
     """What a formula holds, line by line, in words."""
-    lines = {named(share.name): _percent(share.percent) for share in formula.flours}
+    lines = {share.name: _percent(share.percent) for share in formula.flours}
     lines[message("line-water")] = _percent(formula.hydration_percent)
     if formula.feel_to_percent is not None:
         lines[message("line-by-feel")] = _percent(formula.feel_to_percent)
@@ -38,7 +38,7 @@ def formula_lines(formula: Formula) -> dict[Message, Message]:
     for one in formula.preferments:
         lines[_free(one.name, lines)] = _preferment(one)
     for soaker in formula.soakers:
-        lines[_free(soaker.name, lines)] = _soaker(soaker)
+        lines[_free(named(soaker.name), lines)] = _soaker(soaker)
     lines[message("line-pieces")] = message("line-pieces-of", count=formula.pieces, each=formula.scaling_weight_g)
     lines[message("line-from-the-bowl")] = message("line-warm", warm=formula.dough_c)
     lines[message("line-rest")] = message("line-minutes", minutes=formula.autolyse_min)
@@ -48,10 +48,13 @@ def formula_lines(formula: Formula) -> dict[Message, Message]:
     return lines
 
 
-def _free(name: str, lines: dict[Message, Message]) -> Message:
+def _free(name: Message, lines: dict[Message, Message]) -> Message:
     """A second levain, or a soaker named like an extra, gets a number."""
-    found = [name, *(f"{name} {n}" for n in range(2, 99))]
-    return next(named(each) for each in found if named(each) not in lines)
+    found, number = name, 1
+    while found in lines:
+        number += 1
+        found = message("line-numbered", name=name, number=number)
+    return found
 
 
 def _preferment(one: Preferment) -> Message:
@@ -63,7 +66,7 @@ def _preferment(one: Preferment) -> Message:
 
 def _soaker(soaker: Soaker) -> Message:
     inside = [(share.name, share.percent) for share in soaker.flours]
-    inside += [(extra.name, extra.percent) for extra in soaker.extras]
+    inside += [(named(extra.name), extra.percent) for extra in soaker.extras]
     parts = [message("line-soaked", name=name, percent=percent) for name, percent in inside]
     code = "line-boiling-water" if soaker.kind == "scald" else "line-soaking-water"
     parts.append(message(code, percent=soaker.water_percent))

@@ -6,9 +6,10 @@ from typing import Any, Literal
 from gentle_crust.core import limits
 from gentle_crust.core.errors import CraftError, Infeasible, Unreadable, within
 from gentle_crust.core.formula.flour import MyFlour, property_of
+from gentle_crust.core.formula.names import flour_name
 from gentle_crust.core.limits import Limit
-from gentle_crust.core.messages import message, named
-from gentle_crust.core.tables import numbers, rows
+from gentle_crust.core.messages import Message, message, named
+from gentle_crust.core.tables import numbers
 
 PrefermentKind = Literal["levain", "poolish", "biga", "sponge", "old_dough"]
 ExtraKind = Literal["sugar", "honey", "oil", "butter", "milk", "malt", "seeds", "other"]
@@ -22,12 +23,6 @@ YEAST_AS_INSTANT = {"instant": 1.0, "active_dry": 0.33 / 0.40, "fresh": 0.33, "o
 """Grams of instant yeast that do the work of one gram of each kind (practice)."""
 RYE_RICH = 0.5
 """Share of rye in all flour from which on a dough is handled as rye (practice)."""
-YEAST_NAMES = {
-    "instant": "Instant yeast",
-    "active_dry": "Active dry yeast",
-    "fresh": "Fresh yeast",
-    "osmotolerant": "Yeast for sweet doughs",
-}
 
 
 @dataclass(frozen=True)
@@ -47,9 +42,9 @@ class FlourShare:
         return self.mine.id if self.mine else self.kind
 
     @property
-    def name(self) -> str:
+    def name(self) -> Message:
         """As a baker says it."""
-        return self.mine.name if self.mine else flour_name(self.kind)
+        return named(self.mine.name) if self.mine else flour_name(self.kind)
 
 
 @dataclass(frozen=True)
@@ -79,9 +74,9 @@ class Preferment:
     salt_percent: float = 0.0
 
     @property
-    def name(self) -> str:
+    def name(self) -> Message:
         """As a baker says it."""
-        return self.kind.replace("_", " ").capitalize()
+        return message(f"preferment-{self.kind}")
 
     @property
     def wild(self) -> bool:
@@ -185,11 +180,6 @@ class Formula:
         return next((share for share in self.flours if share.key == key), None)
 
 
-def flour_name(kind: str) -> str:
-    """The name of a flour of the table as a baker says it."""
-    return next(row["name"] for row in rows("flours") if row["kind"] == kind)
-
-
 def water_in(extras: tuple[Extra, ...]) -> float:
     """Water that milk, butter and honey bring, percent of all flour."""
     return sum(extra.percent * WATER_IN.get(extra.kind, 0.0) for extra in extras)
@@ -256,7 +246,7 @@ def _check_flours(formula: Formula) -> None:
     for index, share in enumerate(formula.flours):
         if share.kind not in known:
             raise Unreadable(f"flours.{index}.kind", "formula-flour-unknown", kind=share.kind, names=tuple(known))
-        within(f"flours.{index}.percent", limits.EXTRA_PERCENT, share.percent, named(share.name))
+        within(f"flours.{index}.percent", limits.EXTRA_PERCENT, share.percent, share.name)
         if share.key in [other.key for other in formula.flours[:index]]:
             raise CraftError(f"flours.{index}.kind", "formula-flour-twice", name=share.name)
     total = sum(share.percent for share in formula.flours)
@@ -279,7 +269,7 @@ def _check_soaker(formula: Formula, index: int, soaker: Soaker) -> None:
     for place, share in enumerate(soaker.flours):
         if formula.flour(share.key) is None:
             raise CraftError(f"{where}.flours.{place}", "formula-soaker-flour-unknown", name=soaker.name)
-        within(f"{where}.flours.{place}.percent", limits.SOAKED_FLOUR_PERCENT, share.percent, named(share.name))
+        within(f"{where}.flours.{place}.percent", limits.SOAKED_FLOUR_PERCENT, share.percent, share.name)
 
 
 def _check_preferment(index: int, one: Preferment) -> None:
@@ -289,22 +279,22 @@ def _check_preferment(index: int, one: Preferment) -> None:
         f"{where}.hydration_percent",
         limits.PREFERMENT_WATER_PERCENT,
         one.hydration_percent,
-        message("limit-water-of-the", whose=one.name.lower()),
+        message("limit-water-of-the", whose=one.name),
     )
     within(
         f"{where}.yeast_percent",
         limits.PREFERMENT_YEAST_PERCENT,
         one.yeast_percent,
-        message("limit-yeast-of-the", whose=one.name.lower()),
+        message("limit-yeast-of-the", whose=one.name),
     )
     within(
         f"{where}.salt_percent",
         limits.PREFERMENT_SALT_PERCENT,
         one.salt_percent,
-        message("limit-salt-of-the", whose=one.name.lower()),
+        message("limit-salt-of-the", whose=one.name),
     )
     if not one.wild and one.yeast_percent <= 0:
-        raise CraftError(f"{where}.yeast_percent", "formula-preferment-without-yeast", lower=one.name.lower())
+        raise CraftError(f"{where}.yeast_percent", "formula-preferment-without-yeast", lower=one.name)
 
 
 def _check_what_is_left(formula: Formula) -> None:
@@ -313,7 +303,7 @@ def _check_what_is_left(formula: Formula) -> None:
         share = formula.flour(one.flour_kind)
         if share is None or final_flour_percent(formula, one.flour_kind) < -1e-6:
             has = share.percent if share else 0
-            what = share.name.lower() if share else "that"
+            what = share.name if share else message("ingredient-that")
             wanted = (share.percent if share else one.flour_percent) - final_flour_percent(formula, one.flour_kind)
             raise CraftError(
                 f"preferments.{index}.flour_percent",
@@ -329,7 +319,7 @@ def _check_what_is_left(formula: Formula) -> None:
                     f"soakers.{index}.flours",
                     "formula-soaker-flour-exceeded",
                     name=soaker.name,
-                    lower=share.name.lower(),
+                    lower=share.name,
                 )
     left = final_water_percent(formula)
     if left < -1e-6:
@@ -357,15 +347,17 @@ USUAL_PREFERMENTS = {
 }
 """What a baker begins from when a preferment is added: for a night in the room, but for the fast sponge (practice)."""
 
-USUAL_SOAKERS = {
-    "soaker": Soaker("Seeds", "soaker", 6, extras=(Extra("Seeds", "seeds", 8),)),
-    "scald": Soaker("Cracked grain", "scald", 10, extras=(Extra("Cracked grain", "other", 5),)),
-}
-"""What a baker begins from when a soaker or a scald is added (practice)."""
+
+def usual_soakers(seeds: str, grain: str) -> dict[str, Soaker]:
+    """What a baker begins from when a soaker or a scald is added, under the names that are given (practice)."""
+    return {
+        "soaker": Soaker(seeds, "soaker", 6, extras=(Extra(seeds, "seeds", 8),)),
+        "scald": Soaker(grain, "scald", 10, extras=(Extra(grain, "other", 5),)),
+    }
 
 
 def new_formula(name: str) -> Formula:
-    """A plain levain loaf to begin writing from."""
+    """A plain levain loaf to begin writing from, under a name that is given."""
     return Formula(name, (FlourShare("strong_white", 100),), 70, 2, "boule", preferments=(USUAL_PREFERMENTS["levain"],))
 
 

@@ -7,7 +7,6 @@ from math import floor, log10
 from gentle_crust.core import limits
 from gentle_crust.core.errors import within
 from gentle_crust.core.formula.model import (
-    YEAST_NAMES,
     Formula,
     Preferment,
     Soaker,
@@ -18,6 +17,8 @@ from gentle_crust.core.formula.model import (
     poured_water_percent,
     water_in,
 )
+from gentle_crust.core.formula.names import BOILING_WATER, HELD_BACK, PREFERMENT_YEAST, SALT, WATER, yeast_name
+from gentle_crust.core.messages import Message, message, named
 
 BOWL_LOSS = 0.01
 """Share of the dough that stays on bowl, hands and scraper (practice)."""
@@ -32,7 +33,7 @@ class Ingredient:
 
     role: str
     """flour, water, salt, yeast, levain, preferment, soaker or extra."""
-    name: str
+    name: Message
     kind: str
     g: float
     percent: float
@@ -46,7 +47,7 @@ class Stage:
 
     kind: str
     """levain, poolish, biga, sponge, old_dough, soaker, scald or dough."""
-    title: str
+    title: Message
     lines: tuple[Ingredient, ...]
 
     @property
@@ -82,7 +83,7 @@ class Total:
     """One ingredient of the whole formula, all stages together. ``line`` is its place in the formula."""
 
     line: str
-    name: str
+    name: Message
     g: float
     percent: float
     share: float
@@ -131,7 +132,7 @@ class _Lines:
         self.flour_g, self.base = flour_g, base
         self.found: list[Ingredient] = []
 
-    def add(self, role: str, name: str, kind: str, percent: float, late: bool = False) -> None:
+    def add(self, role: str, name: Message, kind: str, percent: float, late: bool = False) -> None:
         if percent > 1e-9:
             own = 100 * percent / self.base if self.base else 0.0
             self.found.append(Ingredient(role, name, kind, self.flour_g * percent / 100, percent, own, late))
@@ -140,11 +141,11 @@ class _Lines:
 def _preferment_stage(formula: Formula, flour_g: float, one: Preferment) -> Stage:
     share = formula.flour(one.flour_kind)
     lines = _Lines(flour_g, one.flour_percent)
-    lines.add("flour", share.name if share else one.flour_kind, one.flour_kind, one.flour_percent)
+    lines.add("flour", share.name if share else named(one.flour_kind), one.flour_kind, one.flour_percent)
     for role, name, kind, own in (
-        ("water", "Water", "water", one.hydration_percent),
-        ("yeast", YEAST_NAMES["instant"], "instant", one.yeast_percent),
-        ("salt", "Salt", "salt", one.salt_percent),
+        ("water", WATER, "water", one.hydration_percent),
+        ("yeast", yeast_name("instant"), "instant", one.yeast_percent),
+        ("salt", SALT, "salt", one.salt_percent),
     ):
         lines.add(role, name, kind, one.flour_percent * own / 100)
     return Stage(one.kind, one.name, tuple(lines.found))
@@ -155,49 +156,54 @@ def _soaker_stage(flour_g: float, soaker: Soaker) -> Stage:
     for share in soaker.flours:
         lines.add("flour", share.name, share.key, share.percent)
     for extra in soaker.extras:
-        lines.add("extra", extra.name, extra.kind, extra.percent)
-    lines.add("water", "Boiling water" if soaker.kind == "scald" else "Water", "water", soaker.water_percent)
-    return Stage(soaker.kind, soaker.name, tuple(lines.found))
+        lines.add("extra", named(extra.name), extra.kind, extra.percent)
+    lines.add("water", BOILING_WATER if soaker.kind == "scald" else WATER, "water", soaker.water_percent)
+    return Stage(soaker.kind, named(soaker.name), tuple(lines.found))
 
 
 def _final_stage(formula: Formula, flour_g: float, bowl_flour: float, first: list[Stage]) -> Stage:
     lines = _Lines(flour_g, bowl_flour)
     for share in formula.flours:
         lines.add("flour", share.name, share.key, final_flour_percent(formula, share.key))
-    lines.add("water", "Water", "water", final_water_percent(formula) - formula.held_back_percent)
+    lines.add("water", WATER, "water", final_water_percent(formula) - formula.held_back_percent)
     for stage in first:
         role = stage.kind if stage.kind == "levain" else "soaker" if stage.kind in ("soaker", "scald") else "preferment"
-        name = {"soaker": f"{stage.title}, soaked", "scald": f"{stage.title}, scalded", "old_dough": stage.title}.get(
-            stage.kind, f"{stage.title}, ripe"
-        )
-        lines.add(role, name, stage.kind, 100 * stage.g / flour_g)
-    lines.add("salt", "Salt", "salt", final_salt_percent(formula), formula.salt_late)
-    lines.add("yeast", YEAST_NAMES[formula.yeast_kind], formula.yeast_kind, formula.yeast_percent)
+        lines.add(role, _waiting(stage), stage.kind, 100 * stage.g / flour_g)
+    lines.add("salt", SALT, "salt", final_salt_percent(formula), formula.salt_late)
+    lines.add("yeast", yeast_name(formula.yeast_kind), formula.yeast_kind, formula.yeast_percent)
     for extra in formula.extras:
-        lines.add("extra", extra.name, extra.kind, extra.percent, extra.late)
-    lines.add("water", "Water held back", "water", formula.held_back_percent, late=True)
-    return Stage("dough", "Dough", tuple(lines.found))
+        lines.add("extra", named(extra.name), extra.kind, extra.percent, extra.late)
+    lines.add("water", HELD_BACK, "water", formula.held_back_percent, late=True)
+    return Stage("dough", message("shown-weigh-dough"), tuple(lines.found))
+
+
+def _waiting(stage: Stage) -> Message:
+    """What fermented or soaked before, as it goes into the dough."""
+    if stage.kind == "old_dough":
+        return stage.title
+    ready = {"soaker": "soaked", "scald": "scalded"}.get(stage.kind, "ripe")
+    return message(f"ingredient-{ready}", what=stage.title)
 
 
 def totals(formula: Formula, flour_g: float) -> tuple[Total, ...]:
     """The whole formula with ``flour_g`` of flour, ingredient by ingredient, each with its place in the formula."""
     whole = total_percent(formula)
 
-    def one(line: str, name: str, percent: float) -> Total:
+    def one(line: str, name: Message, percent: float) -> Total:
         return Total(line, name, flour_g * percent / 100, percent, percent / whole)
 
     found = [one(f"flours.{place}", share.name, share.percent) for place, share in enumerate(formula.flours)]
-    found.append(one("water", "Water", poured_water_percent(formula)))
-    found.append(one("salt", "Salt", formula.salt_percent))
-    found.append(one("yeast", YEAST_NAMES[formula.yeast_kind], formula.yeast_percent))
+    found.append(one("water", WATER, poured_water_percent(formula)))
+    found.append(one("salt", SALT, formula.salt_percent))
+    found.append(one("yeast", yeast_name(formula.yeast_kind), formula.yeast_percent))
     for place, extra in enumerate(formula.extras):
-        found.append(one(f"extras.{place}", extra.name, extra.percent))
+        found.append(one(f"extras.{place}", named(extra.name), extra.percent))
     for index, soaker in enumerate(formula.soakers):
         for place, extra in enumerate(soaker.extras):
-            found.append(one(f"soakers.{index}.extras.{place}", extra.name, extra.percent))
+            found.append(one(f"soakers.{index}.extras.{place}", named(extra.name), extra.percent))
     pinches = sum(each.flour_percent * each.yeast_percent / 100 for each in formula.preferments)
     if pinches:
-        found.append(one("preferment_yeast", "Instant yeast in preferments", pinches))
+        found.append(one("preferment_yeast", PREFERMENT_YEAST, pinches))
     return tuple(found)
 
 
@@ -214,11 +220,11 @@ def on_scale(grams: float, resolution_g: float = 1.0) -> float:
     return round(grams, min(max(digits, 0), 4))
 
 
-def sum_by_name(lines: Iterable[Ingredient]) -> dict[str, float]:
+def sum_by_name(lines: Iterable[Ingredient]) -> dict[Message, float]:
     """Grams of each ingredient by name, what ferments or soaks first being counted by what is in it."""
-    found: dict[str, float] = {}
+    found: dict[Message, float] = {}
     for line in lines:
         if line.role not in ("levain", "preferment", "soaker"):
-            name = "Water" if line.role == "water" else line.name
+            name = WATER if line.role == "water" else line.name
             found[name] = found.get(name, 0.0) + line.g
     return found

@@ -6,6 +6,7 @@ from dataclasses import dataclass
 from gentle_crust.core.formula.model import Formula, Preferment
 from gentle_crust.core.formula.scaling import Weighed, sum_by_name
 from gentle_crust.core.leaven.build import Build, build
+from gentle_crust.core.messages import Message, named
 
 SHARED_RATIO = 3.0
 """Parts of flour to one of culture in a shared build, if nothing else is asked (practice)."""
@@ -23,7 +24,7 @@ class Batch:
 class Amount:
     """Grams of something, or of the levain that goes into a dough."""
 
-    name: str
+    name: Message
     g: float
 
 
@@ -31,7 +32,7 @@ class Amount:
 class SharedLevain:
     """One build for several doughs: of one flour, at one hydration; ``into`` names each dough and its grams."""
 
-    flour: str
+    flour: Message
     hydration_percent: float
     needed_g: float
     build: Build
@@ -64,14 +65,14 @@ def together(batches: tuple[Batch, ...], kept_g: float = 0.0, ratio: float = SHA
 
 
 def _shared(batches: tuple[Batch, ...], kept_g: float, ratio: float) -> Iterable[SharedLevain]:
-    groups: dict[tuple[str, int], list[tuple[str, float, Preferment]]] = {}
+    groups: dict[tuple[Message, int], list[tuple[str, float, Preferment]]] = {}
     for batch in batches:
         for one, stage in zip(batch.formula.preferments, batch.weighed.stages, strict=False):
             if one.kind == "levain":
                 share = batch.formula.flour(one.flour_kind)
-                key = (share.name if share else one.flour_kind, round(one.hydration_percent))
+                key = (share.name if share else named(one.flour_kind), round(one.hydration_percent))
                 groups.setdefault(key, []).append((batch.formula.name, stage.g, one))
     for (flour, hydration), into in groups.items():
         needed = sum(g for _, g, _ in into)
         made = build(needed, kept_g, ratio, hydration / 100)
-        yield SharedLevain(flour, hydration, needed, made, tuple(Amount(name, g) for name, g, _ in into))
+        yield SharedLevain(flour, hydration, needed, made, tuple(Amount(named(name), g) for name, g, _ in into))

@@ -1,6 +1,7 @@
 """The levains of a plan by the clock."""
 
 from gentle_crust.core.course.solved import Solved
+from gentle_crust.core.messages import named
 from gentle_crust.core.plan.shown import LevainBuild, dated
 
 
@@ -17,7 +18,7 @@ def levain_builds(solved: Solved) -> tuple[LevainBuild, ...]:
         build, one = each.build, each.preferment
         found.append(
             LevainBuild(
-                flour=share.name if share else one.flour_kind,
+                flour=share.name if share else named(one.flour_kind),
                 hydration_percent=one.hydration_percent,
                 needed_g=stages[filled.row].g,
                 kept_g=each.kept_g,

@@ -54,7 +54,7 @@ class Step:
 class WeighLine:
     """One line on the scale. ``percent`` of all flour, ``mixed_percent`` of this stage's flour."""
 
-    name: str
+    name: Message
     role: str
     g: float
     percent: float | None
@@ -289,7 +289,7 @@ class FoldPlan:
 class LevainBuild:
     """A levain of the plan: grams for the dough and back into the jar, and when it is ripe and past it."""
 
-    flour: str
+    flour: Message
     hydration_percent: float
     needed_g: float
     kept_g: float

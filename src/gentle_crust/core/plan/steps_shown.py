@@ -121,5 +121,5 @@ def _old_doughs(solved: Solved, clock: Clock, times: Milestones) -> list[Step]:
 
 
 def _old(stage: Stage) -> Message:
-    inside = [message("shown-amount-of", g=round(line.g, 1), name=line.name.lower()) for line in stage.lines]
+    inside = [message("shown-amount-of", g=round(line.g, 1), name=line.name) for line in stage.lines]
     return message("shown-old-dough", g=round(stage.g, 1), inside=listed(*inside))

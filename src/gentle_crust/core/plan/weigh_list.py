@@ -8,10 +8,11 @@ from gentle_crust.core.course.fill import Batch
 from gentle_crust.core.course.solved import Solved
 from gentle_crust.core.course.waters import build_water_c
 from gentle_crust.core.formula.feel import feel
-from gentle_crust.core.formula.model import Formula, flour_name
+from gentle_crust.core.formula.model import Formula
+from gentle_crust.core.formula.names import CULTURE, WATER, flour_name, yeast_name
 from gentle_crust.core.formula.scaling import Ingredient, Stage, Weighed, on_scale, totals
 from gentle_crust.core.leaven.ripening import Ripening
-from gentle_crust.core.messages import NOTHING, Message, message
+from gentle_crust.core.messages import NOTHING, Message, message, named
 from gentle_crust.core.plan.shown import ByFeel, Feeling, Totals, WeighLine, WeighStage
 from gentle_crust.core.water.plan import WaterAnswer
 
@@ -48,7 +49,7 @@ def _of_stage(stage: Stage, at: datetime, scale_g: float) -> WeighStage:
         WeighLine(line.name, line.role, on_scale(line.g, scale_g), line.percent, line.mixed_percent, NOTHING)
         for line in stage.lines
     )
-    return _stage(stage.kind, message("shown-weigh-named", name=stage.title), at, lines)
+    return _stage(stage.kind, stage.title, at, lines)
 
 
 def _line(line: Ingredient, water: WaterAnswer, scale_g: float) -> WeighLine:
@@ -63,12 +64,16 @@ def _ripening_weights(ripening: Ripening, formula: Formula, clock: Clock, scale_
     preferment, build = ripening.preferment, ripening.build
     share = formula.flour(preferment.flour_kind)
     warm = message("shown-weigh-warm", warm=round(build_water_c(ripening, clock), 1))
-    weights = [(ripening.culture or "Culture", "seed", build.seed_g, NOTHING)] if build.seed_g else []
+    weights = (
+        [(named(ripening.culture) if ripening.culture else CULTURE, "seed", build.seed_g, NOTHING)]
+        if build.seed_g
+        else []
+    )
     weights.append((share.name if share else flour_name(preferment.flour_kind), "flour", build.flour_g, NOTHING))
-    weights.append(("Water", "water", build.water_g, warm))
+    weights.append((WATER, "water", build.water_g, warm))
     yeast = build.flour_g * preferment.yeast_percent / 100
     if yeast:
-        weights.append(("Instant yeast", "yeast", yeast, NOTHING))
+        weights.append((yeast_name("instant"), "yeast", yeast, NOTHING))
     lines = tuple(
         WeighLine(name, role, on_scale(grams, scale_g), None, None, note) for name, role, grams, note in weights
     )

@@ -42,7 +42,7 @@ shown-step-rake_out = Rake out
 shown-step-test_floor = Try the floor
 shown-numbered = { $what } { $number } of { $of }
 shown-old-dough = { MASS($g) }, at most three days old, out of the fridge. If none was kept, mix it the day before: { $inside }.
-shown-amount-of = { MASS($g) } { $name }
+shown-amount-of = { MASS($g) } { LOWER($name) }
 shown-stop-at = Stop bulk at +{ $rise } %.
 
 shown-part-feed = Culture
@@ -61,7 +61,6 @@ shown-part-rest = Rest
 shown-part-bench_rest = Bench rest
 shown-weigh-dough = Dough
 shown-weigh-old_dough = Old dough
-shown-weigh-named = { $name }
 shown-weigh-late = late
 shown-weigh-late-warm = { WARMTH($warm) }, late
 shown-weigh-warm = { WARMTH($warm) }

@@ -36,8 +36,13 @@ const usualOf = (kind: string) => usual.value.find((each) => each.kind === kind)
 const unpriced = computed(() => {
   const own = form.value?.flours.map((each) => each.name) ?? []
   const priced = form.value?.prices.map((each) => each.name) ?? []
-  return (query.data.value?.bought ?? []).filter((name) => !own.includes(name) && !priced.includes(name))
+  return (query.data.value?.bought ?? []).filter(({ key }) => !own.includes(key) && !priced.includes(key))
 })
+const called = computed(() => {
+  const { bought = [], priced = [] } = query.data.value ?? {}
+  return new Map([...bought, ...priced].map(({ key, name }) => [key, name]))
+})
+const nameOf = (key: string) => called.value.get(key) ?? key
 
 function addFlour() {
   form.value?.flours.push({ id: newKey(), name: t.newFlour, kind: 'strong_white', lots: [] } as Mine)
@@ -113,17 +118,17 @@ function addLot(mine: Mine) {
           <h3>{{ t.prices }}</h3>
           <ul>
             <li v-for="(price, index) in form.prices" :key="price.name">
-              <NumberField v-model="price.price_per_kg" :label="price.name" />
-              <RemoveButton :of="price.name" @remove="form.prices.splice(index, 1)" />
+              <NumberField v-model="price.price_per_kg" :label="nameOf(price.name)" />
+              <RemoveButton :of="nameOf(price.name)" @remove="form.prices.splice(index, 1)" />
             </li>
           </ul>
           <p v-if="unpriced.length" class="small">
             <span class="quiet">{{ t.unpriced }}</span>
             <ElButton
-              v-for="name in unpriced"
-              :key="name"
+              v-for="{ key, name } in unpriced"
+              :key="key"
               class="link"
-              @click="form.prices.push({ name, price_per_kg: 0 })"
+              @click="form.prices.push({ name: key, price_per_kg: 0 })"
             >
               {{ name }}
             </ElButton>

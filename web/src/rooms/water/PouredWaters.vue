@@ -78,7 +78,7 @@ const degrees = computed(() => (fahrenheit.value ? '°F' : '°C'))
 </script>
 
 <template>
-  <section class="poured">
+  <section class="poured" :class="{ 'no-print': !waters.length }">
     <h2>{{ t.poured }}</h2>
     <ElButton v-if="!waters.length" class="plain start" @click="begin">
       {{ t.pouredStart }}
