@@ -1,7 +1,8 @@
-"""The two fonts of the page, cut to the letters and weights that English and figures need: half the bytes of a first visit.
+"""The two fonts of the page, cut to the letters and weights that English and figures need.
 
-Run by hand when a font's package changes; it needs ``fonttools`` and ``brotli``, which nothing else here needs.
-Other letters come from the packages themselves, when a name has them (web/src/theme/fonts.css).
+That spares half of their bytes on a first visit. Run by hand when a font's package changes; it needs ``fonttools`` and
+``brotli``, which nothing else here needs. Other letters come from the packages themselves, when a name has them
+(web/src/theme/fonts.css).
 """
 
 import io

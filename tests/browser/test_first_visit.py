@@ -65,7 +65,15 @@ def test_a_room_brings_its_own_words_and_leaves_the_others(visit, room, alone):
 
 def test_what_is_drawn_in_turn_is_all_drawn_and_in_its_order(visit):
     page = visit("/kitchen")
-    whole = ["Name", "Temperatures in", "To measure and mix with", "Room by day", "Its hottest", "To bake in", "Save the kitchen"]
+    whole = [
+        "Name",
+        "Temperatures in",
+        "To measure and mix with",
+        "Room by day",
+        "Its hottest",
+        "To bake in",
+        "Save the kitchen",
+    ]
     for words in whole:
         expect(page.get_by_text(words, exact=True).first).to_be_visible()
     text = page.locator("form").first.inner_text()

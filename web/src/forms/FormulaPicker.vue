@@ -6,7 +6,7 @@ import { words } from '../words'
 /** A formula chosen from the list, or found by a part of its name. */
 const props = defineProps<{ modelValue: string; label: string; hideLabel?: boolean; called?: string }>()
 const emit = defineEmits<{ 'update:modelValue': [string]; chosen: [FormulaLine] }>()
-const { name, lines, more, lineOf } = useFormulas()
+const { query, name, lines, more, lineOf } = useFormulas()
 const id = useId()
 
 function choose(key: string) {
@@ -29,12 +29,14 @@ function choose(key: string) {
       remote
       remote-show-suffix
       :remote-method="(text: string) => (name = text)"
-      :no-data-text="words.formulas.noneOfName"
       @visible-change="(open: boolean) => open || (name = '')"
       @update:model-value="choose"
     >
       <template #label>{{ called ?? lineOf(modelValue)?.name }}</template>
       <ElOption v-for="line in lines" :key="line.id" :value="line.id" :label="line.name" />
+      <template #empty>
+        <p class="none quiet">{{ query.isFetching.value ? words.loading : words.formulas.noneOfName }}</p>
+      </template>
       <template v-if="more" #footer>
         <span class="small quiet">{{ words.formulas.moreByName }}</span>
       </template>
@@ -46,5 +48,8 @@ function choose(key: string) {
 .picker {
   display: grid;
   min-width: 0;
+}
+.none {
+  padding: 10px 12px;
 }
 </style>
