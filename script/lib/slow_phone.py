@@ -8,7 +8,7 @@ from playwright.sync_api import Browser, sync_playwright
 
 ROOMS = ("/bench", "/log", "/plan", "/formulas", "/cultures", "/cultures/gull", "/oven", "/water", "/kitchen")
 SLOWER = 4
-TURNS = 3
+TURNS = 5
 WATCH = """() => {
   window.seen = { paint: 0, shift: 0, blocked: 0 }
   new PerformanceObserver((list) => list.getEntries().forEach((one) => (seen.paint = one.startTime)))
@@ -42,26 +42,26 @@ def visited(browser: Browser, address: str, room: str) -> tuple[float, float, fl
     return seen["paint"], seen["shift"], seen["blocked"], (sum(size for _, size in sent) - data) / 1000, data / 1000
 
 
-def rooms() -> Iterator[tuple[str, float, float, float, float, float]]:
-    """Each room with the medians of three first visits."""
+def rooms() -> Iterator[tuple[str, float, float, float, float, float, float]]:
+    """Each room with the medians of five first visits; of blocking the least too, as the machine itself may be busy."""
     with serving() as address, sync_playwright() as playwright:
         browser = playwright.chromium.launch(executable_path=CHROMIUM, args=QUIET)
         for room in ROOMS:
             turns = [visited(browser, address, room) for _ in range(TURNS)]
             paint, shift, blocked, program, data = (statistics.median(each) for each in zip(*turns, strict=True))
-            yield room, paint, shift, blocked, program, data
+            yield room, paint, shift, blocked, min(turn[2] for turn in turns), program, data
         browser.close()
 
 
 def table() -> str:
     """What was measured, as Markdown."""
     head = (
-        "| Room, phone, processor four times slower | largest paint | layout shift | blocked | program | data |\n"
-        "|---|---|---|---|---|---|\n"
+        "| Room, phone, processor four times slower | largest paint | layout shift | blocked | at least | program | data |\n"
+        "|---|---|---|---|---|---|---|\n"
     )
     return head + "".join(
-        f"| {room} | {paint / 1000:.2f} s | {shift:.3f} | {blocked:.0f} ms | {program:.0f} kB | {data:.0f} kB |\n"
-        for room, paint, shift, blocked, program, data in rooms()
+        f"| {room} | {paint / 1000:.2f} s | {shift:.3f} | {blocked:.0f} ms | {least:.0f} ms | {program:.0f} kB | {data:.0f} kB |\n"
+        for room, paint, shift, blocked, least, program, data in rooms()
     )
 
 
