@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { reactive, ref, watch } from 'vue'
+import MaybeMassField from '../../forms/MaybeMassField.vue'
 import { api, ask, type Schemas } from '../../api/client'
 import ChoiceRow from '../../forms/ChoiceRow.vue'
 import MaybeField from '../../forms/MaybeField.vue'
@@ -123,7 +124,7 @@ const begin = () =>
     <FlourMix v-model:kind="form.flour_kind" v-model:also="form.also_flours" :label="t.fedWith" />
     <h3>{{ t.jar }}</h3>
     <div class="row">
-      <MaybeField v-model="form.empty_g" :label="t.emptyG" unit="g" />
+      <MaybeMassField v-model="form.empty_g" :label="t.emptyG" />
       <MaybeField v-model="form.diameter_mm" :label="t.diameter" unit="mm" />
       <MaybeField v-model="form.height_mm" :label="t.rimHeight" unit="mm" />
       <MaybeField v-model="form.volume_ml" :label="t.volume" unit="ml" />

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue'
+import MaybeMassField from '../../forms/MaybeMassField.vue'
 import ClockField from '../../forms/ClockField.vue'
 import MaybeField from '../../forms/MaybeField.vue'
 import PickField from '../../forms/PickField.vue'
@@ -94,7 +95,7 @@ function log() {
       </div>
       <FoldedPart :title="weighed ? t.weighTitle : t.weighAlone">
         <div class="line">
-          <MaybeField v-model="gross" :label="weighed ? t.gross : t.cultureAlone" unit="g" />
+          <MaybeMassField v-model="gross" :label="weighed ? t.gross : t.cultureAlone" />
           <ElButton class="plain" :disabled="gross === null" @click="weigh">
             {{ t.logWeight }}
           </ElButton>

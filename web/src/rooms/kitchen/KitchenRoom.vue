@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent } from 'vue'
+import MaybeMassField from '../../forms/MaybeMassField.vue'
 import { api, ask } from '../../api/client'
 import { limits } from '../../api/limits'
 import KitchenDay from '../../charts/KitchenDay.vue'
@@ -148,7 +149,7 @@ function addVessel() {
             <InTurn>
               <MaybeField v-model="form.box_l" :label="t.box" unit="l" />
               <MaybeField v-model="form.jar_mm" :label="t.jar" unit="mm" />
-              <MaybeField v-model="form.mixer_dough_g" :label="t.mixer" unit="g" />
+              <MaybeMassField v-model="form.mixer_dough_g" :label="t.mixer" />
               <MaybeField v-model="form.tin_ml" :label="t.tin" unit="ml" />
             </InTurn>
             <TextField v-model="form.currency" class="currency" :label="t.currency" :most="8" />

@@ -4,6 +4,7 @@ import { useRouter } from 'vue-router'
 import { api, ask, type Asked } from '../../api/client'
 import { limits } from '../../api/limits'
 import BakeLandscape from '../../charts/BakeLandscape.vue'
+import MassField from '../../forms/MassField.vue'
 import AmountField from '../../forms/AmountField.vue'
 import ChoiceRow from '../../forms/ChoiceRow.vue'
 import FormulaPicker from '../../forms/FormulaPicker.vue'
@@ -111,7 +112,7 @@ async function keepSo() {
       <FormulaPicker v-model="picked" :label="t.loaf" />
       <div class="pair">
         <AmountField v-model="pieces" :label="t.pieces" v-bind="limits.PIECES_IN_OVEN" :step="1" />
-        <AmountField v-model="grams" :label="t.grams" v-bind="limits.SCALING_WEIGHT_G" :step="10" />
+        <MassField v-model="grams" :label="t.grams" />
       </div>
       <ChoiceRow
         v-model="from"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import MaybeMassField from '../../forms/MaybeMassField.vue'
 import { api, ask, type Schemas } from '../../api/client'
 import { crustColour } from '../../charts/temperature'
 import MaybeField from '../../forms/MaybeField.vue'
@@ -36,7 +37,7 @@ const refused = computed(() => problem.value?.message ?? '')
     <h2>{{ t.isItDone }}</h2>
     <div class="fields">
       <MaybeField v-model="core" :label="t.coreNow" :unit="fahrenheit ? '°F' : '°C'" />
-      <MaybeField v-model="out" :label="t.outWeight" unit="g" />
+      <MaybeMassField v-model="out" :label="t.outWeight" />
     </div>
     <fieldset v-for="part in ['top', 'base'] as const" :key="part" class="chips">
       <legend class="small quiet">{{ part === 'top' ? t.topColour : t.baseColour }}</legend>

@@ -1,7 +1,7 @@
 oven-title = Oven
 oven-loaf = Loaf
 oven-pieces = Pieces
-oven-grams = Grams each
+oven-grams = Each weighs
 oven-from = Comes from
 oven-fridge = The fridge
 oven-room = The room
