@@ -260,22 +260,46 @@ class _Search:
             if found:
                 best = sorted(found, key=self._worse)[:SHOWN_RATIOS]
                 return [self._finished(each) for each in best]
-        return []
+        return self._at_once(awake)
+
+    def _at_once(self, awake: bool) -> list[FeedWay]:
+        """Equal parts now and whenever that is ripe: the soonest way, which the hours of the tables may just miss."""
+        picks, ripe = self._equal_parts()
+        if ripe is None or ripe > self.wish.at_h:
+            return []
+        if awake and not self._awake(np.array([at for at, _ in picks])).all():
+            return []
+        way = self._way(picks, self.spots[-1], len(picks))
+        return [] if way is None else [self._finished(way)]
 
     def soonest(self) -> float | None:
-        """When an equal-parts feed now, after those that wake the culture, would be ripe."""
-        at, seed = self.now_h, self.life.forecast.seed_at(self.now_h)
-        spot = self.spots[-1]
+        """When an equal-parts feed now, after those that wake the culture, would be ripe, h; None if it never is."""
+        return self._equal_parts()[1]
+
+    def _equal_parts(self) -> tuple[list[tuple[float, float]], float | None]:
+        """Starts and ratios of the feeds of that chain, and when the last of them is ripe."""
+        at, seed, spot = self.now_h, self.life.forecast.seed_at(self.now_h), self.spots[-1]
         feeds = next((feeds for feeds in range(1, MOST_FEEDS + 1) if self.wakes(self.now_h, feeds)), MOST_FEEDS)
-        for _ in range(feeds):
-            made = build(self.wish.needed_g, self.wish.kept_g, 1.0, self.jar.hydration)
+        picks: list[tuple[float, float]] = []
+        for made in self._builds([1.0] * feeds):
             feed = PlannedFeed(at, made, spot, 0.0)
+            picks.append((at, 1.0))
             trace = self._carry(feed, seed, self.longest[spot], np.array([self.life.vigour.likely * seed.strength]))
             hours = float(ripe_hours(trace)[0])
             if np.isnan(hours):
-                return None
-            at, seed = at + hours, Seed(1.0, 1.0, recovered(seed.strength))
-        return at
+                return picks, None
+            seed = self._seed_after(feed, seed, at + hours)
+            at += hours
+        return picks, at
+
+    def _builds(self, ratios: list[float]) -> list[Build]:
+        """What each feed of a chain weighs: the last makes what is wanted, each before it the seed of the next."""
+        needed, kept = self.wish.needed_g, self.wish.kept_g
+        found: list[Build] = []
+        for ratio in reversed(ratios):
+            found.insert(0, build(needed, kept, ratio, self.jar.hydration))
+            needed, kept = max(found[0].seed_g, LEAST_BUILD_G), 0.0
+        return found
 
     def _worse(self, found: _Found) -> float:
         place = (self.wish.at_h - found.ripe_h) / max(found.spent_h - found.ripe_h, 0.1)
@@ -332,13 +356,10 @@ class _Search:
         """A chain with its grams, carried through; None if it asks for more seed than there is, or is not ripe then."""
         if len(picks) < feeds_wanted:
             return None
-        needed, kept = self.wish.needed_g, self.wish.kept_g
-        feeds: list[PlannedFeed] = []
-        for at, ratio in reversed(picks):
-            made = build(needed, kept, ratio, self.jar.hydration)
+        feeds = []
+        for (at, _), made in zip(picks, self._builds([ratio for _, ratio in picks]), strict=True):
             stands = float(self.wish.warm_c or 0) if spot == "warm" else self.clock.room_at(at)
-            feeds.insert(0, PlannedFeed(at, made, spot, stands))
-            needed, kept = max(made.seed_g, LEAST_BUILD_G), 0.0
+            feeds.append(PlannedFeed(at, made, spot, stands))
         if not LEAST_SEED_G <= feeds[0].build.seed_g <= self.life.grams:
             return None
         seed = self.life.forecast.seed_at(feeds[0].at_h)
