@@ -118,3 +118,39 @@ def test_core_and_kitchen_speak_it_too(browser, address):
     ):
         assert OPENS in text, text
     context.close()
+
+
+def test_ingredients_are_called_in_it_and_the_bakers_own_names_are_left_alone(browser, address):
+    context = browser.new_context()
+    get = context.request.get
+    loaf = get(f"{address}/api/formulas/lamplighters-tin").json()
+    lines = [line for stage in loaf["weighed"]["stages"] for line in stage["lines"]]
+    own = {extra["name"] for extra in loaf["formula"]["extras"]}
+    assert own and {line["name"] for line in lines if OPENS not in line["name"]} == own
+    assert {each["name"] for each in loaf["totals"] if OPENS not in each["name"]} == own
+    assert all(OPENS in stage["title"] for stage in loaf["weighed"]["stages"])
+    assert OPENS in loaf["label"]["text"] and all(OPENS in each for each in loaf["label"]["allergens"])
+    names = get(f"{address}/api/ingredients").json()
+    assert all(OPENS in name for name in names["flours"].values()) and OPENS in names["new"]["name"]
+    assert all(OPENS in soaker["name"] for soaker in names["soakers"].values())
+    pantry = get(f"{address}/api/pantry").json()
+    told = {each["key"]: each["name"] for each in (*pantry["bought"], *pantry["priced"])}
+    assert OPENS in told["ingredient-salt"] and OPENS in told["flour-strong_white"]
+    assert told["Butter"] == "Butter"
+    plan = get(f"{address}/api/plans").json()["plans"][0]
+    weigh = get(f"{address}/api/plans/{plan['id']}").json()["plan"]["weigh"]
+    culture = {"Gull", "Brack"}
+    assert {line["name"] for stage in weigh for line in stage["lines"] if OPENS not in line["name"]} <= culture
+    context.close()
+
+
+def test_a_formula_swapped_in_it_is_named_in_it(browser, address):
+    context = browser.new_context()
+    answer = context.request.post(
+        f"{address}/api/formulas/tidewater-country/swap",
+        data={"leaven": "yeast"},
+        headers={"Origin": address},
+    ).json()
+    assert answer["formula"]["formula"]["name"].startswith(OPENS)
+    assert "Tidewater country loaf" in answer["formula"]["formula"]["name"]
+    context.close()
