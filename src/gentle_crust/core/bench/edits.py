@@ -71,7 +71,7 @@ def _after_shaping(stages: tuple[Stage, ...], place: int) -> bool:
 
 def _baked_flat(method: Method) -> Method:
     tray = Baking(
-        vessel=Vessel("flat", "tray", "Tray"), heated="oven_only", steam=(), stages=(HeatStage(FLAT_MIN, FLAT_C),)
+        vessel=Vessel("flat", "tray", ""), heated="oven_only", steam=(), stages=(HeatStage(FLAT_MIN, FLAT_C),)
     )
 
     def flat(stages: tuple[Stage, ...]) -> tuple[Stage, ...]:

@@ -68,7 +68,7 @@ def shape_row(shape: str) -> dict[str, str]:
 
 def in_a_sentence(vessel: Vessel) -> Message:
     """What the baker calls it, within a sentence."""
-    return named(vessel.name.lower())
+    return named(vessel.name.lower()) if vessel.name else message(f"the-vessel-{vessel.kind}")
 
 
 def fits(vessel: Vessel, shape: str, piece_g: float) -> Message:
