@@ -244,7 +244,7 @@ h1 {
 }
 .pair > :deep(div) {
   display: grid;
-  grid-template-columns: 84px 1fr;
+  grid-template-columns: 92px 1fr;
   align-items: center;
 }
 .pair :deep(.el-input-number) {
