@@ -162,9 +162,16 @@ function addVessel() {
           <WarmthSlider v-model="form.room_night_c" :label="t.night" v-bind="limits.ROOM_NIGHT_C" />
           <WarmthSlider v-model="form.fridge_c" :label="t.fridge" v-bind="limits.FRIDGE_C" />
           <MaybeField v-model="form.fridge_l" :label="t.fridgeRoom" unit="l" />
-          <WarmthSlider v-model="form.tap_c" :label="t.tap" v-bind="limits.TAP_C" />
-          <MaybeField v-model="hotTap" :label="t.hotTap" :unit="degreeUnit" />
-          <AmountField v-model="form.altitude_m" :label="t.altitude" v-bind="limits.ALTITUDE_M" :step="50" />
+          <InTurn>
+            <WarmthSlider v-model="form.tap_c" :label="t.tap" v-bind="limits.TAP_C" />
+            <MaybeField v-model="hotTap" :label="t.hotTap" :unit="degreeUnit" />
+            <AmountField
+              v-model="form.altitude_m"
+              :label="t.altitude"
+              v-bind="limits.ALTITUDE_M"
+              :step="50"
+            />
+          </InTurn>
         </section>
       </InTurn>
       <InTurn>
@@ -183,25 +190,34 @@ function addVessel() {
           <InTurn>
             <fieldset class="vessels">
               <legend class="small quiet">{{ t.vessels }}</legend>
-              <div v-for="(vessel, index) in form.vessels" :key="vessel.id" class="vessel">
-                <ElInput v-model="vessel.name" maxlength="40" :aria-label="`${t.name}, ${index + 1}`" />
-                <PickField
-                  v-model="vessel.kind"
-                  :label="`${t.kind}: ${vessel.name}`"
-                  hide-label
-                  :options="kindOptions"
-                />
-                <AmountField v-model="vessel.count" :label="t.count" v-bind="limits.VESSEL_COUNT" :step="1" />
-                <ElButton
-                  class="link"
-                  :disabled="form.vessels.length === 1"
-                  :aria-label="`${t.remove}: ${vessel.name}`"
-                  @click="form.vessels.splice(index, 1)"
-                >
-                  {{ t.remove }}
-                </ElButton>
-              </div>
-              <ElButton class="plain" @click="addVessel">{{ t.add }}</ElButton>
+              <InTurn v-for="(vessel, index) in form.vessels" :key="vessel.id">
+                <div class="vessel">
+                  <ElInput v-model="vessel.name" maxlength="40" :aria-label="`${t.name}, ${index + 1}`" />
+                  <PickField
+                    v-model="vessel.kind"
+                    :label="`${t.kind}: ${vessel.name}`"
+                    hide-label
+                    :options="kindOptions"
+                  />
+                  <AmountField
+                    v-model="vessel.count"
+                    :label="t.count"
+                    v-bind="limits.VESSEL_COUNT"
+                    :step="1"
+                  />
+                  <ElButton
+                    class="link"
+                    :disabled="form.vessels.length === 1"
+                    :aria-label="`${t.remove}: ${vessel.name}`"
+                    @click="form.vessels.splice(index, 1)"
+                  >
+                    {{ t.remove }}
+                  </ElButton>
+                </div>
+              </InTurn>
+              <InTurn>
+                <ElButton class="plain" @click="addVessel">{{ t.add }}</ElButton>
+              </InTurn>
             </fieldset>
           </InTurn>
         </section>
