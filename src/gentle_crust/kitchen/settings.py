@@ -2,8 +2,9 @@
 
 import logging
 import re
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
+from gentle_crust.config import config
 from gentle_crust.contract.documents import KITCHEN
 from gentle_crust.contract.kitchen import Settings
 from gentle_crust.core import limits
@@ -16,6 +17,7 @@ from gentle_crust.kitchen.one_document import OneDocument
 from gentle_crust.kitchen.work import Work
 from gentle_crust.store.repositories import Kitchens
 from gentle_crust.text.reading import Reading
+from gentle_crust.text.render import say
 
 LOG = logging.getLogger(__name__)
 NOON_H = 12.0
@@ -129,8 +131,14 @@ class KitchenSettings(OneDocument[Settings]):
     kind, document, rows = "kitchen", KITCHEN, Kitchens
 
     def begins(self) -> Settings:
-        """As every kitchen begins."""
-        return Settings()
+        """As every kitchen begins, its first names in the language of the program."""
+        first, names = Settings(), Reading(language=config().language)
+
+        def begun(code: str) -> str:
+            return say(message(f"kitchen-first-{code}"), names).sentence
+
+        vessels = tuple(replace(each, name=begun(each.id)) for each in first.vessels)
+        return replace(first, name=begun("name"), vessels=vessels)
 
     def check(self, value: Settings) -> None:
         """Raise CraftError for what no kitchen has."""
