@@ -13,7 +13,7 @@ const OUT = '../src/gentle_crust/web'
 
 /** What every room needs comes in few files: each file asked for costs a phone more than its bytes. */
 const GROUPS = [
-  { name: 'loading', test: /preload-helper|rolldown-runtime|rolldown.runtime/, priority: 4 },
+  { name: 'loading', test: /preload-helper/, priority: 4 },
   {
     name: 'frame',
     test: /node_modules.(@vue|vue|vue-router|@tanstack|@fluent|idb-keyval|openapi-fetch)\b/,
@@ -25,7 +25,9 @@ const GROUPS = [
 ]
 
 /** What the first page fetches by itself. */
-const FIRST = /(frame|tools|hardware|shared|loading|rolldown-runtime)-[\w-]+\.js$/
+const FIRST = new RegExp(
+  `(${[...GROUPS.map(({ name }) => name), 'rolldown-runtime'].join('|')})-[\\w-]+\\.js$`,
+)
 
 /** The worker is told what to keep, and under which name: another one for every build that differs. */
 function nameParts(files: string[]) {

@@ -6,9 +6,9 @@ import pytest
 
 from gentle_crust.core.fermentation.dough import flour_kinds
 from gentle_crust.core.formula.flour import MyFlour
-from gentle_crust.core.formula.label import allergen_of, cost, label
+from gentle_crust.core.formula.label import allergen_of, called, cost, label
 from gentle_crust.core.formula.model import Extra, FlourShare, Formula, Preferment, Soaker
-from gentle_crust.core.formula.names import SALT, WATER, called, flour_name, key_of, own_name, yeast_name
+from gentle_crust.core.formula.names import SALT, WATER, flour_name, key_of, own_name, yeast_name
 from gentle_crust.core.formula.scaling import sum_by_name, totals, weigh
 from gentle_crust.core.messages import named
 from gentle_crust.text.pseudo import PSEUDO
@@ -53,6 +53,12 @@ def test_a_name_of_the_bakers_own_is_its_own_key():
     assert key_of(named("Harbour mill 80")) == "Harbour mill 80"
     assert called("Harbour mill 80") == named("Harbour mill 80")
     assert own_name(named("Sesame")) == "Sesame"
+
+
+@pytest.mark.parametrize("name", ["yeast", "flour", "ingredient", "flour-80 of the mill", "yeast-free mix", "Salt"])
+def test_a_name_that_looks_like_a_key_of_the_program_is_still_the_bakers(name):
+    assert called(name) == named(name)
+    assert said(called(name)) == name
 
 
 def test_a_weigh_list_names_what_fermented_and_soaked_before():

@@ -13,7 +13,7 @@ from gentle_crust.api.app import create_app
 from gentle_crust.contract.documents import CULTURE, DOCUMENTS, FORMULA, PANTRY, PLAN, VERSION
 from gentle_crust.core.culture.schedule import FeedTime, Schedule
 from gentle_crust.core.errors import Unreadable
-from gentle_crust.core.formula.names import called
+from gentle_crust.core.formula.label import called
 from gentle_crust.core.loaf.trial import Side, Trial
 from gentle_crust.kitchen.bench import BenchBook
 from gentle_crust.kitchen.beside import catch_up

@@ -63,9 +63,7 @@ def list_cultures() -> Response:
 @cultures.get("/usable-cultures", responses={200: UsableCultures})
 def usable_cultures() -> Response:
     """Cultures of which a levain can be built now, by name: what a plan asks."""
-    usable = [
-        UsableCulture(id=each.id, name=each.culture.name) for each in _book().all() if each.life and not each.guide
-    ]
+    usable = [UsableCulture(id=each.id, name=each.culture.name) for each in _book().usable()]
     return answer(UsableCultures(cultures=usable))
 
 

@@ -16,7 +16,8 @@ from gentle_crust.contract.kitchens import (
     UsualFlour,
     Warmth,
 )
-from gentle_crust.core.formula.names import WATER, called, flour_name, key_of
+from gentle_crust.core.formula.label import called
+from gentle_crust.core.formula.names import WATER, flour_name, key_of
 from gentle_crust.core.formula.scaling import sum_by_name, weigh
 from gentle_crust.core.messages import message
 from gentle_crust.core.tables import rows

@@ -274,6 +274,10 @@ class CultureBook:
             known = self._all_known(session, clock)
         return tuple(self._line(each) for each in known)
 
+    def usable(self) -> tuple[CultureLine, ...]:
+        """Those of which a levain can be built now: fed at least once, and no longer being raised."""
+        return tuple(each for each in self.all() if each.life is not None and each.guide is None)
+
     def _line(self, known: _Known) -> CultureLine:
         life, found, beginning = self._living(known)
         feeds = self._feeds(known, beginning)

@@ -5,7 +5,7 @@ from gentle_crust.contract.kitchen import Pantry
 from gentle_crust.core import limits
 from gentle_crust.core.errors import CraftError, within
 from gentle_crust.core.formula.flour import check_flour
-from gentle_crust.core.formula.names import called
+from gentle_crust.core.formula.label import called
 from gentle_crust.core.messages import message
 from gentle_crust.kitchen import states
 from gentle_crust.kitchen.one_document import OneDocument

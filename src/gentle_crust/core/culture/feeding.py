@@ -5,6 +5,7 @@ Times are hours from the clock's origin.
 """
 
 from dataclasses import dataclass, replace
+from functools import cached_property
 from itertools import pairwise
 from typing import Literal
 
@@ -264,7 +265,7 @@ class _Search:
 
     def _at_once(self, awake: bool) -> list[FeedWay]:
         """Equal parts now and whenever that is ripe: the soonest way, which the hours of the tables may just miss."""
-        picks, ripe = self._equal_parts()
+        picks, ripe = self._equal_parts
         if ripe is None or ripe > self.wish.at_h:
             return []
         if awake and not self._awake(np.array([at for at, _ in picks])).all():
@@ -274,8 +275,9 @@ class _Search:
 
     def soonest(self) -> float | None:
         """When an equal-parts feed now, after those that wake the culture, would be ripe, h; None if it never is."""
-        return self._equal_parts()[1]
+        return self._equal_parts[1]
 
+    @cached_property
     def _equal_parts(self) -> tuple[list[tuple[float, float]], float | None]:
         """Starts and ratios of the feeds of that chain, and when the last of them is ripe."""
         at, seed, spot = self.now_h, self.life.forecast.seed_at(self.now_h), self.spots[-1]

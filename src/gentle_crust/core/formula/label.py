@@ -3,11 +3,12 @@
 import re
 from collections.abc import Mapping
 from dataclasses import dataclass
+from functools import cache
 
-from gentle_crust.core.formula.model import Formula
-from gentle_crust.core.formula.names import WATER, key_of, own_name
+from gentle_crust.core.formula.model import YEAST_AS_INSTANT, Formula
+from gentle_crust.core.formula.names import PREFERMENT_YEAST, SALT, WATER, flour_name, key_of, own_name, yeast_name
 from gentle_crust.core.formula.scaling import Weighed, sum_by_name
-from gentle_crust.core.messages import NOTHING, Message, message
+from gentle_crust.core.messages import NOTHING, Message, message, named
 from gentle_crust.core.tables import rows
 
 GLUTEN_KINDS = {
@@ -84,6 +85,18 @@ def label(formula: Formula, weighed: Weighed) -> Label:
     for each in reversed(words[:-1]):
         text = message("label-then", first=each, others=text)
     return Label(found, allergens, message("label-text", text=text), message("label-local-rules"))
+
+
+@cache
+def _program_names() -> dict[str, Message]:
+    """What the program itself calls ingredients, by their keys."""
+    kinds = [*map(yeast_name, YEAST_AS_INSTANT), *(flour_name(row["kind"]) for row in rows("flours"))]
+    return {key_of(name): name for name in (SALT, WATER, PREFERMENT_YEAST, *kinds)}
+
+
+def called(key: str) -> Message:
+    """What the ingredient of a key (see ``key_of``) is called: as the program says, else as the baker named it."""
+    return _program_names().get(key, named(key))
 
 
 def cost(weighed: Weighed, pieces: int, price_per_kg: Mapping[str, float]) -> Cost | None:

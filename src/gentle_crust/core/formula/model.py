@@ -179,6 +179,11 @@ class Formula:
         """The flour of that key, if the formula has it."""
         return next((share for share in self.flours if share.key == key), None)
 
+    def flour_called(self, key: str) -> Message:
+        """What the flour of that key is called; one that the formula does not have, by its kind of the table."""
+        share = self.flour(key)
+        return share.name if share else flour_name(key)
+
 
 def water_in(extras: tuple[Extra, ...]) -> float:
     """Water that milk, butter and honey bring, percent of all flour."""

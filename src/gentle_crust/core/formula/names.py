@@ -1,6 +1,6 @@
 """What ingredients are called: by a code of the catalogues, or as the baker has named them."""
 
-from gentle_crust.core.messages import Message, message, named
+from gentle_crust.core.messages import Message, message
 
 WATER = message("ingredient-water")
 BOILING_WATER = message("ingredient-boiling")
@@ -18,11 +18,6 @@ def flour_name(kind: str) -> Message:
 def yeast_name(kind: str) -> Message:
     """A kind of yeast, as its packet says."""
     return message(f"yeast-{kind}")
-
-
-def called(key: str) -> Message:
-    """What the ingredient of a key (see ``key_of``) is called."""
-    return message(key) if key.split("-")[0] in ("ingredient", "flour", "yeast") else named(key)
 
 
 def own_name(name: Message) -> str:

@@ -139,9 +139,8 @@ class _Lines:
 
 
 def _preferment_stage(formula: Formula, flour_g: float, one: Preferment) -> Stage:
-    share = formula.flour(one.flour_kind)
     lines = _Lines(flour_g, one.flour_percent)
-    lines.add("flour", share.name if share else named(one.flour_kind), one.flour_kind, one.flour_percent)
+    lines.add("flour", formula.flour_called(one.flour_kind), one.flour_kind, one.flour_percent)
     for role, name, kind, own in (
         ("water", WATER, "water", one.hydration_percent),
         ("yeast", yeast_name("instant"), "instant", one.yeast_percent),

@@ -69,8 +69,7 @@ def _shared(batches: tuple[Batch, ...], kept_g: float, ratio: float) -> Iterable
     for batch in batches:
         for one, stage in zip(batch.formula.preferments, batch.weighed.stages, strict=False):
             if one.kind == "levain":
-                share = batch.formula.flour(one.flour_kind)
-                key = (share.name if share else named(one.flour_kind), round(one.hydration_percent))
+                key = (batch.formula.flour_called(one.flour_kind), round(one.hydration_percent))
                 groups.setdefault(key, []).append((batch.formula.name, stage.g, one))
     for (flour, hydration), into in groups.items():
         needed = sum(g for _, g, _ in into)

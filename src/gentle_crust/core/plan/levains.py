@@ -1,7 +1,6 @@
 """The levains of a plan by the clock."""
 
 from gentle_crust.core.course.solved import Solved
-from gentle_crust.core.messages import named
 from gentle_crust.core.plan.shown import LevainBuild, dated
 
 
@@ -14,11 +13,10 @@ def levain_builds(solved: Solved) -> tuple[LevainBuild, ...]:
         each, filled = beside.ripening, beside.filled
         if each is None or filled is None or filled.row is None or beside.kind != "levain":
             continue
-        share = formula.flour(each.preferment.flour_kind)
         build, one = each.build, each.preferment
         found.append(
             LevainBuild(
-                flour=share.name if share else named(one.flour_kind),
+                flour=formula.flour_called(one.flour_kind),
                 hydration_percent=one.hydration_percent,
                 needed_g=stages[filled.row].g,
                 kept_g=each.kept_g,

@@ -9,7 +9,7 @@ from gentle_crust.core.course.solved import Solved
 from gentle_crust.core.course.waters import build_water_c
 from gentle_crust.core.formula.feel import feel
 from gentle_crust.core.formula.model import Formula
-from gentle_crust.core.formula.names import CULTURE, WATER, flour_name, yeast_name
+from gentle_crust.core.formula.names import CULTURE, WATER, yeast_name
 from gentle_crust.core.formula.scaling import Ingredient, Stage, Weighed, on_scale, totals
 from gentle_crust.core.leaven.ripening import Ripening
 from gentle_crust.core.messages import NOTHING, Message, message, named
@@ -62,14 +62,13 @@ def _line(line: Ingredient, water: WaterAnswer, scale_g: float) -> WeighLine:
 
 def _ripening_weights(ripening: Ripening, formula: Formula, clock: Clock, scale_g: float) -> WeighStage:
     preferment, build = ripening.preferment, ripening.build
-    share = formula.flour(preferment.flour_kind)
     warm = message("shown-weigh-warm", warm=round(build_water_c(ripening, clock), 1))
     weights = (
         [(named(ripening.culture) if ripening.culture else CULTURE, "seed", build.seed_g, NOTHING)]
         if build.seed_g
         else []
     )
-    weights.append((share.name if share else flour_name(preferment.flour_kind), "flour", build.flour_g, NOTHING))
+    weights.append((formula.flour_called(preferment.flour_kind), "flour", build.flour_g, NOTHING))
     weights.append((WATER, "water", build.water_g, warm))
     yeast = build.flour_g * preferment.yeast_percent / 100
     if yeast:

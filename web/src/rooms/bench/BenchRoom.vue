@@ -296,14 +296,15 @@ watch(
         @change="(way) => change(clashing!, way)"
       />
 
-      <InTurn
-        ><BenchRibbons
+      <InTurn>
+        <BenchRibbons
           :doughs="doughs"
           :cultures="cultures.data.value?.cultures ?? []"
           :now="now"
           :chosen="dough?.id ?? null"
           @choose="choose"
-      /></InTurn>
+        />
+      </InTurn>
       <InTurn><LoafAsks /></InTurn>
 
       <InTurn v-if="dough">
