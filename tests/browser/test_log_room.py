@@ -10,7 +10,7 @@ from seeing import sound
 from tests.api.conftest import PLAN
 from tests.api.test_bakes import baked
 from tests.api.test_loaf_sheet import until_cut
-from tests.api.test_log import COUNTRY, enter, planned_trial
+from tests.api.test_log import COUNTRY, enter, picture, planned_trial
 from tests.api.test_log_files import written_out
 from tests.browser.conftest import DESK, PHONE
 
@@ -254,3 +254,53 @@ def test_the_old_address_of_a_record_leads_to_it(own):
     baked(own.day)
     page = own.open(f"/bakes/{PLAN}")
     expect(page).to_have_url(re.compile(f"/log/{PLAN}$"))
+
+
+@pytest.mark.parametrize("size", [DESK, PHONE])
+def test_photos_stand_at_one_scale_once_a_width_is_marked_in_both(pair, size):
+    """The loaf that fills a quarter of its photo is drawn as wide as the one, as wide in truth, that fills half."""
+    for key in ("pot", "stone"):
+        pair.day.client.put(f"/api/bench/{key}/photos/{key}-photo?part=", data=picture())
+    page = pair.open("/log/compare?of=pot,stone", size)
+    expect(page.get_by_text("With a width marked in both")).to_be_visible()
+    expect(page.get_by_role("slider", name="Size of the right one")).to_be_visible()
+    for index, share in enumerate((0.5, 0.25)):
+        page.get_by_role("button", name="Mark a width in it").first.click()
+        sheet = page.get_by_role("dialog")
+        box = sheet.get_by_role("img").bounding_box()
+        for name, x in (("First end", 0.5 - share / 2), ("Second end", 0.5 + share / 2)):
+            end = sheet.get_by_role("slider", name=name)
+            at = end.bounding_box()
+            page.mouse.move(at["x"] + at["width"] / 2, at["y"] + at["height"] / 2)
+            page.mouse.down()
+            page.mouse.move(box["x"] + x * box["width"], box["y"] + box["height"] / 2, steps=3)
+            page.mouse.up()
+        sheet.get_by_label("From end to end").fill("220")
+        sound(page)
+        sheet.get_by_role("button", name="Keep it").click()
+        expect(sheet).to_have_count(0)
+        expect(page.get_by_role("button", name="Move the mark")).to_have_count(index + 1)
+    expect(page.get_by_text("Both are at one scale")).to_be_visible()
+    expect(page.get_by_role("slider", name="Size of the right one")).to_have_count(0)
+    wide = [one.bounding_box()["width"] for one in page.locator(".stage img").all()]
+    assert wide[1] / wide[0] == pytest.approx(2, rel=0.03)
+    fits(page, size["width"])
+
+
+def test_the_ends_of_a_mark_are_moved_with_the_keys(pair):
+    pair.day.client.put("/api/bench/pot/photos/one?part=", data=picture())
+    page = pair.open("/log/compare?of=pot,stone")
+    page.get_by_role("button", name="Mark a width in it").first.click()
+    sheet = page.get_by_role("dialog")
+    end = sheet.get_by_role("slider", name="Second end")
+    end.focus()
+    for key in ("ArrowRight",) * 10 + ("ArrowUp",) * 4:
+        page.keyboard.press(key)
+    expect(end).to_have_attribute("aria-valuetext", "80 % across, 48 % down")
+    expect(sheet.get_by_role("button", name="Keep it")).to_be_disabled()
+    sheet.get_by_label("From end to end").fill("180")
+    sheet.get_by_role("button", name="Keep it").click()
+    expect(sheet).to_have_count(0)
+    page.reload()
+    page.get_by_role("button", name="Move the mark").first.click()
+    expect(page.get_by_role("dialog").get_by_label("From end to end")).to_have_value("180")

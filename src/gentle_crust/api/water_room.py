@@ -122,6 +122,14 @@ def read_yeast_test(path: KeyPath, body: FoamBody) -> Response:
     return _test_answer(book)
 
 
+@water.put("/yeast-test/<key>/new-pack", responses={200: YeastTestAnswer})
+def open_yeast_pack(path: KeyPath) -> Response:
+    """A new pack of dry yeast was opened: the last test no longer counts."""
+    book = MixBook(work())
+    book.open_pack(path.key)
+    return _test_answer(book)
+
+
 def _test_answer(book: MixBook) -> Response:
     return answer(
         YeastTestAnswer(water_g=WATER_G, water_c=WATER_C, sugar_g=SUGAR_G, yeast_g=YEAST_G, test=book.last_test())

@@ -41,6 +41,8 @@ class Asked:
     """Instant yeast beside the levain, percent of all flour."""
     yeast_percent: float | None = None
     """Yeast in the dough, percent of all flour, if other than the formula's."""
+    yeast_strength: float | None = None
+    """The dry yeast's gas beside that of fresh stock, by its last test when this was asked; none: not tested."""
     stand_c: float | None = None
     """A warm or cool place in which levain, bulk and proof stand instead of the kitchen, C."""
     culture_id: str | None = None

@@ -4,6 +4,7 @@ from dataclasses import dataclass
 from datetime import datetime
 from typing import Any, Literal
 
+from gentle_crust.core.loaf.photo_line import PhotoLine
 from gentle_crust.core.loaf.sheet import Measured, Sheet
 from gentle_crust.core.messages import Message
 
@@ -161,13 +162,18 @@ class RecordEdit:
 
 @dataclass(frozen=True)
 class RecordPhoto:
-    """A photograph, by its key, with its size in px, and of which part it is, empty if of all."""
+    """A photograph, by its key, with its size in px, and of which part it is, empty if of all.
+
+    ``line`` spans something of known length in it; ``shows_mm`` of the whole width then follows.
+    """
 
     id: str
     at: datetime
     width: int
     height: int
     part: str = ""
+    line: PhotoLine | None = None
+    shows_mm: float | None = None
 
 
 @dataclass(frozen=True)

@@ -8,8 +8,9 @@ from pydantic import AwareDatetime, Field
 from gentle_crust.contract.formula import FormulaBody
 from gentle_crust.contract.method import CourseMethodBody, CourseOvenBody, CourseSteamBody, CourseVesselBody
 from gentle_crust.contract.strict import Number, Short, Strict
+from gentle_crust.core import limits
 from gentle_crust.core.clock import Nights, Room
-from gentle_crust.core.errors import CraftError
+from gentle_crust.core.errors import CraftError, within
 from gentle_crust.core.fermentation.uncertainty import Vigour
 from gentle_crust.core.oven.kit import OvenKind
 
@@ -41,6 +42,7 @@ class CourseKitchenBody(Strict):
     tap_c: Number = 15.0
     hot_tap_c: Number | None = None
     altitude_m: Number = 0.0
+    yeast_strength: Number = 1.0
 
     def kitchen(self) -> "Kitchen":
         """As the core takes it."""
@@ -65,6 +67,7 @@ class CourseKitchenBody(Strict):
             tap_c=self.tap_c,
             hot_tap_c=self.hot_tap_c,
             altitude_m=self.altitude_m,
+            yeast_strength=within("kitchen.yeast_strength", limits.YEAST_STRENGTH, self.yeast_strength),
             fridge_l=self.fridge_l,
         )
 

@@ -26,6 +26,8 @@ from gentle_crust.core.culture.events import Event as CultureEvent
 from gentle_crust.core.culture.events import EventKind
 from gentle_crust.core.errors import CraftError, Unreadable
 from gentle_crust.core.fermentation.readings import ReadingKind
+from gentle_crust.core.loaf.photo_line import PhotoLine
+from gentle_crust.core.loaf.photo_line import checked as line_checked
 from gentle_crust.core.loaf.sheet import Sheet, checked
 
 STARTED, STEP, NOT_YET, SNOOZED = "bake_started", "bake_step", "bake_not_yet", "bake_snoozed"
@@ -35,9 +37,11 @@ WITHDRAWN, CORRECTED = "bake_withdrawn", "bake_corrected"
 EDITED = "bake_edited"
 LOAF = "bake_loaf"
 REMOVED = "bake_removed"
+SCALED = "bake_scaled"
 READ, READ_WITHDRAWN = "reading", "reading_withdrawn"
 ABSENT, PRESENT = "absence", "absence_withdrawn"
 MIXED, TEST_BEGUN, TEST_READ = "mixed", "yeast_test_begun", "yeast_test_read"
+PACK_OPENED = "yeast_pack_opened"
 CULTURE_WITHDRAWN, CULTURE_REINSTATED = "culture_withdrawn", "culture_reinstated"
 CULTURE_KINDS = get_args(EventKind)
 CORE, OVEN = "core_c", "oven_c"
@@ -159,6 +163,13 @@ class Photo(Kept):
     height: int
 
 
+class Scaled(Kept):
+    """A line over a photo, and which photo."""
+
+    photo: Key
+    line: PhotoLine
+
+
 class Outcome(Kept):
     """How the loaf came out of its proof, with whatever else was said of it."""
 
@@ -220,9 +231,9 @@ class Mark(Kept):
 BODIES: dict[str, type[Kept]] = {
     STARTED: Started, STEP: Step, NOT_YET: Held, SNOOZED: Held, NOTE: Note, PHOTO: Photo, CHANGED: Change,
     EDITED: Edited, JUDGED: Judged, OUTCOME: Outcome, LOAF: Kept, REMOVED: Kept, FINISHED: Kept, STOPPED: Kept,
-    PROBE: Probe, READ: TakenReading,
+    PROBE: Probe, SCALED: Scaled, READ: TakenReading,
     READ_WITHDRAWN: ReadWithdrawn, WITHDRAWN: Withdrawn, CORRECTED: Corrected,
-    ABSENT: Absence, PRESENT: Mark, MIXED: Mixed, TEST_BEGUN: Kept, TEST_READ: TestRead,
+    ABSENT: Absence, PRESENT: Mark, MIXED: Mixed, TEST_BEGUN: Kept, TEST_READ: TestRead, PACK_OPENED: Kept,
     CULTURE_WITHDRAWN: Mark, CULTURE_REINSTATED: Mark,
 }  # fmt: skip
 """By the kind of event; those of a culture's life are the core's own."""
@@ -230,6 +241,8 @@ _CULTURE_EVENT: Adapted[CultureEvent] = Adapted(CultureEvent)
 _OF_A_CULTURE = {field.name for field in fields(CultureEvent)} - {"id", "at_h", "kind"}
 SHEET: Adapted[Sheet] = Adapted(Sheet)
 """A loaf judged."""
+LINE: Adapted[PhotoLine] = Adapted(PhotoLine)
+"""A line over a photo."""
 OF_A_SHEET = {field.name for field in fields(Sheet)}
 _CHANGE: Adapted[CourseChange] = Adapted(CourseChange)
 
@@ -247,6 +260,8 @@ def read(kind: str, at: datetime, body: Any) -> dict[str, Any]:
             BODIES[kind].model_validate(cleaned)
             if kind == LOAF and (not set(cleaned) <= OF_A_SHEET or not checked(SHEET.read(cleaned))):
                 raise TypeError("a field that no sheet has")
+            if kind == SCALED:
+                line_checked(LINE.read(cleaned["line"]))
             _check_times(kind, cleaned)
     except (ValidationError, CraftError, KeyError, ValueError, TypeError, OverflowError, RecursionError) as error:
         raise Unreadable("body", "contract-event-unreadable", kind=kind) from error

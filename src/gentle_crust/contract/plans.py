@@ -69,6 +69,7 @@ class AskedBody(Strict):
     levain_percent: Number | None = None
     yeast_supplement_percent: Number = 0
     yeast_percent: Number | None = Field(None, description="Yeast in the dough; omitted: the formula's")
+    yeast_strength: Number | None = Field(None, description="By the dry yeast's last test, whatever is sent")
     stand_c: Number | None = Field(
         None, description="A warm or cool place for levain, bulk and proof; omitted: the kitchen"
     )

@@ -12,7 +12,6 @@ from gentle_crust.contract.bakes import (
     RecordEdit,
     RecordLoaf,
     RecordOutcome,
-    RecordPhoto,
     RecordReading,
     RecordStep,
     RecordVerdict,
@@ -36,6 +35,7 @@ from gentle_crust.kitchen.bench import each_g
 from gentle_crust.kitchen.beside import DRAWN, LOAF_LINE, parts_of
 from gentle_crust.kitchen.blind import letters_of
 from gentle_crust.kitchen.plans import PlanBook
+from gentle_crust.kitchen.record_photos import photos_of
 from gentle_crust.kitchen.settings import KitchenSettings
 from gentle_crust.kitchen.story import Story, Told, story_of
 from gentle_crust.kitchen.work import Work
@@ -116,16 +116,7 @@ class BakesBook:
             ),
             edits=tuple(RecordEdit(each.id, each.at, each.body) for each in story.of(bodies.EDITED)),
             notes=tuple(RecordWords(each.id, each.at, each.body["text"]) for each in story.of(bodies.NOTE)),
-            photos=tuple(
-                RecordPhoto(
-                    each.id,
-                    each.at,
-                    int(each.body["width"]),
-                    int(each.body["height"]),
-                    hidden.get(part := str(each.body.get("part", "")), part),
-                )
-                for each in story.of(bodies.PHOTO)
-            ),
+            photos=photos_of(story, hidden),
             outcomes=tuple(_outcome(each) for each in story.of(bodies.OUTCOME)),
             loaves=_loaves(story, saved.answer.formula.shape, weighs, hidden),
             parts=tuple(sorted(hidden.get(name, name) for name in parts)) if hidden else parts,

@@ -1,11 +1,12 @@
 """Doughs that were mixed and measured, and dry yeast that was tested: what they teach about this kitchen."""
 
+from datetime import timedelta
 from typing import Any
 from uuid import NAMESPACE_URL, uuid5
 
-from gentle_crust.contract.events import MIXED, TEST_BEGUN, TEST_READ
+from gentle_crust.contract.events import MIXED, PACK_OPENED, TEST_BEGUN, TEST_READ
 from gentle_crust.contract.water import YeastTest
-from gentle_crust.core.formula.yeast_test import Foam, YeastVerdict, verdict
+from gentle_crust.core.formula.yeast_test import COUNTS_DAYS, Foam, YeastVerdict, verdict
 from gentle_crust.core.water.friction import Friction, check_measured, learnt
 from gentle_crust.core.water.mixing import FRICTION_K, friction_of
 from gentle_crust.kitchen.story import readable
@@ -57,12 +58,27 @@ class MixBook:
     def last_test(self) -> YeastTest | None:
         """The test that is running or was read last; None if there never was one."""
         with self.work.read() as session:
-            told = readable(Events(session).plain(TEST_BEGUN, TEST_READ, subject="", last=LATEST_TESTS))
+            told = readable(Events(session).plain(TEST_BEGUN, TEST_READ, PACK_OPENED, subject="", last=LATEST_TESTS))
+        opened = max((place for place, (_, kind, *_) in enumerate(told) if kind == PACK_OPENED), default=-1)
+        told = told[opened + 1 :]
         begun = next((place for place, (_, kind, *_) in reversed(list(enumerate(told))) if kind == TEST_BEGUN), None)
         if begun is None:
             return None
         read = told[-1][3] if told[-1][1] == TEST_READ else None
         return YeastTest(told[begun][2], verdict(read["foam"], read["minutes"]) if read else None)
+
+    def open_pack(self, key: str) -> None:
+        """A new pack was opened: what tests told of the one before no longer counts."""
+        self._add(key, PACK_OPENED, {})
+
+    def yeast_strength(self) -> float | None:
+        """The gas of this kitchen's dry yeast beside that of fresh stock, 0 if it was dead; None if not known."""
+        test = self.last_test()
+        if test is None or test.verdict is None or test.verdict.state == "wait":
+            return None
+        if self.now() - test.begun_at > timedelta(days=COUNTS_DAYS):
+            return None
+        return test.verdict.strength
 
     def _add(self, key: str, kind: str, body: dict[str, Any]) -> None:
         with self.work.write() as session:

@@ -135,6 +135,7 @@ class PlanBook:
         settings = self.settings.get()
         formula, about = self._formula(asked)
         whole, starter = self._complete(asked, settings, formula)
+        whole = replace(whole, yeast_strength=self.mixes.yeast_strength())
         return whole, Behind(settings, formula, starter, self.now(), self.mixes.learnt_k(), taken), about
 
     def _answer(self, whole: Asked, behind: Behind, about: tuple[bool, int], made: CoursePlan) -> Answer:

@@ -19,6 +19,7 @@ from gentle_crust.core.clock import zone_of
 from gentle_crust.core.culture.events import Event
 from gentle_crust.core.errors import Conflict, CraftError, Infeasible, NotFound, Unreadable, called, within
 from gentle_crust.core.fermentation.readings import Reading, check
+from gentle_crust.core.loaf.photo_line import checked as line_checked
 from gentle_crust.core.loaf.sheet import checked
 from gentle_crust.core.readiness.judge import Question, Verdict, judge
 from gentle_crust.core.readiness.outcome import looked
@@ -195,6 +196,7 @@ class Presses:
             bodies.EDITED: self._edit, bodies.JUDGED: self._judged, bodies.NOTE: self._note,
             bodies.OUTCOME: self._outcome, bodies.PROBE: self._probe,
             bodies.LOAF: self._loaf, bodies.REMOVED: self._removed, bodies.PHOTO: self._photo,
+            bodies.SCALED: self._scaled,
         }.get(press.kind)  # fmt: skip
         if keep is None:
             return {}
@@ -333,6 +335,14 @@ class Presses:
         size = {"width": int(press.body["width"]), "height": int(press.body["height"])}
         part = str(press.body.get("part") or "")
         return {**size, "part": self._part(part, story, saved)} if part else size
+
+    def _scaled(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
+        """A line over one of this dough's photos."""
+        photo = press.body.get("photo")
+        if not any(each.id == photo for each in story.of(bodies.PHOTO)):
+            raise NotFound("photo", "photo-line-photo-unknown")
+        line = line_checked(as_declared(bodies.LINE.read, press.body.get("line"), "line"))
+        return {"photo": photo, "line": bodies.LINE.write(line)}
 
     def _probe(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
         return {"device": str(press.body.get("device", ""))[:60]}

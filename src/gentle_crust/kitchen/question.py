@@ -140,6 +140,7 @@ def course_question(asked: Asked, behind: Behind) -> CourseAsked:
         scale_g=settings.scale_g,
         fridge_l=settings.fridge_l,
         learnt_k=behind.learnt_k,
+        yeast_strength=1.0 if asked.yeast_strength is None else float(asked.yeast_strength),
     )
     return CourseAsked(
         formula=formula,

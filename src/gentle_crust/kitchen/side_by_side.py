@@ -5,8 +5,7 @@ from dataclasses import fields
 from datetime import datetime, timedelta
 from urllib.parse import unquote
 
-from gentle_crust.contract.bakes import RecordPhoto
-from gentle_crust.contract.events import NOTE, PHOTO
+from gentle_crust.contract.events import NOTE
 from gentle_crust.contract.log import SideShown, StageSpan
 from gentle_crust.core.errors import Conflict, CraftError, NotFound
 from gentle_crust.core.loaf.compare import FEWEST, MOST, Compared, compare
@@ -19,6 +18,7 @@ from gentle_crust.kitchen.facts import Baked, facts_of, question_or_none
 from gentle_crust.kitchen.figures import minutes_of
 from gentle_crust.kitchen.follow import mixed_of
 from gentle_crust.kitchen.plans import PlanBook
+from gentle_crust.kitchen.record_photos import photos_of
 from gentle_crust.kitchen.story import story_of
 from gentle_crust.kitchen.work import Work
 from gentle_crust.store.baking import Bakes, Plans
@@ -99,11 +99,7 @@ class SideBySide:
             measured=None if sheet is None else measured(sheet, baked.saved.answer.formula.shape, baked.piece_g),
             top=None if sheet is None or sheet.top_colour is None else shade(sheet.top_colour),
             base=None if sheet is None or sheet.base_colour is None else shade(sheet.base_colour),
-            photos=tuple(
-                RecordPhoto(each.id, each.at, int(each.body["width"]), int(each.body["height"]))
-                for each in story.of(PHOTO)
-                if each.body.get("part", "") in ("", baked.part)
-            ),
+            photos=tuple(each for each in photos_of(story) if each.part in ("", baked.part)),
             notes=tuple(str(each.body["text"]) for each in story.of(NOTE)),
         )
 

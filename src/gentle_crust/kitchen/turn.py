@@ -7,7 +7,6 @@ from gentle_crust.core import limits
 from gentle_crust.core.course.ask import Asked
 from gentle_crust.core.errors import Infeasible, within
 from gentle_crust.core.fermentation import inverse
-from gentle_crust.core.fermentation.dough import makeup_of
 from gentle_crust.core.fermentation.inverse import Bulk, Turned
 
 UNITS: dict[str, Literal["h", "percent", "c"]] = {
@@ -25,7 +24,7 @@ def turn(question: Question, asked: Asked, rise: float, hours: float, room_h: fl
     """Answer one question about the bulk of a plan. Raises CraftError for figures out of reach."""
     kitchen = asked.kitchen
     within("rise", limits.ASKED_RISE, rise)
-    makeup = makeup_of(asked.formula)
+    makeup = asked.makeup
     dough_g = asked.pieces * asked.scaling_weight_g
     bulk = Bulk(makeup, dough_g, asked.dough_c, kitchen.room.day_c)
     if question == "ready":

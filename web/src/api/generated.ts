@@ -1990,6 +1990,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/yeast-test/{key}/new-pack": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** A new pack of dry yeast was opened: the last test no longer counts. */
+        put: operations["water_open_yeast_pack_yeast_test__key__new_pack_put"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -2209,6 +2226,8 @@ export interface components {
             vessel_id?: string | null;
             /** Yeast Percent */
             yeast_percent?: number | null;
+            /** Yeast Strength */
+            yeast_strength?: number | null;
             /**
              * Yeast Supplement Percent
              * @default 0
@@ -2319,6 +2338,11 @@ export interface components {
              * @description Yeast in the dough; omitted: the formula's
              */
             yeast_percent?: number | null;
+            /**
+             * Yeast Strength
+             * @description By the dry yeast's last test, whatever is sent
+             */
+            yeast_strength?: number | null;
             /**
              * Yeast Supplement Percent
              * @default 0
@@ -3343,6 +3367,11 @@ export interface components {
              * @default []
              */
             vessels: (components["schemas"]["CourseVesselBody"] | string)[];
+            /**
+             * Yeast Strength
+             * @default 1
+             */
+            yeast_strength: number;
             /**
              * Zone
              * @default UTC
@@ -7012,6 +7041,24 @@ export interface components {
             qr: string;
         };
         /**
+         * PhotoLine
+         * @description A line from one end to the other, and the length of what it spans, mm.
+         *
+         *     Ends are shares of the photo: ``x`` of its width from the left, ``y`` of its height from the top, 0-1.
+         */
+        PhotoLine: {
+            /** From X */
+            from_x: number;
+            /** From Y */
+            from_y: number;
+            /** Mm */
+            mm: number;
+            /** To X */
+            to_x: number;
+            /** To Y */
+            to_y: number;
+        };
+        /**
          * Picture
          * @description A picture of a culture, by its key, and when it was taken.
          */
@@ -7450,7 +7497,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "bake_started" | "bake_step" | "bake_not_yet" | "bake_snoozed" | "bake_note" | "bake_changed" | "bake_judged" | "bake_edited" | "bake_outcome" | "bake_loaf" | "bake_removed" | "bake_finished" | "bake_stopped" | "bake_probe" | "reading" | "bake_withdrawn" | "bake_corrected" | "absence" | "absence_withdrawn";
+            kind: "bake_started" | "bake_step" | "bake_not_yet" | "bake_snoozed" | "bake_note" | "bake_changed" | "bake_judged" | "bake_edited" | "bake_outcome" | "bake_loaf" | "bake_removed" | "bake_finished" | "bake_stopped" | "bake_probe" | "bake_scaled" | "reading" | "bake_withdrawn" | "bake_corrected" | "absence" | "absence_withdrawn";
         };
         /**
          * PressedAnswer
@@ -7821,6 +7868,8 @@ export interface components {
         /**
          * RecordPhoto
          * @description A photograph, by its key, with its size in px, and of which part it is, empty if of all.
+         *
+         *     ``line`` spans something of known length in it; ``shows_mm`` of the whole width then follows.
          */
         RecordPhoto: {
             /**
@@ -7832,11 +7881,14 @@ export interface components {
             height: number;
             /** Id */
             id: string;
+            line?: components["schemas"]["PhotoLine"] | null;
             /**
              * Part
              * @default
              */
             part: string;
+            /** Shows Mm */
+            shows_mm?: number | null;
             /** Width */
             width: number;
         };
@@ -19446,6 +19498,91 @@ export interface operations {
                 "application/json": components["schemas"]["FoamBody"];
             };
         };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["YeastTestAnswer"];
+                };
+            };
+            /** @description Nothing lies under that key. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Somebody else changed it, or it is under way already. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ChangedDocument"] | components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    water_open_yeast_pack_yeast_test__key__new_pack_put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description OK */
             200: {

@@ -86,6 +86,8 @@ export const limits = {
   OVEN_VOLUME_L: { low: 10, high: 2000 },
   PAPER_C: { low: 150, high: 300 },
   PATH_H: { low: 0.05, high: 240 },
+  PHOTO_LINE_MM: { low: 5, high: 1200 },
+  PHOTO_SHARE: { low: 0, high: 1 },
   PICTURES: { low: 0, high: 60 },
   PIECES: { low: 1, high: 400 },
   PIECES_IN_OVEN: { low: 1, high: 400 },
@@ -145,6 +147,7 @@ export const limits = {
   WHOLE_GRAIN: { low: 0, high: 1 },
   YEAST_PERCENT: { low: 0, high: 5 },
   YEAST_SHARE: { low: 0, high: 5 },
+  YEAST_STRENGTH: { low: 0, high: 2 },
   YEAST_SUPPLEMENT_PERCENT: { low: 0, high: 1 },
   YEAST_TEST_MIN: { low: 0, high: 120 },
 } as const

@@ -896,6 +896,19 @@ export interface Words {
     right: string
     edge: string
     size: string
+    line: string
+    lineAgain: string
+    lineTitle: (data: { of: Value }) => string
+    lineLead: string
+    lineFrom: string
+    lineTo: string
+    lineAt: (data: { across: Value; down: Value }) => string
+    lineMm: string
+    lineKeep: string
+    lineKept: string
+    oneScale: string
+    scaleMissing: string
+    scaleBar: string
     makeTrial: string
     notEnough: string
     mixed: string
@@ -1557,6 +1570,7 @@ export interface Words {
     water: string
     then: string
     begin: string
+    newPack: string
     again: string
     foams: {
       none: string

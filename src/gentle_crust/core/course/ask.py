@@ -1,13 +1,13 @@
 """What is asked of a course: a formula and a method in a kitchen, by which times."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from datetime import datetime
 
 from gentle_crust.core.clock import Nights, Room, Stand
 from gentle_crust.core.course.method import Method
 from gentle_crust.core.course.tailored import PLAIN, Tailoring
 from gentle_crust.core.course.taken import Taken
-from gentle_crust.core.fermentation.dough import makeup_of
+from gentle_crust.core.fermentation.dough import Makeup, makeup_of
 from gentle_crust.core.fermentation.uncertainty import Vigour, of_dough, of_leaven
 from gentle_crust.core.formula.model import Formula
 from gentle_crust.core.leaven.starter import Starter
@@ -39,6 +39,13 @@ class Kitchen:
     scale_g: float = 1.0
     learnt_k: tuple[tuple[str, float], ...] = ()
     """What ways of mixing add to a dough here, K, where it was measured."""
+    yeast_strength: float = 1.0
+    """The dry yeast's gas beside that of fresh stock, as it was tested; 0: it was dead."""
+
+    @property
+    def strength(self) -> float:
+        """What doughs are reckoned with: nobody bakes with dead yeast, so new yeast is taken for it."""
+        return self.yeast_strength or 1.0
 
 
 @dataclass(frozen=True)
@@ -70,9 +77,18 @@ class Asked:
     """What the baker wants otherwise in any style."""
 
     @property
+    def makeup(self) -> Makeup:
+        """The dough as its fermentation sees it, its dry yeast as strong as that of this kitchen."""
+        made = makeup_of(self.formula)
+        if self.formula.yeast_kind == "fresh":
+            return made
+        weaker = (1 - self.kitchen.strength) * self.formula.instant_yeast_percent
+        return replace(made, yeast_percent=made.yeast_percent - weaker)
+
+    @property
     def belief(self) -> Vigour:
         """How sure the leaven's activity is, its likely one being in the dough's liveliness."""
-        usual = of_leaven(makeup_of(self.formula))
+        usual = of_leaven(self.makeup)
         if self.starter is None or not self.formula.by_culture_alone:
             return usual
         return of_dough(self.starter.vigour)

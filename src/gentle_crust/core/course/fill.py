@@ -9,7 +9,7 @@ from gentle_crust.core.course.shaped import shaped_state, shaping_of
 from gentle_crust.core.course.written import rows_of
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.fermentation.capacity import greatest_rise
-from gentle_crust.core.fermentation.dough import Makeup, makeup_of
+from gentle_crust.core.fermentation.dough import Makeup
 from gentle_crust.core.fermentation.pace import air_pressure
 from gentle_crust.core.fermentation.targets import ShareTarget, proof_target
 from gentle_crust.core.formula.feel import Feel, feel, mixing_for
@@ -320,7 +320,7 @@ def _batch(asked: Asked, name: str, stages: tuple[Filled, ...], pieces: int, wei
     lively = asked.starter.vigour.likely if asked.starter and formula.by_culture_alone else 1.0
     share = pieces / asked.pieces
     made = replace(
-        makeup_of(formula), flour_g=weighed.flour_g * share, dough_g=weighed.dough_g * share,
+        asked.makeup, flour_g=weighed.flour_g * share, dough_g=weighed.dough_g * share,
         folded=developed_by(stages, dough), liveliness=lively, pressure=air_pressure(asked.kitchen.altitude_m),
     )  # fmt: skip
     bake = next((each.bake for each in stages if each.bake), None)

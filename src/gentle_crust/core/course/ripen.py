@@ -131,10 +131,10 @@ def _preferment(
     """A poolish, biga or sponge: until it is ripe, or for as long as its baker says."""
     own = placed(clock, filled.place, asked)
     if filled.until.way != "span":
-        return yeasted(own, mix, mass, asked.formula, preferment, factors)
+        return yeasted(own, mix, mass, asked.formula, preferment, factors, asked.kitchen.strength)
     hours = awake_h(clock, mix, filled.until.minutes)
     start = mix - hours
-    jar = jar_makeup(asked.formula, preferment)
+    jar = jar_makeup(asked.formula, preferment, asked.kitchen.strength)
     leg = room_leg(own, start, hours + 6, "covered_bowl", mass, jar_capacity(jar), step_h(factors))
     trace = run(jar, begin(jar, START_C, len(factors)), leg, factors)
     hydration = preferment.hydration_percent / 100
@@ -191,7 +191,8 @@ def leads_h(asked: Asked, path: FilledPath, clock: Clock, mix: float) -> tuple[t
             able = tuple((each, *(each + more for more in before)) for each in waited for before in fed)
             found.append(able or ((UNRIPE_H,),))
         else:
-            found.append(((preferment_h(own, mix, mass, asked.formula, preferment),),))
+            hours_h = preferment_h(own, mix, mass, asked.formula, preferment, asked.kitchen.strength)
+            found.append(((hours_h,),))
     found += [_spread_h(each.until.minutes) for each in path.beside if each.kind in ("soak", "scald")]
     return tuple(found)
 

@@ -10,6 +10,8 @@ from gentle_crust.core.messages import Message, message
 Foam = Literal["none", "few_bubbles", "thin", "thick"]
 WATER_G, WATER_C, SUGAR_G, YEAST_G = 100.0, 38.0, 4.0, 3.0
 """The glass: a teaspoon each of sugar and yeast (practice)."""
+COUNTS_DAYS = 90
+"""A test speaks for its pack so long, unless a new one is opened: an opened pack keeps for a season (practice)."""
 SURE_AFTER_MIN, LONGEST_MIN = 10.0, 15.0
 FEW_AFTER_MIN = 20.0
 """A few bubbles are waited upon so long: yeast that was kept cold or dry for years wakes slowly (practice)."""
@@ -22,6 +24,11 @@ class YeastVerdict:
     state: Literal["lively", "weak", "dead", "wait"]
     sentence: Message
     dose: float
+
+    @property
+    def strength(self) -> float:
+        """Its gas beside that of fresh stock: 1 is usual, 0 none."""
+        return 1 / self.dose if self.dose else 0.0
 
 
 def verdict(foam: Foam, minutes: float) -> YeastVerdict:

@@ -51,11 +51,14 @@ def seed_share(ratio: float, hydration: float) -> float:
     return seed_flour / (seed_flour + ratio)
 
 
-def jar_makeup(formula: Formula, one: Preferment) -> Makeup:
-    """A levain or yeasted preferment of a formula as a dough without salt; its seed is set by :func:`fed`."""
+def jar_makeup(formula: Formula, one: Preferment, strength: float = 1.0) -> Makeup:
+    """A levain or yeasted preferment of a formula as a dough without salt; its seed is set by :func:`fed`.
+
+    ``strength`` of its dry yeast beside fresh stock.
+    """
     share = formula.flour(one.flour_kind)
     flour = FlourShare(one.flour_kind, 100) if share is None else replace(share, percent=100)
-    return jar_of((flour,), one.hydration_percent, 0.0 if one.kind == "levain" else one.yeast_percent)
+    return jar_of((flour,), one.hydration_percent, 0.0 if one.kind == "levain" else strength * one.yeast_percent)
 
 
 def jar_of(

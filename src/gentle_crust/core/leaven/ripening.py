@@ -213,13 +213,19 @@ def waits_h(ripe_h: float) -> float:
 
 
 def preferment_h(
-    clock: Clock, wanted: float, needed_g: float, formula: Formula, preferment: Preferment, about_h: float = 12.0
+    clock: Clock,
+    wanted: float,
+    needed_g: float,
+    formula: Formula,
+    preferment: Preferment,
+    strength: float = 1.0,
+    about_h: float = 12.0,
 ) -> float:
     """Hours before ``wanted`` at which a poolish, biga or sponge of the formula's own yeast dose is mixed to be ripe.
 
-    ``about_h`` is a first guess.
+    ``strength`` of its dry yeast beside fresh stock; ``about_h`` is a first guess.
     """
-    jar = jar_makeup(formula, preferment)
+    jar = jar_makeup(formula, preferment, strength)
     start = wanted - about_h
     for _ in range(6):
         hours = min(ceil(max(wanted - start, 6) * 1.5 + 2), HORIZONS_H[-1])
@@ -237,15 +243,15 @@ def yeasted(
     formula: Formula,
     preferment: Preferment,
     activity: Floats,
-    about_h: float = 12.0,
+    strength: float = 1.0,
 ) -> Ripening:
     """A poolish, biga or sponge of the formula's own yeast dose, mixed so that it is ripe at ``wanted``.
 
-    ``about_h`` is a first guess of how long it takes.
+    ``strength`` of its dry yeast beside fresh stock.
     """
     hydration = preferment.hydration_percent / 100
-    jar = jar_makeup(formula, preferment)
-    start = wanted - preferment_h(clock, wanted, needed_g, formula, preferment, about_h)
+    jar = jar_makeup(formula, preferment, strength)
+    start = wanted - preferment_h(clock, wanted, needed_g, formula, preferment, strength)
     state = begin(jar, START_C, len(activity))
     trace = _trace(jar, state, clock, start, _past_ripe_h(wanted - start), needed_g, activity)
     flour = needed_g / (1 + hydration + preferment.yeast_percent / 100)

@@ -4,6 +4,7 @@ from dataclasses import dataclass
 from datetime import datetime
 
 from gentle_crust.core.clock import Clock
+from gentle_crust.core.course.ask import Asked
 from gentle_crust.core.course.fill import Batch, usual_cool_min
 from gentle_crust.core.course.plan import CoursePlan
 from gentle_crust.core.course.problems import Problem as CourseProblem
@@ -168,6 +169,17 @@ def _no_folds(solved: Solved, batch: Batch) -> Message:
     return message("shown-folds-none" if batch.feel.folds else "shown-folds-paste")
 
 
+def _of_yeast(asked: Asked) -> Message:
+    """What the test of the dry yeast means for a dough that is made with it."""
+    formula, strength = asked.formula, asked.kitchen.yeast_strength
+    in_dough = formula.yeast_percent > 0 and formula.yeast_kind != "fresh"
+    if strength == 1 or not (in_dough or any(one.yeast_percent for one in formula.preferments)):
+        return NOTHING
+    if not strength:
+        return message("shown-note-dead-yeast")
+    return message("shown-note-weak-yeast", percent=round(100 * strength))
+
+
 def _notes(solved: Solved, water: WaterAnswer, bake: BakeProfile, times: Milestones) -> tuple[Message, ...]:
     """What is worth knowing that is no problem."""
     wished = solved.asked.dough_c
@@ -180,4 +192,5 @@ def _notes(solved: Solved, water: WaterAnswer, bake: BakeProfile, times: Milesto
         found.append(message("shown-note-short", short=round(bake.short_k)))
     if times.proof is None:
         found.append(message("shown-note-no-proof"))
+    found.append(_of_yeast(solved.asked))
     return tuple(each for each in found if each)

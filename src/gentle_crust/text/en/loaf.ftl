@@ -2,6 +2,10 @@
 
 loaf-sheet-empty = Nothing was said of the loaf.
     .remedy = Press at least one thing.
+photo-line-too-short = The line over the photo is too short to measure by.
+    .remedy = Draw its ends apart, from one side of the loaf to the other.
+photo-line-photo-unknown = That photo is not of this bake.
+    .remedy = Open the bake again and choose one of its photos.
 loaf-note-length = The note is longer than 2,000 letters.
     .remedy = Shorten it.
 loaf-holes-exclude = Holes { $one } and { $other } cannot both be so.

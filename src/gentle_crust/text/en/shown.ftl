@@ -86,6 +86,8 @@ shown-folds-kind-bowl-coil = bowl folds, then coil folds
 shown-note-cooler = Tap, kettle and ice together give a dough of { WARMTH($gives) }, not { WARMTH($wished) }.
 shown-note-loads = { $at_once } at a time: { $loads } loads; the later ones wait in the cold.
 shown-note-short = The oven stays { DIFFERENCE($short) } below what this vessel likes: longer at its best heat.
+shown-note-weak-yeast = Your dry yeast was weak when it was last tested: this plan counts on { $percent } % of its strength.
+shown-note-dead-yeast = Your dry yeast was dead when it was last tested: this plan counts on a new pack.
 shown-note-no-proof = This method has no proof: it is baked as soon as it is divided.
 
 shown-taste-mild = mild

@@ -52,7 +52,13 @@ const looks = computed(() =>
 const differing = computed(() => new Set(found.data?.looks ?? []))
 const pictures = computed(() =>
   sides.value.flatMap((side, index) =>
-    side.photos.map((photo) => ({ ...photo, name: short.value[index]!, side: index })),
+    side.photos.map((photo) => ({
+      ...photo,
+      name: short.value[index]!,
+      side: index,
+      bake: side.key,
+      wide: side.sheet?.width_mm,
+    })),
   ),
 )
 const keeping = ref(false)
@@ -136,7 +142,7 @@ const keeping = ref(false)
         <section>
           <h2>{{ t.photos }}</h2>
           <p v-if="!pictures.length" class="quiet">{{ t.noPhotos }}</p>
-          <PhotoPair v-else :pictures="pictures" />
+          <PhotoPair v-else :pictures="pictures" @marked="found.refetch()" />
         </section>
       </template>
     </AskedState>

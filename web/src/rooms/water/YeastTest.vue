@@ -29,6 +29,10 @@ async function begin() {
   const found = await ask(api.PUT('/api/yeast-test/{key}', { params: { path: { key: newKey() } } }))
   client.setQueryData(['yeast-test'], found)
 }
+async function openPack() {
+  const found = await ask(api.PUT('/api/yeast-test/{key}/new-pack', { params: { path: { key: newKey() } } }))
+  client.setQueryData(['yeast-test'], found)
+}
 async function read(foam: Schemas['FoamBody']['foam']) {
   const body = { foam, minutes: Math.round(minutes.value * 10) / 10 }
   const found = await ask(
@@ -57,7 +61,12 @@ async function read(foam: Schemas['FoamBody']['foam']) {
         </ElButton>
       </div>
     </template>
-    <ElButton v-else class="plain start" @click="begin">{{ done ? t.again : t.begin }}</ElButton>
+    <div v-else class="foams">
+      <ElButton class="plain" @click="begin">{{ done ? t.again : t.begin }}</ElButton>
+      <ElButton v-if="test?.verdict && test.verdict.state !== 'lively'" class="plain" @click="openPack">{{
+        t.newPack
+      }}</ElButton>
+    </div>
   </section>
 </template>
 
@@ -67,9 +76,6 @@ async function read(foam: Schemas['FoamBody']['foam']) {
   gap: 10px;
   padding-top: 16px;
   border-top: 1px solid var(--ink);
-}
-.start {
-  justify-self: start;
 }
 .elapsed {
   font-size: 2.75rem;

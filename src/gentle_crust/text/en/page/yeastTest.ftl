@@ -5,6 +5,7 @@ yeastTest-sugar = of sugar into
 yeastTest-water = of water at
 yeastTest-then = , and look after 10 to 15 minutes.
 yeastTest-begin = Stirred in: start the clock
+yeastTest-newPack = I have opened a new pack
 yeastTest-again = Test again
 yeastTest-foams-none = Nothing
 yeastTest-foams-few_bubbles = A few bubbles
