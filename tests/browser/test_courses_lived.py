@@ -71,7 +71,7 @@ class Life:
                 break
         self.page.reload(wait_until="networkidle")
         # The page's clock is the kitchen's once it has answered: what is due now says so.
-        expect(self.page.locator(".away")).to_have_text(re.compile(r"now|late|in \d min"))
+        expect(self.page.locator(".away")).to_have_text(re.compile(r"now|late|in 1?\d min"))
         expect(title(self.page)).to_have_text(step["title"])
         press(self.page, "Done")
         expect(self.page.locator(".undo")).to_contain_text(f"{step['title']}: done")

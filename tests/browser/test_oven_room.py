@@ -7,7 +7,7 @@ from hands import pick, tick
 from playwright.sync_api import expect
 from seeing import sound
 
-from tests.browser.conftest import PHONE
+from tests.browser.conftest import DESK, PHONE
 
 pytestmark = pytest.mark.browser
 
@@ -207,3 +207,33 @@ def test_the_pot_is_warmed_on_the_hob_and_what_hands_do_is_drawn(oven):
     pick(oven, "Hot when it is loaded", "nothing: cold start")
     expect(steps).not_to_contain_text("hob")
     expect(oven.get_by_role("spinbutton", name="min, heating")).to_have_value("0")
+
+
+@pytest.mark.parametrize("size", [DESK, PHONE])
+def test_a_dark_loaf_teaches_the_oven_and_is_put_aside_with_a_tap(own, size):
+    page = own.open("/oven", size)
+    learnt = page.locator(".learnt")
+    expect(learnt).to_contain_text("No bake has taught it anything yet")
+    big = page.locator(".big")
+    before = big.inner_text()
+    page.locator(".signs .chip").filter(has_text="very dark").first.click()
+    page.locator(".signs").get_by_label("Core").fill("99")
+    page.get_by_role("button", name="Teach the oven by it").click()
+    expect(learnt).to_contain_text("One bake says that it runs")
+    expect(page.get_by_role("button", name="Teach the oven by it")).to_be_disabled()
+    expect(learnt.get_by_role("img", name="Colour seen")).to_be_visible()
+    expect(big).not_to_have_text(before)
+    sound(page)
+    learnt.get_by_role("button", name="Put aside").click()
+    expect(learnt).to_contain_text("No bake has taught it anything yet")
+    expect(big).to_have_text(before)
+    learnt.get_by_role("button", name="Count again").click()
+    expect(learnt).to_contain_text("One bake says")
+    assert page.evaluate("document.documentElement.scrollWidth") <= size["width"]
+
+
+def test_a_weight_that_no_loaf_has_teaches_nothing_and_says_why(own):
+    page = own.open("/oven")
+    page.locator(".signs").get_by_label("A loaf weighs").fill("9000")
+    expect(page.locator(".signs").get_by_role("alert")).to_be_visible()
+    expect(page.get_by_role("button", name="Teach the oven by it")).to_have_count(0)

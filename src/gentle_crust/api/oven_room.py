@@ -13,16 +13,19 @@ from gentle_crust.contract.oven import (
     LearntAnswer,
     MyBakesAnswer,
     OvenAnswer,
+    OvenAsideBody,
     OvenBakeAnswer,
     OvenBakeBody,
     OvenEndAnswer,
     OvenKindAnswer,
+    OvenLearntAnswer,
     OvenLoafBody,
     OvenLoafSignsBody,
     OvenMethodAnswer,
     OvenMinute,
     OvenPoured,
     OvenStageBody,
+    OvenTeachBody,
     OvenWayAnswer,
     OvenWaysAnswer,
     SchoolsAnswer,
@@ -34,10 +37,12 @@ from gentle_crust.core.messages import message
 from gentle_crust.core.oven.calibration import calibrate
 from gentle_crust.core.oven.doneness import shade
 from gentle_crust.core.oven.kit import steam_of, vessel_heat
+from gentle_crust.core.oven.learnt import doubt, said
 from gentle_crust.core.oven.ranking import CRITERIA, Way, serves
 from gentle_crust.core.oven.staged import may_be_heated
 from gentle_crust.core.tables import rows
 from gentle_crust.kitchen.oven import OvenBook, Shown
+from gentle_crust.kitchen.oven_lessons import OvenLessons
 
 oven = room("oven")
 FIRST = caution("first").text
@@ -187,6 +192,43 @@ def loaf_signs(body: OvenLoafSignsBody) -> Response:
     """A loaf looked at: done, or what to do with it."""
     found = _book().signs(body.bake.asked(), body.core_c, body.colour, body.base_colour, body.out_g)
     return answer(SignsAnswer(loss=found.loss, signs=list(found.signs), done=found.done))
+
+
+@oven.get("/oven/learnt", responses={200: OvenLearntAnswer})
+def learnt() -> Response:
+    """What finished bakes have taught of the oven in use."""
+    return _learnt(OvenLessons(work()))
+
+
+@oven.put("/oven/learnt/<key>", responses={200: OvenLearntAnswer})
+def teach(path: KeyPath, body: OvenTeachBody) -> Response:
+    """Teach the oven by a loaf that was looked at; a retry adds nothing."""
+    _book().teach(path.key, body.bake.asked(), (body.core_c, body.colour, body.out_g), body.baked_min)
+    return _learnt(OvenLessons(work()))
+
+
+@oven.put("/oven/learnt/<key>/aside", responses={200: OvenLearntAnswer})
+def put_aside(path: KeyPath, body: OvenAsideBody) -> Response:
+    """Put a lesson aside, or let it count again; the key is that of the press."""
+    lessons = OvenLessons(work())
+    (lessons.put_aside if body.aside else lessons.count_again)(path.key, body.lesson)
+    return _learnt(lessons)
+
+
+def _learnt(lessons: OvenLessons) -> Response:
+    found = lessons.in_use()
+    low, high = doubt(found)
+    return answer(
+        OvenLearntAnswer(
+            heat_k=found.heat_k,
+            heat_low_k=low,
+            heat_high_k=high,
+            pace=found.pace,
+            bakes=found.bakes,
+            said=said(found),
+            lessons=list(lessons.lines()),
+        )
+    )
 
 
 @oven.post("/oven/calibrate", responses={200: LearntAnswer})

@@ -29,6 +29,7 @@ from gentle_crust.core.fermentation.readings import ReadingKind
 from gentle_crust.core.loaf.photo_line import PhotoLine
 from gentle_crust.core.loaf.photo_line import checked as line_checked
 from gentle_crust.core.loaf.sheet import Sheet, checked
+from gentle_crust.core.oven.lesson import Lesson
 
 STARTED, STEP, NOT_YET, SNOOZED = "bake_started", "bake_step", "bake_not_yet", "bake_snoozed"
 NOTE, PHOTO, CHANGED, JUDGED = "bake_note", "bake_photo", "bake_changed", "bake_judged"
@@ -42,6 +43,8 @@ READ, READ_WITHDRAWN = "reading", "reading_withdrawn"
 ABSENT, PRESENT = "absence", "absence_withdrawn"
 MIXED, TEST_BEGUN, TEST_READ = "mixed", "yeast_test_begun", "yeast_test_read"
 PACK_OPENED = "yeast_pack_opened"
+OVEN_TAUGHT, OVEN_ASIDE, OVEN_COUNTED = "oven_taught", "oven_lesson_aside", "oven_lesson_counted"
+OVEN_FORGOTTEN = "oven_lesson_forgotten"
 CULTURE_WITHDRAWN, CULTURE_REINSTATED = "culture_withdrawn", "culture_reinstated"
 CULTURE_KINDS = get_args(EventKind)
 CORE, OVEN = "core_c", "oven_c"
@@ -216,6 +219,16 @@ class TestRead(Kept):
     minutes: Number
 
 
+class OvenTaught(Kept):
+    """What a bake told of its oven: which bake and part, empty if it was only looked at, and which oven."""
+
+    name: Annotated[str, StringConstraints(max_length=80)]
+    bake: Annotated[str, StringConstraints(max_length=60)]
+    part: Annotated[str, StringConstraints(max_length=60)]
+    oven: Annotated[str, StringConstraints(max_length=120)]
+    lesson: Lesson
+
+
 class Absence(Kept):
     """When somebody who leaves at the event's time is back."""
 
@@ -234,6 +247,7 @@ BODIES: dict[str, type[Kept]] = {
     PROBE: Probe, SCALED: Scaled, READ: TakenReading,
     READ_WITHDRAWN: ReadWithdrawn, WITHDRAWN: Withdrawn, CORRECTED: Corrected,
     ABSENT: Absence, PRESENT: Mark, MIXED: Mixed, TEST_BEGUN: Kept, TEST_READ: TestRead, PACK_OPENED: Kept,
+    OVEN_TAUGHT: OvenTaught, OVEN_ASIDE: Mark, OVEN_COUNTED: Mark, OVEN_FORGOTTEN: Mark,
     CULTURE_WITHDRAWN: Mark, CULTURE_REINSTATED: Mark,
 }  # fmt: skip
 """By the kind of event; those of a culture's life are the core's own."""
@@ -241,6 +255,8 @@ _CULTURE_EVENT: Adapted[CultureEvent] = Adapted(CultureEvent)
 _OF_A_CULTURE = {field.name for field in fields(CultureEvent)} - {"id", "at_h", "kind"}
 SHEET: Adapted[Sheet] = Adapted(Sheet)
 """A loaf judged."""
+LESSON: Adapted[Lesson] = Adapted(Lesson)
+"""What a bake told of its oven."""
 LINE: Adapted[PhotoLine] = Adapted(PhotoLine)
 """A line over a photo."""
 OF_A_SHEET = {field.name for field in fields(Sheet)}

@@ -1,6 +1,7 @@
 """Bakes in the oven: as they are asked for and shown."""
 
 from dataclasses import dataclass
+from datetime import datetime
 from typing import Annotated, Any, ClassVar, Literal
 
 from pydantic import Field
@@ -13,11 +14,25 @@ from gentle_crust.core.messages import Message, message
 from gentle_crust.core.oven.doneness import SHADES, Lag, Sign
 from gentle_crust.core.oven.hazards import Hazard
 from gentle_crust.core.oven.kit import OvenKind, OvenStage, Preheated, Steam
+from gentle_crust.core.oven.lesson import SignTold
 from gentle_crust.core.oven.loads import Load
 from gentle_crust.core.oven.ranking import Point, Serves, Wish
 from gentle_crust.core.oven.schools import School
 from gentle_crust.core.oven.staged import Done
 from gentle_crust.core.oven.steps import Touch
+
+
+@dataclass(frozen=True)
+class OvenLessonLine:
+    """One bake that taught the oven: what was foretold and what was seen; whether it counts, or was put aside."""
+
+    id: str
+    at: datetime
+    name: str
+    bake: str
+    told: tuple[SignTold, ...]
+    counts: bool
+    aside: bool
 
 
 @dataclass(frozen=True)
@@ -298,6 +313,31 @@ class OvenLoafSignsBody(Strict):
     colour: Number | None = None
     base_colour: Number | None = None
     out_g: Number | None = None
+
+
+class OvenTeachBody(OvenLoafSignsBody):
+    """The same of a loaf that is done, to teach the oven by; after how many minutes, if not those that are drawn."""
+
+    baked_min: Number | None = None
+
+
+class OvenAsideBody(Strict):
+    """A lesson that is no longer to count, or is to count again."""
+
+    lesson: Annotated[str, Field(min_length=1, max_length=60)]
+    aside: bool
+
+
+class OvenLearntAnswer(Shown):
+    """What bakes have taught of the oven in use, and by which bakes; the latest first."""
+
+    heat_k: float
+    heat_low_k: float
+    heat_high_k: float
+    pace: float
+    bakes: int
+    said: Message
+    lessons: list[OvenLessonLine]
 
 
 class SignsAnswer(Shown):

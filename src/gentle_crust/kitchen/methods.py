@@ -13,6 +13,7 @@ from gentle_crust.core.formula.model import Formula, check
 from gentle_crust.core.plan.how_made import HowMade, how_made
 from gentle_crust.core.plan.stages_shown import MethodView, stages_shown
 from gentle_crust.kitchen.mixes import MixBook
+from gentle_crust.kitchen.oven_lessons import OvenLessons
 from gentle_crust.kitchen.question import Behind, completed, plan_of
 from gentle_crust.kitchen.settings import KitchenSettings
 from gentle_crust.kitchen.work import Work
@@ -36,7 +37,7 @@ def made_so(work: Work, formula: Formula) -> HowMade:
 
 def _planned(work: Work, formula: Formula, style: str | None) -> CoursePlan:
     """A formula in a style, or in the one that suits it, as soon as it can be."""
-    settings = KitchenSettings(work).get()
+    settings = OvenLessons(work).kitchen()
     whole = completed(Asked("", style=style), settings, formula)
     return plan_of(whole, Behind(settings, formula, None, work.now(), MixBook(work).learnt_k()))
 

@@ -20,6 +20,7 @@ from gentle_crust.core.oven.doneness import Lag, Sign, cutting, lag, remedies, s
 from gentle_crust.core.oven.equipment import Oven, Vessel, shape_row
 from gentle_crust.core.oven.hazards import Hazard, hazards
 from gentle_crust.core.oven.kit import OvenStage, Steam, steam_of
+from gentle_crust.core.oven.lesson import Seen
 from gentle_crust.core.oven.loads import Load, loads
 from gentle_crust.core.oven.loaf import Loaf, loaf_of
 from gentle_crust.core.oven.profile import RYE_COOL_MIN
@@ -29,6 +30,7 @@ from gentle_crust.core.oven.staged import Done, Draft, Want, done_of, draft
 from gentle_crust.core.oven.steps import Touch, touches
 from gentle_crust.core.oven.turning import in_use
 from gentle_crust.kitchen.formulas import FormulaBook
+from gentle_crust.kitchen.oven_lessons import OvenLessons, as_long
 from gentle_crust.kitchen.settings import KitchenSettings
 from gentle_crust.kitchen.work import Work
 
@@ -85,11 +87,12 @@ class OvenBook:
 
     def __init__(self, work: Work) -> None:
         self.work, self.formulas, self.settings = work, FormulaBook(work), KitchenSettings(work)
+        self.lessons = OvenLessons(work)
 
     def loaf(self, asked: AskedLoaf) -> _Found:
         """The loaf as the oven takes it."""
         formula = self.formulas.get(asked.formula_id).formula
-        settings = self.settings.get()
+        settings = self.lessons.kitchen()
         pieces = asked.pieces or formula.pieces
         within("pieces", limits.PIECES_IN_OVEN, pieces)
         grams = asked.piece_g or formula.scaling_weight_g
@@ -100,7 +103,8 @@ class OvenBook:
 
     def rank(self, asked: AskedLoaf) -> tuple[Way, ...]:
         """Every way that the kit allows, the best first."""
-        found, kit = self.loaf(asked), self.settings.get()
+        found = self.loaf(asked)
+        kit = found.settings
         return rank(
             found.loaf,
             found.pieces,
@@ -161,7 +165,7 @@ class OvenBook:
 
     def method(self, asked: AskedBake) -> dict[str, Any]:
         """The formula's method, or that of the style that suits it, baked as this bake is drawn or was altered."""
-        formula, kit = self.formulas.get(asked.loaf.formula_id).formula, self.settings.get()
+        formula, kit = self.formulas.get(asked.loaf.formula_id).formula, self.lessons.kitchen()
         style = fitting(formula, kit.vessels)[0]
         return as_written(with_bake(method_for(style, formula), baking_of(self.bake(asked), kit.oven)))
 
@@ -208,6 +212,22 @@ class OvenBook:
             loss = round(1 - out_g / grams, 4)
         done = self.bake(asked).done
         return Looked(loss, remedies(core_c, colour, base, loss, done), done)
+
+    def teach(
+        self,
+        key: str,
+        asked: AskedBake,
+        looked: tuple[float | None, float | None, float | None],
+        baked_min: float | None,
+    ) -> None:
+        """Teach the oven by a loaf: its core (C), colour and weight (g) after ``baked_min``, or as long as is drawn."""
+        core_c, colour, out_g = looked
+        loss = self.signs(asked, core_c, colour, None, out_g).loss
+        question = self.bake(asked).question
+        if baked_min is not None:
+            question = as_long(question, within("baked_min", limits.BAKED_MIN, baked_min))
+        name = self.formulas.get(asked.loaf.formula_id).formula.name
+        self.lessons.teach(key, name, question, Seen(core_c, None, colour, loss))
 
     def schools(self, asked: AskedBake) -> tuple[School, ...]:
         """What bakers disagree about, as variants of this bake."""

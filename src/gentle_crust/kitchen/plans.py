@@ -36,6 +36,7 @@ from gentle_crust.kitchen.formulas import FormulaBook
 from gentle_crust.kitchen.local_time import LOCAL
 from gentle_crust.kitchen.mixes import MixBook
 from gentle_crust.kitchen.once import Known
+from gentle_crust.kitchen.oven_lessons import OvenLessons
 from gentle_crust.kitchen.page_mends import PageMend, page_mends
 from gentle_crust.kitchen.question import Behind, completed, plan_of, question_of, wanted
 from gentle_crust.kitchen.settings import KitchenSettings, hour_of
@@ -108,7 +109,7 @@ class PlanBook:
         self.work, self.now = work, work.now
         self.formulas = FormulaBook(work)
         self.settings = KitchenSettings(work)
-        self.mixes = MixBook(work)
+        self.mixes, self.lessons = MixBook(work), OvenLessons(work)
         self.cultures = CultureBook(work)
 
     def preview(self, asked: Asked, taken: tuple[Taken, ...] = ()) -> Answer:
@@ -132,7 +133,7 @@ class PlanBook:
 
     def _completed(self, asked: Asked, taken: tuple[Taken, ...]) -> tuple[Asked, Behind, tuple[bool, int]]:
         """A question with all that was left out, what it is asked with, and how its formula stands."""
-        settings = self.settings.get()
+        settings = self.lessons.kitchen()
         formula, about = self._formula(asked)
         whole, starter = self._complete(asked, settings, formula)
         whole = replace(whole, yeast_strength=self.mixes.yeast_strength())
@@ -148,7 +149,7 @@ class PlanBook:
 
     def asker(self) -> Callable[[SavedPlan], CourseAsked]:
         """The same for several, in one kitchen that is looked up once."""
-        settings, learnt = self.settings.get(), self.mixes.learnt_k()
+        settings, learnt = self.lessons.kitchen(), self.mixes.learnt_k()
 
         def question(saved: SavedPlan) -> CourseAsked:
             answer = saved.answer

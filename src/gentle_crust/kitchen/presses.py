@@ -150,6 +150,7 @@ class Presses:
                 if press.kind in MOVES:
                     self._must_stand(key, before, story)
                 self._took_culture(press, saved)
+                self._taught_oven(key, press, body, story, saved)
             write_bake(session, key, story)
             if any(press.kind == bodies.STARTED for press in presses):
                 states.let_go(session, "plan", key)
@@ -347,6 +348,12 @@ class Presses:
     def _probe(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
         return {"device": str(press.body.get("device", ""))[:60]}
 
+    def _taught_oven(self, key: str, press: Press, body: dict[str, Any], story: Story, saved: _Once) -> None:
+        """What a loaf's sheet tells of its oven is kept beside it."""
+        if press.kind == bodies.LOAF:
+            sheet = bodies.SHEET.read(body)
+            self.plans.lessons.teach_from(press.id, key, lambda: self.plans.question(saved()), story, sheet)
+
     def withdraw(self, key: str, event: str, withdrawal: str) -> None:
         """Take something back; it stays on record and no longer counts. A step pressed twice is taken back whole."""
         with self.work.write() as session:
@@ -355,6 +362,7 @@ class Presses:
                 raise NotFound("id", "kitchen-press-not-here")
             body = {"event": event, "with": list(tale.same_step(story_of(events).told, event))}
             Events(session).add(EventRow(id=withdrawal, kind=bodies.WITHDRAWN, subject=key, at=self.now(), body=body))
+            self.plans.lessons.forget(event, withdrawal)
             taken = [f"{each}-t"[:60] for each in (event, *body["with"])]
             taken = [each for each in taken if Events(session).get(each)]
             starter = self.plans.open(key).answer.plan.starter if taken else None

@@ -1181,6 +1181,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/oven/learnt": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What finished bakes have taught of the oven in use. */
+        get: operations["oven_learnt_oven_learnt_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/oven/learnt/{key}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Teach the oven by a loaf that was looked at; a retry adds nothing. */
+        put: operations["oven_teach_oven_learnt__key__put"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/oven/learnt/{key}/aside": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Put a lesson aside, or let it count again; the key is that of the press. */
+        put: operations["oven_put_aside_oven_learnt__key__aside_put"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/oven/method": {
         parameters: {
             query?: never;
@@ -6560,6 +6611,16 @@ export interface components {
             vessels: components["schemas"]["OvenKindAnswer"][];
         };
         /**
+         * OvenAsideBody
+         * @description A lesson that is no longer to count, or is to count again.
+         */
+        OvenAsideBody: {
+            /** Aside */
+            aside: boolean;
+            /** Lesson */
+            lesson: string;
+        };
+        /**
          * OvenBakeAnswer
          * @description A bake drawn up or altered, and how it goes.
          */
@@ -6740,6 +6801,49 @@ export interface components {
             };
         };
         /**
+         * OvenLearntAnswer
+         * @description What bakes have taught of the oven in use, and by which bakes; the latest first.
+         */
+        OvenLearntAnswer: {
+            /** Bakes */
+            bakes: number;
+            /** Heat High K */
+            heat_high_k: number;
+            /** Heat K */
+            heat_k: number;
+            /** Heat Low K */
+            heat_low_k: number;
+            /** Lessons */
+            lessons: components["schemas"]["OvenLessonLine"][];
+            /** Pace */
+            pace: number;
+            /** Said */
+            said: string;
+        };
+        /**
+         * OvenLessonLine
+         * @description One bake that taught the oven: what was foretold and what was seen; whether it counts, or was put aside.
+         */
+        OvenLessonLine: {
+            /** Aside */
+            aside: boolean;
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Bake */
+            bake: string;
+            /** Counts */
+            counts: boolean;
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Told */
+            told: components["schemas"]["SignTold"][];
+        };
+        /**
          * OvenLoafBody
          * @description A formula's loaf; pieces and grams are the formula's unless given; cold: straight from the fridge.
          */
@@ -6878,6 +6982,23 @@ export interface components {
             g?: number | null;
             /** Kind */
             kind: string;
+        };
+        /**
+         * OvenTeachBody
+         * @description The same of a loaf that is done, to teach the oven by; after how many minutes, if not those that are drawn.
+         */
+        OvenTeachBody: {
+            bake: components["schemas"]["OvenBakeBody"];
+            /** Baked Min */
+            baked_min?: number | null;
+            /** Base Colour */
+            base_colour?: number | null;
+            /** Colour */
+            colour?: number | null;
+            /** Core C */
+            core_c?: number | null;
+            /** Out G */
+            out_g?: number | null;
         };
         /**
          * OvenWayAnswer
@@ -8788,6 +8909,21 @@ export interface components {
             name: string;
             /** Passcode */
             passcode: string;
+        };
+        /**
+         * SignTold
+         * @description One sign of a bake: as it was foretold for the oven as it is described, and as it was seen.
+         */
+        SignTold: {
+            /** Foretold */
+            foretold: number;
+            /** Seen */
+            seen: number;
+            /**
+             * Sign
+             * @enum {string}
+             */
+            sign: "core" | "colour" | "loss";
         };
         /**
          * SignedIn
@@ -15666,6 +15802,231 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LearntAnswer"];
+                };
+            };
+            /** @description Somebody else changed it, or it is under way already. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ChangedDocument"] | components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    oven_learnt_oven_learnt_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OvenLearntAnswer"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    oven_teach_oven_learnt__key__put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OvenTeachBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OvenLearntAnswer"];
+                };
+            };
+            /** @description Nothing lies under that key. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description Somebody else changed it, or it is under way already. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ChangedDocument"] | components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    oven_put_aside_oven_learnt__key__aside_put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OvenAsideBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OvenLearntAnswer"];
+                };
+            };
+            /** @description Nothing lies under that key. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
                 };
             };
             /** @description Somebody else changed it, or it is under way already. */

@@ -1089,6 +1089,20 @@ export interface Words {
     load: (data: { from: Value; number: Value; pieces: Value; to: Value }) => string
     disagree: string
     asDrawn: string
+    teach: string
+    taughtSo: string
+    bakedMin: string
+    learntTitle: string
+    learntLead: string
+    learntSigns: {
+      core: (data: { foretold: Value; seen: Value }) => string
+      loss: (data: { foretold: Value; seen: Value }) => string
+    }
+    seenColour: string
+    foretoldColour: string
+    putAside: string
+    countAgain: string
+    older: string
     isItDone: string
     coreNow: string
     outWeight: string

@@ -31,7 +31,8 @@ class Fired:
 class OvenHeat:
     """An oven to simulate: kind, heater (W), volume (l), how many K hotter than its dial it is.
 
-    ``fired``: what a wood-fired oven was fired to; without it, its preheating counts as its firing.
+    ``pace``: how fast loaves take up its heat, beside an oven of its kind. ``fired``: what a wood-fired oven was
+    fired to; without it, its preheating counts as its firing.
     """
 
     kind: OvenKind = "electric"
@@ -39,6 +40,7 @@ class OvenHeat:
     volume_l: float = 55.0
     offset_k: float = 0.0
     fired: Fired | None = None
+    pace: float = 1.0
 
 
 @dataclass(frozen=True)

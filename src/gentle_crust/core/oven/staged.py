@@ -121,9 +121,8 @@ def heat_of(oven: Oven) -> OvenHeat:
     watts = oven.heater_w
     if watts is None and oven.heat_up_min is not None:
         watts = power_of(oven.kind, oven.volume_l, oven.heat_up_min)
-    return OvenHeat(
-        oven.kind, watts or _USUAL_W[oven.kind] * (oven.volume_l / 55) ** (2 / 3), oven.volume_l, oven.offset_k
-    )
+    usual = _USUAL_W[oven.kind] * (oven.volume_l / 55) ** (2 / 3)
+    return OvenHeat(oven.kind, watts or usual, oven.volume_l, oven.offset_k, pace=oven.pace)
 
 
 @lru_cache(maxsize=64)

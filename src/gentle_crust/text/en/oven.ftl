@@ -108,6 +108,29 @@ misfit-not-in-a-tin = A { $shape } is not baked in a tin.
     .remedy = Choose another vessel, or another shape or weight.
 
 learnt-heat-up = Empty to { WARMTH(225) } in { $minutes } min: as a heater of { $watts } W.
+oven-nothing-measured = Nothing was measured of the loaf.
+    .remedy = Give its core, its colour or its weight.
+oven-fired-not-learnt = A fired oven is another one at each firing: it is measured, not learnt.
+    .remedy = Measure floor and dome as it is loaded.
+oven-bake-not-timed = It is not known how long that loaf was in the oven.
+    .remedy = Say when it went in and when it came out.
+oven-lesson-gone = That bake has taught nothing that could be put aside.
+    .remedy = Open the list again.
+oven-learnt-nothing = No bake has taught it anything yet: it is taken as it is described.
+oven-learnt-true = { $bakes ->
+        [one] One bake says
+       *[other] { $bakes } bakes say
+    } that it keeps to its dial, within { DIFFERENCE($low) } and { DIFFERENCE($high) }.
+oven-learnt-hotter = { $bakes ->
+        [one] One bake says
+       *[other] { $bakes } bakes say
+    } that it runs { DIFFERENCE($k) } hotter than it is described, between { DIFFERENCE($low) } and { DIFFERENCE($high) }.
+oven-learnt-cooler = { $bakes ->
+        [one] One bake says
+       *[other] { $bakes } bakes say
+    } that it runs { DIFFERENCE($k) } cooler than it is described, between { DIFFERENCE($low) } and { DIFFERENCE($high) }.
+oven-learnt-quicker = Loaves take up its heat { $percent } % faster than is usual.
+oven-learnt-slower = Loaves take up its heat { $percent } % more slowly than is usual.
 learnt-dial-true = It keeps to its dial.
 
 dial-off = oven off

@@ -18,6 +18,7 @@ import { planWith } from '../plan/draft'
 import BakeSteps from './BakeSteps.vue'
 import BesideBakes from './BesideBakes.vue'
 import MyBakes from './MyBakes.vue'
+import OvenLearnt from './OvenLearnt.vue'
 import SchoolList from './SchoolList.vue'
 import SignsSheet from './SignsSheet.vue'
 import StageRows from './StageRows.vue'
@@ -193,7 +194,16 @@ async function keepSo() {
           <SchoolList class="no-print" :schools="schools" />
         </InTurn>
         <InTurn>
-          <SignsSheet class="no-print" :bake="oven.body.value" :chips="baked.chips" />
+          <SignsSheet
+            class="no-print"
+            :bake="oven.body.value"
+            :chips="baked.chips"
+            :length="baked.curve.at(-1)!.min"
+            @taught="oven.again"
+          />
+        </InTurn>
+        <InTurn>
+          <OvenLearnt @changed="oven.again" />
         </InTurn>
       </template>
       <p v-else-if="refused" role="alert" class="inverted error">{{ say(refused) }}</p>

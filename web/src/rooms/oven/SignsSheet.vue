@@ -1,16 +1,25 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { useQueryClient } from '@tanstack/vue-query'
+import { computed, ref, watch } from 'vue'
 import MaybeMassField from '../../forms/MaybeMassField.vue'
 import { api, ask, type Schemas } from '../../api/client'
 import { crustColour } from '../../charts/temperature'
 import MaybeField from '../../forms/MaybeField.vue'
+import { useActing } from '../../shell/acting'
+import { newKey } from '../../shell/keys'
 import { useNewest } from '../../shell/newest'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
 
 type Body = Omit<Schemas['OvenLoafSignsBody'], 'bake'>
 /** A loaf looked at: core, colour by chips, base, weight; and what to do with it. */
-const props = defineProps<{ bake: Schemas['OvenBakeBody']; chips: Schemas['ChipAnswer'][] }>()
+const props = defineProps<{
+  bake: Schemas['OvenBakeBody']
+  chips: Schemas['ChipAnswer'][]
+  /** How long the bake is drawn, min. */
+  length: number
+}>()
+const emit = defineEmits<{ taught: [] }>()
 const t = words.oven
 const { fromDegrees, fahrenheit, warmth, say } = useUnits()
 const core = ref<number | null>(null)
@@ -29,6 +38,28 @@ const { answer: found, refused: problem } = useNewest(
   },
   (body) => ask(api.POST('/api/oven/signs', { body })),
 )
+const minutes = ref<number | null>(null)
+const taught = ref(false)
+const client = useQueryClient()
+const { problem: wrong, busy, act } = useActing()
+const asked = computed(() => JSON.stringify([props.bake, core.value, out.value, colour.value, minutes.value]))
+watch(asked, () => (taught.value = false))
+const measured = computed(() => [core.value, out.value, colour.value].some((value) => value != null))
+const teach = () =>
+  act(async () => {
+    const body = {
+      bake: props.bake,
+      core_c: core.value == null ? null : fromDegrees(core.value),
+      colour: colour.value,
+      out_g: out.value,
+      baked_min: minutes.value,
+    }
+    const learnt = await ask(api.PUT('/api/oven/learnt/{key}', { params: { path: { key: newKey() } }, body }))
+    client.setQueryData(['oven', 'learnt'], learnt)
+    taught.value = true
+    emit('taught')
+    await client.invalidateQueries({ queryKey: ['plans'] })
+  })
 const refused = computed(() => problem.value?.message ?? '')
 </script>
 
@@ -79,6 +110,18 @@ const refused = computed(() => problem.value?.message ?? '')
         {{ t.wanted({ core: warmth(found.done.core_c), loss: Math.round(found.done.loss * 100) }) }}
         <template v-if="found.loss != null">{{ t.lost({ loss: (found.loss * 100).toFixed(1) }) }}</template>
       </p>
+      <div v-if="measured" class="teach no-print">
+        <MaybeField
+          v-model="minutes"
+          :label="t.bakedMin"
+          unit="min"
+          :usual="Math.round(length)"
+          :digits="0"
+        />
+        <ElButton class="plain" :loading="busy" :disabled="taught" @click="teach">{{ t.teach }}</ElButton>
+      </div>
+      <p v-if="taught" class="small" role="status">{{ t.taughtSo }}</p>
+      <p v-if="wrong" class="inverted error" role="alert">{{ wrong }}</p>
     </div>
   </section>
 </template>
@@ -121,6 +164,13 @@ const refused = computed(() => problem.value?.message ?? '')
   border-color: var(--ink);
   background: var(--paper);
   font-weight: 650;
+}
+.teach {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 16px;
+  align-items: end;
+  margin: 8px 0;
 }
 .verdict {
   margin-top: 12px;

@@ -83,6 +83,8 @@ export function useOven(loaf: Ref<Loaf>) {
     stages.value = own.stages.map((stage) => ({ ...stage }))
     preheat.value = own.preheat_min
   }
+  /** The oven is known otherwise than before: everything that was reckoned with it is asked anew. */
+  const again = () => Promise.all([baking.again(), ranking.again(), schooling.again()])
   function alter(next: Stage[]) {
     stages.value = next
   }
@@ -114,6 +116,7 @@ export function useOven(loaf: Ref<Loaf>) {
     hot,
     take,
     usual,
+    again,
     alter,
     pour,
     heat,
