@@ -237,3 +237,16 @@ def test_a_weight_that_no_loaf_has_teaches_nothing_and_says_why(own):
     page.locator(".signs").get_by_label("A loaf weighs").fill("9000")
     expect(page.locator(".signs").get_by_role("alert")).to_be_visible()
     expect(page.get_by_role("button", name="Teach the oven by it")).to_have_count(0)
+
+
+def test_the_load_is_drawn_from_above_with_what_lies_between_and_how_many_would_fit(own):
+    page = own.open("/oven")
+    load = page.locator("figure.load")
+    expect(load).to_contain_text("at once")
+    expect(load.get_by_role("img")).to_have_attribute("aria-label", re.compile("seen from above, the door in front"))
+    before = load.locator(".piece").count()
+    pieces = page.get_by_label("Pieces")
+    pieces.fill("6")
+    pieces.press("Tab")
+    expect(load).to_contain_text(re.compile(r"\d loads"))
+    assert load.locator(".piece").count() >= before

@@ -152,6 +152,7 @@ def _shown(found: Shown) -> OvenBakeAnswer:
         ),
         hazards=list(found.hazards),
         loads=list(found.loads),
+        load=found.load,
         touches=list(found.touches),
         dials=list(found.dials),
         cool_min=found.cool_min,

@@ -18,6 +18,7 @@ from gentle_crust.core.oven.lesson import SignTold
 from gentle_crust.core.oven.loads import Load
 from gentle_crust.core.oven.ranking import Point, Serves, Wish
 from gentle_crust.core.oven.schools import School
+from gentle_crust.core.oven.shelf import LoadPlan
 from gentle_crust.core.oven.staged import Done
 from gentle_crust.core.oven.steps import Touch
 
@@ -249,6 +250,7 @@ class OvenBakeAnswer(Shown):
     end: OvenEndAnswer
     hazards: list[Hazard]
     loads: list[Load]
+    load: LoadPlan
     touches: list[Touch]
     dials: list[Message]
     cool_min: int

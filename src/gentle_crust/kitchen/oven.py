@@ -26,6 +26,7 @@ from gentle_crust.core.oven.loaf import Loaf, loaf_of
 from gentle_crust.core.oven.profile import RYE_COOL_MIN
 from gentle_crust.core.oven.ranking import CRUST_OF, Way, rank
 from gentle_crust.core.oven.schools import School, schools
+from gentle_crust.core.oven.shelf import LoadPlan, load_plan
 from gentle_crust.core.oven.staged import Done, Draft, Want, done_of, draft
 from gentle_crust.core.oven.steps import Touch, touches
 from gentle_crust.core.oven.turning import in_use
@@ -57,6 +58,7 @@ class Shown:
     shade: Message
     hazards: tuple[Hazard, ...]
     loads: tuple[Load, ...]
+    load: LoadPlan
     touches: tuple[Touch, ...]
     dials: tuple[Message, ...]
     cool_min: int
@@ -155,6 +157,9 @@ class OvenBook:
                 kit.fridge_c,
                 found.levain,
                 asked.loaf.cold,
+            ),
+            load=load_plan(
+                vessel, kit.oven, found.loaf, found.pieces, tuple(stage.minutes for stage in question.stages)
             ),
             touches=touches(question, done, vessel, kit.oven, kit.tools, found.rye),
             dials=tuple(other_words(stage) for stage in question.stages),

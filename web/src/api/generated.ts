@@ -5900,6 +5900,37 @@ export interface components {
             waits: string;
         };
         /**
+         * LoadPlan
+         * @description A load seen from above. ``shelves``: the pieces on each, the upper first, all of one size in cm.
+         *
+         *     ``gap_cm``: what is left between pieces, ``wants_cm`` what such loaves want. ``most``: how many go in at once with
+         *     the baker's own vessels. ``swap_min``: when shelves change places, or a loaf is turned; None if nothing is.
+         */
+        LoadPlan: {
+            /** At Once */
+            at_once: number;
+            /** Deep Cm */
+            deep_cm: number;
+            /** Gap Cm */
+            gap_cm: number;
+            /** Loads */
+            loads: number;
+            /** Most */
+            most: number;
+            /** Round */
+            round: boolean;
+            /** Said */
+            said: string;
+            /** Shelves */
+            shelves: components["schemas"]["OnShelf"][][];
+            /** Swap Min */
+            swap_min: number | null;
+            /** Wants Cm */
+            wants_cm: number;
+            /** Wide Cm */
+            wide_cm: number;
+        };
+        /**
          * LoafLine
          * @description A loaf as a list draws it: what was said of it on its day.
          */
@@ -6504,6 +6535,20 @@ export interface components {
             offers: components["schemas"]["Offer"][];
         };
         /**
+         * OnShelf
+         * @description Where one piece stands, cm from the left and from the back to its middle, and its size in both directions.
+         */
+        OnShelf: {
+            /** Across Cm */
+            across_cm: number;
+            /** Along Cm */
+            along_cm: number;
+            /** X Cm */
+            x_cm: number;
+            /** Y Cm */
+            y_cm: number;
+        };
+        /**
          * OtherTakes
          * @description What another plan or dough takes of the kitchen while this one goes on: hands, the oven, or the fridge.
          */
@@ -6646,6 +6691,7 @@ export interface components {
             lag: components["schemas"]["Lag"];
             /** Lidded */
             lidded: boolean;
+            load: components["schemas"]["LoadPlan"];
             /** Loads */
             loads: components["schemas"]["Load"][];
             /** May Be Heated */

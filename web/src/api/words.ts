@@ -1089,6 +1089,11 @@ export interface Words {
     load: (data: { from: Value; number: Value; pieces: Value; to: Value }) => string
     disagree: string
     asDrawn: string
+    upperShelf: string
+    lowerShelf: string
+    shelfOf: (data: { number: Value }) => string
+    inMinutes: (data: { min: Value }) => string
+    loadDrawn: (data: { said: Value }) => string
     teach: string
     taughtSo: string
     bakedMin: string

@@ -1,6 +1,6 @@
 """How many pieces an oven takes at once: by the room on its shelves, the gaps that loaves want, and what holds them."""
 
-from math import floor
+from math import floor, sqrt
 
 from gentle_crust.core.oven.kit import OvenKind, row_of, vessel_heat
 from gentle_crust.core.oven.loaf import Loaf, rings
@@ -13,6 +13,10 @@ FLOOR_CM2, LEAST_FIRED_L = 5000.0, 130.0
 """A fired oven is low and wide: 80 cm across under a dome of 130 litres, the smallest that is built (practice)."""
 POT_CM2, TIN_CM2 = 700.0, 350.0
 """Room that one lidded vessel and the smallest tin take on a shelf, with the gap about them (practice)."""
+WIDE_TO_DEEP = 4 / 3
+"""A shelf is so much wider than deep (practice)."""
+TIN_LONG, OF_ITS_ROOM = 2.2, 0.85
+"""A tin is so much longer than wide; it and a pot are so long beside the room they are given (practice)."""
 FILLED = 0.85
 """Of a lidded vessel, what a loaf may fill when it has sprung (practice)."""
 LARGEST_TIN_G = 2500.0
@@ -30,6 +34,33 @@ def shelves(litres: float, kind: OvenKind = "electric") -> int:
     return 1 if kind == "wood" else next(count for most, count in SHELVES if litres <= most)
 
 
+def sides_cm(room_cm2: float) -> tuple[float, float]:
+    """A shelf's or a floor's width and depth, cm."""
+    return sqrt(room_cm2 * WIDE_TO_DEEP), sqrt(room_cm2 / WIDE_TO_DEEP)
+
+
+def in_rows(room_cm2: float, across_cm: float, along_cm: float) -> int:
+    """Pieces that stand side by side in rows at all, at least one; what is longer than the room is shaped to fit."""
+    wide, deep = sides_cm(room_cm2)
+    across, along = min(across_cm, wide), min(along_cm, wide)
+    return max(floor(wide / x) * floor(deep / y) for x, y in ((across, along), (along, across))) or 1
+
+
+def footprint_cm(vessel: str) -> tuple[float, float]:
+    """A lidded vessel's, or the smallest tin's, width and length, cm."""
+    if vessel == "tin":
+        across = sqrt(TIN_CM2 / TIN_LONG)
+        return OF_ITS_ROOM * across, OF_ITS_ROOM * across * TIN_LONG
+    side = OF_ITS_ROOM * sqrt(POT_CM2)
+    return side, side
+
+
+def on_one_shelf(room_cm2: float, vessel: str) -> int:
+    """Lidded vessels, or the smallest tins, that stand on a shelf, at least one."""
+    by_area = floor(room_cm2 / (TIN_CM2 if vessel == "tin" else POT_CM2))
+    return max(min(by_area, in_rows(room_cm2, *footprint_cm(vessel))), 1)
+
+
 def at_once(loaf: Loaf, vessel: str, litres: float, kind: OvenKind = "electric", inside_l: float | None = None) -> int:
     """Pieces that go in together, as many vessels as that takes; 0 if not even one has room."""
     heat, row = vessel_heat(vessel), row_of("vessels", "vessel.kind", vessel)
@@ -40,7 +71,7 @@ def at_once(loaf: Loaf, vessel: str, litres: float, kind: OvenKind = "electric",
         holds_ml = 1000 * FILLED * (inside_l or heat.inside_l)
         if loaf.dough_g * float(form["ml_per_g"]) > holds_ml:
             return 0
-        return max(floor(room / POT_CM2), 1) * max(levels // 2, 1)
+        return on_one_shelf(room, "lidded") * max(levels // 2, 1)
     if vessel == "tin":
         grown = max(loaf.dough_g / 1000, 0.4) ** (2 / 3)
         return 0 if loaf.dough_g > LARGEST_TIN_G else max(floor(room / (TIN_CM2 * grown)), 1) * levels
@@ -49,7 +80,9 @@ def at_once(loaf: Loaf, vessel: str, litres: float, kind: OvenKind = "electric",
     gap = float(form["gap_cm"]) / 100
     each = (body.width_across_m + gap) * (body.length_m + gap) * 1e4
     levels = 1 if row["proof_group"] == "stone" and kind not in ("rack", "built_in_steam") else levels
-    return max(floor(float(row["shelf_share"]) * room / each), 1) * levels
+    usable = float(row["shelf_share"]) * room
+    rows = in_rows(usable, 100 * body.width_across_m, 100 * body.length_m)
+    return max(min(floor(usable / each), rows), 1) * levels
 
 
 def in_loads(pieces: int, most: int) -> tuple[int, ...]:

@@ -4,7 +4,7 @@ from dataclasses import dataclass
 from typing import Literal
 
 from gentle_crust.core.messages import NOTHING, Message, message, named
-from gentle_crust.core.oven.at_once import POT_CM2, TIN_CM2, shelf_cm2
+from gentle_crust.core.oven.at_once import in_rows, on_one_shelf, shelf_cm2
 from gentle_crust.core.oven.kit import OvenKind, row_of
 from gentle_crust.core.oven.loaf import Loaf, rings
 
@@ -102,11 +102,13 @@ def per_load(vessel: Vessel, oven: Oven, loaf: Loaf, pieces: int) -> int:
         room = (body.width_across_m + gap) * (body.length_m + gap) * 1e4
         on_the_floor = oven.kind == "wood" and vessel.kind == "oven_floor"
         shelf = max(oven.shelf_cm2, shelf_cm2(oven.volume_l, "wood")) if on_the_floor else oven.shelf_cm2
-        by_room = max(int(float(row["shelf_share"]) * shelf / room), 1)
+        usable = float(row["shelf_share"]) * shelf
+        rows = in_rows(usable, 100 * body.width_across_m, 100 * body.length_m)
+        by_room = max(min(int(usable / room), rows), 1)
         units = 1 if row["proof_group"] == "stone" else min(vessel.count, max(oven.shelves - 1, 1))
         return max(min(pieces, by_room * units), 1)
     if row["kind"] == "tin":
-        by_room = max(int(oven.shelf_cm2 / TIN_CM2), 1) * max(oven.shelves - 1, 1)
+        by_room = on_one_shelf(oven.shelf_cm2, "tin") * max(oven.shelves - 1, 1)
     else:
-        by_room = max(int(oven.shelf_cm2 / POT_CM2), 1)
+        by_room = on_one_shelf(oven.shelf_cm2, "lidded")
     return max(min(pieces, vessel.count, by_room), 1)

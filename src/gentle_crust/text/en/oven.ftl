@@ -131,6 +131,19 @@ oven-learnt-cooler = { $bakes ->
     } that it runs { DIFFERENCE($k) } cooler than it is described, between { DIFFERENCE($low) } and { DIFFERENCE($high) }.
 oven-learnt-quicker = Loaves take up its heat { $percent } % faster than is usual.
 oven-learnt-slower = Loaves take up its heat { $percent } % more slowly than is usual.
+load-stands = { $count } at once{ $shelves ->
+        [one] {""}
+       *[other] , on { $shelves } shelves
+    }{ $room ->
+        [0] .
+       *[other] ; { $most } would fit.
+    }
+load-too-long = They come out { $cm } cm long: there are { $room } cm. Shape them shorter.
+load-apart = About { $cm } cm lie between them.
+load-close = Only about { $cm } cm lie between them; they want { $wants }.
+load-of-loads = { $loads } loads.
+load-swapped = Change them over after { $minute } min.
+load-turned = Turn them after { $minute } min: the side by the embers is hotter.
 learnt-dial-true = It keeps to its dial.
 
 dial-off = oven off

@@ -4,6 +4,7 @@ import { useRouter } from 'vue-router'
 import { api, ask, type Asked } from '../../api/client'
 import { limits } from '../../api/limits'
 import BakeLandscape from '../../charts/BakeLandscape.vue'
+import LoadDrawing from '../../charts/LoadDrawing.vue'
 import MassField from '../../forms/MassField.vue'
 import AmountField from '../../forms/AmountField.vue'
 import ChoiceRow from '../../forms/ChoiceRow.vue'
@@ -187,6 +188,9 @@ async function keepSo() {
             })
           }}
         </p>
+        <InTurn>
+          <LoadDrawing :load="baked.load" />
+        </InTurn>
         <InTurn v-if="besideWays.length">
           <BesideBakes :loaf="loaf" :first="baked" :ways="besideWays" />
         </InTurn>
