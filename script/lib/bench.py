@@ -30,8 +30,11 @@ from gentle_crust.core.culture.life import _lived
 from gentle_crust.core.fermentation.dough import Dough, FlourPart, makeup
 from gentle_crust.core.fermentation.forecast import Stretch, forecast
 from gentle_crust.core.oven.bake import Bake, bake
+from gentle_crust.core.oven.equipment import Oven, Vessel
 from gentle_crust.core.oven.kit import InVessel, OvenHeat, OvenStage, Preheat
 from gentle_crust.core.oven.loaf import Loaf
+from gentle_crust.core.oven.ranking import Way, rank
+from gentle_crust.core.tables import rows as table_rows
 from gentle_crust.kitchen.cultures import CultureBook
 from gentle_crust.kitchen.work import Work
 from gentle_crust.store.database import open_store
@@ -233,6 +236,20 @@ def ranking(address: str) -> tuple[float, float]:
     """Every vessel and way to steam of the demo's kitchen for one loaf, over HTTP."""
     asked = [{"formula_id": "tidewater-country", "piece_g": 700 + 7 * turn} for turn in range(16)]
     return timed(15, lambda turn: _post(address, asked[turn], "/api/oven/rank"))
+
+
+def sixty_ways() -> tuple[float, float]:
+    """Sixty ways to bake one loaf ranked, as if a kitchen had every vessel there is, and a few of them twice."""
+    kinds = [row["kind"] for row in table_rows("vessels")]
+    kit = [Vessel(f"{kind}-{turn}", kind, kind, 2) for turn in range(2) for kind in kinds]
+    means = tuple(row["kind"] for row in table_rows("steam"))
+    some = next(kit[:count] for count in range(len(kit)) if len(ranked(kit[:count], means, 850.0)) >= 60)
+    return timed(12, lambda turn: ranked(some, means, 800.0 + 5 * turn))
+
+
+def ranked(kit: list[Vessel], means: tuple[str, ...], grams: float) -> tuple[Way, ...]:
+    """Ways to bake a round loaf of so many grams."""
+    return rank(Loaf(grams), 2, kit, Oven(), means)
 
 
 def dragged(address: str) -> tuple[float, float]:
@@ -472,6 +489,7 @@ def main() -> None:
         rows.append(("every way to bake a loaf ranked, over HTTP", *ranking(address), "1000 ms"))
         rows.append(("key on a stage to its bake redrawn", *dragged(address), "150 ms"))
         page_kb, data_kb = cold_plan(address)
+    rows.append(("sixty ways to bake a loaf ranked", *sixty_ways(), "250 ms"))
     rows.append(("a bake of an hour simulated", *a_bake(), "50 ms"))
     rows.append(("culture of 1,000 feeds opened", *thousand_feeds(), "150 ms"))
     rows.append(("press on the Bench, server, three doughs, 10,000 figures", *presses(), "60 ms"))

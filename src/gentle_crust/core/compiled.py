@@ -7,6 +7,8 @@ from typing import Any, TypeVar, cast
 
 F = TypeVar("F", bound=Callable[..., Any])
 _LOCK = threading.Lock()
+_LOOSE = {"contract", "reassoc", "arcp", "nsz", "afn"}
+"""Sums may be put in another order and divisions be made products; what is no number stays so."""
 _KNOWN: "list[_Compiled]" = []
 
 
@@ -42,7 +44,11 @@ def _compile() -> None:
     from numba import njit
 
     with _LOCK:
-        made = {each: njit(cache=True, nogil=each.nogil)(each.function) for each in _KNOWN if each.done is None}
+        made = {
+            each: njit(cache=True, nogil=each.nogil, fastmath=_LOOSE, error_model="numpy")(each.function)
+            for each in _KNOWN
+            if each.done is None
+        }
         for name, module in list(sys.modules.items()):
             if name.startswith("gentle_crust.core."):
                 _put_in_place(vars(module), made)

@@ -32,7 +32,7 @@ from gentle_crust.core.oven.kit import (
     vessel_heat,
 )
 from gentle_crust.core.oven.loaf import Loaf, checked, rings, shape, start_moisture
-from gentle_crust.core.oven.march import LINES, TOTALS, Course, Pot, march
+from gentle_crust.core.oven.march import BEGUN, LINES, TOTALS, Course, Pot, march
 from gentle_crust.core.oven.vapour import pressure_kpa
 
 Array = NDArray[np.float64]
@@ -134,8 +134,38 @@ class Baked:
         return float(getattr(self, line)[-1])
 
 
+@dataclass(frozen=True)
+class Begun:
+    """A bake as its last stage begins: the question, and how everything stood then."""
+
+    question: Bake
+    stands: Array
+    rings: Array
+    rows: Array
+
+    def leads_to(self, question: Bake) -> bool:
+        """Whether another bake is the same until its last stage begins."""
+        one, other = self.question, question
+        same = replace(one, stages=()) == replace(other, stages=()) and one.stages[:-1] == other.stages[:-1]
+        return same and len(one.stages) > 1 and one.oven.kind != "wood" and one.vent_min == other.vent_min
+
+
 def bake(question: Bake) -> Baked:
     """Simulate one bake (a few milliseconds). CraftError for what cannot be."""
+    return begin(question)[0]
+
+
+def begin(question: Bake) -> tuple[Baked, Begun]:
+    """The same, and how it stood as its last stage began. CraftError for what cannot be."""
+    return _march(question, None)
+
+
+def go_on(question: Bake, begun: Begun) -> Baked:
+    """Simulate a bake that another leads to from where they part. CraftError for what cannot be."""
+    return _march(question, begun)[0]
+
+
+def _march(question: Bake, begun: Begun | None) -> tuple[Baked, Begun]:
     asked = _checked(_as_fired(question))
     body = rings(asked.loaf.shape, asked.loaf.dough_g)
     pot = _pot(
@@ -147,11 +177,18 @@ def bake(question: Bake) -> Baked:
     )
     keep = np.zeros((int(asked.preheat.minutes + asked.minutes * 12 + 80 * len(asked.stages)) + 400, len(LINES)))
     totals = np.zeros(len(TOTALS))
-    rows = march(_piece(asked.loaf), pot, _oven(asked.oven), _course(asked), numbers(), keep, totals)
+    piece = _piece(asked.loaf)
+    if begun is None:
+        stands, inside = np.zeros(BEGUN), np.zeros((3, len(piece.dry_kg)))
+    else:
+        stands, inside = begun.stands.copy(), begun.rings.copy()
+        keep[: len(begun.rows)] = begun.rows
+    course = _course(asked)
+    rows = march(piece, pot, _oven(asked.oven), course, numbers(), keep, totals, stands, inside, begun is not None)
     lines = keep[:rows].T
     found: dict[str, Any] = dict(zip(LINES, lines, strict=True)) | dict(zip(TOTALS, totals.tolist(), strict=True))
     found["skin_set_min"] = found["skin_set_min"] if found["skin_set_min"] >= 0 else None
-    return Baked(**found)
+    return Baked(**found), Begun(question, stands, inside, keep[: int(stands[-1])])
 
 
 def _as_fired(asked: Bake) -> Bake:

@@ -28,13 +28,15 @@ _HEAT = ("minutes", "setpoint", "chamber", "wall", "vessel", "lid", "crust", "co
 LINES = (*_HEAT, "vapour", "loss", "colour", "base_colour", "crust_mm", "spring")
 """What is kept at each step, in this order."""
 TOTALS = ("skin_set_min", "moist_over_boiling_k", "energy_gap_j", "water_gap_kg", "heater_j", "lost_j")
-_FINE_S, _COARSE_S = 2.0, 5.0
+_FINE_S, _COARSE_S = 2.0, 8.0
 _FINE_MIN, _FINE_AGAIN_MIN = 8.0, 2.5
 _PREHEAT_S = 60.0
 _UNSOAKED, _SOAK_MIN = 0.25, 30.0
 """How far bricks lag behind their face as the fire is raked out, share, and how fast that evens out (estimated)."""
 _SKIN_M = 0.1e-3
 """What gives way as a loaf springs, or has set."""
+BEGUN = 28
+"""So many numbers say how a bake stands beside its loaf's rings."""
 _GAS, _BROWN_AT_K = 8.314, 453.0
 
 
@@ -112,8 +114,23 @@ def _browning(t: float, moisture: float, numbers: Numbers) -> float:
 
 
 @compiled(nogil=True)
-def march(piece: Piece, pot: Pot, oven: Oven, course: Course, numbers: Numbers, keep: Array, totals: Array) -> int:
-    """Bake; fills a row of ``keep`` (LINES) for each step and ``totals`` (TOTALS). Returns the number of rows."""
+def march(
+    piece: Piece,
+    pot: Pot,
+    oven: Oven,
+    course: Course,
+    numbers: Numbers,
+    keep: Array,
+    totals: Array,
+    begun: Array,
+    rings: Array,
+    go_on: bool,
+) -> int:
+    """Bake; fills a row of ``keep`` (LINES) for each step and ``totals`` (TOTALS). Returns the number of rows.
+
+    How everything stands as the last stage begins is left in ``begun`` (BEGUN) and ``rings`` (3 x rings); with
+    ``go_on`` the bake goes on from what is left there, and from the rows that ``keep`` has.
+    """
     chamber, still, moving, under = numbers.chamber, numbers.skin.still, numbers.skin.fan, numbers.skin.covered
     count, kpa, room = len(piece.dry_kg), course.kpa, course.room_c
     t, w = np.full(count, course.start_c), np.full(count, piece.moisture_0)
@@ -140,8 +157,71 @@ def march(piece: Piece, pot: Pot, oven: Oven, course: Course, numbers: Numbers, 
     point = boiling_of(0.0, np.log10(kpa))
     rows, stage, since_door = 0, 0, 0.0
     minute, end = -course.preheat_min, course.ends[-1]
-    loaded = False
+    loaded, saved = False, go_on or len(course.ends) < 2
+    if go_on:
+        air = begun[0]
+        wall = begun[1]
+        base = begun[2]
+        lid = begun[3]
+        under_c = begun[4]
+        store = begun[5]
+        vapour = begun[6]
+        under_lid = begun[7]
+        film = begun[8]
+        to_air = begun[9]
+        to_seen = begun[10]
+        to_base = begun[11]
+        boiled = begun[12]
+        stones = begun[13]
+        brown = begun[14]
+        base_brown = begun[15]
+        growth = begun[16]
+        set_min = begun[17]
+        moist_over = begun[18]
+        heater_j = begun[19]
+        lost_j = begun[20]
+        taken_in = begun[21]
+        taken_out = begun[22]
+        gone_kg = begun[23]
+        glow_w = begun[24]
+        since_door = begun[25]
+        minute = begun[26]
+        rows, stage, loaded = int(begun[27]), len(course.ends) - 2, True
+        for i in range(count):
+            t[i], w[i], best[i] = rings[0, i], rings[1, i], rings[2, i]
     while True:
+        if not saved and loaded and minute >= course.ends[-2] - 1e-9:
+            saved = True
+            begun[0] = air
+            begun[1] = wall
+            begun[2] = base
+            begun[3] = lid
+            begun[4] = under_c
+            begun[5] = store
+            begun[6] = vapour
+            begun[7] = under_lid
+            begun[8] = film
+            begun[9] = to_air
+            begun[10] = to_seen
+            begun[11] = to_base
+            begun[12] = boiled
+            begun[13] = stones
+            begun[14] = brown
+            begun[15] = base_brown
+            begun[16] = growth
+            begun[17] = set_min
+            begun[18] = moist_over
+            begun[19] = heater_j
+            begun[20] = lost_j
+            begun[21] = taken_in
+            begun[22] = taken_out
+            begun[23] = gone_kg
+            begun[24] = glow_w
+            begun[25] = since_door
+            begun[26] = minute
+            begun[27] = rows
+            for i in range(count):
+                rings[0, i], rings[1, i], rings[2, i] = t[i], w[i], best[i]
         if not loaded and minute >= -1e-9:
             loaded, minute, since_door = True, 0.0, 0.0
             base = base if pot.base_hot else max(pot.base_c, room)

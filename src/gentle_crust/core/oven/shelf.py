@@ -151,7 +151,8 @@ def _said(
         parts.append(message("load-too-long", cm=round(too_long[0]), room=round(too_long[1])))
     if flat and at_once > 1:
         close = gap < wants - NEAR_CM
-        parts.append(message("load-close" if close else "load-apart", cm=round(gap), wants=round(wants)))
+        apart = message("load-apart", cm=round(gap))
+        parts.append(message("load-close", cm=round(gap), wants=round(wants)) if close else apart)
     if loads > 1:
         parts.append(message("load-of-loads", loads=loads))
     if swap is not None:

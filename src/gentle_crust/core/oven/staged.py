@@ -7,7 +7,7 @@ from typing import Literal
 
 import numpy as np
 
-from gentle_crust.core.oven.bake import VERY_DARK, Bake, Baked, bake
+from gentle_crust.core.oven.bake import VERY_DARK, Bake, Baked, bake, begin, go_on
 from gentle_crust.core.oven.equipment import FAN_LOWER_C, Oven, Vessel, per_load, shape_row, vessel_row
 from gentle_crust.core.oven.kit import Fired, InVessel, OvenHeat, OvenStage, Preheat, Preheated, Steam
 from gentle_crust.core.oven.loaf import Loaf
@@ -224,12 +224,16 @@ def draft(loaf: Loaf, pieces: int, vessel: Vessel, oven: Oven, want: Want, altit
     loss = float(form["loss_done"])
     if not covered:
         second = first
+    begun = None
     for _ in range(4):
         stages = [OvenStage(covered, first, True, fan)] if covered else []
         for longest in (_USUAL_OPEN_MIN, _LONGEST_OPEN_MIN):
             drawn = (*stages, OvenStage(longest, second, False, fan))
             asked = Bake(loaf, inside, heat, Preheat(first, soak, fan), drawn, tuple(map(Steam, steam)), altitude_m)
-            went = bake(asked)
+            if begun is not None and begun.leads_to(asked):
+                went = go_on(asked, begun)
+            else:
+                went, begun = begin(asked)
             done = done_of(went, core, colour, loss)
             if done.minute is not None and done.minute * _RYE_LONGER < covered + longest:
                 break

@@ -138,7 +138,7 @@ load-stands = { $count } at once{ $shelves ->
         [0] .
        *[other] ; { $most } would fit.
     }
-load-too-long = They come out { $cm } cm long: there are { $room } cm. Shape them shorter.
+load-too-long = They come out { $cm } cm long, and there are { $room }: shape them shorter or smaller.
 load-apart = About { $cm } cm lie between them.
 load-close = Only about { $cm } cm lie between them; they want { $wants }.
 load-of-loads = { $loads } loads.
