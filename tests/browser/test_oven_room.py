@@ -250,3 +250,49 @@ def test_the_load_is_drawn_from_above_with_what_lies_between_and_how_many_would_
     pieces.press("Tab")
     expect(load).to_contain_text(re.compile(r"\d loads"))
     assert load.locator(".piece").count() >= before
+
+
+def test_paper_that_bears_more_is_told_for_this_bake_and_the_caution_goes(own):
+    page = own.open("/oven")
+    caution = page.get_by_text(re.compile("No paper in this bake"))
+    expect(caution).to_be_visible()
+    page.get_by_label("Mine bears, in this bake").fill("280")
+    expect(caution).to_have_count(0)
+    expect(page.get_by_text("The paper of this bake bears 280")).to_be_visible()
+    page.get_by_role("button", name="Take the usual one").click()
+    expect(caution).to_be_visible()
+
+
+def test_a_grilled_stage_is_darker_and_its_caution_stands_at_it(own):
+    page = own.open("/oven")
+    page.get_by_role("button", name="One stage more").click()
+    facts = page.locator(".facts")
+    before = facts.inner_text()
+    page.get_by_role("checkbox", name="Grill").last.check(force=True)
+    expect(page.get_by_text("Grill on")).to_be_visible()
+    expect(page.get_by_text("stay beside it")).to_be_visible()
+    expect(facts).not_to_have_text(before)
+
+
+@pytest.mark.parametrize("size", [DESK, PHONE])
+def test_an_afternoon_with_a_wood_fire(own, size):
+    """Its owner measures floor and dome once, and sees which bread has its turn when; a fired oven has no dial."""
+    body = own.day.client.get("/api/kitchen").json["settings"]
+    floor = {"id": "floor", "kind": "oven_floor", "name": "Oven floor", "count": 1}
+    oven = {**body["oven"], "kind": "wood", "volume_l": 150, "top_c": 450}
+    own.day.client.put("/api/kitchen", json={**body, "oven": oven, "vessels": [*body["vessels"], floor]})
+    page = own.open("/oven", size)
+    expect(page.get_by_text("The oven as it stands")).to_be_visible()
+    expect(page.locator(".falling")).to_have_count(0)
+    expect(page.get_by_role("checkbox", name="Fan")).to_have_count(0)
+    expect(page.locator(".handle.heat")).to_have_count(0)
+    before = page.locator(".facts").inner_text()
+    page.get_by_label("Floor", exact=True).fill("320")
+    page.get_by_label("Dome").fill("350")
+    falling = page.locator(".falling")
+    expect(falling.get_by_role("listitem")).to_have_count(8)
+    expect(falling.get_by_role("img")).to_have_attribute("aria-label", re.compile("The floor over the next hours"))
+    expect(falling).to_contain_text("Flour is brown")
+    expect(page.locator(".facts")).not_to_have_text(before)
+    sound(page)
+    assert page.evaluate("document.documentElement.scrollWidth") <= size["width"]

@@ -10,7 +10,9 @@ from alembic import command
 
 from gentle_crust import demo
 from gentle_crust.api.app import create_app
-from gentle_crust.contract.documents import CULTURE, DOCUMENTS, FORMULA, PANTRY, PLAN, VERSION
+from gentle_crust.contract.asked import Asked
+from gentle_crust.contract.documents import ASKED, CULTURE, DOCUMENTS, FORMULA, KITCHEN, PANTRY, PLAN, VERSION
+from gentle_crust.contract.kitchen import Settings
 from gentle_crust.core.culture.schedule import FeedTime, Schedule
 from gentle_crust.core.errors import Unreadable
 from gentle_crust.core.formula.label import called
@@ -308,3 +310,15 @@ def test_what_older_plans_weigh_is_called_as_it_was_written(book):
     assert [line.g for stage in raised.weigh for line in stage.lines] == [
         line.g for stage in plan.weigh for line in stage.lines
     ]
+
+
+def test_a_kitchen_whose_bakes_were_never_grilled_and_a_plan_whose_yeast_was_never_tested_are_raised():
+    stage = {"minutes": 20, "setpoint_c": 240, "covered": True, "fan": False}
+    bake = {"id": "bake-1", "name": "Sunday", "vessel_id": "pot", "preheated": "whole", "steam": [], "stages": [stage],
+            "preheat_min": 40}  # fmt: skip
+    body = KITCHEN.write(Settings()) | {VERSION: 5, "bakes": [bake]}
+    raised = KITCHEN.read(body)
+    assert raised.bakes[0].stages[0].minutes == 20 and raised.bakes[0].stages[0].grill is False
+    asked = ASKED.write(Asked("tidewater-country"))
+    old = {name: value for name, value in asked.items() if name != "yeast_strength"} | {VERSION: 3}
+    assert ASKED.read(old) == Asked("tidewater-country")

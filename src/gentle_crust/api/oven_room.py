@@ -9,6 +9,8 @@ from gentle_crust.api.common import answer, room, work
 from gentle_crust.contract.oven import (
     CalibrateBody,
     ChipAnswer,
+    FallingAnswer,
+    FiredBody,
     KeepBakeBody,
     LearntAnswer,
     MyBakesAnswer,
@@ -36,6 +38,7 @@ from gentle_crust.core.cautions import caution
 from gentle_crust.core.messages import message
 from gentle_crust.core.oven.calibration import calibrate
 from gentle_crust.core.oven.doneness import shade
+from gentle_crust.core.oven.falling import floor_says
 from gentle_crust.core.oven.kit import steam_of, vessel_heat
 from gentle_crust.core.oven.learnt import doubt, said
 from gentle_crust.core.oven.ranking import CRITERIA, Way, serves
@@ -133,6 +136,7 @@ def _shown(found: Shown) -> OvenBakeAnswer:
         soak_min=found.soak_min,
         soak_short_k=found.soak_short_k,
         may_be_heated=list(may_be_heated(found.vessel)),
+        by_wood=asked.oven.kind == "wood",
         lidded=vessel_heat(asked.vessel.kind).lid_kg > 0,
         curve=[
             OvenMinute(min=round(float(minute), 2), **{name: round(float(lines[name][i]), 3) for name in _CURVE})
@@ -193,6 +197,13 @@ def loaf_signs(body: OvenLoafSignsBody) -> Response:
     """A loaf looked at: done, or what to do with it."""
     found = _book().signs(body.bake.asked(), body.core_c, body.colour, body.base_colour, body.out_g)
     return answer(SignsAnswer(loss=found.loss, signs=list(found.signs), done=found.done))
+
+
+@oven.post("/oven/falling", responses={200: FallingAnswer})
+def falling(body: FiredBody) -> Response:
+    """A fired oven as it falls, and which of the formulas has its turn when."""
+    found = _book().afternoon(body.fired())
+    return answer(FallingAnswer(stands=list(found.stands), flour=floor_says(body.floor_c), turns=list(found.turns)))
 
 
 @oven.get("/oven/learnt", responses={200: OvenLearntAnswer})

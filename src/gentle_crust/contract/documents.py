@@ -104,6 +104,13 @@ def _kitchen_5(body: Body) -> None:
     """No older kitchen had a rack oven: nothing is to be raised."""
 
 
+def _kitchen_6(body: Body) -> None:
+    """No older bake of a baker's own was grilled."""
+    for bake in body.get("bakes", []):
+        for stage in bake["stages"]:
+            stage.setdefault("grill", False)
+
+
 def _formula_3(body: Body) -> None:
     """The first formulas had no method of their own."""
     body.setdefault("method", None)
@@ -190,6 +197,11 @@ def _asked_3(body: Body) -> None:
     body.setdefault("ready_parts", None)
 
 
+def _asked_4(body: Body) -> None:
+    """Nothing was known of the yeast of older plans."""
+    body.setdefault("yeast_strength", None)
+
+
 def _culture_2(body: Body) -> None:
     """The first cultures were fed at one time of the day, and with one flour."""
     body.setdefault("also_flours", [])
@@ -198,10 +210,12 @@ def _culture_2(body: Body) -> None:
         schedule["times"] = [{"hour": schedule.pop("hour"), "weekday": schedule.pop("weekday", None)}]
 
 
-KITCHEN: Document[Settings] = Document("kitchen", Adapted(Settings), (_kitchen_2, _kitchen_3, _kitchen_4, _kitchen_5))
+KITCHEN: Document[Settings] = Document(
+    "kitchen", Adapted(Settings), (_kitchen_2, _kitchen_3, _kitchen_4, _kitchen_5, _kitchen_6)
+)
 PANTRY: Document[Pantry] = Document("pantry", Adapted(Pantry), (_pantry_2,))
 FORMULA: Document[Formula] = Document("formula", Adapted(Formula), (of_several_preferments, _formula_3, _formula_4))
-ASKED: Document[Asked] = Document("question of the plan", Adapted(Asked), (_asked_2, _asked_3))
+ASKED: Document[Asked] = Document("question of the plan", Adapted(Asked), (_asked_2, _asked_3, _asked_4))
 PLAN: Document[Plan] = Document("plan", Adapted(Plan), (_plan_2, _plan_3, _plan_4, _plan_5, _plan_6))
 CULTURE: Document[Culture] = Document("culture", Adapted(Culture), (_culture_2,))
 TRIAL: Document[Trial] = Document("trial", Adapted(Trial))

@@ -9,11 +9,13 @@ from pydantic import Field
 from gentle_crust.contract.kitchen import MyBake
 from gentle_crust.contract.strict import Number, Short, Shown, Strict
 from gentle_crust.core import limits
+from gentle_crust.core.errors import within
 from gentle_crust.core.limits import Limit
 from gentle_crust.core.messages import Message, message
 from gentle_crust.core.oven.doneness import SHADES, Lag, Sign
+from gentle_crust.core.oven.falling import FiredHeat, Turn
 from gentle_crust.core.oven.hazards import Hazard
-from gentle_crust.core.oven.kit import OvenKind, OvenStage, Preheated, Steam
+from gentle_crust.core.oven.kit import Fired, OvenKind, OvenStage, Preheated, Steam
 from gentle_crust.core.oven.lesson import SignTold
 from gentle_crust.core.oven.loads import Load
 from gentle_crust.core.oven.ranking import Point, Serves, Wish
@@ -45,6 +47,8 @@ class AskedLoaf:
     piece_g: float | None = None
     cold: bool = True
     wish: Wish = "usual"
+    fired: Fired | None = None
+    """How hot a wood oven is as it is loaded, if that was measured."""
 
 
 @dataclass(frozen=True)
@@ -59,6 +63,36 @@ class AskedBake:
     preheat_min: float | None = None
     poured: tuple[Steam, ...] = ()
     """Ways to steam with other amounts or moments than is usual."""
+    paper_c: float | None = None
+    """What the paper of this bake bears, C, if it is not the kitchen's."""
+
+
+class FiredBody(Strict):
+    """A wood oven as it stands: floor and dome (C), and how long ago it was raked out."""
+
+    limits: ClassVar[dict[str, Limit]] = {
+        "floor_c": limits.FIRED_C,
+        "dome_c": limits.FIRED_C,
+        "soaked_min": limits.FIRED_SOAK_MIN,
+    }
+
+    floor_c: Number
+    dome_c: Number
+    soaked_min: Number = 30
+
+    def fired(self) -> Fired:
+        """As the core takes it. Raises CraftError for heat that no oven has."""
+        for name, limit in self.limits.items():
+            within(f"fired.{name}", limit, getattr(self, name))
+        return Fired(**self.model_dump())
+
+
+class FallingAnswer(Shown):
+    """A fired oven's afternoon: how it falls, what its floor does to flour now, and which bread has its turn when."""
+
+    stands: list[FiredHeat]
+    flour: Message
+    turns: list[Turn]
 
 
 class OvenLoafBody(Strict):
@@ -70,23 +104,26 @@ class OvenLoafBody(Strict):
     }
 
     formula_id: Short
-    pieces: Annotated[int, Field(ge=1, le=60)] | None = None
+    pieces: Annotated[int, Field(ge=1, le=400)] | None = None
     piece_g: Number | None = None
     cold: bool = True
     wish: Literal["usual", "thin", "thick", "soft", "tall", "shiny", "many", "little_work"] = "usual"
+    fired: FiredBody | None = None
 
     def asked(self) -> AskedLoaf:
         """As the kitchen takes it."""
-        return AskedLoaf(**self.model_dump())
+        fired = None if self.fired is None else self.fired.fired()
+        return AskedLoaf(self.formula_id, self.pieces, self.piece_g, self.cold, self.wish, fired)
 
 
 class OvenStageBody(Strict):
-    """Minutes at a set point, C (0: oven off); covered or steaming; fan."""
+    """Minutes at a set point, C (0: oven off); covered or steaming; fan; grill."""
 
     minutes: Number
     setpoint_c: Number
     covered: bool = False
     fan: bool = False
+    grill: bool = False
 
 
 class OvenSteamBody(Strict):
@@ -100,7 +137,9 @@ class OvenSteamBody(Strict):
 
 
 class OvenBakeBody(Strict):
-    """One way for a loaf; preheating, steam and stages are drawn up unless given."""
+    """One way for a loaf; preheating, steam and stages are drawn up unless given, the paper is the kitchen's."""
+
+    limits: ClassVar[dict[str, Limit]] = {"paper_c": limits.PAPER_C}
 
     loaf: OvenLoafBody
     vessel_id: Short
@@ -109,6 +148,7 @@ class OvenBakeBody(Strict):
     stages: Annotated[list[OvenStageBody], Field(max_length=12)] = []
     preheat_min: Number | None = None
     poured: Annotated[list[OvenSteamBody], Field(max_length=6)] = []
+    paper_c: Number | None = None
 
     def asked(self) -> AskedBake:
         """As the kitchen takes it."""
@@ -120,6 +160,7 @@ class OvenBakeBody(Strict):
             tuple(OvenStage(**stage.model_dump()) for stage in self.stages),
             self.preheat_min,
             tuple(Steam(**each.model_dump()) for each in self.poured),
+            self.paper_c,
         )
 
 
@@ -242,6 +283,8 @@ class OvenBakeAnswer(Shown):
     soak_min: int
     soak_short_k: float
     lidded: bool
+    by_wood: bool
+    """A fired oven has no dial: its set points mean nothing."""
     may_be_heated: list[Preheated]
     curve: list[OvenMinute]
     done: Done

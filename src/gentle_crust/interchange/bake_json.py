@@ -96,6 +96,7 @@ class StageInput(Strict):
     setpoint_c: Number | None = None
     covered: bool = False
     fan: bool = False
+    grill: bool = False
 
 
 class BakeInput(Strict):
@@ -123,7 +124,7 @@ class BakeInput(Strict):
             setpoint = held if stage.setpoint_c is None else stage.setpoint_c
             if setpoint is None:
                 raise CraftError(f"stages[{index}].setpoint_c", "interchange-set-point-missing")
-            stages.append(OvenStage(stage.minutes, setpoint, stage.covered, stage.fan))
+            stages.append(OvenStage(stage.minutes, setpoint, stage.covered, stage.fan, stage.grill))
         first = stages[0]
         heating = self.preheat or PreheatInput(setpoint_c=first.setpoint_c, minutes=50, fan=first.fan)
         steam = self.steam if isinstance(self.steam, list) else [self.steam]

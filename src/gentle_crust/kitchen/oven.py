@@ -7,8 +7,8 @@ from gentle_crust.contract.kitchen import MyBake, Settings
 from gentle_crust.contract.oven import AskedBake, AskedLoaf
 from gentle_crust.core import limits
 from gentle_crust.core.course.as_written import as_written
-from gentle_crust.core.course.baking import turned
-from gentle_crust.core.course.method import Baking, HeatStage
+from gentle_crust.core.course.baking import heat_stages, turned
+from gentle_crust.core.course.method import Baking
 from gentle_crust.core.course.styles import fitting, method_for
 from gentle_crust.core.course.tailored import with_bake
 from gentle_crust.core.errors import CraftError, NotFound, within
@@ -18,8 +18,9 @@ from gentle_crust.core.oven.bake import Bake, Baked, bake
 from gentle_crust.core.oven.dials import other_words
 from gentle_crust.core.oven.doneness import Lag, Sign, cutting, lag, remedies, said, shade
 from gentle_crust.core.oven.equipment import Oven, Vessel, shape_row
+from gentle_crust.core.oven.falling import Afternoon, Bread, afternoon
 from gentle_crust.core.oven.hazards import Hazard, hazards
-from gentle_crust.core.oven.kit import OvenStage, Steam, steam_of
+from gentle_crust.core.oven.kit import Fired, OvenStage, Steam, steam_of
 from gentle_crust.core.oven.lesson import Seen
 from gentle_crust.core.oven.loads import Load, loads
 from gentle_crust.core.oven.loaf import Loaf, loaf_of
@@ -117,6 +118,7 @@ class OvenBook:
             found.rye,
             kit.altitude_m,
             kit.paper_c,
+            _fired(asked, kit),
         )
 
     def bake(self, asked: AskedBake) -> Shown:
@@ -136,6 +138,7 @@ class OvenBook:
             on = bake(replace(question, stages=(*stages[:-1], longer)))
             done = done_of(on, done.core_c, done.colour, done.loss)
         form = shape_row(found.loaf.shape)
+        paper = kit.paper_c if asked.paper_c is None else within("paper_c", limits.PAPER_C, asked.paper_c)
         return Shown(
             vessel=vessel,
             question=question,
@@ -148,7 +151,7 @@ class OvenBook:
             out_min=question.minutes,
             said=said(done, question.minutes),
             shade=shade(went.end("colour")),
-            hazards=hazards(question, vessel, kit.oven, kit.paper_c if vessel.kind != "tin" else None),
+            hazards=hazards(question, vessel, kit.oven, paper if vessel.kind != "tin" else None),
             loads=loads(
                 found.pieces,
                 made.per_load,
@@ -234,6 +237,16 @@ class OvenBook:
         name = self.formulas.get(asked.loaf.formula_id).formula.name
         self.lessons.teach(key, name, question, Seen(core_c, None, colour, loss))
 
+    def afternoon(self, fired: Fired) -> Afternoon:
+        """How a fired oven falls, and which of the formulas has its turn when."""
+        kit = self.settings.get()
+        breads = [
+            Bread(each.id, each.formula.name, loaf_of(each.formula, each.formula.scaling_weight_g, None),
+                  each.formula.pieces)
+            for each in self.formulas.all()
+        ]  # fmt: skip
+        return afternoon(kit.oven, fired, breads, kit.altitude_m)
+
     def schools(self, asked: AskedBake) -> tuple[School, ...]:
         """What bakers disagree about, as variants of this bake."""
         found = self.loaf(asked.loaf)
@@ -246,6 +259,11 @@ class OvenBook:
         kit = found.settings
         vessel = _vessel(kit, asked.vessel_id)
         return vessel, draft(found.loaf, found.pieces, vessel, kit.oven, _want(asked, found), kit.altitude_m)
+
+
+def _fired(asked: AskedLoaf, kit: Settings) -> Fired | None:
+    """How hot the kitchen's oven is as it is loaded, if it is one that is fired and that was measured."""
+    return asked.fired if kit.oven.kind == "wood" else None
 
 
 def _poured(usual: tuple[Steam, ...], own: tuple[Steam, ...]) -> tuple[Steam, ...]:
@@ -267,7 +285,7 @@ def baking_of(shown: Shown, oven: Oven) -> Baking:
     """A drawn bake as a method says it: vessel, what is heated, steam with its amounts, stages, who changes places."""
     question = shown.question
     cold = "oven_only" if question.preheat.minutes else "none"
-    stages = tuple(HeatStage(each.minutes, each.setpoint_c, each.covered, each.fan) for each in question.stages)
+    stages = heat_stages(question.stages)
     units = in_use(shown.vessel, oven, question.loaf, question.loaf.pieces)
     return Baking(
         vessel=shown.vessel,
@@ -280,7 +298,14 @@ def baking_of(shown: Shown, oven: Oven) -> Baking:
 
 def _want(asked: AskedBake, found: _Found) -> Want:
     steam = found.settings.steam if asked.steam is None else asked.steam
-    return Want(CRUST_OF.get(asked.loaf.wish, "usual"), found.rye, steam, asked.steam is not None, asked.preheated)
+    return Want(
+        CRUST_OF.get(asked.loaf.wish, "usual"),
+        found.rye,
+        steam,
+        asked.steam is not None,
+        asked.preheated,
+        _fired(asked.loaf, found.settings),
+    )
 
 
 def _vessel(kit: Settings, key: str) -> Vessel:

@@ -1181,6 +1181,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/oven/falling": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A fired oven as it falls, and which of the formulas has its turn when. */
+        post: operations["oven_falling_oven_falling_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/oven/learnt": {
         parameters: {
             query?: never;
@@ -4573,6 +4590,18 @@ export interface components {
             percent: number;
         };
         /**
+         * FallingAnswer
+         * @description A fired oven's afternoon: how it falls, what its floor does to flour now, and which bread has its turn when.
+         */
+        FallingAnswer: {
+            /** Flour */
+            flour: string;
+            /** Stands */
+            stands: components["schemas"]["FiredHeat"][];
+            /** Turns */
+            turns: components["schemas"]["Turn"][];
+        };
+        /**
          * FaultChoice
          * @description A fault that some loaf of the log showed.
          */
@@ -4802,6 +4831,33 @@ export interface components {
             findings: components["schemas"]["Finding"][];
             /** Ok */
             ok: boolean;
+        };
+        /**
+         * FiredBody
+         * @description A wood oven as it stands: floor and dome (C), and how long ago it was raked out.
+         */
+        FiredBody: {
+            /** Dome C */
+            dome_c: number;
+            /** Floor C */
+            floor_c: number;
+            /**
+             * Soaked Min
+             * @default 30
+             */
+            soaked_min: number;
+        };
+        /**
+         * FiredHeat
+         * @description Floor and dome (C) so many minutes after the oven was measured.
+         */
+        FiredHeat: {
+            /** Dome C */
+            dome_c: number;
+            /** Floor C */
+            floor_c: number;
+            /** Min */
+            min: number;
         };
         /**
          * FlourPart
@@ -6670,6 +6726,8 @@ export interface components {
          * @description A bake drawn up or altered, and how it goes.
          */
         OvenBakeAnswer: {
+            /** By Wood */
+            by_wood: boolean;
             /** Chips */
             chips: components["schemas"]["ChipAnswer"][];
             /** Cool Min */
@@ -6727,10 +6785,12 @@ export interface components {
         };
         /**
          * OvenBakeBody
-         * @description One way for a loaf; preheating, steam and stages are drawn up unless given.
+         * @description One way for a loaf; preheating, steam and stages are drawn up unless given, the paper is the kitchen's.
          */
         OvenBakeBody: {
             loaf: components["schemas"]["OvenLoafBody"];
+            /** Paper C */
+            paper_c?: number | null;
             /**
              * Poured
              * @default []
@@ -6899,6 +6959,7 @@ export interface components {
              * @default true
              */
             cold: boolean;
+            fired?: components["schemas"]["FiredBody"] | null;
             /** Formula Id */
             formula_id: string;
             /** Piece G */
@@ -6979,7 +7040,7 @@ export interface components {
         };
         /**
          * OvenStage
-         * @description Minutes at a set point (C; 0 is oven off), covered or steaming, or open; fan on or off.
+         * @description Minutes at a set point (C; 0 is oven off), covered or steaming, or open; fan and grill on or off.
          */
         OvenStage: {
             /**
@@ -6992,6 +7053,11 @@ export interface components {
              * @default false
              */
             fan: boolean;
+            /**
+             * Grill
+             * @default false
+             */
+            grill: boolean;
             /** Minutes */
             minutes: number;
             /** Setpoint C */
@@ -6999,7 +7065,7 @@ export interface components {
         };
         /**
          * OvenStageBody
-         * @description Minutes at a set point, C (0: oven off); covered or steaming; fan.
+         * @description Minutes at a set point, C (0: oven off); covered or steaming; fan; grill.
          */
         OvenStageBody: {
             /**
@@ -7012,6 +7078,11 @@ export interface components {
              * @default false
              */
             fan: boolean;
+            /**
+             * Grill
+             * @default false
+             */
+            grill: boolean;
             /** Minutes */
             minutes: number;
             /** Setpoint C */
@@ -9761,6 +9832,34 @@ export interface components {
             served: boolean;
             /** Until */
             until?: string | null;
+        };
+        /**
+         * Turn
+         * @description A bread's turn: the floor that it likes (C), when it is loaded and comes out (min), None if it has none.
+         *
+         *     ``ajar``: whether the door is left ajar until then.
+         */
+        Turn: {
+            /**
+             * Ajar
+             * @default false
+             */
+            ajar: boolean;
+            /** Floor C */
+            floor_c: number;
+            /** From Min */
+            from_min: number | null;
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /**
+             * Suits
+             * @enum {string}
+             */
+            suits: "now" | "later" | "slowly" | "no_more" | "not_today";
+            /** To Min */
+            to_min: number | null;
         };
         /**
          * TurnAnswer
@@ -15848,6 +15947,84 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LearntAnswer"];
+                };
+            };
+            /** @description Somebody else changed it, or it is under way already. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ChangedDocument"] | components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    oven_falling_oven_falling_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FiredBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FallingAnswer"];
                 };
             };
             /** @description Somebody else changed it, or it is under way already. */

@@ -38,6 +38,7 @@ export const limits = {
   FEED_FLOUR_G: { low: 1, high: 20000 },
   FEED_HOUR: { low: 0, high: 23.99 },
   FEED_RATIO: { low: 1, high: 20 },
+  FIRED_C: { low: 100, high: 550 },
   FIRED_SOAK_MIN: { low: 0, high: 360 },
   FIRST_HEIGHT_MM: { low: 3, high: 500 },
   FIVE_STEPS: { low: 1, high: 5 },

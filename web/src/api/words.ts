@@ -1094,6 +1094,22 @@ export interface Words {
     shelfOf: (data: { number: Value }) => string
     inMinutes: (data: { min: Value }) => string
     loadDrawn: (data: { said: Value }) => string
+    grill: string
+    otherPaper: string
+    paperBears: (data: { c: Value }) => string
+    usualPaper: string
+    firedTitle: string
+    firedLead: string
+    floorC: string
+    domeC: string
+    soakedMin: string
+    notMeasured: string
+    afternoon: string
+    afternoonLead: string
+    floorOver: (data: { from: Value; span: Value; to: Value }) => string
+    doorAjar: string
+    turnOf: (data: { c: Value }) => string
+    suits: Record<string, ((data: Record<string, Value>) => string) | string>
     teach: string
     taughtSo: string
     bakedMin: string

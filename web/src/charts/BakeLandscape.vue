@@ -233,7 +233,7 @@ const summary = computed(() =>
           class="edge"
         />
         <path v-for="line in lines" :key="line.key" :d="line.d" class="line" :class="line.key" />
-        <path :d="ridge" class="ridge" />
+        <path v-if="!bake.by_wood" :d="ridge" class="ridge" />
         <g v-for="minute in doors" :key="`d${minute}`">
           <path :d="`M${x(minute) - 5} ${TOP - 2}h10l-5 8z`" class="door" />
         </g>
@@ -247,7 +247,7 @@ const summary = computed(() =>
           </text>
           <text v-if="x(to) - x(from) > 58" :x="x(from) + 8" :y="TOP - 17" class="axis">
             {{ Math.round(stage.minutes) }} min
-            <tspan v-if="stage.setpoint_c > 0 && x(to) - x(from) > 104">
+            <tspan v-if="!bake.by_wood && stage.setpoint_c > 0 && x(to) - x(from) > 104">
               · {{ degree(stage.setpoint_c) }}
             </tspan>
           </text>
@@ -305,7 +305,7 @@ const summary = computed(() =>
       <g v-if="!still" class="no-print">
         <g v-for="({ stage, from, to }, index) in spans" :key="`h${index}`">
           <g
-            v-if="stage.setpoint_c > 0"
+            v-if="stage.setpoint_c > 0 && !bake.by_wood"
             role="slider"
             tabindex="0"
             class="handle heat"

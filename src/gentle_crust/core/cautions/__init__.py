@@ -27,7 +27,7 @@ STEAMED: dict[str, tuple[str, ...]] = {
 """Cautions of what goes into the oven to make steam, at the minute at which it goes in."""
 CODES = (
     "jar", "mould", "scald", "dairy", "raw_dough", "gas", "ratings", "hob", "wood", "blades", "hot_iron", "ceramic",
-    "steam_stones", "towels", "steam_water", "spray", "lid_steam", "door_steam", "knife", "first",
+    "grill", "steam_stones", "towels", "steam_water", "spray", "lid_steam", "door_steam", "knife", "first",
 )  # fmt: skip
 GLAZED = ("lidded_enamel", "lidded_clay")
 
@@ -75,6 +75,8 @@ def at_step(
         found.append("hot_iron")
     if kind in ("fire", "rake_out"):
         found.append("wood")
+    if kind == "grill" or what == "grill":
+        found.append("grill")
     if kind == "out":
         found.append("hot_iron")
     if kind == "cut":

@@ -206,7 +206,7 @@ def _baked(
         question, stages = replace(question, stages=_simulated(baking.stages)), baking.stages
     else:
         question = _until_done(question, core, colour, loss, rye)
-        stages = tuple(HeatStage(each.minutes, each.setpoint_c, each.covered, each.fan) for each in question.stages)
+        stages = heat_stages(question.stages)
     done = done_of(bake(_longer(question)), core, colour, loss)
     units = in_use(vessel, oven, loaf, min(at_once, pieces))
     if baking.stages is None:
@@ -238,7 +238,12 @@ def _baked(
 
 def _simulated(stages: tuple[HeatStage, ...]) -> tuple[OvenStage, ...]:
     """Stages of heat as the simulation takes them."""
-    return tuple(OvenStage(each.minutes, each.setpoint_c, each.covered, each.fan) for each in stages)
+    return tuple(OvenStage(each.minutes, each.setpoint_c, each.covered, each.fan, each.grill) for each in stages)
+
+
+def heat_stages(stages: tuple[OvenStage, ...]) -> tuple[HeatStage, ...]:
+    """Stages of a simulated bake as a method says them."""
+    return tuple(HeatStage(each.minutes, each.setpoint_c, each.covered, each.fan, grill=each.grill) for each in stages)
 
 
 def _longer(question: Bake) -> Bake:

@@ -325,7 +325,8 @@ def _while_baking(bake: FilledBake, start: float, number: int, made: Made, share
             after.setpoint_c, after.fan, after.door, after.grill,
         )  # fmt: skip
         if changed and bake.oven.kind != "wood" and not shared:
-            yield made("set_oven", when, TOUCH_MIN, _set_words(after), number)
+            grilled = {"what": "grill"} if after.grill else {}
+            yield made("set_oven", when, TOUCH_MIN, _set_words(after), number, **grilled)
 
 
 def _set_words(stage: HeatStage) -> Message:

@@ -20,7 +20,6 @@ from gentle_crust.core.oven.constants import numbers
 from gentle_crust.core.oven.heating import Piece
 from gentle_crust.core.oven.kit import (
     HOB_C,
-    HOTTEST_FIRED_C,
     LARGEST_SETPOINT_C,
     InVessel,
     OvenHeat,
@@ -155,17 +154,22 @@ def bake(question: Bake) -> Baked:
     return begin(question)[0]
 
 
-def begin(question: Bake) -> tuple[Baked, Begun]:
-    """The same, and how it stood as its last stage began. CraftError for what cannot be."""
-    return _march(question, None)
+Goal = tuple[float, float, float]
+"""Core (C), colour (0-100) and loss (share) with which a loaf is done."""
+NO_GOAL: Goal = (0.0, 0.0, 0.0)
 
 
-def go_on(question: Bake, begun: Begun) -> Baked:
+def begin(question: Bake, goal: Goal = NO_GOAL) -> tuple[Baked, Begun]:
+    """The same, and how it stood as its last stage began; ended soon after its goal. CraftError for what cannot be."""
+    return _march(question, None, goal)
+
+
+def go_on(question: Bake, begun: Begun, goal: Goal = NO_GOAL) -> Baked:
     """Simulate a bake that another leads to from where they part. CraftError for what cannot be."""
-    return _march(question, begun)[0]
+    return _march(question, begun, goal)[0]
 
 
-def _march(question: Bake, begun: Begun | None) -> tuple[Baked, Begun]:
+def _march(question: Bake, begun: Begun | None, goal: Goal) -> tuple[Baked, Begun]:
     asked = _checked(_as_fired(question))
     body = rings(asked.loaf.shape, asked.loaf.dough_g)
     pot = _pot(
@@ -184,7 +188,19 @@ def _march(question: Bake, begun: Begun | None) -> tuple[Baked, Begun]:
         stands, inside = begun.stands.copy(), begun.rings.copy()
         keep[: len(begun.rows)] = begun.rows
     course = _course(asked)
-    rows = march(piece, pot, _oven(asked.oven), course, numbers(), keep, totals, stands, inside, begun is not None)
+    rows = march(
+        piece,
+        pot,
+        _oven(asked.oven),
+        course,
+        numbers(),
+        keep,
+        totals,
+        stands,
+        inside,
+        begun is not None,
+        np.array(goal),
+    )
     lines = keep[:rows].T
     found: dict[str, Any] = dict(zip(LINES, lines, strict=True)) | dict(zip(TOTALS, totals.tolist(), strict=True))
     found["skin_set_min"] = found["skin_set_min"] if found["skin_set_min"] >= 0 else None
@@ -202,8 +218,8 @@ def _as_fired(asked: Bake) -> Bake:
         return replace(asked, preheat=replace(asked.preheat, minutes=0)) if asked.oven.kind == "wood" else asked
     if asked.oven.kind != "wood":
         raise CraftError("oven.fired", "oven-fired-not-wood")
-    within("oven.fired.floor_c", Limit("floor", 100, HOTTEST_FIRED_C, "C"), fired.floor_c)
-    within("oven.fired.dome_c", Limit("dome", 100, HOTTEST_FIRED_C, "C"), fired.dome_c)
+    within("oven.fired.floor_c", limits.FIRED_C, fired.floor_c)
+    within("oven.fired.dome_c", limits.FIRED_C, fired.dome_c)
     within("oven.fired.soaked_min", limits.FIRED_SOAK_MIN, fired.soaked_min)
     held = min(fired.dome_c, LARGEST_SETPOINT_C)
     return replace(
@@ -367,6 +383,7 @@ def _course(asked: Bake) -> Course:
         setpoints=np.array([float(stage.setpoint_c) for stage in stages]),
         covered=np.array([float(stage.covered) for stage in stages]),
         fans=np.array([float(stage.fan) for stage in stages]),
+        grills=np.array([float(stage.grill) for stage in stages]),
         vent_min=float(asked.vent_min),
         steam_kind=np.array([STEAM_CODES[each.kind] for each in works], dtype=np.int64),
         steam_kg=np.array([(each.g or 0.0) / 1000 for each in works], dtype=np.float64),

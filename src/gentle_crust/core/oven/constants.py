@@ -71,6 +71,8 @@ class Chamber(NamedTuple):
     glow: float
     door_w_k: float
     load_s: float
+    grill_w: float
+    grill_w_m2: float
     uncover_s: float
 
 

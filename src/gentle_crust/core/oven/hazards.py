@@ -123,4 +123,9 @@ def _oven(asked: Bake) -> list[Hazard]:
         found.append(Hazard("wood", "caution", "preheat", caution("wood").text))
     if asked.oven.kind == "gas":
         found.append(Hazard("gas", "caution", "preheat", caution("gas").text))
+    grilled = [stage for stage in asked.stages if stage.grill]
+    if any(stage.covered for stage in grilled):
+        found.append(Hazard("grill_covered", "refused", "load", message("hazard-grill-covered"), "stages"))
+    elif grilled:
+        found.append(Hazard("grill", "caution", "out", caution("grill").text, "stages"))
     return found

@@ -65,12 +65,13 @@ class Steam:
 
 @dataclass(frozen=True)
 class OvenStage:
-    """Minutes at a set point (C; 0 is oven off), covered or steaming, or open; fan on or off."""
+    """Minutes at a set point (C; 0 is oven off), covered or steaming, or open; fan and grill on or off."""
 
     minutes: float
     setpoint_c: float
     covered: bool = False
     fan: bool = False
+    grill: bool = False
 
 
 @dataclass(frozen=True)

@@ -33,6 +33,8 @@ _FINE_MIN, _FINE_AGAIN_MIN = 8.0, 2.5
 _PREHEAT_S = 60.0
 _UNSOAKED, _SOAK_MIN = 0.25, 30.0
 """How far bricks lag behind their face as the fire is raked out, share, and how fast that evens out (estimated)."""
+_BEYOND, _LEAST_LAST_MIN = 1.08, 5.5
+"""A bake with a goal goes on so far beyond it, and its last stage lasts at least so long, min."""
 _SKIN_M = 0.1e-3
 """What gives way as a loaf springs, or has set."""
 BEGUN = 28
@@ -83,6 +85,7 @@ class Course(NamedTuple):
     setpoints: Array
     covered: Array
     fans: Array
+    grills: Array
     vent_min: float
     steam_kind: Any
     steam_kg: Array
@@ -125,11 +128,13 @@ def march(
     begun: Array,
     rings: Array,
     go_on: bool,
+    goal: Array,
 ) -> int:
     """Bake; fills a row of ``keep`` (LINES) for each step and ``totals`` (TOTALS). Returns the number of rows.
 
     How everything stands as the last stage begins is left in ``begun`` (BEGUN) and ``rings`` (3 x rings); with
-    ``go_on`` the bake goes on from what is left there, and from the rows that ``keep`` has.
+    ``go_on`` the bake goes on from what is left there, and from the rows that ``keep`` has. Once core (C),
+    colour and loss of ``goal`` are all there it goes on for a little only; a goal of nothing is none.
     """
     chamber, still, moving, under = numbers.chamber, numbers.skin.still, numbers.skin.fan, numbers.skin.covered
     count, kpa, room = len(piece.dry_kg), course.kpa, course.room_c
@@ -247,6 +252,9 @@ def march(
         row[11], row[12] = 100 * (1 - np.exp(-brown)), 100 * (1 - np.exp(-base_brown))
         row[13], row[14] = dry_mm * numbers.crust.share_of_dry, 100 * (1 - np.exp(-growth / numbers.spring.reach))
         rows += 1
+        if loaded and goal[0] > 0 and row[7] >= goal[0] and row[11] >= goal[1] and row[10] >= goal[2]:
+            least = course.ends[-2] + _LEAST_LAST_MIN if len(course.ends) > 1 else _LEAST_LAST_MIN
+            end = min(end, max(_BEYOND * minute + 1.5, least))
         if loaded and minute >= end - 1e-9:
             break
         # The next step.
@@ -322,6 +330,8 @@ def march(
             seen, around_air = (1 - pot.seen_wall) * wall + pot.seen_wall * base, air
             blow = moving if fan else still * oven.draught
             shine, exchange = glow_w / max(oven.wall_m2 + piece.top_m2 * course.pieces, 1e-6), numbers.skin.emissivity
+            if course.grills[stage] > 0:
+                shine, heater_j = shine + chamber.grill_w_m2, heater_j + dt * chamber.grill_w
             exchange *= oven.radiates
             shine *= exchange
         yields = kpa * piece.top_m2 * course.pieces * (1 - share) / (LATENT_J_KG * full * (1 / dt + fade))

@@ -190,6 +190,16 @@ def usual_steam(vessel: Vessel, oven: Oven, shape: str, means: tuple[str, ...]) 
     return next(((kind,) for kind in BEST_STEAM if kind in means), ())
 
 
+def core_wanted_c(at_sea_c: float, altitude_m: float) -> float:
+    """The core (C) with which a loaf is done at a height: as far below boiling as at the sea, to half a degree.
+
+    Starch sets well below, what remains is a matter of drying, and that goes by how near the crumb is to boiling
+    (practice: about a degree less for every 300 m).
+    """
+    here = boiling_c(altitude_m)
+    return floor(2 * min(at_sea_c - (boiling_c() - here), here - BELOW_BOILING_K) + 0.5) / 2
+
+
 def draft(loaf: Loaf, pieces: int, vessel: Vessel, oven: Oven, want: Want, altitude_m: float = 0.0) -> Draft:
     """Draw up the bake of a load of ``pieces``: stages by the tables, their end by the simulation.
 
@@ -219,8 +229,7 @@ def draft(loaf: Loaf, pieces: int, vessel: Vessel, oven: Oven, want: Want, altit
     heat = replace(heat_of(oven), fired=want.fired)
     soak = 0 if cold_start else soak_min(inside, heat, first, fan, replace(loaf, start_c=22.0, cold_hours=0.0))
     colour = float(form["colour_done"]) + darker
-    highest = floor(2 * (boiling_c(altitude_m) - BELOW_BOILING_K)) / 2
-    core = min(float(form["core_done_c"]) + (1 if want.rye else 0), highest)
+    core = core_wanted_c(float(form["core_done_c"]) + (1 if want.rye else 0), altitude_m)
     loss = float(form["loss_done"])
     if not covered:
         second = first
@@ -231,9 +240,9 @@ def draft(loaf: Loaf, pieces: int, vessel: Vessel, oven: Oven, want: Want, altit
             drawn = (*stages, OvenStage(longest, second, False, fan))
             asked = Bake(loaf, inside, heat, Preheat(first, soak, fan), drawn, tuple(map(Steam, steam)), altitude_m)
             if begun is not None and begun.leads_to(asked):
-                went = go_on(asked, begun)
+                went = go_on(asked, begun, (core, colour, loss))
             else:
-                went, begun = begin(asked)
+                went, begun = begin(asked, (core, colour, loss))
             done = done_of(went, core, colour, loss)
             if done.minute is not None and done.minute * _RYE_LONGER < covered + longest:
                 break

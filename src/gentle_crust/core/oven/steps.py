@@ -53,16 +53,20 @@ def touches(
     title = message("touch-score-and-load" if cut else "touch-load-title")
     shut = message(f"touch-load-{cover}", minutes=round(first.minutes))
     found.append(Touch("load", 0, title, joined(*_by_hand(question, tools, cut), shut)))
-    at = 0.0
+    at, dialless = 0.0, question.oven.kind == "wood"
     for before, after in zip(question.stages, question.stages[1:], strict=False):
         at += before.minutes
         change = message("touch-set", hot=round(after.setpoint_c)) if after.setpoint_c else message("touch-oven-off")
         more = round(after.minutes)
         if before.covered and not after.covered:
             title = message("touch-lid-off" if lidded else "touch-steam-out")
-            found.append(Touch("vent", at, title, message("touch-then", change=change, minutes=more)))
-        else:
+            then = message("touch-then", change=change, minutes=more)
+            found.append(Touch("vent", at, title, message("touch-for", minutes=more) if dialless else then))
+        elif not dialless:
             found.append(Touch("step", at, change, message("touch-for", minutes=more)))
+        if after.grill != before.grill:
+            title = message("touch-grill" if after.grill else "touch-grill-off")
+            found.append(Touch("grill" if after.grill else "step", at, title, message("touch-for", minutes=more)))
     open_from = question.minutes - last.minutes
     swapped = half_way([stage.minutes for stage in question.stages])
     if swapped is not None and in_use(vessel, oven, question.loaf, question.loaf.pieces) > 1:

@@ -16,6 +16,7 @@ caution-door_steam = Open the door a hand's breadth first and stand aside: steam
 caution-scald = Boiling water: from a kettle with a spout, away from you, into a bowl that stands firm.
 caution-dairy = Milk, butter or cheese in it: not left warm for hours; soak it in the fridge.
 caution-knife = Serrated knife, away from the fingers, sawing without pressing.
+caution-grill = Under the grill a crust burns within a minute: stay beside it. Paper, towels and non-stick never go under it.
 caution-towels = Towels: plain cotton, soaked, in a metal tray with water, away from element and grill, out at the vent; never synthetic, never dry.
 caution-spray = Never spray lamp, element or hot glass: they crack. Mist the loaf outside the oven.
 caution-steam_stones = Only dry stones sold for heating: river or damp stones can burst.

@@ -201,6 +201,7 @@ limit-trials-question-in-letters = A trial's question, in letters,
 limit-trials-conclusion-in-letters = A trial's conclusion, in letters,
 limit-loaf-day = The day after the bake
 limit-loaf-height = The loaf's height
+limit-fired-ovens-heat = The fired oven's heat
 limit-baked-for = How long it was in the oven
 limit-loaf-loss = What the loaf lost of its dough
 limit-yeast-strength = The dry yeast's strength beside fresh stock

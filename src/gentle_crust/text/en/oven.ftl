@@ -131,6 +131,13 @@ oven-learnt-cooler = { $bakes ->
     } that it runs { DIFFERENCE($k) } cooler than it is described, between { DIFFERENCE($low) } and { DIFFERENCE($high) }.
 oven-learnt-quicker = Loaves take up its heat { $percent } % faster than is usual.
 oven-learnt-slower = Loaves take up its heat { $percent } % more slowly than is usual.
+touch-grill = Grill on
+touch-grill-off = Grill off
+hazard-grill-covered = A grill does nothing under a lid, and dries what is being steamed. Turn it on later.
+floor-flour-black = Flour blackens as it falls: too hot for anything but flat rounds.
+floor-flour-quick = Flour is brown within five seconds: for sticks and small breads.
+floor-flour-brown = Flour is brown in ten to fifteen seconds: for loaves.
+floor-flour-slow = Flour takes half a minute to colour: for tins and sweet breads.
 load-stands = { $count } at once{ $shelves ->
         [one] {""}
        *[other] , on { $shelves } shelves

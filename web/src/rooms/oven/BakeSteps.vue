@@ -1,14 +1,16 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { limits } from '../../api/limits'
+import MaybeWarmthField from '../../forms/MaybeWarmthField.vue'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
 import type { Baked } from './useOven'
 
 /** What to do when, with each caution at its stage; then the loads, and when to cut. */
-const props = defineProps<{ bake: Baked; quieted: boolean }>()
-const emit = defineEmits<{ quiet: [] }>()
+const props = defineProps<{ bake: Baked; quieted: boolean; paper: number | null }>()
+const emit = defineEmits<{ quiet: []; paper: [number | null] }>()
 const t = words.oven
-const { say } = useUnits()
+const { say, warmth } = useUnits()
 const minute = (value: number) => (value < 0 ? `−${Math.round(-value)}` : String(Math.round(value)))
 const hours = (minutes: number) => (minutes >= 120 ? `${Math.round(minutes / 60)} h` : `${minutes} min`)
 const warned = computed(() => props.bake.hazards.filter((hazard) => hazard.weight === 'caution'))
@@ -45,7 +47,21 @@ const own = computed(() => {
       </li>
     </ol>
     <template v-if="!quieted">
-      <p v-for="hazard in own" :key="hazard.code" class="small caution">{{ say(hazard.text) }}</p>
+      <template v-for="hazard in own" :key="hazard.code">
+        <p class="small caution">{{ say(hazard.text) }}</p>
+        <MaybeWarmthField
+          v-if="hazard.code === 'paper'"
+          class="no-print"
+          :model-value="paper"
+          :label="t.otherPaper"
+          v-bind="limits.PAPER_C"
+          @update:model-value="(value: number | null | undefined) => emit('paper', value ?? null)"
+        />
+      </template>
+      <p v-if="paper != null && !own.some(({ code }) => code === 'paper')" class="small no-print">
+        {{ t.paperBears({ c: warmth(paper) }) }}
+        <ElButton class="link" @click="emit('paper', null)">{{ t.usualPaper }}</ElButton>
+      </p>
       <p v-if="cautions" class="small first">{{ bake.first }}</p>
     </template>
     <ElButton v-if="cautions && !quieted" class="link small no-print" @click="emit('quiet')">

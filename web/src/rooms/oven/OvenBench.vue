@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, ask, type Asked } from '../../api/client'
 import { limits } from '../../api/limits'
@@ -11,6 +11,7 @@ import ChoiceRow from '../../forms/ChoiceRow.vue'
 import FormulaPicker from '../../forms/FormulaPicker.vue'
 import PickField from '../../forms/PickField.vue'
 import { useFormulas } from '../../shell/formulas'
+import { useKitchen } from '../../shell/kitchen'
 import { asRefused } from '../../shell/newest'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
@@ -26,6 +27,9 @@ import StageRows from './StageRows.vue'
 import { useOven, type Loaf } from './useOven'
 import WayList from './WayList.vue'
 import InTurn from '../../shell/InTurn.vue'
+import WoodFire from './WoodFire.vue'
+
+const FallingFloor = defineAsyncComponent(() => import('./FallingFloor.vue'))
 
 /** The work of the room: a loaf and a wish, the ways to bake it, and the bake of the one that is chosen. */
 const emit = defineEmits<{ kit: [] }>()
@@ -70,6 +74,12 @@ const from = computed({
 const wish = computed({
   get: () => loaf.value.wish ?? 'usual',
   set: (value) => (loaf.value = { ...loaf.value, wish: value }),
+})
+const { settings } = useKitchen()
+const wood = computed(() => settings.value?.oven?.kind === 'wood')
+const fired = computed({
+  get: () => loaf.value.fired,
+  set: (value) => (loaf.value = { ...loaf.value, fired: value }),
 })
 watch([chosen, loaf], () => (quieted.value = false))
 watch(loaf, () => (beside.value = []))
@@ -125,6 +135,7 @@ async function keepSo() {
         ]"
       />
       <PickField v-model="wish" :label="t.wish" :options="wishes" />
+      <WoodFire v-if="wood" v-model="fired" />
       <InTurn>
         <MyBakes :bake="chosen ? oven.body.value : null" :waits="oven.pending.value" @choose="oven.take" />
       </InTurn>
@@ -188,6 +199,7 @@ async function keepSo() {
             })
           }}
         </p>
+        <FallingFloor v-if="wood && loaf.fired" :fired="loaf.fired" />
         <InTurn>
           <LoadDrawing :load="baked.load" />
         </InTurn>
@@ -222,7 +234,13 @@ async function keepSo() {
         <p v-if="taken" role="status" class="small">{{ taken }}</p>
       </div>
       <InTurn v-if="baked">
-        <BakeSteps :bake="baked" :quieted="quieted" @quiet="quieted = true" />
+        <BakeSteps
+          :bake="baked"
+          :quieted="quieted"
+          :paper="oven.paper.value"
+          @quiet="quieted = true"
+          @paper="(value) => (oven.paper.value = value)"
+        />
       </InTurn>
       <ElButton v-if="baked" class="plain no-print card" @click="print">{{ t.print }}</ElButton>
     </div>

@@ -77,7 +77,7 @@ const title = (stage: Stage, index: number) =>
         @update:model-value="(value: number) => set(index, { minutes: value })"
       />
       <AmountField
-        v-if="stage.setpoint_c > 0"
+        v-if="stage.setpoint_c > 0 && !bake.by_wood"
         :model-value="Math.round(toDegrees(stage.setpoint_c))"
         :label="`${fahrenheit ? '°F' : '°C'}, ${title(stage, index).toLowerCase()}`"
         :low="fahrenheit ? 212 : 100"
@@ -85,15 +85,23 @@ const title = (stage: Stage, index: number) =>
         :step="5"
         @update:model-value="(value: number) => set(index, { setpoint_c: fromDegrees(value) })"
       />
-      <p class="small quiet">
-        {{ stage.setpoint_c > 0 ? say(bake.dials[index] ?? '') : t.off }}
-      </p>
-      <ElCheckbox :model-value="stage.fan" :label="t.fan" @change="set(index, { fan: !stage.fan })" />
-      <ElCheckbox
-        :model-value="stage.setpoint_c <= 0"
-        :label="t.off"
-        @change="set(index, { setpoint_c: stage.setpoint_c > 0 ? 0 : bake.preheat_c })"
-      />
+      <template v-if="!bake.by_wood">
+        <p class="small quiet">
+          {{ stage.setpoint_c > 0 ? say(bake.dials[index] ?? '') : t.off }}
+        </p>
+        <ElCheckbox :model-value="stage.fan" :label="t.fan" @change="set(index, { fan: !stage.fan })" />
+        <ElCheckbox
+          v-if="!stage.covered || stage.grill"
+          :model-value="stage.grill ?? false"
+          :label="t.grill"
+          @change="set(index, { grill: !stage.grill })"
+        />
+        <ElCheckbox
+          :model-value="stage.setpoint_c <= 0"
+          :label="t.off"
+          @change="set(index, { setpoint_c: stage.setpoint_c > 0 ? 0 : bake.preheat_c })"
+        />
+      </template>
     </fieldset>
     <fieldset v-for="steam in bake.poured" :key="steam.kind">
       <legend class="small">{{ steam.name }}</legend>

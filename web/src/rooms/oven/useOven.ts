@@ -18,6 +18,8 @@ export function useOven(loaf: Ref<Loaf>) {
   const preheat = ref<number | null>(null)
   /** Ways to steam with amounts and moments of the baker's own. */
   const poured = ref<Poured[]>([])
+  /** What the paper of this bake bears, C; null: as the kitchen's. */
+  const paper = ref<number | null>(null)
 
   const body = computed(() => ({
     loaf: loaf.value,
@@ -27,6 +29,7 @@ export function useOven(loaf: Ref<Loaf>) {
     stages: stages.value,
     preheat_min: preheat.value,
     poured: poured.value,
+    paper_c: paper.value,
   }))
   const baking = useNewest(
     () => (chosen.value ? body.value : null),
@@ -105,6 +108,7 @@ export function useOven(loaf: Ref<Loaf>) {
     stages,
     preheat,
     poured,
+    paper,
     baked,
     schools,
     refused,

@@ -80,6 +80,32 @@ oven-lowerShelf = lower shelf
 oven-shelfOf = shelf { $number }
 oven-inMinutes = { $min } min
 oven-loadDrawn = The load seen from above, the door in front. { $said }
+oven-grill = Grill
+oven-otherPaper = Mine bears, in this bake
+oven-paperBears = The paper of this bake bears { $c }.
+oven-usualPaper = Take the usual one
+oven-firedTitle = The oven as it stands
+oven-firedLead = Measured after raking out, the door shut. Without it the oven is taken as fired for the loaf.
+oven-floorC = Floor
+oven-domeC = Dome
+oven-soakedMin = Raked out for
+oven-notMeasured = Not measured
+oven-afternoon = The afternoon, on a falling floor
+oven-afternoonLead = Each load takes heat of its own: read the floor again before the next.
+oven-floorOver = The floor over the next hours: { $from } now, { $to } after { $span }.
+oven-doorAjar = , its door ajar until then
+oven-turnOf = floor near { $c }
+
+## oven-suits: by code
+
+oven-suits-now = now, for { $span }
+oven-suits-later = in { $from }, for { $span }
+oven-suits-slowly = in { $from }, slower than usual: { $span }
+oven-suits-no_more = too cool for it already
+oven-suits-not_today = stays too hot, unless its door is left open
+
+## oven-rest
+
 oven-teach = Teach the oven by it
 oven-taughtSo = Taught. Ways and plans count on it.
 oven-bakedMin = Minutes in the oven
