@@ -1103,7 +1103,6 @@ export interface Words {
     floorC: string
     domeC: string
     soakedMin: string
-    notMeasured: string
     afternoon: string
     afternoonLead: string
     floorOver: (data: { from: Value; span: Value; to: Value }) => string

@@ -89,7 +89,6 @@ oven-firedLead = Measured after raking out, the door shut. Without it the oven i
 oven-floorC = Floor
 oven-domeC = Dome
 oven-soakedMin = Raked out for
-oven-notMeasured = Not measured
 oven-afternoon = The afternoon, on a falling floor
 oven-afternoonLead = Each load takes heat of its own: read the floor again before the next.
 oven-floorOver = The floor over the next hours: { $from } now, { $to } after { $span }.
