@@ -140,3 +140,32 @@ def test_weigh_and_formula_of_the_contract():
     answer = json.loads(ask("formula", {"formula": formula, "pieces": 10, "scaling_weight_g": 600}).stdout)
     assert answer["weighed"]["dough_g"] == pytest.approx(6000 / 0.99)
     assert ask("formula", {"formula": formula | {"salt_percent": 9}}).returncode == 2
+
+
+ROLLS = {"loaf": {"dough_g": 80, "shape": "roll", "pieces": 8}, "vessel": {"kind": "tray"},
+         "preheat": {"setpoint_c": 210, "minutes": 30}, "steam": [{"kind": "water_pan"}]}  # fmt: skip
+
+
+def test_a_grill_is_a_stage_of_a_bake():
+    plain = [{"minutes": 10, "setpoint_c": 210, "covered": True}, {"minutes": 6, "setpoint_c": 210}]
+    grilled = [*plain[:1], {**plain[1], "grill": True}]
+    ends = [json.loads(ask("bake", {**ROLLS, "stages": stages}).stdout)["end"]["colour"] for stages in (plain, grilled)]
+    assert ends[1] > ends[0] + 20
+    refused = ask("bake", {**ROLLS, "stages": [{**plain[0], "grill": True}, plain[1]]})
+    told = refused.stdout + refused.stderr
+    assert "grill" in told
+
+
+def test_the_strength_of_a_kitchens_yeast_is_part_of_the_question_of_a_plan():
+    formula = {"name": "Tin", "flours": [{"kind": "strong_white", "percent": 100}], "hydration_percent": 64,
+               "salt_percent": 2, "yeast_percent": 1.0, "shape": "pan_loaf"}  # fmt: skip
+    question = {"formula": formula, "pieces": 2, "scaling_weight_g": 700, "dough_c": 26,
+                "now": "2026-11-28T06:30:00+00:00", "ready": "2026-11-28T18:00:00+00:00"}  # fmt: skip
+    bulks = {}
+    for strength in (1.0, 0.5):
+        answer = ask("plan", {**question, "kitchen": {"yeast_strength": strength}})
+        assert answer.returncode == 0, answer.stderr
+        stages = json.loads(answer.stdout)["stages"]
+        bulks[strength] = sum(each["minutes"] for each in stages if each["kind"] in ("bulk", "proof"))
+    assert bulks[0.5] > bulks[1.0] + 20
+    assert ask("plan", {**question, "kitchen": {"yeast_strength": 9}}).returncode == 2

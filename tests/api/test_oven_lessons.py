@@ -1,7 +1,11 @@
 """An oven that finished bakes teach: by the loaf's sheet, or in the Oven room; shown, put aside, counted again."""
 
+from concurrent.futures import ThreadPoolExecutor
+from datetime import timedelta
+
 import pytest
 
+from gentle_crust.api.app import create_app
 from gentle_crust.store.models import EventRow
 from tests.api.conftest import PLAN
 from tests.api.test_loaf_sheet import until_cut
@@ -140,3 +144,27 @@ def test_a_lesson_that_cannot_be_read_costs_only_itself(day):
         session.get_one(EventRow, "t1").body = {"lesson": 3}
         session.commit()
     assert learnt(day)["bakes"] == 1 and minutes(day) > 0
+
+
+def test_lessons_and_what_was_put_aside_outlive_a_restart(day):
+    for turn in range(3):
+        teach(day, f"t{turn}", colour=90, core_c=98)
+    day.client.put("/api/oven/learnt/a1/aside", json={"lesson": "t1", "aside": True})
+    before = learnt(day)
+    again = create_app(day.sessions, lambda: day.now).test_client()
+    assert again.get("/api/oven/learnt").json == before and before["bakes"] == 2
+
+
+def test_only_the_latest_twelve_bakes_count_and_the_older_stay_on_the_list(day):
+    for turn in range(15):
+        day.now += timedelta(minutes=1)
+        teach(day, f"t{turn}", colour=80)
+    found = learnt(day)
+    assert found["bakes"] == 12 and len(found["lessons"]) == 15
+    assert [each["id"] for each in found["lessons"] if not each["counts"]] == ["t2", "t1", "t0"]
+
+
+def test_both_hands_at_once_teach_each_lesson_once(day):
+    with ThreadPoolExecutor(8) as pool:
+        found = list(pool.map(lambda turn: teach(day, f"t{turn % 4}", colour=85).status_code, range(16)))
+    assert set(found) <= {200, 409} and learnt(day)["bakes"] == 4

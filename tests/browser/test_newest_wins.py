@@ -267,6 +267,45 @@ def test_a_step_is_taken_back_while_its_answer_is_on_the_way(browser, sessions):
     page.context.close()
 
 
+# -- a fired oven ----------------------------------------------------------------------------------------
+
+
+def wood(slow):
+    """The kitchen bakes with wood."""
+    body = slow.json("/api/kitchen")["settings"]
+    floor = {"id": "floor", "kind": "oven_floor", "name": "Oven floor", "count": 1}
+    oven = {**body["oven"], "kind": "wood", "volume_l": 150, "top_c": 450}
+    slow.day.client.put("/api/kitchen", json={**body, "oven": oven, "vessels": [*body["vessels"], floor]})
+
+
+def test_the_afternoon_is_that_of_the_floor_that_was_typed_last(slow):
+    wood(slow)
+    page = slow.open("/oven")
+    floor = page.get_by_label("Floor", exact=True)
+    page.get_by_label("Dome").fill("400")
+    floor.fill("380")
+    expect(page.locator(".falling")).to_contain_text("Flour blackens")
+    slow.slow("/api/oven/falling")
+    floor.fill("300")
+    floor.fill("210")
+    expect(page.locator(".falling")).to_contain_text("half a minute", timeout=15_000)
+    page.wait_for_timeout(2500)
+    expect(page.locator(".falling")).to_contain_text("half a minute")
+    assert len(slow.questions("/api/oven/falling")) <= 3
+
+
+def test_a_lesson_that_is_slow_to_be_kept_is_taught_once(slow):
+    page = slow.open("/oven")
+    page.locator(".signs .chip").filter(has_text="very dark").first.click()
+    teach = page.get_by_role("button", name="Teach the oven by it")
+    expect(teach).to_be_visible()
+    slow.slow("/api/oven/learnt")
+    teach.click()
+    teach.click(force=True)
+    expect(page.locator(".learnt")).to_contain_text("One bake says", timeout=15_000)
+    assert slow.json("/api/oven/learnt")["bakes"] == 1
+
+
 # -- days ------------------------------------------------------------------------------------------------
 
 

@@ -4,6 +4,7 @@ import re
 
 import pytest
 from live import serving
+from playwright.sync_api import expect
 
 from gentle_crust.text.pseudo import CLOSES, OPENS
 from tests.browser.conftest import DESK, PHONE
@@ -78,6 +79,49 @@ def answered(answers) -> list[str]:
         if "json" in answer.headers.get("content-type", ""):
             told |= {text for text in strings(answer.json()) if len(text.strip()) > 2}
     return sorted({left_over(text, []) for text in told} | told, key=len, reverse=True)
+
+
+@pytest.fixture(scope="module")
+def lived(browser, address):
+    """The kitchen bakes with wood in a measured oven, has taught it, and set bakes with photos side by side."""
+    context = browser.new_context()
+    put, get = context.request.put, context.request.get
+    own = {"Origin": address}
+    loaf = {"formula_id": "tidewater-country", "pieces": 1, "piece_g": 850}
+    taught = {"bake": {"loaf": loaf, "vessel_id": "pot"}, "colour": 90, "core_c": 97, "out_g": 720}
+    assert put(f"{address}/api/oven/learnt/t1", data=taught, headers=own).ok
+    body = get(f"{address}/api/kitchen").json()["settings"]
+    yield own
+    put(f"{address}/api/kitchen", data=body, headers=own)
+    context.close()
+
+
+def test_a_taught_and_a_fired_oven_have_no_words_of_their_own(browser, address, lived):
+    context = browser.new_context(viewport=DESK, service_workers="block")
+    page, answers = context.new_page(), []
+    page.on("response", lambda response: "/api/" in response.url and answers.append(response))
+    page.goto(f"{address}/oven")
+    page.wait_for_load_state("networkidle")
+    expect(page.locator(".learnt li")).to_have_count(1)
+    expect(page.locator("figure.load")).to_be_visible()
+    body = context.request.get(f"{address}/api/kitchen").json()["settings"]
+    oven = {**body["oven"], "kind": "wood", "volume_l": 150, "top_c": 450}
+    assert context.request.put(f"{address}/api/kitchen", data={**body, "oven": oven}, headers=lived).ok
+    for turn, viewport in enumerate((DESK, PHONE)):
+        page.set_viewport_size(viewport)
+        if turn:
+            answers.clear()
+            page.reload()
+            page.wait_for_load_state("networkidle")
+            for field in page.locator(".fire input").all()[:2]:
+                field.fill("320")
+            expect(page.locator(".falling li").first).to_be_visible()
+        said, known = page.evaluate(SAID), answered(answers)
+        own = {text: left_over(text, known) for text in said}
+        assert {text: rest for text, rest in own.items() if re.search(r"[A-Za-z]{3,}", rest)} == {}
+        assert page.evaluate(CUT) == []
+        assert page.evaluate("document.documentElement.scrollWidth") <= viewport["width"]
+    context.close()
 
 
 @pytest.mark.parametrize("room", ROOMS)
