@@ -87,6 +87,9 @@ SHAPES = (("boule", "stone"), ("batard", "lidded_cast_iron"), ("baguette", "ston
           ("roll", "tray"), ("slipper", "tray"))  # fmt: skip
 
 
+ROUNDED_H = 2 / 60
+
+
 def yeasted() -> Proof:
     """Yeasted doughs of every shape, .2 to 2.5 % of instant yeast, 58 to 80 % water, 20 to 28 C: each has a proof."""
     count, short, off, said = 0, [], [], []
@@ -109,7 +112,8 @@ def yeasted() -> Proof:
                     name = (
                         f"{shape} {percent} % {water} % {warm} C: bulk {60 * bulk_h:.0f}, proof {60 * proof_h:.0f} min"
                     )
-                    if proof_h < min(0.9 * usual_proof_h(bulk_h), 0.5 * bulk_h):
+                    # A plan's times are whole minutes, and the bulk's end and the proof's are two of them.
+                    if proof_h + ROUNDED_H < min(0.9 * usual_proof_h(bulk_h), 0.5 * bulk_h):
                         short.append(name)
                     inside = plan.proof.target_low - 0.015 <= plan.proof.share <= plan.proof.target_high + 0.015
                     told = {problem.code for problem in plan.problems} & {"over_proofed", "under_proofed"}
