@@ -89,6 +89,22 @@ def pasting(page: Page) -> None:
     page.get_by_text("Ounces of a liquid: by weight").wait_for()
 
 
+def wooden(page: Page) -> None:
+    """An afternoon with a wood fire: the last picture, for the kitchen stays one that bakes with wood."""
+    address = page.url.split("/oven")[0]
+    body = page.request.get(f"{address}/api/kitchen").json()["settings"]
+    floor = {"id": "floor", "kind": "oven_floor", "name": "Oven floor", "count": 1}
+    oven = {**body["oven"], "kind": "wood", "volume_l": 150, "top_c": 450}
+    body = {**body, "oven": oven, "vessels": [*body["vessels"], floor]}
+    page.request.put(f"{address}/api/kitchen", data=body, headers={"Origin": address})
+    page.reload()
+    page.get_by_label("Floor", exact=True).fill("330")
+    page.get_by_label("Dome").fill("360")
+    page.locator(".falling li").first.wait_for()
+    page.locator(".falling").scroll_into_view_if_needed()
+    page.evaluate("document.activeElement.blur(); window.scrollBy(0, 200)")
+
+
 def in_the_oven(page: Page) -> None:
     """The room with its bake drawn."""
     page.get_by_role("heading", name="Where bakers disagree").wait_for()
@@ -106,6 +122,7 @@ PICTURES: list[Picture] = [
     ("water-summer", "/water", DESK, "light", summer),
     ("cultures", "/cultures", DESK, "light", None),
     ("oven", "/oven", DESK, "light", in_the_oven),
+    ("oven-wood", "/oven", (1280, 1000), "light", wooden),
 ]
 
 
@@ -129,8 +146,22 @@ def settled(page: Page) -> None:
 
 
 def beside(page: Page) -> None:
-    """Two bakes on one clock, line by line."""
+    """Two bakes on one clock, line by line, their photos at one scale."""
     page.get_by_role("heading", name="What differs").wait_for()
+    for _ in range(2):
+        page.get_by_role("button", name="Mark a width in it").first.click()
+        sheet = page.get_by_role("dialog")
+        for end, share in (("First end", 0.13), ("Second end", 0.87)):
+            handle, photo = sheet.get_by_role("slider", name=end), sheet.get_by_role("img").bounding_box()
+            at = handle.bounding_box()
+            page.mouse.move(at["x"] + at["width"] / 2, at["y"] + at["height"] / 2)
+            page.mouse.down()
+            page.mouse.move(photo["x"] + share * photo["width"], photo["y"] + photo["height"] / 2, steps=3)
+            page.mouse.up()
+        sheet.get_by_role("button", name="Keep it").click()
+        sheet.wait_for(state="detached")
+    page.get_by_text("Both are at one scale").wait_for()
+    page.evaluate("document.activeElement.blur(); window.scrollTo(0, 0)")
 
 
 def proofing(page: Page) -> None:

@@ -27,8 +27,8 @@ def planned(client: Any, **more: Any) -> dict[str, Any]:
 
 
 STAGES = [
-    {"minutes": 31, "setpoint_c": 240, "covered": True, "fan": False},
-    {"minutes": 17, "setpoint_c": 210, "covered": False, "fan": True},
+    {"minutes": 31, "setpoint_c": 240, "covered": True, "fan": False, "grill": False},
+    {"minutes": 17, "setpoint_c": 210, "covered": False, "fan": True, "grill": False},
 ]
 
 

@@ -53,7 +53,7 @@ def test_cold_proof_gains_mostly_in_its_first_hours():
 @pytest.mark.parametrize("folds", [1.0, 0.5, 0.0])
 def test_a_neglected_dough_holds_less(folds):
     made = replace(makeup(levain_dough(20)), folded=folds)
-    assert greatest_rise(made, "bulk") == pytest.approx(2.4 * {1.0: 1, 0.5: 0.88, 0.0: 0.72}[folds], rel=0.05)
+    assert greatest_rise(made, "bulk") == pytest.approx(2.4 * {1.0: 1, 0.5: 0.97, 0.0: 0.92}[folds], rel=0.02)
 
 
 BASE = {"flours": white(), "water_g": 725, "salt_g": 20.0, "levain_g": 200}

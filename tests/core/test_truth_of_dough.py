@@ -9,7 +9,9 @@ import pytest
 
 from gentle_crust.core.culture.seen import PHASES
 from gentle_crust.core.errors import CraftError
+from gentle_crust.interchange import plan_json
 from gentle_crust.interchange.dough_json import culture_answer, forecast_answer, preferment_answer
+from tests.courses import courses
 
 WHITE = "strong_white"
 
@@ -326,3 +328,23 @@ def test_a_feed_of_nothing_is_refused():
     with pytest.raises(CraftError) as refused:
         culture(feed=(50, 0, 50))
     assert refused.value.field == "feed"
+
+
+@pytest.mark.parametrize("leaven", ["yeast", "levain"])
+def test_folds_change_little_of_how_long_a_proof_takes(leaven):
+    """No set, one, two or three of an otherwise equal dough: proofs within a quarter of each other."""
+    question = courses()["6 yeasted boule"]
+    formula = {**question["formula"], "yeast_percent": 0.3}
+    if leaven == "levain":
+        formula = {name: value for name, value in question["formula"].items() if name != "yeast_percent"}
+        formula |= {"hydration_percent": 75, "preferments": [
+            {"kind": "levain", "flour_kind": WHITE, "flour_percent": 10, "hydration_percent": 100}]}  # fmt: skip
+    proofs = []
+    for count in range(4):
+        folds = [{"kind": "stretch", "count": count, "first_min": 30, "gap_min": 30}] if count else []
+        stages = [{"kind": "mix"}, {"kind": "bulk", "until": "ready", "folds": folds}, {"kind": "divide"},
+                  {"kind": "shape"}, {"kind": "proof", "until": "ready"}, {"kind": "bake"}]  # fmt: skip
+        found = plan_json.answer(json.dumps({**question, "formula": formula, "method": {"stages": stages}}))
+        proofs.append(next(each["minutes"] for each in found["stages"] if each["kind"] == "proof"))
+    assert max(proofs) <= 1.25 * min(proofs), proofs
+    assert proofs == sorted(proofs), "what is folded holds more, and is let go on to it"
