@@ -148,7 +148,7 @@ def settled(page: Page) -> None:
 def beside(page: Page) -> None:
     """Two bakes on one clock, line by line, their photos at one scale."""
     page.get_by_role("heading", name="What differs").wait_for()
-    for _ in range(2):
+    for photo_at in range(2):
         page.get_by_role("button", name="Mark a width in it").first.click()
         sheet = page.get_by_role("dialog")
         for end, share in (("First end", 0.13), ("Second end", 0.87)):
@@ -158,8 +158,10 @@ def beside(page: Page) -> None:
             page.mouse.down()
             page.mouse.move(photo["x"] + share * photo["width"], photo["y"] + photo["height"] / 2, steps=3)
             page.mouse.up()
+        width = sheet.get_by_label("From end to end")
+        width.fill(width.input_value() or "215")
         sheet.get_by_role("button", name="Keep it").click()
-        sheet.wait_for(state="detached")
+        page.get_by_role("button", name="Move the mark").nth(photo_at).wait_for()
     page.get_by_text("Both are at one scale").wait_for()
     page.evaluate("document.activeElement.blur(); window.scrollTo(0, 0)")
 
