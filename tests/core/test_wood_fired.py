@@ -1,12 +1,14 @@
 """A wood-fired oven is loaded as hot as it was fired."""
 
 import json
+from datetime import datetime, timedelta
 
 import pytest
 
 from gentle_crust.core.errors import CraftError
-from gentle_crust.interchange import bake_json
+from gentle_crust.interchange import bake_json, plan_json
 from gentle_crust.text.render import say
+from tests.courses import courses
 
 STICKS = {"dough_g": 350, "hydration": 0.66, "start_c": 25, "shape": "baguette", "pieces": 4}
 
@@ -66,3 +68,14 @@ def test_what_cannot_be_names_the_field(oven, field):
     with pytest.raises(CraftError) as refused:
         answer(oven=oven)
     assert refused.value.field == field and say(refused.value.what).remedy
+
+
+def test_a_pan_for_steam_goes_in_as_the_oven_is_raked_out_and_is_hot_when_it_is_loaded():
+    question = courses()["16 wood fire"]
+    stages = [
+        each if each["kind"] != "bake" else {**each, "steam": ["hot_pan"]} for each in question["method"]["stages"]
+    ]
+    found = plan_json.answer(json.dumps({**question, "method": {**question["method"], "stages": stages}}))
+    at = {each["step"]: datetime.fromisoformat(each["at"]) for each in found["steps"] if each["step"] != "steam_in"}
+    pan = min(datetime.fromisoformat(each["at"]) for each in found["steps"] if each["step"] == "steam_in")
+    assert at["rake_out"] <= pan <= at["load"] - timedelta(minutes=20)

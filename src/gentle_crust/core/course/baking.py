@@ -13,7 +13,7 @@ from gentle_crust.core.oven.equipment import Oven, Vessel, fits, vessel_row
 from gentle_crust.core.oven.hazards import hazards
 from gentle_crust.core.oven.kit import Fired, InVessel, OvenStage, Preheat, Preheated, Steam, steam_of
 from gentle_crust.core.oven.loaf import OVER_NIGHT_H, PROOFED_C, Loaf, loaf_of
-from gentle_crust.core.oven.profile import FRIDGE_C, RECOVERY_MIN
+from gentle_crust.core.oven.profile import FRIDGE_C, RECOVERY_MIN, SOAK_AFTER_RAKING_MIN
 from gentle_crust.core.oven.staged import Done, Want, done_of, draft, heat_of, soak_min, usual_steam
 from gentle_crust.core.oven.turning import half_way, in_use
 
@@ -32,7 +32,6 @@ BY_SHAPE: dict[Shape, tuple[str, ...]] = {
 IF_NONE = {"pan_loaf": "tin", "roll": "tray", "boule": "lidded_cast_iron", "batard": "lidded_cast_iron"}
 LONGER_MIN = 100.0
 LEAST_LAST_MIN = 4
-SOAK_AFTER_RAKING_MIN = 30
 FIRED_HOTTER_K = 25.0
 """A dome is so much hotter than the floor once the fire is raked out (practice)."""
 USUAL_MEANS = (Steam("hot_pan"), Steam("mist_loaf"))

@@ -17,7 +17,7 @@ from gentle_crust.core.formula.model import Formula
 from gentle_crust.core.messages import NOTHING, Message, joined, listed, message, named
 from gentle_crust.core.oven.equipment import shape_row, vessel_row
 from gentle_crust.core.oven.kit import HOB_MIN
-from gentle_crust.core.oven.profile import RECOVERY_MIN
+from gentle_crust.core.oven.profile import RECOVERY_MIN, SOAK_AFTER_RAKING_MIN
 from gentle_crust.core.oven.steaming import Steaming, steaming
 from gentle_crust.core.water.plan import WaterAnswer
 
@@ -302,7 +302,8 @@ def _heating(bake: FilledBake, load: float, made: Made) -> Iterator[Step]:
 
 def _steam(bake: FilledBake, load: int) -> tuple[Steaming, ...]:
     """What goes in and out to make steam, minutes from loading; for a later load as the oven comes back to heat."""
-    lead = bake.preheat.minutes if load == 1 or bake.oven.kind == "wood" else float(RECOVERY_MIN)
+    first = SOAK_AFTER_RAKING_MIN if bake.oven.kind == "wood" else bake.preheat.minutes
+    lead = float(first if load == 1 else RECOVERY_MIN)
     return steaming(bake.steam, lead, bake.vent_min, bake.minutes)
 
 

@@ -10,6 +10,8 @@ from gentle_crust.core.oven.steaming import Steaming
 
 RYE_COOL_MIN = 24 * 60
 FRIDGE_C = 5.0
+SOAK_AFTER_RAKING_MIN = 30
+"""A fired oven stands so long, raked out and shut, before it is loaded; what heats goes in then (practice)."""
 RECOVERY_MIN = 10
 """For oven and vessel to come back to heat between two loads (practice)."""
 

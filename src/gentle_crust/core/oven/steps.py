@@ -8,6 +8,7 @@ from gentle_crust.core.messages import NOTHING, Message, joined, message
 from gentle_crust.core.oven.bake import Bake
 from gentle_crust.core.oven.equipment import Oven, Vessel, in_a_sentence, shape_row
 from gentle_crust.core.oven.kit import HOB_MIN, vessel_heat
+from gentle_crust.core.oven.profile import SOAK_AFTER_RAKING_MIN
 from gentle_crust.core.oven.staged import Done
 from gentle_crust.core.oven.steaming import steaming
 from gentle_crust.core.oven.turning import half_way, in_use
@@ -46,7 +47,8 @@ def touches(
     if question.vessel.preheated == "hob":
         warm = message("touch-hob", minutes=HOB_MIN, vessel=in_a_sentence(vessel))
         found.append(Touch("preheat", -HOB_MIN, message("touch-hob-title"), warm, what="hob"))
-    for each in steaming(question.steam, heating.minutes, question.vent_min, question.minutes):
+    lead = SOAK_AFTER_RAKING_MIN if question.oven.kind == "wood" else heating.minutes
+    for each in steaming(question.steam, lead, question.vent_min, question.minutes):
         found.append(Touch(f"steam_{each.way}", each.minute, each.title, each.text, what=each.what))
     cover = "lid-on" if lidded and first.covered else "steam-in" if first.covered else "door-shut"
     cut = scored(question.loaf.shape, rye)
