@@ -3,6 +3,8 @@
 import json
 from typing import Any
 
+import pytest
+
 from tests.courses import BAKE, COUNTRY, DIVIDE, MIX, asked, courses
 
 
@@ -80,3 +82,12 @@ def test_what_stands_in_the_fridge_is_seen_by_the_next_plan(client: Any) -> None
     refused = client.put("/api/kitchen", json={**kitchen, "fridge_l": 0})
     assert refused.status_code == 422 and refused.get_json()["errors"][0]["field"] == "fridge_l"
     assert "The room in the fridge" in json.dumps(refused.get_json()["errors"][0])
+
+
+@pytest.mark.parametrize("kind", ["", "¢", "sawdust"])
+def test_a_flour_that_no_table_knows_is_refused_by_its_name(client, kind):
+    question = courses()["6 yeasted boule"]
+    flours = [{"kind": kind, "percent": 100}]
+    answer = client.post("/api/courses", json={**question, "formula": {**question["formula"], "flours": flours}})
+    assert answer.status_code == 422, answer.json
+    assert answer.json["errors"][0]["field"].endswith("flours.0.kind") and answer.json["errors"][0]["sentence"]

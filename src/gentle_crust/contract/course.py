@@ -134,10 +134,12 @@ class PlanQuestion(Strict):
         """As the core takes it, and whether the style is to be chosen."""
         from gentle_crust.core.course.ask import Asked
         from gentle_crust.core.course.styles import OWN, method_for, style_of
+        from gentle_crust.core.formula.model import check
 
         if self.method is not None and self.style is not None:
             raise CraftError("style", "course-style-and-method")
         formula = self.formula.formula()
+        check(formula)
         choose = self.method is None and self.style is None and formula.method is None
         if self.method is not None:
             method = self.method.method(formula)
