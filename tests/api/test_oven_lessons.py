@@ -168,3 +168,30 @@ def test_both_hands_at_once_teach_each_lesson_once(day):
     with ThreadPoolExecutor(8) as pool:
         found = list(pool.map(lambda turn: teach(day, f"t{turn % 4}", colour=85).status_code, range(16)))
     assert set(found) <= {200, 409} and learnt(day)["bakes"] == 4
+
+
+@pytest.fixture
+def hurried(day):
+    """Everything was pressed at the end, one thing right after the other."""
+    day.mixed()
+    day.now += timedelta(hours=12)
+    for _ in range(60):
+        found = day.dough()
+        if found["over"]:
+            break
+        day.now += timedelta(seconds=5)
+        day.done(found["next"])
+    return day
+
+
+def test_a_bake_of_which_load_and_out_were_pressed_at_once_is_judged_and_teaches_nothing(hurried):
+    answer = hurried.press("bake_loaf", {"top_colour": 85, "out_g": 700}, key="sheet")
+    assert answer["taken"] == ["sheet"] and answer["refused"] == []
+    assert learnt(hurried)["lessons"] == []
+
+
+@pytest.mark.parametrize("baked_min", [3, 300])
+def test_a_time_that_is_far_from_the_bake_teaches_nothing(day, baked_min):
+    refused = teach(day, colour=60, baked_min=baked_min)
+    assert refused.status_code in (409, 422) and refused.json["errors"][0]["remedy"]
+    assert learnt(day)["lessons"] == []

@@ -21,6 +21,7 @@ from gentle_crust.core.oven.equipment import Oven, Vessel, shape_row
 from gentle_crust.core.oven.falling import Afternoon, Bread, afternoon
 from gentle_crust.core.oven.hazards import Hazard, hazards
 from gentle_crust.core.oven.kit import Fired, OvenStage, Steam, steam_of
+from gentle_crust.core.oven.learnt import as_it_went
 from gentle_crust.core.oven.lesson import Seen
 from gentle_crust.core.oven.loads import Load, loads
 from gentle_crust.core.oven.loaf import Loaf, loaf_of
@@ -32,7 +33,7 @@ from gentle_crust.core.oven.staged import Done, Draft, Want, done_of, draft
 from gentle_crust.core.oven.steps import Touch, touches
 from gentle_crust.core.oven.turning import in_use
 from gentle_crust.kitchen.formulas import FormulaBook
-from gentle_crust.kitchen.oven_lessons import OvenLessons, as_long
+from gentle_crust.kitchen.oven_lessons import OvenLessons
 from gentle_crust.kitchen.settings import KitchenSettings
 from gentle_crust.kitchen.work import Work
 
@@ -233,7 +234,7 @@ class OvenBook:
         loss = self.signs(asked, core_c, colour, None, out_g).loss
         question = self.bake(asked).question
         if baked_min is not None:
-            question = as_long(question, within("baked_min", limits.BAKED_MIN, baked_min))
+            question = as_it_went(question, within("baked_min", limits.BAKED_MIN, baked_min))
         name = self.formulas.get(asked.loaf.formula_id).formula.name
         self.lessons.teach(key, name, question, Seen(core_c, None, colour, loss))
 

@@ -11,10 +11,10 @@ from gentle_crust.contract.oven import OvenLessonLine
 from gentle_crust.core.course.ask import Asked
 from gentle_crust.core.course.fill import fill
 from gentle_crust.core.errors import CraftError, NotFound
-from gentle_crust.core.loaf.sheet import Sheet
+from gentle_crust.core.loaf.sheet import Sheet, measured
 from gentle_crust.core.oven.bake import Bake
 from gentle_crust.core.oven.equipment import Oven
-from gentle_crust.core.oven.learnt import learnt, lesson, taught
+from gentle_crust.core.oven.learnt import as_it_went, learnt, lesson, taught
 from gentle_crust.core.oven.lesson import Lesson, OvenLearnt, Seen
 from gentle_crust.core.oven.staged import heat_of
 from gentle_crust.core.plan.steps_shown import PARTS_APART
@@ -189,26 +189,11 @@ def _baked(asked: Asked, story: Story, sheet: Sheet) -> tuple[Bake, Seen, str]:
         raise CraftError("bake", "oven-bake-not-timed")
     minutes = (out - load) / MIN
     cores = [each for each in story.happened.cores if load < each.at <= out + 5 * MIN]
-    grams = path.batch.piece_g
-    loss = None if sheet.out_g is None or not 0 < sheet.out_g <= grams else 1 - sheet.out_g / grams
     core = cores[-1] if cores else None
     seen = Seen(
         core_c=None if core is None else core.core_c,
         core_min=None if core is None else min((core.at - load) / MIN, minutes),
         colour=sheet.top_colour,
-        loss=loss,
+        loss=measured(sheet, asked.formula.shape, path.batch.piece_g).loss,
     )
-    return as_long(baked.question, minutes), seen, asked.formula.name
-
-
-def as_long(question: Bake, minutes: float) -> Bake:
-    """A bake whose last stage ends when it really did; one that ended before that has its last stages cut."""
-    kept, at = [], 0.0
-    for stage in question.stages:
-        if at + 1 > minutes:
-            break
-        kept.append(replace(stage, minutes=min(stage.minutes, minutes - at)))
-        at += stage.minutes
-    if at < minutes:
-        kept[-1] = replace(kept[-1], minutes=kept[-1].minutes + minutes - at)
-    return replace(question, stages=tuple(kept))
+    return as_it_went(baked.question, minutes), seen, asked.formula.name

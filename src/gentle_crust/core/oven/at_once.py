@@ -61,6 +61,14 @@ def on_one_shelf(room_cm2: float, vessel: str) -> int:
     return max(min(by_area, in_rows(room_cm2, *footprint_cm(vessel))), 1)
 
 
+def side_by_side(usable_cm2: float, loaf: Loaf) -> int:
+    """Pieces on one flat shelf with the gaps that such loaves want, by area and in rows, at least one."""
+    body, gap = rings(loaf.shape, loaf.dough_g), float(row_of("shapes", "loaf.shape", loaf.shape, "shape")["gap_cm"])
+    across, along = 100 * body.width_across_m, 100 * body.length_m
+    by_area = floor(usable_cm2 / ((across + gap) * (along + gap)))
+    return max(min(by_area, in_rows(usable_cm2, across, along)), 1)
+
+
 def at_once(loaf: Loaf, vessel: str, litres: float, kind: OvenKind = "electric", inside_l: float | None = None) -> int:
     """Pieces that go in together, as many vessels as that takes; 0 if not even one has room."""
     heat, row = vessel_heat(vessel), row_of("vessels", "vessel.kind", vessel)
@@ -77,12 +85,8 @@ def at_once(loaf: Loaf, vessel: str, litres: float, kind: OvenKind = "electric",
         return 0 if loaf.dough_g > LARGEST_TIN_G else max(floor(room / (TIN_CM2 * grown)), 1) * levels
     if body.width_across_m * body.length_m * 1e4 > room:
         return 0
-    gap = float(form["gap_cm"]) / 100
-    each = (body.width_across_m + gap) * (body.length_m + gap) * 1e4
     levels = 1 if row["proof_group"] == "stone" and kind not in ("rack", "built_in_steam") else levels
-    usable = float(row["shelf_share"]) * room
-    rows = in_rows(usable, 100 * body.width_across_m, 100 * body.length_m)
-    return max(min(floor(usable / each), rows), 1) * levels
+    return side_by_side(float(row["shelf_share"]) * room, loaf) * levels
 
 
 def in_loads(pieces: int, most: int) -> tuple[int, ...]:

@@ -364,8 +364,9 @@ def _oven(oven: OvenHeat) -> Oven:
         store_j_k=row["store_kj_k"] * 1e3 * size,
         store_w_k=row["store_w_k"] * size,
         store_loss_w_k=row["loss_w_k"] * size,
-        radiates=row["radiates"] * oven.pace,
-        draught=row["draught"] * oven.pace,
+        radiates=row["radiates"],
+        draught=row["draught"],
+        pace=float(oven.pace),
     )
 
 

@@ -48,7 +48,7 @@ class Oven(NamedTuple):
 
     ``store_j_k`` is what lies behind the wall of an oven of brick and gives its heat back through ``store_w_k``, and
     loses some outside; ``radiates`` how strongly its walls shine beside those of an electric one,
-    ``draught`` how much its air moves beside it.
+    ``draught`` how much its air moves beside it, ``pace`` how fast loaves take up the heat of both.
     ``floor_k`` is how much hotter a burner keeps what stands above it; ``offset_k`` how far over its dial it runs.
     """
 
@@ -67,6 +67,7 @@ class Oven(NamedTuple):
     store_loss_w_k: float
     radiates: float
     draught: float
+    pace: float
 
 
 class Metal(NamedTuple):

@@ -4,9 +4,9 @@ from dataclasses import dataclass
 from typing import Literal
 
 from gentle_crust.core.messages import NOTHING, Message, message, named
-from gentle_crust.core.oven.at_once import in_rows, on_one_shelf, shelf_cm2
+from gentle_crust.core.oven.at_once import on_one_shelf, shelf_cm2, side_by_side
 from gentle_crust.core.oven.kit import OvenKind, row_of
-from gentle_crust.core.oven.loaf import Loaf, rings
+from gentle_crust.core.oven.loaf import Loaf
 
 FAN_LOWER_C = 20.0
 """A fan oven is set this much lower (practice)."""
@@ -94,17 +94,19 @@ def fits(vessel: Vessel, shape: str, piece_g: float) -> Message:
     return NOTHING
 
 
+def usable_cm2(vessel: Vessel, oven: Oven) -> float:
+    """The part of one shelf, or of a fired oven's floor, on which what stands in or on a vessel has its room, cm2."""
+    row = vessel_row(vessel.kind)
+    on_the_floor = oven.kind == "wood" and vessel.kind == "oven_floor"
+    whole = max(oven.shelf_cm2, shelf_cm2(oven.volume_l, "wood")) if on_the_floor else oven.shelf_cm2
+    return whole * (float(row["shelf_share"]) if row["flat"] == "1" else 1.0)
+
+
 def per_load(vessel: Vessel, oven: Oven, loaf: Loaf, pieces: int) -> int:
     """How many pieces go in at once: by the vessels there are, and by the room that loaves want between them."""
     row = vessel_row(vessel.kind)
-    body, gap = rings(loaf.shape, loaf.dough_g), float(shape_row(loaf.shape)["gap_cm"]) / 100
     if row["flat"] == "1":
-        room = (body.width_across_m + gap) * (body.length_m + gap) * 1e4
-        on_the_floor = oven.kind == "wood" and vessel.kind == "oven_floor"
-        shelf = max(oven.shelf_cm2, shelf_cm2(oven.volume_l, "wood")) if on_the_floor else oven.shelf_cm2
-        usable = float(row["shelf_share"]) * shelf
-        rows = in_rows(usable, 100 * body.width_across_m, 100 * body.length_m)
-        by_room = max(min(int(usable / room), rows), 1)
+        by_room = side_by_side(usable_cm2(vessel, oven), loaf)
         units = 1 if row["proof_group"] == "stone" else min(vessel.count, max(oven.shelves - 1, 1))
         return max(min(pieces, by_room * units), 1)
     if row["kind"] == "tin":

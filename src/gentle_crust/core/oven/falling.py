@@ -11,7 +11,7 @@ from gentle_crust.core.oven.bake import Bake, bake
 from gentle_crust.core.oven.equipment import Oven, Vessel, shape_row, vessel_row
 from gentle_crust.core.oven.kit import Fired, InVessel, OvenHeat, OvenStage, Preheat
 from gentle_crust.core.oven.loaf import Loaf
-from gentle_crust.core.oven.staged import FIRED_K, MILK_K, MOST_COOLER_K, SWEET_K, Want, draft
+from gentle_crust.core.oven.staged import FIRED_K, Want, cooler_k, draft
 
 LONGEST_MIN, EVERY_MIN = 470, 10
 """So long is looked ahead, and so often a standing oven is told."""
@@ -73,9 +73,8 @@ class Afternoon:
 
 def likes_c(loaf: Loaf) -> float:
     """The floor (C) on which a loaf is begun in a fired oven; a tin stands on it, and is begun cooler."""
-    sweet = min(SWEET_K * loaf.sugar + MILK_K * loaf.milk, MOST_COOLER_K)
     heat = float(vessel_row(_stands_in(loaf).kind)["covered_c"])
-    return heat + float(shape_row(loaf.shape)["setpoint_shift_c"]) + FIRED_K - sweet
+    return heat + float(shape_row(loaf.shape)["setpoint_shift_c"]) + FIRED_K - cooler_k(loaf)
 
 
 def afternoon(oven: Oven, fired: Fired, breads: Iterable[Bread], altitude_m: float = 0.0) -> Afternoon:

@@ -17,7 +17,6 @@ from gentle_crust.core.errors import CraftError, within
 from gentle_crust.core.messages import Message, joined, message
 from gentle_crust.core.oven.bake import Bake, Baked, bake
 from gentle_crust.core.oven.equipment import Oven
-from gentle_crust.core.oven.kit import OvenHeat
 from gentle_crust.core.oven.lesson import OVENS_DIFFER_K, PACES_DIFFER, Lesson, OvenLearnt, Seen, Sign, SignTold
 
 SURE: dict[Sign, float] = {"core": 2.0, "colour": 8.0, "loss": 0.012}
@@ -29,6 +28,8 @@ FAR = 3.0
 """A measure that is further off than so many standard deviations counts as this far off: a slip is no lesson."""
 NEAR_K, NEAR_PERCENT = 2.0, 3
 """Less than this is not worth saying."""
+SOONEST, LATEST = 0.5, 2.0
+"""A bake took between these shares of what was planned, or it was not timed (practice)."""
 MOST_K, MOST_PACE = 40.0, 0.35
 """Nothing beyond is believed of an oven that still bakes: K, and ln pace (practice)."""
 
@@ -45,6 +46,17 @@ class TaughtOven(Oven):
         return self.taught_pace
 
 
+def as_it_went(question: Bake, minutes: float) -> Bake:
+    """The bake as long as it really took: its last stages longer, or cut. Raises CraftError for a time that is so far
+    from the bake's that it was not taken at the oven, but pressed late."""
+    if not SOONEST * question.minutes <= minutes <= LATEST * question.minutes:
+        raise CraftError("baked_min", "oven-bake-not-timed")
+    ends = np.cumsum([stage.minutes for stage in question.stages])
+    kept = [stage for stage, end in zip(question.stages, ends, strict=True) if end - stage.minutes < minutes - 1]
+    before = sum(stage.minutes for stage in kept[:-1])
+    return replace(question, stages=(*kept[:-1], replace(kept[-1], minutes=minutes - before)))
+
+
 def lesson(question: Bake, seen: Seen) -> Lesson:
     """What a bake that went as ``question`` says tells of its oven. Raises CraftError if nothing was measured, or for
     a figure that no loaf has, and for a fired oven: it is loaded as hot as it was measured."""
@@ -59,8 +71,9 @@ def lesson(question: Bake, seen: Seen) -> Lesson:
     if seen.loss is not None:
         within("loss", limits.LOSS_SHARE, seen.loss)
     usual = _signs(bake(question), seen)
-    hotter = _signs(bake(_with(question, replace(question.oven, offset_k=question.oven.offset_k + HOTTER_K))), seen)
-    faster = _signs(bake(_with(question, replace(question.oven, pace=question.oven.pace * exp(FASTER)))), seen)
+    oven = question.oven
+    hotter = _signs(bake(replace(question, oven=replace(oven, offset_k=oven.offset_k + HOTTER_K))), seen)
+    faster = _signs(bake(replace(question, oven=replace(oven, pace=oven.pace * exp(FASTER)))), seen)
     pull, sure = np.zeros(2), np.zeros((2, 2))
     told = []
     for sign, value in _measured(seen):
@@ -129,10 +142,6 @@ def doubt(found: OvenLearnt) -> tuple[float, float]:
     """Between which K the oven's heat lies, eight times of ten."""
     wide = 1.2816 * found.heat_sd_k
     return found.heat_k - wide, found.heat_k + wide
-
-
-def _with(question: Bake, oven: OvenHeat) -> Bake:
-    return replace(question, oven=oven)
 
 
 def _measured(seen: Seen) -> list[tuple[Sign, float]]:

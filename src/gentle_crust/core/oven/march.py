@@ -328,11 +328,11 @@ def march(
             share = mix(vapour, steam, oven.litres, air, gone_s, DRY_AIR, dt, kpa)
             full, fade = 0.2194 * oven.litres / (air + 273.15), 1 / oven.steam_s
             seen, around_air = (1 - pot.seen_wall) * wall + pot.seen_wall * base, air
-            blow = moving if fan else still * oven.draught
+            blow = oven.pace * (moving if fan else still * oven.draught)
             shine, exchange = glow_w / max(oven.wall_m2 + piece.top_m2 * course.pieces, 1e-6), numbers.skin.emissivity
             if course.grills[stage] > 0:
                 shine, heater_j = shine + chamber.grill_w_m2, heater_j + dt * chamber.grill_w
-            exchange *= oven.radiates
+            exchange *= oven.radiates * oven.pace
             shine *= exchange
         yields = kpa * piece.top_m2 * course.pieces * (1 - share) / (LATENT_J_KG * full * (1 / dt + fade))
         around = Around(

@@ -4,8 +4,8 @@ from dataclasses import dataclass
 from math import ceil
 
 from gentle_crust.core.messages import Message, joined, message
-from gentle_crust.core.oven.at_once import footprint_cm, on_one_shelf, shelf_cm2, sides_cm
-from gentle_crust.core.oven.equipment import Oven, Vessel, per_load, shape_row, vessel_row
+from gentle_crust.core.oven.at_once import footprint_cm, on_one_shelf, sides_cm
+from gentle_crust.core.oven.equipment import Oven, Vessel, per_load, shape_row, usable_cm2, vessel_row
 from gentle_crust.core.oven.loaf import Loaf, rings
 from gentle_crust.core.oven.turning import half_way, in_use
 
@@ -49,7 +49,7 @@ class LoadPlan:
 def load_plan(vessel: Vessel, oven: Oven, loaf: Loaf, pieces: int, minutes: tuple[float, ...]) -> LoadPlan:
     """The first and largest load of ``pieces``, of a bake in stages of so many ``minutes``."""
     row, at_once = vessel_row(vessel.kind), per_load(vessel, oven, loaf, pieces)
-    room = _room_cm2(row, vessel, oven)
+    room = usable_cm2(vessel, oven)
     wide, deep = sides_cm(room)
     flat = row["flat"] == "1"
     units = in_use(vessel, oven, loaf, at_once) if flat else _levels(row, oven, at_once, room)
@@ -76,13 +76,6 @@ def load_plan(vessel: Vessel, oven: Oven, loaf: Loaf, pieces: int, minutes: tupl
         swap_min=swap,
         said=_said(at_once, most, units, gap, wants, flat, loads, swap, oven, too_long),
     )
-
-
-def _room_cm2(row: dict[str, str], vessel: Vessel, oven: Oven) -> float:
-    """The part of a shelf, or of a fired floor, on which loaves may stand."""
-    on_the_floor = oven.kind == "wood" and vessel.kind == "oven_floor"
-    whole = max(oven.shelf_cm2, shelf_cm2(oven.volume_l, "wood")) if on_the_floor else oven.shelf_cm2
-    return whole * (float(row["shelf_share"]) if row["flat"] == "1" else 1.0)
 
 
 def _levels(row: dict[str, str], oven: Oven, at_once: int, room: float) -> int:

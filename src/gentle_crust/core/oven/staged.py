@@ -190,6 +190,11 @@ def usual_steam(vessel: Vessel, oven: Oven, shape: str, means: tuple[str, ...]) 
     return next(((kind,) for kind in BEST_STEAM if kind in means), ())
 
 
+def cooler_k(loaf: Loaf) -> float:
+    """How much cooler a sweet or milky dough is baked, K (practice)."""
+    return min(SWEET_K * loaf.sugar + MILK_K * loaf.milk, MOST_COOLER_K)
+
+
 def core_wanted_c(at_sea_c: float, altitude_m: float) -> float:
     """The core (C) with which a loaf is done at a height: as far below boiling as at the sea, to half a degree.
 
@@ -214,7 +219,7 @@ def draft(loaf: Loaf, pieces: int, vessel: Vessel, oven: Oven, want: Want, altit
     lidded, fan = row["lidded"] == "1", oven.kind in ("electric_fan", "rack")
     cold_start = lidded and preheated == "none"
     shift = float(form["setpoint_shift_c"]) - (FAN_LOWER_C if fan else 0.0) + (FIRED_K if oven.kind == "wood" else 0.0)
-    shift -= min(SWEET_K * loaf.sugar + MILK_K * loaf.milk, MOST_COOLER_K)
+    shift -= cooler_k(loaf)
     hotter, later, darker = CRUSTS[want.crust]
     wanted = float(row["covered_c"]) + shift + hotter
     first = min(wanted, oven.top_c)
