@@ -31,16 +31,6 @@ def today_in_the_room(page: Page) -> None:
     page.evaluate("window.scrollTo(0, 0)")
 
 
-def cannot_be_met(page: Page) -> None:
-    """A wish that comes too late, with what would mend it."""
-    today_in_the_room(page)
-    _open(page, "Wanted")
-    page.get_by_label("Time", exact=True).fill("15:00")
-    page.keyboard.press("Enter")
-    page.get_by_text("One change would do").wait_for()
-    page.evaluate("window.scrollTo(0, 0)")
-
-
 def printed(page: Page) -> None:
     """The card as it is printed."""
     page.get_by_role("button", name="Print the card").wait_for()
@@ -114,7 +104,6 @@ Picture = tuple[str, str, tuple[int, int], Literal["light", "dark"], Callable[[P
 PICTURES: list[Picture] = [
     ("plan", "/plan", DESK, "light", None),
     ("card", "/plan", (794, 1123), "light", printed),
-    ("plan-cannot-be-met", "/plan", DESK, "dark", cannot_be_met),
     ("plan-phone", "/plan", PHONE, "light", down_to_the_ribbon),
     ("kitchen", "/kitchen", DESK, "light", None),
     ("formula-editor", "/formulas", DESK, "light", editing),

@@ -296,3 +296,19 @@ def test_an_afternoon_with_a_wood_fire(own, size):
     expect(page.locator(".facts")).not_to_have_text(before)
     sound(page)
     assert page.evaluate("document.documentElement.scrollWidth") <= size["width"]
+
+
+def test_a_floor_that_no_oven_has_is_said_and_counts_as_not_measured(own):
+    body = own.day.client.get("/api/kitchen").json["settings"]
+    own.day.client.put("/api/kitchen", json={**body, "oven": {**body["oven"], "kind": "wood", "volume_l": 150}})
+    page = own.open("/oven")
+    floor = page.get_by_label("Floor", exact=True)
+    page.get_by_label("Dome").fill("350")
+    floor.fill("320")
+    expect(page.locator(".falling")).to_be_visible()
+    floor.fill("3200")
+    expect(page.get_by_role("alert").filter(has_text="Between 100°C and 550°C")).to_be_visible()
+    expect(page.locator(".falling")).to_have_count(0)
+    floor.fill("300")
+    expect(page.locator(".falling")).to_be_visible()
+    expect(page.get_by_role("alert")).to_have_count(0)

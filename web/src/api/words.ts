@@ -501,6 +501,7 @@ export interface Words {
     less: string
     more: string
     none: string
+    between: (data: { high: Value; low: Value }) => string
     nothing: string
     yes: string
     no: string

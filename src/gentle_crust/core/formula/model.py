@@ -16,6 +16,8 @@ ExtraKind = Literal["sugar", "honey", "oil", "butter", "milk", "malt", "seeds", 
 SoakerKind = Literal["soaker", "scald"]
 YeastKind = Literal["instant", "active_dry", "fresh", "osmotolerant"]
 Shape = Literal["boule", "batard", "baguette", "slipper", "pan_loaf", "flat_round", "roll"]
+ROUND: tuple[Shape, ...] = ("boule", "roll", "flat_round")
+"""Shapes as long as they are wide."""
 
 WATER_IN = {"milk": 0.88, "butter": 0.15, "honey": 0.17}
 """Share of an extra's weight that is water (practice)."""

@@ -6,6 +6,7 @@ from typing import Literal
 
 from gentle_crust.core import limits
 from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core.formula.model import ROUND
 from gentle_crust.core.limits import Limit
 from gentle_crust.core.messages import message
 
@@ -33,8 +34,6 @@ FULL: dict[str, float] = {
 }  # fmt: skip
 """How much of the box, or of a round loaf the cylinder, around it a loaf fills: an ellipsoid fills 2/3 of its cylinder
 and .52 of its box; fuller ends and flanks more (practice; a loaf differs by about a tenth)."""
-ROUND = ("boule", "roll", "flat_round")
-"""Shapes as long as they are wide."""
 
 
 WHOSE = ("part", "piece", "day")

@@ -3,13 +3,13 @@
 from dataclasses import dataclass
 from math import ceil
 
+from gentle_crust.core.formula.model import ROUND
 from gentle_crust.core.messages import Message, joined, message
 from gentle_crust.core.oven.at_once import footprint_cm, on_one_shelf, sides_cm
 from gentle_crust.core.oven.equipment import Oven, Vessel, per_load, shape_row, usable_cm2, vessel_row
 from gentle_crust.core.oven.loaf import Loaf, rings
 from gentle_crust.core.oven.turning import half_way, in_use
 
-ROUND = ("boule", "roll", "flat_round")
 PLENTY = 1000
 NEAR_CM = 1.0
 """By less than this nobody sets loaves apart."""

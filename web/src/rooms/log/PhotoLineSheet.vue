@@ -49,6 +49,8 @@ function nudge(index: number, dx: number, dy: number) {
 const where = computed(() =>
   ends.map(({ x, y }) => t.lineAt({ across: Math.round(100 * x), down: Math.round(100 * y) })),
 )
+const { low, high } = limits.PHOTO_LINE_MM
+const outside = computed(() => mm.value !== null && (mm.value < low || mm.value > high))
 const { press, refused } = useBench()
 const { busy, act } = useActing()
 const keep = () =>
@@ -109,14 +111,13 @@ const keep = () =>
       </div>
       <div class="long">
         <MaybeField v-model="mm" :label="t.lineMm" unit="mm" :digits="0" />
+        <p v-if="outside" class="small" role="alert">
+          {{ words.forms.between({ low: `${low} mm`, high: `${high} mm` }) }}
+        </p>
         <p v-if="refused" class="inverted wrong" role="alert">{{ refused }}</p>
-        <ElButton
-          native-type="submit"
-          class="action"
-          :loading="busy"
-          :disabled="mm === null || mm < limits.PHOTO_LINE_MM.low || mm > limits.PHOTO_LINE_MM.high"
-          >{{ t.lineKeep }}</ElButton
-        >
+        <ElButton native-type="submit" class="action" :loading="busy" :disabled="mm === null || outside">{{
+          t.lineKeep
+        }}</ElButton>
       </div>
     </form>
   </SheetFrame>

@@ -2,6 +2,7 @@ forms-nameIt = Give it a name.
 forms-less = Less
 forms-more = More
 forms-none = Nothing of that name
+forms-between = Between { $low } and { $high }.
 forms-nothing = Nothing there
 forms-yes = Yes
 forms-no = No
