@@ -22,8 +22,10 @@ def planned(own, size):
 def test_weak_yeast_is_told_in_the_plan_until_a_new_pack_is_opened(own, size):
     page = own.open("/water", size)
     page.get_by_role("button", name="Stirred in: start the clock").click()
+    expect(page.locator(".elapsed")).to_contain_text("0:0")
     own.day.now = own.day.now.replace(hour=own.day.now.hour + 1)
     page.reload()
+    expect(page.locator(".elapsed")).to_contain_text(re.compile("(59|60|61):"))
     page.get_by_role("button", name="Thin foam").click()
     expect(page.get_by_text("Weak but alive")).to_be_visible()
     sound(page)
