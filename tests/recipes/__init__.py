@@ -1,0 +1,1 @@
+"""Written recipes with their right readings, and what compares the two."""
