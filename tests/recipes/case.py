@@ -24,7 +24,7 @@ def case(name: str, text: str, lines: str, course: str | None, **facts: Any) -> 
     """A case from its short notation; ``facts``: pieces, shape and the like of the formula."""
     wanted: dict[tuple[str, str], float | None] = {}
     for part in lines.split(";"):
-        stage, _, items in part.strip().partition(":")
+        stage, _, items = part.strip().partition(":")
         for item in items.split(","):
             kind, grams = item.split()
             wanted[stage.strip(), kind] = None if grams == "?" else float(grams)
