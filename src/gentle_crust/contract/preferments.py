@@ -17,7 +17,7 @@ class DoseBody(Strict):
 
     limits: ClassVar[dict[str, Limit]] = {
         "needed_g": limits.PREFERMENT_NEEDED_G,
-        "hydration_percent": limits.POOLISH_WATER_PERCENT,
+        "hydration_percent": limits.PREFERMENT_WATER_PERCENT,
         "mix_c": limits.MIX_C,
     }
 

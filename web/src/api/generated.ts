@@ -4558,7 +4558,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "sugar" | "honey" | "oil" | "butter" | "milk" | "malt" | "seeds" | "other";
+            kind: "sugar" | "honey" | "oil" | "butter" | "milk" | "malt" | "seeds" | "egg" | "cream" | "yoghurt" | "cheese" | "beer" | "cider" | "wine" | "juice" | "vinegar" | "potato" | "fruit" | "nuts" | "other";
             /**
              * Late
              * @default false
@@ -4578,7 +4578,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "sugar" | "honey" | "oil" | "butter" | "milk" | "malt" | "seeds" | "other";
+            kind: "sugar" | "honey" | "oil" | "butter" | "milk" | "malt" | "seeds" | "egg" | "cream" | "yoghurt" | "cheese" | "beer" | "cider" | "wine" | "juice" | "vinegar" | "potato" | "fruit" | "nuts" | "other";
             /**
              * Late
              * @default false

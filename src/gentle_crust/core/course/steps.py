@@ -63,6 +63,10 @@ class Step:
     """What it is called, if its code does not say it."""
 
 
+SPOILS = ("milk", "butter", "egg", "cream", "yoghurt", "cheese")
+"""Extras that may not stand warm for long."""
+
+
 def steps(solved: Solved, water: WaterAnswer) -> tuple[Step, ...]:
     """All steps of a course in order of time."""
     found: list[Step] = []
@@ -98,7 +102,7 @@ def _beside(each: Beside, solved: Solved) -> Step:
     minutes = HANDS_MIN[each.kind]
     if each.ripening is None:
         soaker = formula.soakers[each.filled.row or 0] if each.filled else formula.soakers[0]
-        dairy = any(extra.kind in ("milk", "butter") for extra in soaker.extras)
+        dairy = any(extra.kind in SPOILS for extra in soaker.extras)
         cautions = _cautions(each.kind, dairy=dairy)
         text = message(f"step-{each.kind}", name=named(soaker.name))
         return Step(each.kind, stage, part, each.start, minutes, text, cautions)

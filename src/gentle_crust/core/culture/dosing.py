@@ -105,7 +105,7 @@ def check(wish: DoseWish) -> None:
     within("ripe", Limit("time-until-it-is-ripe", 1.5, LONGEST_H, "h"), round(wish.ripe_h - wish.start_h, 2))
     within("mix_c", limits.MIX_C, wish.mix_c)
     if wish.hydration_percent is not None:
-        within("hydration_percent", limits.POOLISH_WATER_PERCENT, wish.hydration_percent)
+        within("hydration_percent", limits.PREFERMENT_WATER_PERCENT, wish.hydration_percent)
     if (wish.cold_from_h is None) != (wish.cold_to_h is None):
         raise CraftError("cold_to", "culture-fridge-one-end")
     cold = (wish.cold_from_h, wish.cold_to_h)

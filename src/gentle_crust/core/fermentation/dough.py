@@ -5,7 +5,7 @@ from dataclasses import dataclass, field, replace
 from gentle_crust.core import limits
 from gentle_crust.core.errors import CraftError, Unreadable, within
 from gentle_crust.core.fermentation import pace
-from gentle_crust.core.formula.model import YEAST_AS_INSTANT, Formula
+from gentle_crust.core.formula.model import YEAST_AS_INSTANT, Formula, brought_by
 from gentle_crust.core.formula.scaling import total_percent
 from gentle_crust.core.messages import message
 from gentle_crust.core.tables import constant, numbers, rows
@@ -88,6 +88,8 @@ class Makeup:
     """Water of yeasted preferments, full of gas, g per 100 g flour."""
     pressure: float = 1.0
     """Pressure of the air as a share of that at the sea."""
+    alcohol_percent: float = 0.0
+    """Alcohol that beer, cider or wine brought, g per 100 g flour."""
     in_jar: bool = False
     """Whether it is a culture or a preferment, whose jar carries it."""
 
@@ -108,6 +110,7 @@ class Makeup:
             pace.of_salt(self.salt_percent)
             * pace.of_sugar(self.sugar_percent, self.hydration, self.osmotolerant)
             * pace.of_fat(self.fat_percent)
+            * pace.of_alcohol(self.alcohol_percent, self.hydration)
             * pace.of_grain(self.whole_grain, self.rye, self.malt_percent)
             * pace.of_water(self.hydration - self.bound_water)
         )
@@ -236,9 +239,6 @@ OLD_DOUGH_RIPE = 0.8
 OLD_DOUGH_GROWN = 1.3
 OLD_DOUGH_MADE_ML = 180.0
 """Yeast of a yeasted old dough over what it was mixed with, and the gas it has made, ml per 100 g flour (practice)."""
-SWEET = ("sugar", "honey")
-FAT_IN = {"oil": 1.0, "butter": 0.82}
-"""Share of an extra that is fat (practice)."""
 
 
 def makeup_of(formula: Formula) -> Makeup:
@@ -249,12 +249,12 @@ def makeup_of(formula: Formula) -> Makeup:
     yeast = formula.instant_yeast_percent
     yeast += sum(one.flour_percent / 100 * one.yeast_percent * OLD_DOUGH_GROWN for one in old)
     made = sum(one.flour_percent / 100 * OLD_DOUGH_MADE_ML for one in old if not one.wild)
-    sugar = sum(extra.percent for extra in formula.all_extras if extra.kind in SWEET)
+    sugar = brought_by(formula.all_extras, "sugar")
     return Makeup(
         flour_g=100.0,
         dough_g=total_percent(formula),
         hydration=formula.hydration_percent / 100,
-        salt_percent=formula.salt_percent,
+        salt_percent=formula.salt_percent + brought_by(formula.all_extras, "salt"),
         sugar_percent=sugar,
         whole_grain=formula.blend("whole_grain_fraction"),
         rye=formula.blend("rye_fraction"),
@@ -263,8 +263,9 @@ def makeup_of(formula: Formula) -> Makeup:
         yeast_percent=yeast,
         bound_water=formula.bound_water_percent / 100,
         gas_made_ml=made - sugar_food_ml(sugar),
-        fat_percent=sum(extra.percent * FAT_IN.get(extra.kind, 0.0) for extra in formula.all_extras),
+        fat_percent=brought_by(formula.all_extras, "fat"),
         malt_percent=sum(extra.percent for extra in formula.all_extras if extra.kind == "malt"),
+        alcohol_percent=brought_by(formula.all_extras, "alcohol"),
         asleep=0.0 if formula.yeast_woken and formula.yeast_kind != "fresh" else 1.0,
         waking=_slow_to_wake(float(formula.yeast_kind == "active_dry")),
         osmotolerant=formula.yeast_kind == "osmotolerant",

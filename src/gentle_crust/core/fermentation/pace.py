@@ -50,6 +50,29 @@ def _hill(free_water: float) -> float:
     return float(reach / (reach + half**power))
 
 
+NO_MORE_AT = 0.12
+"""Alcohol over all liquid, by weight, at which baker's yeast stands still (recalled)."""
+
+
+def of_alcohol(alcohol_percent: float, hydration: float) -> float:
+    """Pace of yeasts by the alcohol that beer, cider or wine bring.
+
+    Parameters
+    ----------
+    alcohol_percent : g per 100 g of all flour, 0-15.
+    hydration : water over all flour, a fraction, 0.4-1.5.
+
+    Returns
+    -------
+    Factor, 1 without any: 1 - c / 0.12, c the alcohol over alcohol and water by weight (a straight line: recalled,
+    unverified); 0.05 at least. All water of a dough as beer slows it by about a third.
+    """
+    if alcohol_percent <= 0:
+        return 1.0
+    liquid = alcohol_percent + 100 * hydration
+    return max(1 - alcohol_percent / liquid / NO_MORE_AT, 0.05)
+
+
 def of_sugar(sugar_percent: float, hydration: float, osmotolerant: bool = False) -> float:
     """Pace of yeasts by sugar, which draws water out of them.
 

@@ -6,7 +6,7 @@ from typing import Literal
 
 from gentle_crust.core import limits
 from gentle_crust.core.errors import CraftError, Infeasible, within
-from gentle_crust.core.formula.model import WATER_IN, Extra, FlourShare, Formula, Preferment, water_in
+from gentle_crust.core.formula.model import Extra, FlourShare, Formula, Preferment, brought_by, share_in
 from gentle_crust.core.formula.scaling import BOWL_LOSS, total_percent
 from gentle_crust.core.messages import message
 
@@ -160,7 +160,7 @@ def set_share(formula: Formula, lock: Lock, line: str, share: float) -> Formula:
 def set_percent(formula: Formula, line: str, percent: float) -> Formula:
     """``formula`` with one line's percent of all flour; ``water`` is the poured water of all stages."""
     if line == "water":
-        return replace(formula, hydration_percent=percent + water_in(formula.all_extras))
+        return replace(formula, hydration_percent=percent + brought_by(formula.all_extras, "water"))
     if line == "salt":
         return replace(formula, salt_percent=percent)
     if line == "yeast":
@@ -179,7 +179,7 @@ def set_percent(formula: Formula, line: str, percent: float) -> Formula:
 
 def _percent_of(formula: Formula, line: str) -> float:
     if line == "water":
-        return formula.hydration_percent - water_in(formula.all_extras)
+        return formula.hydration_percent - brought_by(formula.all_extras, "water")
     if line in ("salt", "yeast"):
         return float(getattr(formula, f"{line}_percent"))
     if line.startswith("extras."):
@@ -196,11 +196,11 @@ def _percent_of(formula: Formula, line: str) -> float:
 def _adds(formula: Formula, line: str) -> float:
     """What one percent more of a line adds to the dough: less than one if it brings water that is then not poured."""
     if line.startswith("extras."):
-        return 1 - WATER_IN.get(formula.extras[_index(line, len(formula.extras))].kind, 0.0)
+        return 1 - share_in(formula.extras[_index(line, len(formula.extras))].kind, "water")
     if line.startswith("soakers."):
         _percent_of(formula, line)
         _, number, _, place = line.split(".")
-        return 1 - WATER_IN.get(formula.soakers[int(number)].extras[int(place)].kind, 0.0)
+        return 1 - share_in(formula.soakers[int(number)].extras[int(place)].kind, "water")
     return 1.0
 
 

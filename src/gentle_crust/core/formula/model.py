@@ -12,15 +12,16 @@ from gentle_crust.core.messages import Message, message, named
 from gentle_crust.core.tables import numbers
 
 PrefermentKind = Literal["levain", "poolish", "biga", "sponge", "old_dough"]
-ExtraKind = Literal["sugar", "honey", "oil", "butter", "milk", "malt", "seeds", "other"]
+ExtraKind = Literal[
+    "sugar", "honey", "oil", "butter", "milk", "malt", "seeds", "egg", "cream", "yoghurt", "cheese", "beer", "cider",
+    "wine", "juice", "vinegar", "potato", "fruit", "nuts", "other",
+]  # fmt: skip
 SoakerKind = Literal["soaker", "scald"]
 YeastKind = Literal["instant", "active_dry", "fresh", "osmotolerant"]
 Shape = Literal["boule", "batard", "baguette", "slipper", "pan_loaf", "flat_round", "roll"]
 ROUND: tuple[Shape, ...] = ("boule", "roll", "flat_round")
 """Shapes as long as they are wide."""
 
-WATER_IN = {"milk": 0.88, "butter": 0.15, "honey": 0.17}
-"""Share of an extra's weight that is water (practice)."""
 YEAST_AS_INSTANT = {"instant": 1.0, "active_dry": 0.33 / 0.40, "fresh": 0.33, "osmotolerant": 1.0}
 """Grams of instant yeast that do the work of one gram of each kind (practice)."""
 RYE_RICH = 0.5
@@ -187,14 +188,22 @@ class Formula:
         return share.name if share else flour_name(key)
 
 
-def water_in(extras: tuple[Extra, ...]) -> float:
-    """Water that milk, butter and honey bring, percent of all flour."""
-    return sum(extra.percent * WATER_IN.get(extra.kind, 0.0) for extra in extras)
+Brought = Literal["water", "fat", "sugar", "salt", "alcohol"]
+
+
+def share_in(kind: str, what: Brought) -> float:
+    """Share of an extra's weight, 0-1, that is water, fat, sugar, salt or alcohol: of an egg .75 is water."""
+    return numbers("extras", "kind", what)[kind]
+
+
+def brought_by(extras: tuple[Extra, ...], what: Brought) -> float:
+    """What these extras bring of water, fat, sugar, salt or alcohol, percent of all flour."""
+    return sum(extra.percent * share_in(extra.kind, what) for extra in extras)
 
 
 def poured_water_percent(formula: Formula) -> float:
     """Plain water of all stages, percent of all flour."""
-    return formula.hydration_percent - water_in(formula.all_extras)
+    return formula.hydration_percent - brought_by(formula.all_extras, "water")
 
 
 def final_water_percent(formula: Formula) -> float:

@@ -10,12 +10,12 @@ from gentle_crust.core.formula.model import (
     Formula,
     Preferment,
     Soaker,
+    brought_by,
     check,
     final_flour_percent,
     final_salt_percent,
     final_water_percent,
     poured_water_percent,
-    water_in,
 )
 from gentle_crust.core.formula.names import BOILING_WATER, HELD_BACK, PREFERMENT_YEAST, SALT, WATER, yeast_name
 from gentle_crust.core.messages import Message, message, named
@@ -111,7 +111,7 @@ def weigh(formula: Formula, pieces: int, scaling_weight_g: float, bowl_loss: flo
     first = [_preferment_stage(formula, flour, one) for one in formula.preferments]
     first += [_soaker_stage(flour, soaker) for soaker in formula.soakers]
     bowl_flour = sum(final_flour_percent(formula, share.key) for share in formula.flours)
-    bowl_water = final_water_percent(formula) + water_in(formula.extras)
+    bowl_water = final_water_percent(formula) + brought_by(formula.extras, "water")
     return Weighed(
         flour_g=flour,
         dough_g=dough,

@@ -9,7 +9,7 @@ from numpy.typing import NDArray
 
 from gentle_crust.core import limits
 from gentle_crust.core.errors import within
-from gentle_crust.core.formula.model import Formula
+from gentle_crust.core.formula.model import Formula, brought_by
 from gentle_crust.core.limits import Limit
 from gentle_crust.core.messages import message
 from gentle_crust.core.oven.kit import row_of
@@ -123,8 +123,8 @@ def loaf_of(formula: Formula, piece_g: float, cold_c: float | None) -> Loaf:
         PROOFED_C if cold_c is None else cold_c,
         formula.shape,
         1,
-        min(share("sugar", "honey"), 0.4),
-        min(share("milk"), 1.0),
+        min(brought_by(formula.all_extras, "sugar") / 100, 0.4),
+        min(share("milk", "cream", "yoghurt"), 1.0),
         min(share("malt"), 0.1),
         0.0 if cold_c is None else OVER_NIGHT_H,
     )

@@ -5,10 +5,11 @@ from dataclasses import dataclass, replace
 from gentle_crust.core import limits
 from gentle_crust.core.errors import CraftError, Unreadable, within
 from gentle_crust.core.fermentation.dough import Dough, makeup
-from gentle_crust.core.formula.model import Formula
+from gentle_crust.core.formula.model import Formula, share_in
 from gentle_crust.core.formula.scaling import Weighed
 from gentle_crust.core.limits import Limit
 from gentle_crust.core.messages import NOTHING, Message, message
+from gentle_crust.core.tables import numbers
 from gentle_crust.core.water.balance import (
     BOWL_J_PER_G_K,
     FLOUR,
@@ -33,6 +34,16 @@ from gentle_crust.core.water.taps import ICE_MELTS_AS_K, REFUSED_C, Taps, WaterW
 FRESH_YEAST_HEAT = 3.3
 """Specific heat of fresh yeast, mostly water, J/g K (recalled)."""
 _HEAT = {"sugar": SUGAR, "honey": 2.5, "oil": OIL, "butter": 2.3, "milk": MILK, "salt": SALT, "fresh": FRESH_YEAST_HEAT}
+
+
+def _heat_of(kind: str) -> float:
+    """Specific heat of what a dough is made of, J/g K: as measured, or as its water and the rest of it have it."""
+    if kind in _HEAT or kind not in numbers("extras", "kind", "water"):
+        return _HEAT.get(kind, FLOUR)
+    wet = share_in(kind, "water")
+    return WATER * wet + FLOUR * (1 - wet)
+
+
 FREEZES_C = -1.0
 """A dough begins to freeze here: its salt keeps it liquid a little below the water's own point (practice)."""
 LEAST_AMOUNT = 0.2
@@ -138,7 +149,7 @@ def mix_of_formula(
     parts = [Part(flour, FLOUR, flour_c)]
     for line in lines:
         if line.role in ("salt", "yeast", "extra"):
-            parts.append(Part(line.g, _HEAT.get(line.kind, FLOUR), room_c))
+            parts.append(Part(line.g, _heat_of(line.kind), room_c))
     wet, dry, soaked = 0.0, 0.0, []
     for stage in weighed.stages[:-1]:
         water = sum(line.g for line in stage.lines if line.role == "water")

@@ -53,7 +53,6 @@ limit-ice = Ice
 limit-ingredient = An ingredient
 limit-ingredient-temperature = The ingredient
 limit-inside = The inside
-limit-its-water = Its water
 limit-jars-inner-height = The jar's inner height
 limit-jars-inner-width = The jar's inner width
 limit-jars-volume = The jar's volume

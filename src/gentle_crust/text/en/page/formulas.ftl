@@ -139,6 +139,18 @@ formulas-extraKinds-milk = Milk
 formulas-extraKinds-honey = Honey
 formulas-extraKinds-sugar = Sugar
 formulas-extraKinds-malt = Malt
+formulas-extraKinds-egg = Egg
+formulas-extraKinds-cream = Cream
+formulas-extraKinds-yoghurt = Yoghurt
+formulas-extraKinds-cheese = Cheese
+formulas-extraKinds-beer = Beer
+formulas-extraKinds-cider = Cider
+formulas-extraKinds-wine = Wine
+formulas-extraKinds-juice = Juice
+formulas-extraKinds-vinegar = Vinegar
+formulas-extraKinds-potato = Potato
+formulas-extraKinds-fruit = Fruit or olives
+formulas-extraKinds-nuts = Nuts
 formulas-extraKinds-other = Other
 
 ##
