@@ -7,7 +7,8 @@ import time
 
 from gentle_crust.core.errors import CraftError
 from gentle_crust.interchange.files import bring_in
-from gentle_crust.interchange.recipe_text import formula_of, read_recipe, warm_up
+from gentle_crust.interchange.recipe.compose import formula_of
+from gentle_crust.interchange.recipe.weigh import read_recipe, warm_up
 
 SLOWEST_S = 1.0
 AMOUNTS = [

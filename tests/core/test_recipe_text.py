@@ -14,8 +14,9 @@ from gentle_crust.core.formula.label import label
 from gentle_crust.core.formula.measures import Habits
 from gentle_crust.core.formula.names import own_name
 from gentle_crust.core.formula.scaling import weigh
-from gentle_crust.interchange.recipe_text import formula_of, read_line, read_recipe
-from gentle_crust.interchange.stated_sum import stated_g
+from gentle_crust.interchange.recipe.compose import formula_of
+from gentle_crust.interchange.recipe.stated_sum import stated_g
+from gentle_crust.interchange.recipe.weigh import read_line, read_recipe
 from gentle_crust.text.render import say
 
 RECIPES = tomllib.loads((Path(__file__).parents[1] / "data" / "recipes.toml").read_text(encoding="utf-8"))["recipe"]
@@ -131,7 +132,7 @@ def test_lines_that_do_not_add_up_to_it_are_said():
     right = read_recipe((*lines, "makes 864 g"))
     wrong = read_recipe((*lines, "Total: 1.2 kg"))
     assert not right.warnings and not right.unread
-    assert [warning.code for warning in wrong.warnings] == ["sum"] and "864 g, less" in wrong.warnings[0].text
+    assert [warning.code for warning in wrong.warnings] == ["sum"] and "864 g, less" in str(say(wrong.warnings[0].text))
 
 
 IN_WORDS = {

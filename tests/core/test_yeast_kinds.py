@@ -11,7 +11,8 @@ from gentle_crust.core.fermentation.engine import Leg, begin, run
 from gentle_crust.core.fermentation.uncertainty import ONE
 from gentle_crust.core.formula.model import YEAST_AS_INSTANT, Extra, FlourShare, Formula, with_yeast_kind
 from gentle_crust.core.formula.scaling import weigh
-from gentle_crust.interchange.recipe_text import read_recipe
+from gentle_crust.interchange.recipe.weigh import read_recipe
+from gentle_crust.text.render import say
 
 LEAN = Formula("Tin", (FlourShare("strong_white", 100),), 64, 2, "pan_loaf", (), (), 1.0)
 SWEET = replace(LEAN, extras=(Extra("Sugar", "sugar", 20),))
@@ -55,7 +56,7 @@ def test_more_yeast_than_any_dough_needs_is_remarked_on_in_a_formula_and_in_a_re
     assert "much_yeast" in [each.code for each in checks(much, weigh(much, 2, 900))]
     reading = read_recipe(("500 g bread flour", "320 g water", "10 g salt", "15 g instant yeast"))
     odd = next(each for each in reading.warnings if each.code == "yeast_high")
-    assert "3.0 %" in str(odd.text)
+    assert "3.0 %" in str(say(odd.text))
     plain = read_recipe(("500 g bread flour", "320 g water", "10 g salt", "5 g instant yeast"))
     assert "yeast_high" not in [each.code for each in plain.warnings]
     fresh = read_recipe(("500 g bread flour", "320 g water", "10 g salt", "21 g fresh yeast"))

@@ -67,8 +67,7 @@ CUPS = [
         Rise until doubled, 1 hour. Divide in 2, shape, put in two tins.
         Rise 45 min. Bake at 350 °F for 40 min.
         """,
-        "scald: seeds 90, water 237;"
-        " final: milk 244, honey 84, butter 42, strong_white 500, salt 12, instant_yeast 7",
+        "scald: seeds 90, water 237; final: milk 244, honey 84, butter 42, strong_white 500, salt 12, instant_yeast 7",
         "scald 30 | mix | knead planetary_mixer 10 | bulk +100 | divide | shape tin | proof 45 | bake tin 175x40",
         pieces=2,
     ),

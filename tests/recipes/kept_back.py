@@ -301,7 +301,7 @@ KEPT_BACK = [
         Brush with milk. Bake at 190 °C for 15 minutes.
         """,
         "final: plain_white 500, milk 200, egg 100, butter 70, sugar 50, salt 8, fresh_yeast 20",
-        "knead 10 | bulk 60 | divide | shape | proof tray 40 | finish glaze | bake tray 190x15",
+        "mix | knead 10 | bulk 60 | divide | shape | proof tray 40 | finish glaze | bake tray 190x15",
         pieces=10,
     ),
     case(

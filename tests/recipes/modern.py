@@ -263,7 +263,7 @@ MODERN = [
         Bake at 230 °C for 10 minutes with steam, then turn down to 200 °C and bake another 30 minutes.
         """,
         "final: spelt 500, water 310, honey 20, salt 10, fresh_yeast 10",
-        "mix | rest 30 | bulk 60-120 f3x20bowl | shape banneton | proof 50 | bake 230x10 200x30",
+        "mix | rest 30 | bulk 120 f3x20bowl | shape banneton | proof 50 | bake 230x10 200x30",
         pieces=1,
     ),
     case(
@@ -330,7 +330,7 @@ MODERN = [
         Bake 20-25 minutes at 220 C until golden.
         """,
         "final: strong_white 400, durum 100, water 375, salt 11, active_dry_yeast 4, oil 30",
-        "mix | bulk 90 f2x30 | shape tray | proof 60 | bake tray 220x20-25",
+        "mix 2 | bulk 90 f2x30 | shape tray | proof 60 | bake tray 220x20-25",
         yeast_woken=True,
     ),
     case(

@@ -229,7 +229,7 @@ STAGED = [
         Knead 5 minutes. Rise 1 hour. Divide into 6, roll flat, bake on a hot steel at 270 °C for 4 minutes.
         """,
         "final: plain_white 300, yoghurt 150, water 60, salt 6, instant_yeast 3, oil 15",
-        "knead 5 | bulk 60 | divide | shape | bake steel 270x4",
+        "mix | knead 5 | bulk 60 | divide | shape | bake steel 270x4",
         pieces=6,
         shape="flat_round",
     ),
@@ -268,8 +268,8 @@ STAGED = [
 
         Knead 10 min, add the raisins. Rise till doubled, about 1 1/2 h. Shape, into a tin. Rise 1 h. Bake 40 min at 180 °C. Brush with jam while hot.
         """,
-        "final: strong_white 450, sugar 50, instant_yeast 7, salt 8, milk 280, butter 50, fruit 150; aside: other ?",
-        "knead 10 | bulk +100 | shape tin | proof 60 | bake tin 180x40 | finish glaze",
+        "final: strong_white 450, sugar 50, instant_yeast 7, salt 8, milk 280, butter 50, fruit 150, other 2.5; aside: other ?",
+        "mix | knead 10 | bulk +100 | shape tin | proof 60 | bake tin 180x40 | finish glaze",
     ),
     case(
         "stone oven rounds",

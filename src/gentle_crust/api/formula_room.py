@@ -54,7 +54,8 @@ from gentle_crust.core.messages import message
 from gentle_crust.core.plan.how_made import HowMade
 from gentle_crust.core.plan.weigh_list import by_feel, handling_words
 from gentle_crust.interchange.files import FORMATS, TELLS_METHOD, bring_in, export
-from gentle_crust.interchange.recipe_text import formula_of, read_recipe
+from gentle_crust.interchange.recipe.compose import formula_of
+from gentle_crust.interchange.recipe.weigh import read_recipe
 from gentle_crust.kitchen.formulas import FormulaBook, KeptFormula
 from gentle_crust.kitchen.methods import made_so, method_view
 from gentle_crust.kitchen.pantry import PantryBook

@@ -18,6 +18,7 @@ QUESTIONS = (
     ("culture", "when a culture that was fed is ripe, and how it is by what was seen"),
     ("water", "how warm the water, and how much from tap, kettle and ice"),
     ("weigh", "a written recipe's lines in grams, low to high"),
+    ("recipe", "a written recipe read whole: formula, method, what is in doubt"),
     ("formula", "a formula in percent as a scaled weigh list"),
     ("bake", "what oven, vessel, steam and loaf do together, minute by minute"),
     ("choose", "every way to bake a loaf with a kit, the best for a wish first"),

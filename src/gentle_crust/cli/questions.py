@@ -109,10 +109,25 @@ class WeighInput(Strict):
 
 
 def _weigh(text: str) -> dict[str, Any]:
-    from gentle_crust.interchange.recipe_text import read_recipe
+    from gentle_crust.interchange.recipe.weigh import read_recipe
 
     asked = WeighInput.model_validate_json(text)
     return shown(read_recipe(tuple(asked.lines), Habits(**asked.habits.model_dump())))
+
+
+class RecipeInput(Strict):
+    """Question of `gentle-crust recipe`: a written recipe as it is pasted, and how this baker measures."""
+
+    text: str
+    habits: HabitsInput = HabitsInput()
+
+
+def _recipe(text: str) -> dict[str, Any]:
+    from gentle_crust.interchange.recipe.whole import read
+    from gentle_crust.interchange.recipe_json import told
+
+    asked = RecipeInput.model_validate_json(text)
+    return told(read(asked.text, Habits(**asked.habits.model_dump())))
 
 
 class FormulaInput(Strict):
@@ -216,6 +231,7 @@ QUESTIONS: dict[str, tuple[type[BaseModel], Callable[[str], dict[str, Any]]]] = 
     "culture": (dough_json.CultureInput, dough_json.culture_answer),
     "water": (WaterInput, _water),
     "weigh": (WeighInput, _weigh),
+    "recipe": (RecipeInput, _recipe),
     "formula": (FormulaInput, _formula),
 }
 

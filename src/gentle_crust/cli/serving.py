@@ -132,7 +132,7 @@ def _warm_doughs() -> None:
 
 
 def _warm_units() -> None:
-    from gentle_crust.interchange.recipe_text import warm_up
+    from gentle_crust.interchange.recipe.weigh import warm_up
 
     warm_up()
 

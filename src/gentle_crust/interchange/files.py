@@ -17,7 +17,8 @@ from gentle_crust.core.formula.names import WATER
 from gentle_crust.core.formula.scaling import Ingredient, Weighed, sum_by_name
 from gentle_crust.core.messages import message
 from gentle_crust.core.plan.how_made import DoneThen, HowMade
-from gentle_crust.interchange.recipe_text import formula_of, read_recipe
+from gentle_crust.interchange.recipe.compose import formula_of
+from gentle_crust.interchange.recipe.weigh import read_recipe
 from gentle_crust.interchange.safe_csv import cell
 from gentle_crust.text.render import say
 

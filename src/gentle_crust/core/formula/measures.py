@@ -14,6 +14,15 @@ STICK_G = 113.0
 """A stick of butter (practice)."""
 PINCH_G = (0.2, 0.35, 0.6)
 """A pinch of salt or yeast (practice)."""
+KNOB_G = (8.0, 15.0, 30.0)
+"""A knob of butter (practice)."""
+HOUSEHOLD_ML = {"handful": (50.0, 80.0, 120.0), "glass": (180.0, 200.0, 300.0), "mug": (240.0, 300.0, 380.0),
+                "dash": (3.0, 10.0, 25.0), "bottle": (330.0, 400.0, 750.0)}  # fmt: skip
+"""What kitchens measure with and nobody has standardized, ml (practice)."""
+PINT_ML = (473.2, 473.2, 568.3)
+"""A pint: the American one, or the larger British one."""
+SIZED = {"": (1.0, 1.0, 1.0), "scant": (0.85, 0.93, 1.0), "packed": (1.0, 1.1, 1.25), "heaped": HEAPED}
+"""A spoon or cup by how it is filled, against a level one (practice)."""
 SPOONED, SCOOPED = 122 / 236.6, 142 / 236.6
 """Wheat flour spooned into the cup, and scooped with it, g per ml (practice)."""
 
@@ -44,6 +53,8 @@ class Measured:
     kind: str
     words: tuple[str, ...]
     g_per_ml: Grams
+    each_g: Grams | None = None
+    """Of what is counted: one egg, one potato."""
 
 
 @dataclass(frozen=True)
@@ -56,6 +67,9 @@ class Habits:
     liquid_ounces: Literal["ask", "weight", "volume"] = "ask"
 
 
+PARTS = ("low", "likely", "high")
+
+
 @cache
 def ingredients() -> tuple[Measured, ...]:
     """All ingredients that a written recipe may name."""
@@ -65,7 +79,8 @@ def ingredients() -> tuple[Measured, ...]:
             row["role"],
             row["kind"],
             tuple(row["words"].split("|")),
-            Grams(*(float(row[f"{part}_g_per_ml"]) for part in ("low", "likely", "high"))),
+            Grams(*(float(row[f"{part}_g_per_ml"]) for part in PARTS)),
+            Grams(*(float(row[f"{part}_each_g"]) for part in PARTS)) if row["likely_each_g"] else None,
         )
         for row in rows("measures")
     )

@@ -42,6 +42,8 @@ class Mix:
     leaven: str
     mixed: Mixed
     bowl: Part | None = None
+    other_liquid: bool = False
+    """Whether milk, beer or the like, in a dough without water, stands for it: grams that hold as much heat."""
 
     @property
     def heat_j_per_k(self) -> float:

@@ -6,7 +6,7 @@ from gentle_crust.core import limits
 from gentle_crust.core.errors import CraftError, Unreadable, within
 from gentle_crust.core.fermentation.dough import Dough, makeup
 from gentle_crust.core.formula.model import Formula, share_in
-from gentle_crust.core.formula.scaling import Weighed
+from gentle_crust.core.formula.scaling import Ingredient, Weighed
 from gentle_crust.core.limits import Limit
 from gentle_crust.core.messages import NOTHING, Message, message
 from gentle_crust.core.tables import numbers
@@ -165,7 +165,26 @@ def mix_of_formula(
     leaven = "levain" if formula.leaven == "levain" else "dry_yeast" if has_yeast else "none"
     part = bowl.part() if bowl else None
     mixed = work.on(sum(each.g for each in parts) + water)
-    return Mix(tuple(parts), flour, water, flour_c, room_c, levain_c if dry else None, leaven, mixed, part)
+    ripe_c = levain_c if dry else None
+    other = None if water > 0 else _liquid_of(lines, room_c)
+    if other is None:
+        return Mix(tuple(parts), flour, water, flour_c, room_c, ripe_c, leaven, mixed, part)
+    parts.remove(other)
+    stands_for = other.g * other.heat_j_per_g_k / WATER
+    return Mix(tuple(parts), flour, stands_for, flour_c, room_c, ripe_c, leaven, mixed, part, True)
+
+
+MOSTLY_WATER = 0.5
+"""Share of water from which on an extra can be poured."""
+
+
+def _liquid_of(lines: tuple[Ingredient, ...], room_c: float) -> Part | None:
+    """The milk, beer or other liquid there is most of, at the room's warmth; None if there is none."""
+    wet = [line for line in lines if line.role == "extra" and share_in(line.kind, "water") >= MOSTLY_WATER]
+    if not wet:
+        return None
+    most = max(wet, key=lambda line: line.g)
+    return Part(most.g, _heat_of(most.kind), room_c)
 
 
 def plan_water(mix: Mix, target_dough_c: float, taps: Taps) -> WaterAnswer:
@@ -189,8 +208,11 @@ def plan_water(mix: Mix, target_dough_c: float, taps: Taps) -> WaterAnswer:
             wanted=wanted,
             warmest=warmest,
         )
-    drawn = draw(wanted, mix.water_g, taps)
     factor = factor_rule(target_dough_c, mix)
+    if mix.other_liquid:
+        why = why_they_differ(wanted, factor, mix)
+        return WaterAnswer(wanted, 0.0, 0.0, 0.0, target_dough_c, factor, (), 0.0, why, wanted)
+    drawn = draw(wanted, mix.water_g, taps)
     return WaterAnswer(
         water_c=wanted,
         tap_g=drawn.tap_g,

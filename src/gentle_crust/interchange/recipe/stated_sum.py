@@ -3,6 +3,7 @@
 import re
 
 from gentle_crust.core.formula.measures import Grams
+from gentle_crust.core.messages import Message, message
 
 _GRAMS = {"g": 1.0, "gram": 1.0, "kg": 1000.0, "oz": 28.349523125, "ounce": 28.349523125, "lb": 453.59237}
 _STATED = re.compile(
@@ -24,12 +25,9 @@ def stated_g(line: str) -> float | None:
     return mass * int(match["count"] or 1)
 
 
-def doubt(stated: float, lines: Grams) -> str:
-    """A sentence if the lines cannot add up to what the recipe says; empty if they can."""
+def doubt(stated: float, lines: Grams) -> Message | None:
+    """What to say if the lines cannot add up to what the recipe says; None if they can."""
     if lines.low * (1 - CLOSE) <= stated <= lines.high * (1 + CLOSE):
-        return ""
-    more = "more" if lines.likely > stated else "less"
-    return (
-        f"The recipe says {stated:.0f} g of dough, but its lines add up to {lines.likely:.0f} g, {more} than that: "
-        "look for a line that was misread or left out."
-    )
+        return None
+    code = "recipe-sum-more" if lines.likely > stated else "recipe-sum-less"
+    return message(code, stated=stated, sum=lines.likely)

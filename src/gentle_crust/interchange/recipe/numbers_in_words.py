@@ -1,6 +1,11 @@
-"""Fractions and counts that recipes write in words, made figures: half a cup, one and a half cups, two thirds of."""
+"""Numbers that recipes write in words, made figures: half a cup, two thirds of, twenty-five, four hundred and fifty.
+
+Fractions are ours, before and after the library: it reads whole numbers only.
+"""
 
 import re
+
+from text_to_num import text2num
 
 _COUNTS = ("one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve")
 COUNT_OF = {word: number for number, word in enumerate(_COUNTS, 1)} | {"a": 1, "an": 1}
@@ -16,11 +21,36 @@ _OF_A = r"(?:\s+of)?(?:\s+(?:an?|the|one)\b)?"
 _BARE = re.compile(rf"\b{_PART}\b", re.IGNORECASE)
 
 
-def in_figures(text: str, unit: str) -> str:
-    """``text`` with its fractions and counts in words as figures; ``unit`` is a pattern of the units that may follow.
+_SMALL = "one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen|seventeen"
+_SMALL += "|eighteen|nineteen|twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety"
+_WHOLE = re.compile(
+    rf"\b(?:{_SMALL})(?:-(?:{_SMALL}))?(?:\s+(?:hundred|thousand)(?:\s+(?:and\s+)?(?:{_SMALL})(?:-(?:{_SMALL}))?)?)?\b"
+    r"|\b(?:a\s+)?(?:hundred|thousand)\b",
+    re.IGNORECASE,
+)
 
-    Raises ValueError if a fraction in words is left over: it must be asked about, and never be taken as a whole.
+
+def _whole_numbers(text: str) -> str:
+    """Whole numbers in words as figures: twenty-five, four hundred and fifty, a hundred."""
+
+    def figure(match: re.Match[str]) -> str:
+        words = re.sub(r"^a\s+", "one ", match[0].lower()).replace("hundred and", "hundred")
+        words = f"one {words}" if words in ("hundred", "thousand") else words
+        try:
+            return str(text2num(words.replace("-", " "), "en"))
+        except ValueError:
+            return match[0]
+
+    return _WHOLE.sub(figure, text)
+
+
+def in_figures(text: str, unit: str, left_over: bool = False) -> str:
+    """``text`` with its fractions and numbers in words as figures; ``unit`` is a pattern of the units that may follow.
+
+    Raises ValueError if a fraction in words is left over, unless ``left_over`` allows it: of an amount it must be
+    asked about, and never be taken as a whole.
     """
+    text = _whole_numbers(re.sub(r"\b(?:a\s+)?dozen\b", "12", text, flags=re.IGNORECASE))
     text = re.sub(rf"\b({_COUNT})-({_PART})\b", r"\1 \2", text, flags=re.IGNORECASE)
     text = re.sub(r"\b(\d+)\s*-\s*(?=\d+\s*/\s*\d+)", r"\1 ", text)
     text = re.sub(r"\b(\d+)\s+(?:and|&)\s+(?=\d+\s*/\s*\d+)", r"\1 ", text, flags=re.IGNORECASE)
@@ -33,9 +63,7 @@ def in_figures(text: str, unit: str) -> str:
     followed = rf"\b({_PART})\b(?:{_OF_A}\s+(?=(?:\d[\d.,]*\s*-?\s*g\w*\s+)?(?:{unit})\b))"
     text = re.sub(followed, lambda m: f"{_sum('0', None, m[1])} ", text, flags=re.IGNORECASE)
     text = re.sub(r"(\d\s*/\s*\d+|\d\.\d{4})\s+of\s+(?:an?|the|one)\b", r"\1", text, flags=re.IGNORECASE)
-    counted = rf"\b({'|'.join(_COUNTS)})\s+(?=(?:heaped|heaping|rounded|level|{unit})\b)"
-    text = re.sub(counted, lambda m: f"{COUNT_OF[m[1].lower()]} ", text, flags=re.IGNORECASE)
-    if _BARE.search(text):
+    if not left_over and _BARE.search(text):
         raise ValueError("a fraction in words that cannot be made out")
     return text
 

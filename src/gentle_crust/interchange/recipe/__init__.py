@@ -1,0 +1,1 @@
+"""A written recipe read whole: its amounts, its stages and its method."""

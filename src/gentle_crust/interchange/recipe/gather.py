@@ -1,0 +1,389 @@
+"""Which ingredient goes into which stage: lists under their headings, sentences that name amounts, sums and shares."""
+
+import re
+from dataclasses import dataclass, field, replace
+
+from gentle_crust.core.formula.measures import Grams, Habits, ingredients
+from gentle_crust.core.messages import Message, message
+from gentle_crust.core.tables import numbers
+from gentle_crust.interchange.recipe.compose import FINAL, StageKind
+from gentle_crust.interchange.recipe.figures import counted, figures, plain
+from gentle_crust.interchange.recipe.ingredients import named_in
+from gentle_crust.interchange.recipe.layout import Block, Layout, all_of
+from gentle_crust.interchange.recipe.lines import Mention, line_of, mentions
+from gentle_crust.interchange.recipe.words import WORDS
+
+ASIDE_STAGE = "aside"
+UNSAID_G = Grams(0, 8, 40)
+"""What is put on or under a loaf when no weight is said (practice)."""
+TASTE_PERCENT = (1.6, 2.0, 2.2)
+"""Salt "to taste", percent of all flour (practice)."""
+FEEL_POINTS = 6.0
+"""By how much the water of a dough by feel may lie off what its flour usually carries, percent of flour (practice)."""
+PERCENT_FLOUR_G = 1000.0
+"""Flour for which a formula in percent is reckoned when no weight is said."""
+_EARLIER = re.compile(r"\b(?:night before|evening|day before|the night|yesterday|first)\b", re.IGNORECASE)
+_LATER = re.compile(r"\b(?:morning|next day|then|next|final|day 2)\b", re.IGNORECASE)
+_WAITS = re.compile(r"\b(?:leave|left|stand|rest|wait|overnight|ripen|hours?|h)\b", re.IGNORECASE)
+_HYDRATION = re.compile(
+    r"(\d{2,3}(?:[.,]\d+)?)\s*(?:%|per\s?cent)\s*(?:hydration|water\b)|hydration\s*(?:of|:)?\s*(\d{2,3})\s*%",
+    re.IGNORECASE,
+)
+_HOT_WATER = re.compile(r"\b(?:boiling|hot)\b", re.IGNORECASE)
+_FOR_FLOUR = re.compile(
+    r"\b(?:for|per|with)\s+(\d+(?:[.,]\d+)?)\s*(kg|g)\s+(?:of\s+)?(?:total\s+)?flour\b", re.IGNORECASE
+)
+
+
+@dataclass(frozen=True)
+class Entry:
+    """An ingredient with the stage it goes into. ``sentence``: the place of the sentence that names it, if one does."""
+
+    mention: Mention
+    stage: str
+    sentence: int | None = None
+    whole_stage: str | None = None
+    """The stage that goes in whole by this line."""
+
+
+@dataclass
+class Gathered:
+    """All entries; stages before the dough with their kinds, in order; lines that could not be read."""
+
+    entries: list[Entry] = field(default_factory=list)
+    stages: dict[str, StageKind] = field(default_factory=dict)
+    unread: list[str] = field(default_factory=list)
+    named_stage: dict[int, str] = field(default_factory=dict)
+    """Stages that sentences themselves make, by the sentence's place."""
+    base_flour_g: float | None = None
+    feel_to_g: Grams | None = None
+
+
+def gather(layout: Layout, habits: Habits, pieces: int | None, piece_g: float | None) -> Gathered:
+    """Read every line and sentence of a recipe for what goes in, and where."""
+    found = Gathered()
+    order = [key for key in layout.order if key not in (FINAL, ASIDE_STAGE)]
+    sentences = [block for block in layout.blocks if block.kind == "sentence"]
+    for block in layout.blocks:
+        if block.kind == "item" or (block.kind == "note" and _FOR_FLOUR.search(block.text)):
+            _item_line(found, block, order, habits)
+    listed = {entry.mention.item.kind for entry in found.entries}
+    told = [(index, block, _said_in(block, habits)) for index, block in enumerate(sentences)]
+    if any(entry.mention.item.role == "flour" for entry in found.entries):
+        for index, block, named in told:
+            _named_again(found, index, block, named, order)
+            found.entries += [
+                Entry(each, FINAL, index)
+                for each in named
+                if each.item.kind not in listed and each.g is not None and not each.part and _is_new(each, found)
+            ]
+    else:
+        _from_sentences(found, told)
+    _scalded(found, [block.text for block in sentences])
+    _kinds(found, order)
+    _scaled(found, pieces, piece_g)
+    return found
+
+
+def _item_line(found: Gathered, block: Block, order: list[str], habits: Habits) -> None:
+    base = _FOR_FLOUR.search(block.text)
+    if base is not None and not re.match(r"^\W*\d", block.text):
+        found.base_flour_g = float(base[1].replace(",", ".")) * (1000 if base[2].lower() == "kg" else 1)
+        return
+    whole = all_of(block.text, order)
+    if whole is not None:
+        found.entries.append(Entry(_whole(block.text), block.stage, None, whole))
+        return
+    try:
+        named = mentions(line_of(block.text), habits)
+    except (ValueError, OverflowError):
+        found.unread.append(block.text)
+        return
+    usable = [each for each in named if _says_enough(each)]
+    if not usable:
+        found.unread.append(block.text)
+    for each in usable:
+        one = replace(each, text=block.text) if len(usable) == 1 else each
+        aside = one.aside or block.stage == ASIDE_STAGE
+        found.entries.append(Entry(replace(one, aside=aside), ASIDE_STAGE if aside else block.stage))
+        water = _HYDRATION.search(each.text) if each.item.role == "flour" and each.g is not None else None
+        if water is not None:
+            share = float((water[1] or water[2]).replace(",", "."))
+            item = next(item for item in ingredients() if item.kind == "water")
+            said = Mention(each.text, "water", item, None, message("recipe-why-percent"), (share, share))
+            found.entries.append(Entry(said, block.stage))
+
+
+def _says_enough(each: Mention) -> bool:
+    return each.g is not None or each.percent is not None or each.taste or each.feel or each.aside
+
+
+def _whole(text: str) -> Mention:
+    item = next(item for item in ingredients() if item.role == "levain")
+    return Mention(text, text, item, Grams(0, 0, 0), message("recipe-why-whole-stage"))
+
+
+def _said_in(block: Block, habits: Habits) -> tuple[Mention, ...]:
+    """What a sentence names; nothing, if its amounts cannot be made out."""
+    try:
+        return mentions(counted(plain(block.text), True), habits)
+    except (ValueError, OverflowError):
+        return ()
+
+
+def _is_new(each: Mention, found: Gathered) -> bool:
+    """Whether a sentence's amount is of something that no line lists: not water to wet a tray, not steam."""
+    if each.aside or re.search(r"\b(?:tray|pan|oven|stone|steam|brush|sprinkle|dust)\b", each.text, re.IGNORECASE):
+        return False
+    return not (each.item.role == "levain" and found.stages)
+
+
+def _from_sentences(found: Gathered, told: list[tuple[int, Block, tuple[Mention, ...]]]) -> None:
+    """A recipe told in sentences: the last that has flour makes the dough, those before it what ferments first."""
+    amounts = [(index, block, [each for each in named if each.g is not None]) for index, block, named in told]
+    bearing = [index for index, _, named in amounts if any(each.item.role == "flour" for each in named)]
+    for index, block, named in amounts:
+        stage = FINAL
+        if bearing and index in bearing[:-1] and _is_before(block, named):
+            stage = f"{_leaven_of(named)}" if f"{_leaven_of(named)}" not in found.stages else f"before-{index + 1}"
+            found.stages[stage] = _leaven_of(named)
+            found.named_stage[index] = stage
+        for each in named:
+            if _is_new(each, Gathered()):
+                found.entries.append(Entry(each, stage, index))
+
+
+def _is_before(block: Block, named: list[Mention]) -> bool:
+    leavened = any(each.item.role in ("levain", "yeast") for each in named)
+    return leavened and bool(_WAITS.search(block.text) or _EARLIER.search(block.text))
+
+
+def _leaven_of(named: list[Mention]) -> StageKind:
+    """What a mixture of flour, water and leaven is called."""
+    if any(each.item.role == "levain" for each in named):
+        return "levain"
+
+    def grams(role: str) -> float:
+        return sum(each.g.likely for each in named if each.item.role == role and each.g is not None)
+
+    wet = grams("water") / max(grams("flour"), 1e-9)
+    return "poolish" if wet >= 0.85 else "sponge" if wet >= 0.6 else "biga"
+
+
+def _named_again(found: Gathered, index: int, block: Block, named: tuple[Mention, ...], order: list[str]) -> None:
+    """Amounts of a sentence that are a part of what was listed and ferment first: they are taken from the dough."""
+    parts = [each for each in named if each.g is not None and each.item.role in ("flour", "water", "yeast")]
+    flour = any(each.item.role == "flour" for each in parts)
+    of_listed = any(each.part == "some" for each in parts)
+    if not (flour and of_listed and _WAITS.search(block.text)) or order or found.named_stage:
+        return
+    leavens = [each for each in named if each.item.role in ("levain", "yeast")]
+    if not leavens:
+        return
+    kind = _leaven_of([*parts, *leavens])
+    found.stages[kind], found.named_stage[index] = kind, kind
+    for each in parts:
+        _take(found, each, kind, index)
+    for each in leavens:
+        if each.g is None:
+            found.entries = [
+                replace(entry, stage=kind) if entry.mention.item.role == each.item.role else entry
+                for entry in found.entries
+            ]
+
+
+def _take(found: Gathered, part: Mention, stage: str, index: int) -> None:
+    """Move a part of what is listed for the dough to an earlier stage."""
+    same = [
+        (place, entry) for place, entry in enumerate(found.entries)
+        if entry.stage == FINAL and entry.mention.item.role == part.item.role and entry.mention.g is not None
+    ]  # fmt: skip
+    exact = [each for each in same if each[1].mention.item.kind == part.item.kind]
+    if not same or part.g is None:
+        return
+    place, entry = max(exact or same, key=lambda each: each[1].mention.g.likely if each[1].mention.g else 0)
+    whole = entry.mention.g
+    assert whole is not None
+    left = Grams(max(whole.low - part.g.high, 0), max(whole.likely - part.g.likely, 0), max(whole.high - part.g.low, 0))
+    found.entries[place] = replace(entry, mention=replace(entry.mention, g=left))
+    taken = replace(entry.mention, g=part.g, text=part.text, why=part.why)
+    found.entries.append(Entry(taken, stage, index))
+
+
+def _scalded(found: Gathered, sentences: list[str]) -> None:
+    """Boiling water that a sentence pours over something: both stand first, before the dough."""
+    hot = [
+        entry for entry in found.entries
+        if entry.stage == FINAL and entry.mention.item.role == "water" and _HOT_WATER.search(entry.mention.text)
+    ]  # fmt: skip
+    if not hot or any(kind in ("soaker", "scald") for kind in found.stages.values()):
+        return
+    for index, sentence in enumerate(sentences):
+        if not WORDS["soak"].search(sentence):
+            continue
+        kinds = {item.name for _, item in named_in(sentence) if item.role in ("flour", "extra")}
+        wetted = [
+            entry for entry in found.entries
+            if entry.stage == FINAL and entry.mention.item.name in kinds and entry.mention.g is not None
+        ]  # fmt: skip
+        if wetted:
+            found.stages["scald"] = "scald"
+            found.named_stage[index] = "scald"
+            moved = [*hot, *wetted]
+            found.entries = [replace(e, stage="scald") if e in moved else e for e in found.entries]
+            return
+
+
+def _kinds(found: Gathered, order: list[str]) -> None:
+    """What each headed stage is, by its heading and by what raises it."""
+    headed: dict[str, StageKind] = {}
+    for key in order:
+        within = [entry.mention for entry in found.entries if entry.stage == key and not entry.whole_stage]
+        if not within:
+            continue
+        roles = {each.item.role for each in within}
+        if key in ("first", "second", "third", "levain"):
+            chained = key in ("second", "third") and "yeast" not in roles
+            wild = "levain" in roles or chained or "yeast" not in roles
+            headed[key] = "levain" if wild else "sponge"
+        elif key in ("poolish", "biga", "sponge") and "levain" in roles and "yeast" not in roles:
+            headed[key] = "levain"
+        else:
+            headed[key] = key  # type: ignore[assignment]  # soaker, scald, poolish, biga, sponge or old dough
+    found.stages = {**headed, **found.stages}
+    found.entries = [
+        replace(e, stage=FINAL) if e.stage not in (*found.stages, FINAL, ASIDE_STAGE) else e for e in found.entries
+    ]
+
+
+def _scaled(found: Gathered, pieces: int | None, piece_g: float | None) -> None:
+    """Grams of what is said per loaf, per litre of water, in percent, to taste or by feel."""
+    _per(found, pieces)
+    _percents(found, pieces, piece_g)
+    _by_feel(found)
+    flour = _flour(found)
+    for place, entry in enumerate(found.entries):
+        one = entry.mention
+        if one.taste and one.g is None and one.item.role == "salt":
+            low, likely, high = (each / 100 for each in TASTE_PERCENT)
+            g = Grams(flour.low * low, flour.likely * likely, flour.high * high)
+            found.entries[place] = replace(entry, mention=replace(one, g=g, why=message("recipe-why-taste")))
+        elif one.g is None and (one.aside or one.taste):
+            found.entries[place] = replace(
+                entry,
+                mention=replace(one, g=UNSAID_G, why=message("recipe-why-unsaid")),
+                stage=ASIDE_STAGE if one.aside else entry.stage,
+            )
+        elif one.optional and one.g is not None:
+            found.entries[place] = replace(entry, mention=replace(one, g=Grams(0, one.g.likely, one.g.high)))
+    found.entries = [entry for entry in found.entries if entry.mention.g is not None]
+
+
+def _flour(found: Gathered) -> Grams:
+    total = Grams(0, 0, 0)
+    for entry in found.entries:
+        if entry.mention.item.role == "flour" and entry.mention.g is not None and not entry.mention.aside:
+            total = total.plus(entry.mention.g)
+    return total
+
+
+def _per(found: Gathered, pieces: int | None) -> None:
+    litres = sum(
+        entry.mention.g.likely / 1000
+        for entry in found.entries
+        if entry.mention.item.role == "water" and entry.mention.g is not None
+    )
+    for place, entry in enumerate(found.entries):
+        one = entry.mention
+        times = (pieces or 1) if one.per == "loaf" else litres if one.per == "litre" else 1
+        if times != 1 and one.g is not None:
+            found.entries[place] = replace(entry, mention=replace(one, g=one.g.times(times)))
+
+
+def _percents(found: Gathered, pieces: int | None, piece_g: float | None) -> None:
+    shares = [entry for entry in found.entries if entry.mention.percent is not None and entry.mention.g is None]
+    if not shares:
+        return
+    flour = _flour(found).likely
+    if flour <= 0 and not any(entry.mention.item.role == "flour" for entry in shares):
+        return
+    whole = sum(sum(entry.mention.percent or (0, 0)) / 2 for entry in shares) / 100
+    flour = (
+        flour or found.base_flour_g or (pieces * piece_g / whole if pieces and piece_g and whole else PERCENT_FLOUR_G)
+    )
+    for place, entry in enumerate(found.entries):
+        share = entry.mention.percent
+        if share is not None and entry.mention.g is None:
+            low, high = (each / 100 * flour for each in share)
+            found.entries[place] = replace(entry, mention=replace(entry.mention, g=Grams(low, (low + high) / 2, high)))
+
+
+def _by_feel(found: Gathered) -> None:
+    """Water or flour of which no weight is said: by what the flour usually carries."""
+    carries = numbers("flours", "kind", "absorption_percent")
+
+    def grams(role: str) -> float:
+        return sum(e.mention.g.likely for e in found.entries if e.mention.item.role == role and e.mention.g is not None)
+
+    for place, entry in enumerate(found.entries):
+        one = entry.mention
+        if one.g is not None or not one.feel:
+            continue
+        if one.item.role == "flour":
+            share = carries[one.item.kind]
+            wet = grams("water")
+            g = Grams(100 * wet / (share + FEEL_POINTS), 100 * wet / share, 100 * wet / (share - FEEL_POINTS))
+        elif one.item.role == "water":
+            flours = [e.mention for e in found.entries if e.mention.item.role == "flour" and e.mention.g is not None]
+            flour = sum(each.g.likely for each in flours if each.g) or 1.0
+            share = sum(carries[each.item.kind] * each.g.likely for each in flours if each.g) / flour
+            milk = sum(e.mention.g.likely for e in found.entries if e.mention.item.kind == "milk" and e.mention.g)
+            wet = [max((share + d) / 100 * flour - 0.88 * milk, 0) for d in (-FEEL_POINTS, 0.0, FEEL_POINTS)]  # type: ignore[assignment]
+            g = Grams(*wet)  # type: ignore[misc]
+        else:
+            continue
+        if g.likely > 0:
+            found.entries[place] = replace(entry, mention=replace(one, g=g, why=message("recipe-why-feel")))
+
+
+def yields(layout: Layout) -> tuple[int | None, float | None]:
+    """How many pieces a recipe says it makes, and of what weight (g); None where it says nothing."""
+    pieces: int | None = None
+    each: float | None = None
+    for text in (layout.title, *(block.text for block in layout.blocks if block.kind == "note")):
+        said = counted(plain(text), True)
+        many = re.search(
+            r"\b(\d{1,3})\s*(?:x|\u00d7)?\s*(?:\d+(?:-inch| inch| cm)\s+|\w+\s+){0,2}?(?:loaves|loaf|rolls|buns|baguettes|sticks|balls|rounds"
+            r"|pieces|slippers|flat ?breads|tins?)\b|\((\d{1,3})\)|\b(\d{1,3})\s*(?:x|\u00d7)\s*\d", said, re.IGNORECASE,
+        )  # fmt: skip
+        weight = re.search(r"(?:of|at|x|\u00d7|each)\s*(?:about\s+)?(\d+(?:[.,]\d+)?)\s*(kg|g)\b", said, re.IGNORECASE)
+        if many is not None and pieces is None:
+            pieces = max(int(many[1] or many[2] or many[3]), 1)
+        if weight is not None and each is None:
+            each = float(weight[1].replace(",", ".")) * (1000 if weight[2].lower() == "kg" else 1)
+    return pieces, each
+
+
+def starter_hydration(text: str) -> float:
+    """Water over flour of the starter, as the recipe says; 1 where it says nothing."""
+    match = re.search(
+        r"(?:levain|starter|leaven)[^\n.%]{0,24}?\(?(\d{2,3})\s*%\s*(?:hydration|water)", text, re.IGNORECASE
+    )
+    return min(max(float(match[1]) / 100, 0.45), 2.0) if match else 1.0
+
+
+def leftover(found: Gathered, stage: str) -> Message | None:
+    """What is asked when less of a stage is used than it makes; None if all of it is, or nothing is said."""
+    for entry in found.entries:
+        if entry.whole_stage == stage:
+            used = next(
+                (each for each in figures(counted(plain(entry.mention.text), True)) if each.kind == "amount"), None
+            )
+            made = sum(
+                e.mention.g.likely
+                for e in found.entries
+                if e.stage == stage and e.mention.g is not None and not e.whole_stage
+            )
+            if used is not None and used.unit == "gram" and used.middle < 0.95 * made:
+                return message("recipe-leftover", stage=stage, used=used.middle, made=made)
+    return None
