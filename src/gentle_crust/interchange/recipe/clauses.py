@@ -73,9 +73,22 @@ def explains_unit(sentence: str) -> bool:
     return _OWN_UNIT.search(counted(plain(sentence), True)) is not None
 
 
+_HOURS_OF_DAY = re.compile(r"\b(\d{1,2}:\d\d)((?:\s*,\s*(?:and\s+)?\d{1,2}:\d\d)+)")
+
+
+def _by_the_clock(sentence: str) -> str:
+    """Folds listed by the hour of the day, as so many times so many minutes apart."""
+    match = _HOURS_OF_DAY.search(sentence)
+    if match is None or not WORDS["fold"].search(sentence):
+        return sentence
+    hours = [60 * int(h) + int(m) for h, m in re.findall(r"(\d{1,2}):(\d\d)", match[0])]
+    gap = (hours[1] - hours[0]) % 720
+    return sentence.replace(match[0], "") + f" {len(hours)} times every {gap} minutes" if gap else sentence
+
+
 def readable(sentence: str, units: dict[str, float]) -> str:
     """A sentence with its numbers as figures and its own units of time in minutes."""
-    text = counted(plain(sentence), True)
+    text = counted(_by_the_clock(plain(sentence)), True)
     for name, minutes in units.items():
         text = re.sub(
             rf"\b(?:(\d+(?:\.\d+)?)|an?)(\s+times)?\s+{name}s?\b",
@@ -143,7 +156,8 @@ def _clause(text: str, lists: list[tuple[float, ...]]) -> Clause:
 def _heats(found: tuple[Figure, ...], text: str) -> tuple[tuple[float, ...], tuple[float, ...]]:
     """An oven's set points, without those that a bracket gives for a fan oven, and other temperatures."""
     fan = [match.span() for match in re.finditer(r"\([^)]*\bfan\b[^)]*\)", text, re.IGNORECASE)]
-    hot, mild = [], []
+    hot: list[float] = []
+    mild: list[float] = []
     for each in found:
         if each.kind == "temperature":
             if any(start <= each.start < end for start, end in fan):

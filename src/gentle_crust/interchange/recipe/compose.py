@@ -4,6 +4,7 @@ from collections.abc import Iterable, Mapping
 from dataclasses import dataclass, field
 from typing import Any, Literal, cast, get_args
 
+from gentle_crust.contract.adapted import Adapted
 from gentle_crust.contract.recipe import Reading, ReadItem, ReadLine, ReadWarning
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.formula.flour import MyFlour
@@ -28,6 +29,7 @@ from gentle_crust.core.messages import message
 from gentle_crust.interchange.recipe.weigh import YEAST_KINDS
 
 FINAL = "final"
+_FORMULA: Adapted[Formula] = Adapted(Formula)
 StageKind = Literal["levain", "poolish", "biga", "sponge", "old_dough", "soaker", "scald"]
 STARTER_FLOUR = 0.5
 """Share of a ripe starter that is flour: equal weights of flour and water, unless it is said otherwise (practice)."""
@@ -278,7 +280,5 @@ def formula_of(reading: Reading, name: str) -> Formula:
 
 def plain_formula(formula: Formula) -> dict[str, Any]:
     """A formula as its JSON."""
-    from gentle_crust.contract.adapted import Adapted
-
-    written: dict[str, Any] = Adapted(Formula).write(formula)
+    written: dict[str, Any] = _FORMULA.write(formula)
     return written

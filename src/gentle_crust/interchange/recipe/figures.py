@@ -4,7 +4,7 @@ import re
 from dataclasses import dataclass, replace
 from functools import cache
 from importlib.resources import files
-from typing import Any, Literal
+from typing import Any, Literal, cast
 
 from lark import Lark, Token, Tree
 
@@ -29,7 +29,7 @@ UNITS = {
     "quart": ("quarts", "quart", "qt"),
     "stick": ("sticks", "stick"),
     "packet": ("packets", "packet", "packages", "package", "sachets", "sachet", "envelopes", "envelope", "cubes",
-               "cube", "packs", "pack"),
+               "cube", "packs", "pack", "pkgs", "pkg", "pkts", "pkt"),
     "pinch": ("good pinches", "good pinch", "pinches", "pinch"),
     "knob": ("knobs", "knob"),
     "handful": ("handfuls", "handful"),
@@ -49,6 +49,8 @@ GAS_C = {0.25: 110.0, 0.5: 120.0, 1: 140.0, 2: 150.0, 3: 165.0, 4: 180.0, 5: 190
          9: 240.0, 10: 250.0}  # fmt: skip
 """Gas marks of cookers (practice)."""
 SIZES = ("heaped", "heaping", "rounded", "level", "scant", "packed", "generous", "scanty", "good", "full")
+SPOONS = {"T": "tablespoon", "t": "teaspoon"}
+"""Spoons by one letter, the large one large."""
 _UNIT_OF = {word: unit for unit, words in UNITS.items() for word in words}
 _TIME_OF = {word: unit for unit, words in TIMES.items() for word in words}
 
@@ -87,7 +89,7 @@ class Figure:
 @cache
 def _parser() -> Lark:
     grammar = (files(__package__) / "grammar.lark").read_text(encoding="utf-8")
-    units = rf"(?i:{UNIT_WORDS})(?![\w'])\.?"
+    units = rf"(?:(?i:{UNIT_WORDS})|[Tt])(?![\w'])\.?"
     terminals = (
         f"UNIT.8: /{units}/",
         rf"SIZE.8: /(?i:{_either(SIZES)})(?=\s+(?:{units}))/",
@@ -108,9 +110,12 @@ def plain(text: str) -> str:
 
 
 _A_UNIT = re.compile(
-    rf"\b(?:an?|one)\s+(?=(?:(?:{_either(SIZES)})\s+)?(?:{_COUNTED})\b)(?!good\s+while)", re.IGNORECASE
+    rf"\b(?:an?|one|another)\s+(?=(?:(?:{_either(SIZES)})\s+)?(?:{_COUNTED})\b)(?!good\s+while)", re.IGNORECASE
 )
-_CLOCK = re.compile(r"\b(?:at\s+)?\d{1,2}(?:[:.]\d\d)?\s*(?:am|pm|a\.m\.|p\.m\.|o'clock)(?!\w)", re.IGNORECASE)
+_CLOCK = re.compile(
+    r"\b(?:at\s+)?\d{1,2}(?:[:.]\d\d)?\s*(?:am|pm|a\.m\.|p\.m\.|o'clock)(?!\w)|\b(?:[01]?\d|2[0-3]):[0-5]\d\b",
+    re.IGNORECASE,
+)
 _TWICE = {"once": "1 times", "twice": "2 times", "thrice": "3 times"}
 
 
@@ -119,6 +124,7 @@ def counted(text: str, left_over: bool = False) -> str:
 
     Raises ValueError, unless ``left_over``, for a fraction in words that belongs to nothing.
     """
+    text = re.sub(r"\b(\d+)\s*h\s*(\d\d)\b", r"\1 h \2 min", text)
     text = _CLOCK.sub(" ", text)
     text = re.sub(r"\bhalf[- ]hourly\b", "0.5 hour", text, flags=re.IGNORECASE)
     text = re.sub(r"\bhourly\b", "1 hour", text, flags=re.IGNORECASE)
@@ -172,7 +178,8 @@ def _figure(tree: Any) -> Figure:
     low, high = _span(span if span is not None else tree)
     if kind == "amount":
         size = tokens.get("SIZE", "").lower()
-        return Figure("amount", low, high, _UNIT_OF[tokens["UNIT"].lower().rstrip(".")], start, end, size)
+        unit = tokens["UNIT"].rstrip(".")
+        return Figure("amount", low, high, SPOONS.get(unit) or _UNIT_OF[unit.lower()], start, end, size)
     if kind == "time":
         each = MINUTES[_TIME_OF[tokens["TIME"].lower().strip("-.")]]
         return Figure("time", low * each, high * each, "minute", start, end)
@@ -182,7 +189,7 @@ def _figure(tree: Any) -> Figure:
         if not fahrenheit and "C" not in tokens["DEGREES"].upper().replace("DEGREE", ""):
             fahrenheit = low > 300
         return Figure("temperature", _c(low, fahrenheit), _c(high, fahrenheit), "C", start, end)
-    return Figure(kind, low, high, "", start, end)
+    return Figure(cast(Kind, kind), low, high, "", start, end)
 
 
 def _c(value: float, fahrenheit: bool) -> float:

@@ -20,6 +20,13 @@ TASTE_PERCENT = (1.6, 2.0, 2.2)
 """Salt "to taste", percent of all flour (practice)."""
 FEEL_POINTS = 6.0
 """By how much the water of a dough by feel may lie off what its flour usually carries, percent of flour (practice)."""
+MUCH_DRY_YEAST_PERCENT = 2.0
+"""Yeast of no said kind, percent of all flour, beyond which it can only be fresh yeast (practice)."""
+_YEAST_KIND = re.compile(
+    r"fresh|cake|compressed|cube|instant|quick|rapid|fast|easy|machine|active|dry|dried|sachet|packet|pack|teaspoon|tsp|tbsp"
+    r"|tablespoon",
+    re.IGNORECASE,
+)
 PERCENT_FLOUR_G = 1000.0
 """Flour for which a formula in percent is reckoned when no weight is said."""
 _EARLIER = re.compile(r"\b(?:night before|evening|day before|the night|yesterday|first)\b", re.IGNORECASE)
@@ -99,9 +106,15 @@ def _item_line(found: Gathered, block: Block, order: list[str], habits: Habits) 
     except (ValueError, OverflowError):
         found.unread.append(block.text)
         return
+    finishing = any(each.aside for each in named) or block.stage == ASIDE_STAGE
+    named = tuple(
+        replace(each, aside=True) if finishing and each.g is None and each.percent is None else each for each in named
+    )
     usable = [each for each in named if _says_enough(each)]
     if not usable:
         found.unread.append(block.text)
+    else:
+        found.unread += [each.text for each in named if not _says_enough(each)]
     for each in usable:
         one = replace(each, text=block.text) if len(usable) == 1 else each
         aside = one.aside or block.stage == ASIDE_STAGE
@@ -142,20 +155,26 @@ def _from_sentences(found: Gathered, told: list[tuple[int, Block, tuple[Mention,
     """A recipe told in sentences: the last that has flour makes the dough, those before it what ferments first."""
     amounts = [(index, block, [each for each in named if each.g is not None]) for index, block, named in told]
     bearing = [index for index, _, named in amounts if any(each.item.role == "flour" for each in named)]
-    for index, block, named in amounts:
+    for index, _, named in amounts:
         stage = FINAL
-        if bearing and index in bearing[:-1] and _is_before(block, named):
-            stage = f"{_leaven_of(named)}" if f"{_leaven_of(named)}" not in found.stages else f"before-{index + 1}"
-            found.stages[stage] = _leaven_of(named)
+        if bearing and index in bearing[:-1] and _is_before(named):
+            kind = _leaven_of(named)
+            stage = kind if kind not in found.stages else f"before-{index + 1}"
+            found.stages[stage] = kind
             found.named_stage[index] = stage
         for each in named:
-            if _is_new(each, Gathered()):
+            made = next((key for key, kind in found.stages.items() if kind == "levain"), None)
+            if made and made != stage and each.item.role == "levain" and each.part == "some":
+                found.entries.append(Entry(replace(_whole(each.text), text=each.text), stage, index, made))
+            elif _is_new(each, Gathered()):
                 found.entries.append(Entry(each, stage, index))
 
 
-def _is_before(block: Block, named: list[Mention]) -> bool:
-    leavened = any(each.item.role in ("levain", "yeast") for each in named)
-    return leavened and bool(_WAITS.search(block.text) or _EARLIER.search(block.text))
+def _is_before(named: list[Mention]) -> bool:
+    """Whether what a sentence mixes ferments by itself: it has flour, water and a leaven."""
+    return {"flour", "water"} <= {each.item.role for each in named} and any(
+        each.item.role in ("levain", "yeast") for each in named
+    )
 
 
 def _leaven_of(named: list[Mention]) -> StageKind:
@@ -202,8 +221,7 @@ def _take(found: Gathered, part: Mention, stage: str, index: int) -> None:
     if not same or part.g is None:
         return
     place, entry = max(exact or same, key=lambda each: each[1].mention.g.likely if each[1].mention.g else 0)
-    whole = entry.mention.g
-    assert whole is not None
+    whole = entry.mention.weight
     left = Grams(max(whole.low - part.g.high, 0), max(whole.likely - part.g.likely, 0), max(whole.high - part.g.low, 0))
     found.entries[place] = replace(entry, mention=replace(entry.mention, g=left))
     taken = replace(entry.mention, g=part.g, text=part.text, why=part.why)
@@ -262,6 +280,7 @@ def _scaled(found: Gathered, pieces: int | None, piece_g: float | None) -> None:
     _percents(found, pieces, piece_g)
     _by_feel(found)
     flour = _flour(found)
+    _which_yeast(found, flour.likely)
     for place, entry in enumerate(found.entries):
         one = entry.mention
         if one.taste and one.g is None and one.item.role == "salt":
@@ -277,6 +296,17 @@ def _scaled(found: Gathered, pieces: int | None, piece_g: float | None) -> None:
         elif one.optional and one.g is not None:
             found.entries[place] = replace(entry, mention=replace(one, g=Grams(0, one.g.likely, one.g.high)))
     found.entries = [entry for entry in found.entries if entry.mention.g is not None]
+
+
+def _which_yeast(found: Gathered, flour_g: float) -> None:
+    """Yeast of no said kind that would be too much as dry yeast is fresh yeast, as old recipes mean it; it is asked."""
+    fresh = next(item for item in ingredients() if item.kind == "fresh_yeast")
+    for place, entry in enumerate(found.entries):
+        one = entry.mention
+        bare = one.item.role == "yeast" and one.g is not None and flour_g > 0 and not _YEAST_KIND.search(one.text)
+        if bare and one.g is not None and 100 * one.g.likely / flour_g > MUCH_DRY_YEAST_PERCENT:
+            known = replace(one, item=fresh, doubts=(*one.doubts, "which_yeast"))
+            found.entries[place] = replace(entry, mention=known)
 
 
 def _flour(found: Gathered) -> Grams:
@@ -308,9 +338,8 @@ def _percents(found: Gathered, pieces: int | None, piece_g: float | None) -> Non
     if flour <= 0 and not any(entry.mention.item.role == "flour" for entry in shares):
         return
     whole = sum(sum(entry.mention.percent or (0, 0)) / 2 for entry in shares) / 100
-    flour = (
-        flour or found.base_flour_g or (pieces * piece_g / whole if pieces and piece_g and whole else PERCENT_FLOUR_G)
-    )
+    stated = pieces * piece_g if pieces and piece_g else piece_g
+    flour = flour or found.base_flour_g or (stated / whole if stated and whole else PERCENT_FLOUR_G)
     for place, entry in enumerate(found.entries):
         share = entry.mention.percent
         if share is not None and entry.mention.g is None:
@@ -356,7 +385,11 @@ def yields(layout: Layout) -> tuple[int | None, float | None]:
             r"\b(\d{1,3})\s*(?:x|\u00d7)?\s*(?:\d+(?:-inch| inch| cm)\s+|\w+\s+){0,2}?(?:loaves|loaf|rolls|buns|baguettes|sticks|balls|rounds"
             r"|pieces|slippers|flat ?breads|tins?)\b|\((\d{1,3})\)|\b(\d{1,3})\s*(?:x|\u00d7)\s*\d", said, re.IGNORECASE,
         )  # fmt: skip
-        weight = re.search(r"(?:of|at|x|\u00d7|each)\s*(?:about\s+)?(\d+(?:[.,]\d+)?)\s*(kg|g)\b", said, re.IGNORECASE)
+        weight = re.search(
+            r"(?:of|at|x|\u00d7|each|dough weight|total)\s*:?\s*(?:about\s+)?(\d+(?:[.,]\d+)?)\s*(kg|g)\b",
+            said,
+            re.IGNORECASE,
+        )
         if many is not None and pieces is None:
             pieces = max(int(many[1] or many[2] or many[3]), 1)
         if weight is not None and each is None:

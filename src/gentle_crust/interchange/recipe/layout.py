@@ -31,19 +31,22 @@ STAGE_WORDS: tuple[tuple[str, str], ...] = (
 _LEAD = r"(?:for\s+the\s+|for\s+|the\s+|make\s+the\s+|to\s+make\s+the\s+|(?:stage|part|step|day)\s*\d+\s*[:.,)-]?\s*)*"
 _HEAD = re.compile(
     rf"^{_LEAD}(?:{'|'.join(f'(?P<{key}>{words})' for key, words in STAGE_WORDS)})"
-    r"(?P<more>\s+(?:starter|build|dough|ingredients))?(?P<brackets>\s*[\[(][^)\]]*[)\]])?(?P<tail>\s*,[^:]{0,30})?\s*(?P<colon>:)?\s*",
+    r"(?P<more>\s+(?:starter|build|dough|ingredients))?(?P<brackets>\s*[\[(][^)\]]*[)\]])?(?P<tail>\s*(?:,|\s[-\u2013]\s)[^:]{0,30})?\s*(?P<colon>:)?\s*",
     re.IGNORECASE,
 )
 _VERB = (
     r"mix(?:ed)?(?!\s+spice|\s+peel|\s+seed)|stir|combine|add(?:ed)?|knead(?:ed)?|fold|leave|left|let|bake[ds]?|put|place|pour|divide"
     r"|shape[ds]?|heat|preheat|take|rest|rise|proof|prove|bulk|ferment|refrigerate|chill|cover|autolyse|score|cut|brush"
-    r"|sprinkle|dissolve|beat|soak|scald|rub|make|roll|cool|turn|build|work|whisk|tip|warm up|bring|retard|slash|dust"
+    r"|sprinkle|dissolve|punch|knock|wait|stand|squeeze|glaze|flatten|beat|soak|scald|rub|make|roll|cool|turn|build|work|whisk|tip|warm up|bring|retard|slash|dust"
 )
 METHOD_VERB = re.compile(rf"(?<!to )\b(?:{_VERB})\b", re.IGNORECASE)
 _BULLET = re.compile(
     r"^\s*(?:[-*\u2022\u25aa\u25cf\u2013\u2014>]+\s+|\(?\d{1,2}[.)]\s+|#+\s*|step\s+\d+\s*[:.)-]\s*)+", re.IGNORECASE
 )
 _SENTENCE = re.compile(r"(?<=[.!?;])(?<!approx\.)(?<!ca\.)(?<!e\.g\.)\s+(?=[A-Z0-9\"'(½¼¾])")
+_LOAF = re.compile(
+    r"\b(?:loaf|loaves|bread(?! flour)|tin|rolls|buns|sandwich|baguettes?|rounds)\b[^,]*$", re.IGNORECASE
+)
 _YIELD = re.compile(r"^\W*(?:makes|yields?|gives|serves|for)\b", re.IGNORECASE)
 _BEGINS_AMOUNT = re.compile(
     r"^(?:about|approx\w*\.?|around|ca\.?|enough|some|plus|optional:?|another|the|good|an?)?\s*(?:\d|[.]\d|good pinch|pinch)",
@@ -114,7 +117,10 @@ def cut(text: str) -> Layout:
                 stage = "final" if in_method else stage
             continue
         if first and _is_title(line):
-            layout.title, first = line.strip(" .:-"), False
+            title, _, rest = line.partition(". ")
+            layout.title, first = title.strip(" .:-"), False
+            if rest:
+                layout.blocks.append(Block("note", rest, stage))
             continue
         first = False
         if _add(layout, line, stage if not in_method else "final", False):
@@ -160,10 +166,13 @@ def _is_title(line: str) -> bool:
         found = figures(counted(line, True))
     except ValueError:
         return False
-    if any(each.kind in ("time", "temperature", "percent") for each in found):
+    if any(each.kind in ("time", "temperature") for each in found):
+        return False
+    if any(each.kind == "percent" for each in found) and not _LOAF.search(line):
         return False
     named = ingredient_of(line)
-    return not (named and any(each.kind == "amount" for each in found)) and not line.endswith(".")
+    measured = any(each.kind == "amount" for each in found)
+    return not (named and measured and not _LOAF.search(line)) and not (line.endswith(".") and len(line.split()) > 8)
 
 
 def _add(layout: Layout, line: str, stage: str, headed: bool) -> bool:
@@ -174,8 +183,17 @@ def _add(layout: Layout, line: str, stage: str, headed: bool) -> bool:
     if is_item_line(line):
         layout.blocks.append(Block("item", line, stage, headed))
         return False
+    listed, waits = _list_and_wait(line)
+    if listed:
+        layout.blocks.append(Block("item", listed, stage, headed))
+        layout.blocks += [Block("sentence", each, stage, headed) for each in waits]
+        return False
     sentences = [each.strip() for each in _SENTENCE.split(line) if each.strip()]
     method = False
+    if headed and len(sentences) > 1 and is_item_line(sentences[0]):
+        layout.blocks.append(Block("item", sentences[0].rstrip("."), stage, headed))
+        layout.blocks += [Block("sentence", each, stage, True) for each in sentences[1:]]
+        return False
     for index, each in enumerate(sentences):
         if not METHOD_VERB.search(each) and _YIELD.match(each):
             layout.blocks.append(Block("note", each, stage))
@@ -187,6 +205,24 @@ def _add(layout: Layout, line: str, stage: str, headed: bool) -> bool:
         elif re.search(r"\w", each):
             layout.blocks.append(Block("note", each, stage))
     return method
+
+
+def _list_and_wait(line: str) -> tuple[str, list[str]]:
+    """A list of ingredients with how long they stand ("100 g flour + 100 g water, 6 h"), taken apart; else nothing."""
+    if METHOD_VERB.search(line) or line.count(",") + line.count("+") < 2:
+        return "", []
+    parts = re.split(r"\s*[,;]\s+", line)
+    kinds = []
+    for part in parts:
+        try:
+            found = figures(counted(plain(part), True))
+        except ValueError:
+            return "", []
+        kinds.append(any(each.kind == "time" for each in found) and not any(each.kind == "amount" for each in found))
+    listed = [part for part, waits in zip(parts, kinds, strict=True) if not waits]
+    if not any(kinds) or not is_item_line(", ".join(listed)):
+        return "", []
+    return ", ".join(listed), [part for part, waits in zip(parts, kinds, strict=True) if waits]
 
 
 def _tells(sentence: str) -> bool:

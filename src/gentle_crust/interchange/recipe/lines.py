@@ -79,6 +79,11 @@ class Mention:
     feel: bool = False
     part: str = ""
 
+    @property
+    def weight(self) -> Grams:
+        """Its weight; nothing, if none is said."""
+        return NONE if self.g is None else self.g
+
 
 @cache
 def _registry() -> Any:
@@ -154,7 +159,7 @@ def _mention(chunk: str, habits: Habits) -> Mention | None:
     found = figures(bare)
     amounts = _packed([each for each in found if each.kind == "amount"], found, bare)
     aside = bool(ASIDE.search(chunk)) and not re.search(r"\bplus\b|\bextra\b|\bmore\b", chunk)
-    traits = {
+    traits: dict[str, Any] = {
         "aside": aside,
         "optional": bool(OPTIONAL.search(chunk)),
         "per": "loaf"

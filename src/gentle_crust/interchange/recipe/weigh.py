@@ -33,8 +33,7 @@ def read_line(line: str, habits: Habits) -> ReadLine | None:
 
 def weighed(found: Mention, text: str) -> ReadLine:
     """A mention with its grams, as a line."""
-    assert found.g is not None, found
-    return ReadLine(text, called(found), found.item.role, found.item.kind, found.g, found.why)
+    return ReadLine(text, called(found), found.item.role, found.item.kind, found.weight, found.why)
 
 
 def called(found: Mention) -> str:

@@ -14,11 +14,13 @@ from gentle_crust.core.formula.model import Formula, check
 from gentle_crust.core.messages import Message, message
 from gentle_crust.interchange.recipe.clauses import explains_unit, own_units
 from gentle_crust.interchange.recipe.compose import FINAL, Facts, StageKind, composed
-from gentle_crust.interchange.recipe.course import CourseReader, Told, Written, shape_in
 from gentle_crust.interchange.recipe.figures import plain
 from gentle_crust.interchange.recipe.gather import Gathered, gather, leftover, starter_hydration, yields
 from gentle_crust.interchange.recipe.layout import Block, Layout, cut
 from gentle_crust.interchange.recipe.lines import Mention
+from gentle_crust.interchange.recipe.method.reader import CourseReader
+from gentle_crust.interchange.recipe.method.spans import Written
+from gentle_crust.interchange.recipe.method.state import Sentence, Told, shape_in
 from gentle_crust.interchange.recipe.sources import text_of
 from gentle_crust.interchange.recipe.stated_sum import stated_g
 from gentle_crust.interchange.recipe.weigh import called, percentages, sum_doubt, warnings
@@ -101,7 +103,7 @@ def _rows(stages: dict[str, StageKind]) -> dict[str, tuple[str, int]]:
     """Each stage's kind, and the row of the formula it ripens among those of its sort."""
     sort = {"levain": "levain", "poolish": "yeasted", "biga": "yeasted", "sponge": "yeasted"}
     count: dict[str, int] = {}
-    rows = {}
+    rows: dict[str, tuple[str, int]] = {}
     for key, kind in stages.items():
         one = sort.get(kind, kind)
         rows[key] = kind, (0 if one == "levain" else count.get(one, 0))
@@ -120,9 +122,7 @@ def _method_reader(found: Gathered, sentences: list[Block]) -> CourseReader:
     return reader
 
 
-def _explained(text: str) -> Any:
-    from gentle_crust.interchange.recipe.course import Sentence
-
+def _explained(text: str) -> Sentence:
     return Sentence(text, None, {"unit": True})
 
 
@@ -132,12 +132,11 @@ def _items(found: Gathered, reader: CourseReader) -> tuple[ReadItem, ...]:
     items = []
     for entry in found.entries:
         one = entry.mention
-        assert one.g is not None
         aside = one.aside
         role = "of_stage" if entry.whole_stage else "aside" if aside else one.item.role
         stage = entry.stage if not aside else (_id(finishing, reader) if finishing else FINAL)
-        kind = found.stages[entry.whole_stage] if entry.whole_stage in found.stages else one.item.kind
-        items.append(ReadItem(one.text, stage, called(one), role, kind, one.g, one.why))
+        kind = found.stages.get(entry.whole_stage or "", one.item.kind)
+        items.append(ReadItem(one.text, stage, called(one), role, kind, one.weight, one.why))
     return tuple(items)
 
 
@@ -226,7 +225,7 @@ def _unread_notes(layout: Layout) -> list[str]:
     """Lines that are neither heading, ingredient nor sentence, and tell nothing of pieces or weights."""
     return [
         block.text for block in layout.blocks
-        if block.kind == "note" and not re.match(r"^\W*(?:makes|yields?|serves|for|gives)\b", block.text, re.IGNORECASE)
+        if block.kind == "note" and not re.match(r"^\W*(?:makes|yields?|serves|for|gives|dough weight|total)\b", block.text, re.IGNORECASE)
     ]  # fmt: skip
 
 
@@ -235,6 +234,7 @@ _CHOICES = {
     "ounces": ("weight", "volume"),
     "pint": ("american", "british"),
     "cups": ("spooned", "scooped"),
+    "which_yeast": ("fresh", "dry"),
     "optional": ("in", "out"),
     "contradiction": ("first", "second"),
 }

@@ -51,3 +51,6 @@ recipe-ask-by-feel = How much { $what } did it take? Weigh it once; until then i
 recipe-ask-other-flour = What kind of flour is the { $what }? It was taken for one with little hold.
 recipe-ask-sentence = This sentence was not understood. What happens in it?
 recipe-ask-line = “{ $line }” was not read: what is it, and how much?
+recipe-choice-fresh = Fresh yeast
+recipe-choice-dry = Dry yeast
+recipe-ask-which-yeast = Which yeast is that? As dry yeast it would be too much: it was taken for fresh yeast.

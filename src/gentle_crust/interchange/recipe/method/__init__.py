@@ -1,0 +1,1 @@
+"""The sentences of a method, read into a course."""

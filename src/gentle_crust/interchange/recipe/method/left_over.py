@@ -1,0 +1,21 @@
+"""What of a sentence was not understood."""
+
+import re
+
+from gentle_crust.interchange.recipe.ingredients import named_in
+from gentle_crust.interchange.recipe.words import KNOWN, PATTERNS, STOP, WORDS
+
+
+def left_over(text: str) -> str:
+    """Words of a sentence of which nothing was taken."""
+    bare = text
+    for pattern in WORDS.values():
+        bare = pattern.sub(" ", bare)
+    for pattern in PATTERNS.values():
+        bare = pattern.sub(" ", bare)
+    for word, _ in named_in(bare):
+        bare = re.sub(rf"\b{re.escape(word)}\b", " ", bare, flags=re.IGNORECASE)
+    words = [
+        word for word in re.findall(r"[^\W\d_][\w'-]+", bare) if word.lower() not in STOP and word.lower() not in KNOWN
+    ]
+    return " ".join(words)
