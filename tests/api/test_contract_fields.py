@@ -92,7 +92,7 @@ def test_the_body_of_a_request_becomes_the_cores_own_type(book):
     asked = book.open(TOMORROW_PLAN).answer.asked
     assert AskedBody(**asdict(asked)).asked() == asked
     kitchen = book.settings.get()
-    assert KitchenBody(**asdict(kitchen)).settings() == kitchen
+    assert KitchenBody(**asdict(kitchen)).settings(kitchen) == kitchen
     for each in book.formulas.all():
         assert formula.FormulaBody.model_validate(asdict(each.formula)).formula() == each.formula
     for line in book.cultures.all():

@@ -1,7 +1,7 @@
 """Formulas: written, read from recipes and files, weighed, compared and kept."""
 
 import re
-from dataclasses import replace
+from dataclasses import asdict, replace
 
 from flask import Response, request
 
@@ -20,8 +20,10 @@ from gentle_crust.contract.formulas import (
     NameQuery,
     RecipeAnswer,
     RecipeBody,
+    RecipeStage,
     SwapAnswer,
     SwapBody,
+    TimeSaid,
     TogetherAnswer,
     TogetherBody,
     VersionNameBody,
@@ -29,6 +31,7 @@ from gentle_crust.contract.formulas import (
     VersionsAnswer,
     WorkBody,
 )
+from gentle_crust.contract.recipe import Fixes, ItemFix, SentenceFix
 from gentle_crust.contract.strict import KeyPath
 from gentle_crust.core import limits
 from gentle_crust.core.checks import checks
@@ -38,7 +41,6 @@ from gentle_crust.core.fermentation.dough import flour_kinds
 from gentle_crust.core.formula.edit import TIN_G_PER_ML, Lock, opened_mm, set_grams, set_share, settled
 from gentle_crust.core.formula.feel import feel, mixing_for
 from gentle_crust.core.formula.label import cost, label
-from gentle_crust.core.formula.measures import Habits
 from gentle_crust.core.formula.model import (
     BY_FEEL_POINTS,
     USUAL_PREFERMENTS,
@@ -54,11 +56,11 @@ from gentle_crust.core.messages import message
 from gentle_crust.core.plan.how_made import HowMade
 from gentle_crust.core.plan.weigh_list import by_feel, handling_words
 from gentle_crust.interchange.files import FORMATS, TELLS_METHOD, bring_in, export
-from gentle_crust.interchange.recipe.compose import formula_of
-from gentle_crust.interchange.recipe.weigh import read_recipe
+from gentle_crust.interchange.recipe.whole import read
 from gentle_crust.kitchen.formulas import FormulaBook, KeptFormula
 from gentle_crust.kitchen.methods import made_so, method_view
 from gentle_crust.kitchen.pantry import PantryBook
+from gentle_crust.kitchen.recipes import recipe_here
 from gentle_crust.kitchen.settings import KitchenSettings
 
 formulas = room("formulas")
@@ -252,19 +254,31 @@ def read_file() -> Response:
 
 @formulas.post("/recipe/read", responses={200: RecipeAnswer})
 def read_written_recipe(body: RecipeBody) -> Response:
-    """Read a pasted recipe into grams and a formula."""
-    reading = read_recipe(tuple(body.text.splitlines()), Habits(**body.habits.model_dump()))
+    """Read a pasted recipe whole: its formula, its method, what is in doubt, and how it goes in this kitchen."""
+    fixes = Fixes(
+        tuple(ItemFix(**each.model_dump()) for each in body.items),
+        tuple(SentenceFix(**each.model_dump()) for each in body.sentences),
+    )
+    recipe = read(body.text, body.habits.habits(), body.name, fixes)
+    here = recipe_here(work(), recipe)
     formula, why_not = None, ""
     try:
-        formula = _formula_answer("", formula_of(reading, body.name))
+        formula = None if recipe.formula is None else _formula_answer("", recipe.formula)
     except CraftError as error:
         why_not = str(said(error.what))
+    if recipe.formula is None:
+        why_not = str(said(message("interchange-recipe-no-flour")))
     return answer(
         RecipeAnswer(
-            items=list(reading.items),
-            percent=reading.percent,
-            warnings=list(reading.warnings),
-            unread=list(reading.unread),
+            items=list(recipe.items),
+            percent=recipe.percent,
+            warnings=list(recipe.warnings),
+            unread=list(recipe.unread),
+            sentences=list(recipe.sentences),
+            questions=list(recipe.questions),
+            stages=[RecipeStage(id=each.id, kind=each.kind, name=each.name, told=each.until) for each in here.stages],
+            times=[TimeSaid(**asdict(each)) for each in here.times],
+            told=any(each.stage for each in recipe.sentences),
             formula=formula,
             why_not=why_not,
         )

@@ -1,5 +1,7 @@
 """The kitchen's habits and its pantry."""
 
+from dataclasses import replace
+
 from flask import Response, current_app
 
 from gentle_crust.api.common import answer, clock, if_match, room, work
@@ -16,6 +18,7 @@ from gentle_crust.contract.kitchens import (
     UsualFlour,
     Warmth,
 )
+from gentle_crust.contract.measures import HabitsBody
 from gentle_crust.core.formula.label import called
 from gentle_crust.core.formula.names import WATER, flour_name, key_of
 from gentle_crust.core.formula.scaling import sum_by_name, weigh
@@ -41,7 +44,15 @@ def get_kitchen() -> Response:
 def put_kitchen(body: KitchenBody) -> Response:
     """Save the kitchen's habits; with If-Match, only over the state that it names."""
     book = KitchenSettings(work())
-    book.save(body.settings(), if_match())
+    book.save(body.settings(book.get()), if_match())
+    return _kitchen_answer(book)
+
+
+@kitchen.put("/kitchen/measures", responses={200: KitchenAnswer})
+def put_measures(body: HabitsBody) -> Response:
+    """Keep how this baker measures; the rest of the kitchen stays as it is."""
+    book = KitchenSettings(work())
+    book.save(replace(book.get(), measures=body.habits()))
     return _kitchen_answer(book)
 
 

@@ -86,6 +86,9 @@ class Document(Generic[T]):
         return frozenset(self.adapted.adapter.json_schema()["properties"])
 
 
+_MEASURES: Body = {"cup_ml": 236.6, "flour": "unknown", "salt": "unknown", "liquid_ounces": "ask"}
+
+
 def _kitchen_2(body: Body) -> None:
     """The first kitchens did not say how much room for dough their fridge has."""
     body.setdefault("fridge_l", None)
@@ -111,6 +114,11 @@ def _kitchen_6(body: Body) -> None:
             stage.setdefault("grill", False)
 
 
+def _kitchen_7(body: Body) -> None:
+    """Older kitchens did not keep how their baker measures."""
+    body.setdefault("measures", _MEASURES | {"cup_flour_g": None, "teaspoon_salt_g": None})
+
+
 def _formula_3(body: Body) -> None:
     """The first formulas had no method of their own."""
     body.setdefault("method", None)
@@ -119,6 +127,10 @@ def _formula_3(body: Body) -> None:
 def _formula_4(body: Body) -> None:
     """No older formula said that its yeast was woken."""
     body.setdefault("yeast_woken", False)
+
+
+def _formula_5(body: Body) -> None:
+    """No older formula had eggs, beer or fruit as kinds of their own: what they were called "other" stays so."""
 
 
 def _plan_2(body: Body) -> None:
@@ -211,10 +223,12 @@ def _culture_2(body: Body) -> None:
 
 
 KITCHEN: Document[Settings] = Document(
-    "kitchen", Adapted(Settings), (_kitchen_2, _kitchen_3, _kitchen_4, _kitchen_5, _kitchen_6)
+    "kitchen", Adapted(Settings), (_kitchen_2, _kitchen_3, _kitchen_4, _kitchen_5, _kitchen_6, _kitchen_7)
 )
 PANTRY: Document[Pantry] = Document("pantry", Adapted(Pantry), (_pantry_2,))
-FORMULA: Document[Formula] = Document("formula", Adapted(Formula), (of_several_preferments, _formula_3, _formula_4))
+FORMULA: Document[Formula] = Document(
+    "formula", Adapted(Formula), (of_several_preferments, _formula_3, _formula_4, _formula_5)
+)
 ASKED: Document[Asked] = Document("question of the plan", Adapted(Asked), (_asked_2, _asked_3, _asked_4))
 PLAN: Document[Plan] = Document("plan", Adapted(Plan), (_plan_2, _plan_3, _plan_4, _plan_5, _plan_6))
 CULTURE: Document[Culture] = Document("culture", Adapted(Culture), (_culture_2,))

@@ -6,8 +6,9 @@ from typing import Annotated, Any, ClassVar, Literal
 from pydantic import Field, StringConstraints
 
 from gentle_crust.contract.formula import FormulaBody
+from gentle_crust.contract.measures import HabitsBody
 from gentle_crust.contract.plans import StyleLine
-from gentle_crust.contract.recipe import ReadLine, ReadWarning
+from gentle_crust.contract.recipe import ReadItem, ReadQuestion, ReadSentence, ReadWarning
 from gentle_crust.contract.shown import Version
 from gentle_crust.contract.strict import KeyPath, Number, Short, Shown, Strict
 from gentle_crust.core import limits
@@ -241,30 +242,64 @@ class ComparedAnswer(Shown):
     lines: list[Difference]
 
 
-class HabitsBody(Strict):
-    """How the baker measures."""
+class ItemFixBody(Strict):
+    """What the baker says of an item, by its text: another stage, its grams, or that it is left out."""
 
-    cup_ml: Number = 236.6
-    flour: Literal["unknown", "spooned", "scooped"] = "unknown"
-    salt: Literal["unknown", "table", "fine_sea", "flaky"] = "unknown"
-    liquid_ounces: Literal["ask", "weight", "volume"] = "ask"
+    text: Annotated[str, StringConstraints(max_length=2_000)]
+    stage: Short | None = None
+    g: Number | None = None
+    out: bool = False
+
+
+class SentenceFixBody(Strict):
+    """What the baker says of a sentence, by its text: the kind of its stage, or "none" if nothing happens in it."""
+
+    text: Annotated[str, StringConstraints(max_length=2_000)]
+    kind: Short
 
 
 class RecipeBody(Strict):
-    """A pasted recipe: its ingredient lines."""
+    """A pasted recipe, whole, and what its baker has put right of the reading."""
 
     name: Short = ""
     text: Annotated[str, StringConstraints(max_length=20_000)]
     habits: HabitsBody = HabitsBody()
+    items: Annotated[list[ItemFixBody], Field(max_length=200)] = []
+    sentences: Annotated[list[SentenceFixBody], Field(max_length=200)] = []
+
+
+class TimeSaid(Shown):
+    """How long the recipe says a stage takes (minutes, least and most), and how long it takes in this kitchen."""
+
+    stage: str
+    said_min: list[float]
+    here_min: float
+
+
+class RecipeStage(Shown):
+    """A stage that an ingredient may go into, or that a sentence became: its id, kind and what it is called."""
+
+    id: str
+    kind: str
+    name: Message
+    told: Message
 
 
 class RecipeAnswer(Shown):
-    """A recipe as it was read, and the formula that comes of it; without one, why not."""
+    """A recipe as it was read, and the formula that comes of it; without one, why not.
 
-    items: list[ReadLine]
+    ``told``: whether the recipe told how it is made; else the method is the style that suits.
+    """
+
+    items: list[ReadItem]
     percent: dict[str, Grams]
     warnings: list[ReadWarning]
     unread: list[str]
+    sentences: list[ReadSentence]
+    questions: list[ReadQuestion]
+    stages: list[RecipeStage]
+    times: list[TimeSaid]
+    told: bool
     formula: FormulaAnswer | None
     why_not: str
 

@@ -4,6 +4,7 @@ from dataclasses import dataclass, field, replace
 
 from gentle_crust.core.checks import Equipment
 from gentle_crust.core.formula.flour import MyFlour
+from gentle_crust.core.formula.measures import Habits
 from gentle_crust.core.formula.model import FlourShare, Formula
 from gentle_crust.core.oven.equipment import Oven, Vessel
 from gentle_crust.core.oven.kit import OvenStage, Preheated, Steam
@@ -69,6 +70,8 @@ class Settings:
     """Litres of the fridge that doughs may have; None: it is never full."""
     bakes: tuple[MyBake, ...] = ()
     """The baker's own bakes, by name."""
+    measures: Habits = field(default_factory=Habits)
+    """How this baker measures: cup, spoon, salt and ounces, for written recipes."""
 
     @property
     def equipment(self) -> Equipment:

@@ -7,6 +7,7 @@ from pydantic import Field
 
 from gentle_crust.contract.formula import MyFlourBody
 from gentle_crust.contract.kitchen import MyBake, Pantry, Settings
+from gentle_crust.contract.measures import HabitsBody
 from gentle_crust.contract.oven import OvenStageBody, OvenSteamBody
 from gentle_crust.contract.strict import Number, Short, Shown, Strict
 from gentle_crust.core import limits
@@ -160,16 +161,20 @@ class KitchenBody(Strict):
     jar_mm: Number | None = None
     fridge_l: Number | None = None
     bakes: Annotated[list[MyBakeBody], Field(max_length=40)] = []
+    measures: HabitsBody | None = None
 
-    def settings(self) -> Settings:
-        """As the kitchen takes it."""
-        values = self.model_dump(exclude={"oven", "vessels", "steam", "other_ovens", "tools", "bakes"})
+    def settings(self, before: Settings) -> Settings:
+        """As the kitchen takes it; ``before``: as it was, for what a body leaves out."""
+        values = self.model_dump(exclude={"oven", "vessels", "steam", "other_ovens", "tools", "bakes", "measures"})
+        measures = before.measures if self.measures is None else self.measures.habits()
         vessels = tuple(Vessel(**vessel.model_dump()) for vessel in self.vessels)
         oven = Oven(**self.oven.model_dump())
         others = tuple(Oven(**each.model_dump()) for each in self.other_ovens)
         means = {"steam": tuple(self.steam), "tools": tuple(self.tools)}
         bakes = tuple(each.bake() for each in self.bakes)
-        return Settings(**values, oven=oven, other_ovens=others, vessels=vessels, bakes=bakes, **means)
+        return Settings(
+            **values, oven=oven, other_ovens=others, vessels=vessels, bakes=bakes, measures=measures, **means
+        )
 
 
 class PhoneAnswer(Shown):

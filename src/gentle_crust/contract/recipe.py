@@ -77,6 +77,32 @@ class ReadQuestion:
 
 
 @dataclass(frozen=True)
+class ItemFix:
+    """What the baker says of an item, by its text: another stage, its grams, or that it is left out."""
+
+    text: str
+    stage: str | None = None
+    g: float | None = None
+    out: bool = False
+
+
+@dataclass(frozen=True)
+class SentenceFix:
+    """What the baker says of a sentence, by its text: the kind of its stage, or "none" if nothing happens in it."""
+
+    text: str
+    kind: str
+
+
+@dataclass(frozen=True)
+class Fixes:
+    """All that a baker has put right of a reading."""
+
+    items: tuple[ItemFix, ...] = ()
+    sentences: tuple[SentenceFix, ...] = ()
+
+
+@dataclass(frozen=True)
 class Recipe:
     """A recipe read whole: the formula and the method that it says, likeliest reading first; None without flour."""
 

@@ -3,6 +3,7 @@
 import csv
 import io
 import json
+from dataclasses import replace
 from typing import Any
 
 from pydantic import ValidationError
@@ -14,11 +15,10 @@ from gentle_crust.core.errors import CraftError
 from gentle_crust.core.formula.measures import Habits
 from gentle_crust.core.formula.model import Formula, check
 from gentle_crust.core.formula.names import WATER
-from gentle_crust.core.formula.scaling import Ingredient, Weighed, sum_by_name
-from gentle_crust.core.messages import message
+from gentle_crust.core.formula.scaling import Ingredient, Stage, Weighed, sum_by_name
+from gentle_crust.core.messages import Message, message
 from gentle_crust.core.plan.how_made import DoneThen, HowMade
-from gentle_crust.interchange.recipe.compose import formula_of
-from gentle_crust.interchange.recipe.weigh import read_recipe
+from gentle_crust.interchange.recipe.whole import read
 from gentle_crust.interchange.safe_csv import cell
 from gentle_crust.text.render import say
 
@@ -141,9 +141,10 @@ def _csv(formula: Formula, weighed: Weighed) -> str:
 
 
 def _text(formula: Formula, weighed: Weighed, made: HowMade | None) -> str:
-    lines = [formula.name, formula.note, f"{formula.pieces} x {formula.scaling_weight_g:g} g", ""]
+    shape = say(message(f"shape-{formula.shape}"))
+    lines = [formula.name, formula.note, f"{formula.pieces} x {formula.scaling_weight_g:g} g, {shape}", ""]
     for stage in weighed.stages:
-        lines.append(str(say(stage.title)))
+        lines.append(str(say(_headed(stage))))
         lines += [f"{amount(line.g):>8} g  {say(line.name)}  {_of_flour(line)}" for line in stage.lines]
         lines.append("")
     lines.append(str(say(message("file-percentages"))))
@@ -151,6 +152,13 @@ def _text(formula: Formula, weighed: Weighed, made: HowMade | None) -> str:
         done = message("file-step", minutes=round(each.after_min), title=_title(each), text=each.text)
         lines += ["", str(say(done)).replace("\n", " ")]
     return "\n".join(lines) + "\n"
+
+
+def _headed(stage: Stage) -> Message:
+    """What stands over a stage: of a soaker or a scald that it is one, and its name."""
+    if stage.kind in ("soaker", "scald"):
+        return message(f"file-{stage.kind}", name=stage.title)
+    return stage.title
 
 
 def _of_flour(line: Ingredient) -> str:
@@ -177,9 +185,7 @@ def bring_in(data: bytes) -> Formula:
     """
     text = _decoded(data)
     if text.lstrip()[:1] not in ("{", "["):
-        # Of the program's own text the amounts are read; how it is made comes after them.
-        amounts = text.split(str(say(message("file-percentages"))))[0]
-        return formula_of(read_recipe(tuple(amounts.splitlines()), Habits()), "")
+        return _read_whole(text, "")
     try:
         document = json.loads(text)
     except (ValueError, RecursionError) as error:
@@ -222,7 +228,17 @@ def _from_recipe(document: dict[str, Any]) -> Formula:
     if not isinstance(lines, list) or not all(isinstance(line, str) for line in lines):
         raise CraftError("file", "interchange-recipe-no-ingredients")
     name = recipe.get("name")
-    return formula_of(read_recipe(tuple(lines), Habits()), name[:80] if isinstance(name, str) else "")
+    return _read_whole(json.dumps(recipe), name[:80] if isinstance(name, str) else "")
+
+
+def _read_whole(text: str, name: str) -> Formula:
+    """The formula of a written recipe with the method that it tells. Raises CraftError if none can be made of it."""
+    recipe = read(text, Habits(), name)
+    if recipe.formula is None:
+        raise CraftError("lines", "interchange-recipe-no-flour")
+    check(recipe.formula)
+    told = any(sentence.stage for sentence in recipe.sentences)
+    return recipe.formula if told else replace(recipe.formula, method=None)
 
 
 def _types(node: dict[str, Any]) -> list[str]:

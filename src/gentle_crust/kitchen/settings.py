@@ -10,6 +10,7 @@ from gentle_crust.contract.kitchen import Settings
 from gentle_crust.core import limits
 from gentle_crust.core.clock import Nights, Room, usual_day, zone_of
 from gentle_crust.core.errors import CraftError, Unreadable, called, within
+from gentle_crust.core.formula.measures import Habits
 from gentle_crust.core.messages import message
 from gentle_crust.core.oven.equipment import Oven, vessel_row
 from gentle_crust.core.oven.kit import row_of
@@ -60,6 +61,7 @@ def check_settings(settings: Settings) -> None:
     for index, oven in enumerate((settings.oven, *settings.other_ovens)):
         _check_oven(oven, f"other_ovens.{index - 1}" if index else "oven")
     _check_means(settings)
+    check_measures(settings.measures)
     nights(settings.sleep_from, settings.sleep_to)
     if not settings.vessels:
         raise CraftError("vessels", "kitchen-nothing-to-bake")
@@ -95,6 +97,15 @@ def _check_means(settings: Settings) -> None:
         within("paper_c", limits.PAPER_C, settings.paper_c)
     for index, kind in enumerate(settings.steam):
         row_of("steam", f"steam.{index}", kind)
+
+
+def check_measures(measures: Habits) -> None:
+    """Raise CraftError for a cup or a spoon that no kitchen has."""
+    within("cup_ml", limits.CUP_ML, measures.cup_ml)
+    if measures.cup_flour_g is not None:
+        within("cup_flour_g", limits.CUP_FLOUR_G, measures.cup_flour_g)
+    if measures.teaspoon_salt_g is not None:
+        within("teaspoon_salt_g", limits.TEASPOON_SALT_G, measures.teaspoon_salt_g)
 
 
 def nights(sleep_from: str, sleep_to: str) -> Nights:

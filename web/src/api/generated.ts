@@ -1010,6 +1010,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/kitchen/measures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keep how this baker measures; the rest of the kitchen stays as it is. */
+        put: operations["kitchen_put_measures_kitchen_measures_put"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/kitchen/undo": {
         parameters: {
             query?: never;
@@ -1674,7 +1691,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Read a pasted recipe into grams and a formula. */
+        /** Read a pasted recipe whole: its formula, its method, what is in doubt, and how it goes in this kitchen. */
         post: operations["formulas_read_written_recipe_recipe_read_post"];
         delete?: never;
         options?: never;
@@ -5268,10 +5285,12 @@ export interface components {
             stage: "waiting" | "early_burst" | "quiet" | "waking" | "nearly" | "ready" | "spoilt";
         };
         /**
-         * HabitsBody
-         * @description How the baker measures.
+         * Habits
+         * @description How this baker measures. ``cup_ml`` is 236.6, 240 or 250; ounces of a liquid may be weight or volume.
          */
-        HabitsBody: {
+        Habits: {
+            /** Cup Flour G */
+            cup_flour_g?: number | null;
             /**
              * Cup Ml
              * @default 236.6
@@ -5295,6 +5314,41 @@ export interface components {
              * @enum {string}
              */
             salt: "unknown" | "table" | "fine_sea" | "flaky";
+            /** Teaspoon Salt G */
+            teaspoon_salt_g?: number | null;
+        };
+        /**
+         * HabitsBody
+         * @description How the baker measures.
+         */
+        HabitsBody: {
+            /** Cup Flour G */
+            cup_flour_g?: number | null;
+            /**
+             * Cup Ml
+             * @default 236.6
+             */
+            cup_ml: number;
+            /**
+             * Flour
+             * @default unknown
+             * @enum {string}
+             */
+            flour: "unknown" | "spooned" | "scooped";
+            /**
+             * Liquid Ounces
+             * @default ask
+             * @enum {string}
+             */
+            liquid_ounces: "ask" | "weight" | "volume";
+            /**
+             * Salt
+             * @default unknown
+             * @enum {string}
+             */
+            salt: "unknown" | "table" | "fine_sea" | "flaky";
+            /** Teaspoon Salt G */
+            teaspoon_salt_g?: number | null;
         };
         /**
          * Hazard
@@ -5515,6 +5569,23 @@ export interface components {
             name: string;
         };
         /**
+         * ItemFixBody
+         * @description What the baker says of an item, by its text: another stage, its grams, or that it is left out.
+         */
+        ItemFixBody: {
+            /** G */
+            g?: number | null;
+            /**
+             * Out
+             * @default false
+             */
+            out: boolean;
+            /** Stage */
+            stage?: string | null;
+            /** Text */
+            text: string;
+        };
+        /**
          * Jar
          * @description A straight jar: its inner width and height, or what it holds; and what it weighs empty, without its lid.
          */
@@ -5646,6 +5717,7 @@ export interface components {
             hot_tap_c?: number | null;
             /** Jar Mm */
             jar_mm?: number | null;
+            measures?: components["schemas"]["HabitsBody"] | null;
             /** Mixer Dough G */
             mixer_dough_g?: number | null;
             /** Name */
@@ -7920,10 +7992,13 @@ export interface components {
             until: string;
         };
         /**
-         * ReadLine
-         * @description One line as it was read. ``why`` says how the grams came about, or what is in doubt.
+         * ReadItem
+         * @description One ingredient of a recipe read whole. ``stage``: the id of a stage of the method, or "final".
+         *
+         *     ``role``: flour, water, salt, yeast, levain or extra; ``aside``: not in the dough (a glaze, flour for dusting);
+         *     ``of_stage``: a stage that goes in whole ("all of the poolish"), its weight counted there.
          */
-        ReadLine: {
+        ReadItem: {
             g: components["schemas"]["Grams"];
             /** Ingredient */
             ingredient: string;
@@ -7931,10 +8006,44 @@ export interface components {
             kind: string;
             /** Role */
             role: string;
+            /** Stage */
+            stage: string;
             /** Text */
             text: string;
             /** Why */
             why: string;
+        };
+        /**
+         * ReadQuestion
+         * @description What is to be asked: of the item or of the sentence of that place in its list, with the choices.
+         */
+        ReadQuestion: {
+            /** Choices */
+            choices: string[];
+            /** Code */
+            code: string;
+            /** Item */
+            item: number | null;
+            /** Sentence */
+            sentence: number | null;
+            /** Text */
+            text: string;
+        };
+        /**
+         * ReadSentence
+         * @description One sentence of the method: the id of the stage it became, what was taken from it, and the words left over.
+         */
+        ReadSentence: {
+            /** Stage */
+            stage: string | null;
+            /** Text */
+            text: string;
+            /** Took */
+            took: {
+                [key: string]: unknown;
+            };
+            /** Unread */
+            unread: string;
         };
         /**
          * ReadWarning
@@ -7987,15 +8096,27 @@ export interface components {
         /**
          * RecipeAnswer
          * @description A recipe as it was read, and the formula that comes of it; without one, why not.
+         *
+         *     ``told``: whether the recipe told how it is made; else the method is the style that suits.
          */
         RecipeAnswer: {
             formula: components["schemas"]["FormulaAnswer"] | null;
             /** Items */
-            items: components["schemas"]["ReadLine"][];
+            items: components["schemas"]["ReadItem"][];
             /** Percent */
             percent: {
                 [key: string]: components["schemas"]["Grams"];
             };
+            /** Questions */
+            questions: components["schemas"]["ReadQuestion"][];
+            /** Sentences */
+            sentences: components["schemas"]["ReadSentence"][];
+            /** Stages */
+            stages: components["schemas"]["RecipeStage"][];
+            /** Times */
+            times: components["schemas"]["TimeSaid"][];
+            /** Told */
+            told: boolean;
             /** Unread */
             unread: string[];
             /** Warnings */
@@ -8005,25 +8126,51 @@ export interface components {
         };
         /**
          * RecipeBody
-         * @description A pasted recipe: its ingredient lines.
+         * @description A pasted recipe, whole, and what its baker has put right of the reading.
          */
         RecipeBody: {
             /**
              * @default {
+             *       "cup_flour_g": null,
              *       "cup_ml": 236.6,
              *       "flour": "unknown",
              *       "liquid_ounces": "ask",
-             *       "salt": "unknown"
+             *       "salt": "unknown",
+             *       "teaspoon_salt_g": null
              *     }
              */
             habits: components["schemas"]["HabitsBody"];
+            /**
+             * Items
+             * @default []
+             */
+            items: components["schemas"]["ItemFixBody"][];
             /**
              * Name
              * @default
              */
             name: string;
+            /**
+             * Sentences
+             * @default []
+             */
+            sentences: components["schemas"]["SentenceFixBody"][];
             /** Text */
             text: string;
+        };
+        /**
+         * RecipeStage
+         * @description A stage that an ingredient may go into, or that a sentence became: its id, kind and what it is called.
+         */
+        RecipeStage: {
+            /** Id */
+            id: string;
+            /** Kind */
+            kind: string;
+            /** Name */
+            name: string;
+            /** Told */
+            told: string;
         };
         /**
          * RecordAnswer
@@ -8607,6 +8754,16 @@ export interface components {
             score: components["schemas"]["Score"];
         };
         /**
+         * SentenceFixBody
+         * @description What the baker says of a sentence, by its text: the kind of its stage, or "none" if nothing happens in it.
+         */
+        SentenceFixBody: {
+            /** Kind */
+            kind: string;
+            /** Text */
+            text: string;
+        };
+        /**
          * Series
          * @description Sets of folds of one kind: the first so many minutes into its stage, the others between ``gap_min`` apart.
          */
@@ -8675,6 +8832,7 @@ export interface components {
             hot_tap_c?: number | null;
             /** Jar Mm */
             jar_mm?: number | null;
+            measures?: components["schemas"]["Habits"];
             /** Mixer Dough G */
             mixer_dough_g?: number | null;
             /**
@@ -9512,6 +9670,18 @@ export interface components {
             flour_g: number;
             /** Sentence */
             sentence: string;
+        };
+        /**
+         * TimeSaid
+         * @description How long the recipe says a stage takes (minutes, least and most), and how long it takes in this kitchen.
+         */
+        TimeSaid: {
+            /** Here Min */
+            here_min: number;
+            /** Said Min */
+            said_min: number[];
+            /** Stage */
+            stage: string;
         };
         /**
          * TimeSpan
@@ -15209,6 +15379,84 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DayAnswer"];
+                };
+            };
+            /** @description Somebody else changed it, or it is under way already. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ChangedDocument"] | components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    kitchen_put_measures_kitchen_measures_put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HabitsBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KitchenAnswer"];
                 };
             };
             /** @description Somebody else changed it, or it is under way already. */

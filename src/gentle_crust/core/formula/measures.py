@@ -23,6 +23,10 @@ PINT_ML = (473.2, 473.2, 568.3)
 """A pint: the American one, or the larger British one."""
 SIZED = {"": (1.0, 1.0, 1.0), "scant": (0.85, 0.93, 1.0), "packed": (1.0, 1.1, 1.25), "heaped": HEAPED}
 """A spoon or cup by how it is filled, against a level one (practice)."""
+WHEAT_G_PER_ML = 0.528
+TEASPOON_ML = 4.92892
+OWN = 0.03
+"""Share by which what was weighed once differs from time to time (practice)."""
 SPOONED, SCOOPED = 122 / 236.6, 142 / 236.6
 """Wheat flour spooned into the cup, and scooped with it, g per ml (practice)."""
 
@@ -65,6 +69,10 @@ class Habits:
     flour: Literal["unknown", "spooned", "scooped"] = "unknown"
     salt: Literal["unknown", "table", "fine_sea", "flaky"] = "unknown"
     liquid_ounces: Literal["ask", "weight", "volume"] = "ask"
+    cup_flour_g: float | None = None
+    """What this baker's cup of wheat flour weighs, once it was weighed."""
+    teaspoon_salt_g: float | None = None
+    """What this baker's teaspoon of their own salt weighs, once it was weighed."""
 
 
 PARTS = ("low", "likely", "high")
@@ -87,12 +95,23 @@ def ingredients() -> tuple[Measured, ...]:
 
 
 def grams_per_ml(item: Measured, habits: Habits) -> Grams:
-    """Density as this baker measures: a known habit narrows flour to 4 % and salt to its own kind."""
+    """Density as this baker measures.
+
+    What they weighed once counts within 3 %, for other flours as these differ from wheat; a known habit narrows flour
+    to 4 % and salt to its own kind.
+    """
+    if item.role == "flour" and habits.cup_flour_g is not None:
+        return _within(habits.cup_flour_g / habits.cup_ml * item.g_per_ml.likely / WHEAT_G_PER_ML, OWN)
+    if item.role == "salt" and habits.teaspoon_salt_g is not None:
+        return _within(habits.teaspoon_salt_g / TEASPOON_ML, OWN)
     if item.role == "flour" and habits.flour != "unknown":
-        scale = (SPOONED if habits.flour == "spooned" else SCOOPED) / 0.528
-        likely = item.g_per_ml.likely * scale
-        return Grams(likely * 0.96, likely, likely * 1.04)
+        scale = (SPOONED if habits.flour == "spooned" else SCOOPED) / WHEAT_G_PER_ML
+        return _within(item.g_per_ml.likely * scale, 0.04)
     if item.name == "salt" and habits.salt != "unknown":
         name = {"table": "table salt", "fine_sea": "fine sea salt", "flaky": "coarse salt flakes"}[habits.salt]
         return next(other.g_per_ml for other in ingredients() if other.name == name)
     return item.g_per_ml
+
+
+def _within(likely: float, share: float) -> Grams:
+    return Grams(likely * (1 - share), likely, likely * (1 + share))

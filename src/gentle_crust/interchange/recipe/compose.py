@@ -49,6 +49,7 @@ class Facts:
     dough_c: float | None = None
     yeast_woken: bool = False
     feel_to_percent: float | None = None
+    note: str = ""
     starter_hydration: float = 1.0
 
 
@@ -119,11 +120,11 @@ def composed(
     yeasts = by_stage[FINAL].yeasts
     kind_of_yeast: YeastKind = max(yeasts, key=lambda kind: yeasts[kind]) if yeasts else "instant"
     mass = sum(_mass(each) for each in everything)
-    pieces = facts.pieces or 1
+    pieces = facts.pieces or (max(round(mass * (1 - BOWL_LOSS) / facts.piece_g), 1) if facts.piece_g else 1)
     formula = Formula(
         name=facts.name.strip()[:80] or "A written recipe",
         flours=one.flours(),
-        hydration_percent=one.percent(water) + round(wet + ROUNDED, 6),
+        hydration_percent=one.percent(water) + (round(wet + ROUNDED, 6) if wet else 0.0),
         salt_percent=one.percent(sum(each.salt for each in everything)),
         shape=facts.shape or "boule",
         extras=extras,
@@ -135,7 +136,7 @@ def composed(
         pieces=min(max(pieces, 1), 400),
         dough_c=facts.dough_c or 25.0,
         autolyse_min=0,
-        note="From a written recipe; the likely weights were taken.",
+        note=facts.note[:500],
         yeast_woken=facts.yeast_woken,
         feel_to_percent=facts.feel_to_percent,
     )
@@ -218,7 +219,7 @@ class _Composer:
                     each.water += wet * g
                     del each.extras[name, extra]
                     self.odd.append(ReadWarning("liquid_as_water", message("recipe-liquid-as-water", name=name)))
-        main = max((each for each in group if each.flours), key=lambda each: each.flour)
+        main = max(group, key=lambda each: each.flour)
         instant = sum(each.instant for each in group)
         return Preferment(
             kind,

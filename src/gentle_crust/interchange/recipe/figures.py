@@ -6,7 +6,7 @@ from functools import cache
 from importlib.resources import files
 from typing import Any, Literal, cast
 
-from lark import Lark, Token, Tree
+from lark import Lark, Token, Tree, UnexpectedInput
 
 from gentle_crust.interchange.recipe.numbers_in_words import in_figures
 
@@ -134,8 +134,12 @@ def counted(text: str, left_over: bool = False) -> str:
     return re.sub(r"\s+", " ", _A_UNIT.sub("1 ", found)).strip()
 
 
+MOST = 1e6
+"""No figure of a recipe is larger."""
+
+
 def number(text: str) -> float:
-    """A written number: 2, 1/2, 3 1/2, 1.5 or 1,5. Raises ValueError for a zero divisor."""
+    """A written number: 2, 1/2, 3 1/2, 1.5 or 1,5. Raises ValueError for a zero divisor or more than a million."""
     total = 0.0
     for part in re.sub(r"\s*/\s*", "/", text.strip()).split(" "):
         if "/" in part:
@@ -145,6 +149,8 @@ def number(text: str) -> float:
             total += float(above) / float(below)
         else:
             total += float(part.replace(",", "."))
+    if total > MOST:
+        raise ValueError("more than any kitchen holds")
     return total
 
 
@@ -153,7 +159,10 @@ def figures(text: str) -> tuple[Figure, ...]:
 
     Raises ValueError for a number that is none (a zero divisor).
     """
-    tree = _parser().parse(text)
+    try:
+        tree = _parser().parse(text)
+    except UnexpectedInput as error:
+        raise ValueError("no sentence of figures and words") from error
     found = [_figure(each) for each in tree.children if isinstance(each, Tree)]
     return tuple(_joined(found, text))
 

@@ -3,13 +3,14 @@
 import re
 from dataclasses import dataclass, field, replace
 
+from gentle_crust.contract.recipe import ItemFix
 from gentle_crust.core.formula.measures import Grams, Habits, ingredients
 from gentle_crust.core.messages import Message, message
 from gentle_crust.core.tables import numbers
 from gentle_crust.interchange.recipe.compose import FINAL, StageKind
 from gentle_crust.interchange.recipe.figures import counted, figures, plain
 from gentle_crust.interchange.recipe.ingredients import named_in
-from gentle_crust.interchange.recipe.layout import Block, Layout, all_of
+from gentle_crust.interchange.recipe.layout import Block, Layout, all_of, stage_named
 from gentle_crust.interchange.recipe.lines import Mention, line_of, mentions
 from gentle_crust.interchange.recipe.words import WORDS
 
@@ -74,7 +75,7 @@ def gather(layout: Layout, habits: Habits, pieces: int | None, piece_g: float | 
     for block in layout.blocks:
         if block.kind == "item" or (block.kind == "note" and _FOR_FLOUR.search(block.text)):
             _item_line(found, block, order, habits)
-    listed = {entry.mention.item.kind for entry in found.entries}
+    listed = {_sort_of(entry.mention) for entry in found.entries}
     told = [(index, block, _said_in(block, habits)) for index, block in enumerate(sentences)]
     if any(entry.mention.item.role == "flour" for entry in found.entries):
         for index, block, named in told:
@@ -82,14 +83,20 @@ def gather(layout: Layout, habits: Habits, pieces: int | None, piece_g: float | 
             found.entries += [
                 Entry(each, FINAL, index)
                 for each in named
-                if each.item.kind not in listed and each.g is not None and not each.part and _is_new(each, found)
+                if _sort_of(each) not in listed and each.g is not None and not each.part and _is_new(each, found)
             ]
     else:
         _from_sentences(found, told)
+    _soaked(found)
     _scalded(found, [block.text for block in sentences])
     _kinds(found, order)
     _scaled(found, pieces, piece_g)
     return found
+
+
+def _sort_of(one: Mention) -> str:
+    """What tells an ingredient from others when it is named again: flour is flour, but butter is not oil."""
+    return one.item.kind if one.item.role == "extra" else one.item.role
 
 
 def _item_line(found: Gathered, block: Block, order: list[str], habits: Habits) -> None:
@@ -97,7 +104,7 @@ def _item_line(found: Gathered, block: Block, order: list[str], habits: Habits) 
     if base is not None and not re.match(r"^\W*\d", block.text):
         found.base_flour_g = float(base[1].replace(",", ".")) * (1000 if base[2].lower() == "kg" else 1)
         return
-    whole = all_of(block.text, order)
+    whole = all_of(block.text, order) or _made_before(block, order)
     if whole is not None:
         found.entries.append(Entry(_whole(block.text), block.stage, None, whole))
         return
@@ -125,6 +132,21 @@ def _item_line(found: Gathered, block: Block, order: list[str], habits: Habits) 
             item = next(item for item in ingredients() if item.kind == "water")
             said = Mention(each.text, "water", item, None, message("recipe-why-percent"), (share, share))
             found.entries.append(Entry(said, block.stage))
+
+
+_OF_STAGE = re.compile(
+    r"^\W*(?:\d[\d.,/\s]*\s*(?:g|grams?|kg|oz|lb)\s+)(?:of\s+)?(?:the\s+|all\s+)*(?:ripe\s+|active\s+)?"
+    r"(?P<stage>levain|leaven|sour(?:dough)?|starter|poolish|biga|sponge|soaker|scald|old dough|pre-?ferment)\b"
+    r"(?!\s+(?:flour|starter))",
+    re.IGNORECASE,
+)
+
+
+def _made_before(block: Block, order: list[str]) -> str | None:
+    """The stage that an amount in a later list is of: 220 g levain, where a levain was made; None if of none."""
+    match = _OF_STAGE.match(block.text)
+    key = stage_named(match["stage"]) if match else None
+    return key if key in order and key != block.stage and not all_of(block.text, order) else None
 
 
 def _says_enough(each: Mention) -> bool:
@@ -226,6 +248,17 @@ def _take(found: Gathered, part: Mention, stage: str, index: int) -> None:
     found.entries[place] = replace(entry, mention=replace(entry.mention, g=left))
     taken = replace(entry.mention, g=part.g, text=part.text, why=part.why)
     found.entries.append(Entry(taken, stage, index))
+
+
+def _soaked(found: Gathered) -> None:
+    """What the dough's list has of a soaker by its weight, water and all ("115 g linseed, soaked"), is the soaker."""
+    for key in {entry.stage for entry in found.entries} & {"soaker", "scald"}:
+        made = sum(entry.mention.weight.likely for entry in found.entries if entry.stage == key)
+        for place, entry in enumerate(found.entries):
+            g = entry.mention.weight.likely
+            said = re.search(r"\b(?:soaked|scalded)\b", entry.mention.text, re.IGNORECASE)
+            if entry.stage == FINAL and said and not entry.whole_stage and abs(g - made) < 0.03 * made:
+                found.entries[place] = replace(entry, mention=_whole(entry.mention.text), whole_stage=key)
 
 
 def _scalded(found: Gathered, sentences: list[str]) -> None:
@@ -373,6 +406,25 @@ def _by_feel(found: Gathered) -> None:
             continue
         if g.likely > 0:
             found.entries[place] = replace(entry, mention=replace(one, g=g, why=message("recipe-why-feel")))
+
+
+def put_right(found: Gathered, fixes: tuple[ItemFix, ...]) -> None:
+    """What the baker says of items, by their text: their stage, their grams, or that they are left out."""
+    for fix in fixes:
+        entries = []
+        for entry in found.entries:
+            if entry.mention.text != fix.text:
+                entries.append(entry)
+            elif not fix.out:
+                stage = fix.stage if fix.stage in (*found.stages, FINAL) else entry.stage
+                exact = None if fix.g is None else Grams(fix.g, fix.g, fix.g)
+                said = entry.mention
+                if exact is not None:
+                    said = replace(
+                        said, g=exact, why=message("recipe-why-baker"), doubts=(), optional=False, feel=False
+                    )
+                entries.append(replace(entry, stage=stage, mention=said))
+        found.entries = entries
 
 
 def yields(layout: Layout) -> tuple[int | None, float | None]:

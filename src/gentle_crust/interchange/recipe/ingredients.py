@@ -20,6 +20,7 @@ _PURPOSE = re.compile(r"\b(?:for|to)\s+(?:the|a|an|your)?\s*\w+(?:\s+and\s+\w+)?
 _PER_LITRE = re.compile(
     r"\b(?:per|for (?:a|each|every)|to (?:a|the|each))\s+(?:1\s+)?(?:litre|liter|l)\b(?:\s+of water)?", re.IGNORECASE
 )
+_OF_FLOUR = re.compile(r"%\s*(?:of|on)\s+(?:all\s+|the\s+|total\s+)*flour\b", re.IGNORECASE)
 _YEASTS = (
     ("fresh_yeast", r"fresh|cake|compressed|cubes?"),
     ("instant_yeast", r"instant|quick|rapid|fast|easy|machine"),
@@ -71,6 +72,7 @@ def named_in(text: str) -> tuple[tuple[str, Measured], ...]:
 
 def ingredient_of(text: str) -> tuple[str, Measured] | None:
     """The one ingredient that a line is about, with its word; flour and yeast win where they are named."""
+    text = _OF_FLOUR.sub(lambda match: " " * len(match[0]), text)
     names = re.sub(r"\(.*?\)", " ", text)
     names = names if _words()[0].search(names) else text
     names = _PER_LITRE.sub(lambda match: " " * len(match[0]), names)

@@ -4,6 +4,7 @@ import re
 from dataclasses import dataclass, field
 from typing import Literal
 
+from gentle_crust.interchange.recipe.clauses import explains_unit
 from gentle_crust.interchange.recipe.figures import counted, figures, plain
 from gentle_crust.interchange.recipe.ingredients import ingredient_of
 from gentle_crust.interchange.recipe.lines import ASIDE, BY_FEEL, TO_TASTE
@@ -37,16 +38,14 @@ _HEAD = re.compile(
 _VERB = (
     r"mix(?:ed)?(?!\s+spice|\s+peel|\s+seed)|stir|combine|add(?:ed)?|knead(?:ed)?|fold|leave|left|let|bake[ds]?|put|place|pour|divide"
     r"|shape[ds]?|heat|preheat|take|rest|rise|proof|prove|bulk|ferment|refrigerate|chill|cover|autolyse|score|cut|brush"
-    r"|sprinkle|dissolve|punch|knock|wait|stand|squeeze|glaze|flatten|beat|soak|scald|rub|make|roll|cool|turn|build|work|whisk|tip|warm up|bring|retard|slash|dust"
+    r"|sprinkle|dissolve|feed|refresh|cream|pre-?shape|preshap|dividing|shaping|proofing|baking|kneading:|press|spoon|transfer|arrange|cook|top with|egg wash(?=,)|punch|knock|wait|stand|squeeze|glaze|flatten|beat|soak|scald|rub|make|roll|cool|turn|build|work|whisk|tip|warm up|bring|retard|slash|dust"
 )
 METHOD_VERB = re.compile(rf"(?<!to )\b(?:{_VERB})\b", re.IGNORECASE)
 _BULLET = re.compile(
     r"^\s*(?:[-*\u2022\u25aa\u25cf\u2013\u2014>]+\s+|\(?\d{1,2}[.)]\s+|#+\s*|step\s+\d+\s*[:.)-]\s*)+", re.IGNORECASE
 )
 _SENTENCE = re.compile(r"(?<=[.!?;])(?<!approx\.)(?<!ca\.)(?<!e\.g\.)\s+(?=[A-Z0-9\"'(½¼¾])")
-_LOAF = re.compile(
-    r"\b(?:loaf|loaves|bread(?! flour)|tin|rolls|buns|sandwich|baguettes?|rounds)\b[^,]*$", re.IGNORECASE
-)
+_LOAF = re.compile(r"\b(?:loaf|loaves|bread(?! flour)|tin|rolls|buns|sandwich|baguettes?|rounds|buns)\b", re.IGNORECASE)
 _YIELD = re.compile(r"^\W*(?:makes|yields?|gives|serves|for)\b", re.IGNORECASE)
 _BEGINS_AMOUNT = re.compile(
     r"^(?:about|approx\w*\.?|around|ca\.?|enough|some|plus|optional:?|another|the|good|an?)?\s*(?:\d|[.]\d|good pinch|pinch)",
@@ -106,11 +105,15 @@ def cut(text: str) -> Layout:
                 stage = stage if rest else "final"
             else:
                 stage = key
+                in_method = in_method and bool(rest)
                 if not in_method and key not in layout.order:
                     layout.order.append(key)
                 if brackets:
                     layout.notes.setdefault(key, brackets)
             first = False
+            if rest and key in ("soaker", "scald") and not re.search(r"\d|\.", rest) and len(rest.split()) <= 4:
+                layout.notes.setdefault(key, rest)
+                continue
             if rest:
                 if _add(layout, rest, stage, True):
                     in_method = True
@@ -149,6 +152,8 @@ def _heading(line: str) -> tuple[str, str, str] | None:
             return "neutral", "", ""
         return None
     key = next(key for key, _ in STAGE_WORDS if match[key])
+    if re.fullmatch(r"\s*[\d./,\s]+\s*[a-zA-Z]*", line[match.end() :]) and line[match.end() :].strip():
+        return None
     rest = line[match.end() :].strip()
     brackets = (match["brackets"] or "").strip(" ()[]")
     if not rest:
@@ -166,7 +171,9 @@ def _is_title(line: str) -> bool:
         found = figures(counted(line, True))
     except ValueError:
         return False
-    if any(each.kind in ("time", "temperature") for each in found):
+    if any(each.kind in ("time", "temperature") for each in found) and not (
+        _LOAF.search(line) and len(line.split()) < 6
+    ):
         return False
     if any(each.kind == "percent" for each in found) and not _LOAF.search(line):
         return False
@@ -177,7 +184,11 @@ def _is_title(line: str) -> bool:
 
 def _add(layout: Layout, line: str, stage: str, headed: bool) -> bool:
     """Add a line's blocks; whether they are sentences of a method."""
-    if all_of(line, layout.order):
+    if all_of(line, layout.order) or re.match(
+        r"^\W*\d[\d.,/\s]*\s*(?:g|kg|oz|lb)\s+(?:of\s+)?(?:the\s+)?(?:ripe\s+)?(?:poolish|biga|sponge|soaker|scald|old dough|levain)\b[\s\w,()%.]{0,40}$",
+        line,
+        re.IGNORECASE,
+    ):
         layout.blocks.append(Block("item", line, stage, headed))
         return False
     if is_item_line(line):
@@ -190,14 +201,22 @@ def _add(layout: Layout, line: str, stage: str, headed: bool) -> bool:
         return False
     sentences = [each.strip() for each in _SENTENCE.split(line) if each.strip()]
     method = False
-    if headed and len(sentences) > 1 and is_item_line(sentences[0]):
+    if len(sentences) > 1 and is_item_line(sentences[0]):
+        title, colon, rest = sentences[0].partition(": ")
+        if colon and not headed and not layout.title and is_item_line(rest) and not re.search(r"\d", title):
+            layout.title, sentences[0] = title.strip(), rest
         layout.blocks.append(Block("item", sentences[0].rstrip("."), stage, headed))
-        layout.blocks += [Block("sentence", each, stage, True) for each in sentences[1:]]
-        return False
+        if headed:
+            layout.blocks += [Block("sentence", each, stage, True) for each in sentences[1:]]
+            return False
+        sentences = sentences[1:]
+    begun = any(block.kind != "note" for block in layout.blocks)
     for index, each in enumerate(sentences):
         if not METHOD_VERB.search(each) and _YIELD.match(each):
             layout.blocks.append(Block("note", each, stage))
-        elif re.search(r"[^\W\d_]", each) and (METHOD_VERB.search(each) or _tells(each)):
+        elif re.search(r"[^\W\d_]", each) and (
+            METHOD_VERB.search(each) or (begun and _tells(each)) or explains_unit(each)
+        ):
             layout.blocks.append(Block("sentence", each, stage, headed and index == 0))
             method = True
         elif index and is_item_line(each):

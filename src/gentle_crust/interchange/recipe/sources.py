@@ -6,6 +6,9 @@ import re
 from html.parser import HTMLParser
 from typing import Any
 
+from gentle_crust.core.messages import message
+from gentle_crust.text.render import say
+
 _BREAKS = ("p", "br", "li", "h1", "h2", "h3", "h4", "h5", "h6", "tr", "div", "section", "ul", "ol", "title")
 
 
@@ -45,6 +48,7 @@ class _Page(HTMLParser):
 
 def text_of(text: str) -> str:
     """A pasted recipe as plain text: of a saved page or of JSON-LD the recipe in it, else the text as it is."""
+    text = _without_steps(text)
     start = text.lstrip()[:1]
     if start in ("{", "["):
         found = _recipe_in(text)
@@ -58,6 +62,11 @@ def text_of(text: str) -> str:
         if found is not None:
             return _lines_of(found)
     return "\n".join(line.strip() for line in page.lines if line.strip())
+
+
+def _without_steps(text: str) -> str:
+    """Of this program's own printed text the amounts: its steps stand by the clock of one bake."""
+    return text.split(str(say(message("file-percentages"))))[0]
 
 
 def _recipe_in(text: str) -> dict[str, Any] | None:

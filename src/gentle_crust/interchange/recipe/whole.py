@@ -4,7 +4,7 @@ import re
 from dataclasses import replace
 from typing import Any
 
-from gentle_crust.contract.recipe import ReadItem, ReadQuestion, ReadSentence, ReadWarning, Recipe
+from gentle_crust.contract.recipe import Fixes, ReadItem, ReadQuestion, ReadSentence, ReadWarning, Recipe, SentenceFix
 from gentle_crust.core.course.as_written import as_written
 from gentle_crust.core.course.styles import fitting, method_for
 from gentle_crust.core.course.written import method_of
@@ -15,9 +15,9 @@ from gentle_crust.core.messages import Message, message
 from gentle_crust.interchange.recipe.clauses import explains_unit, own_units
 from gentle_crust.interchange.recipe.compose import FINAL, Facts, StageKind, composed
 from gentle_crust.interchange.recipe.figures import plain
-from gentle_crust.interchange.recipe.gather import Gathered, gather, leftover, starter_hydration, yields
+from gentle_crust.interchange.recipe.gather import Gathered, gather, leftover, put_right, starter_hydration, yields
 from gentle_crust.interchange.recipe.layout import Block, Layout, cut
-from gentle_crust.interchange.recipe.lines import Mention
+from gentle_crust.interchange.recipe.lines import PER_LOAF, Mention
 from gentle_crust.interchange.recipe.method.reader import CourseReader
 from gentle_crust.interchange.recipe.method.spans import Written
 from gentle_crust.interchange.recipe.method.state import Sentence, Told, shape_in
@@ -25,10 +25,16 @@ from gentle_crust.interchange.recipe.sources import text_of
 from gentle_crust.interchange.recipe.stated_sum import stated_g
 from gentle_crust.interchange.recipe.weigh import called, percentages, sum_doubt, warnings
 
+NOTHING_HAPPENS = "none"
+"""What a baker says of a sentence in which nothing happens."""
 MOST_LETTERS, MOST_LINES, LONGEST_LINE = 20_000, 400, 2_000
 _OTHER = re.compile(
     r"\b(?:und|mit|mehl|wasser|salz|stunden|der|die|das|farine|eau|avec|heures|levure|harina|agua|sal|horas|con|farina|acqua"
     r"|lievito|ore|meel|gist|uur|mjöl|jäst|och|mąka|woda|sól)\b",
+    re.IGNORECASE,
+)
+_YIELD = re.compile(
+    r"^\W*(?:makes|yields?|serves|for|gives|dough weight|total)\b|^\d+\s*(?:x|\u00d7)\s*\d+(?:[.,]\d+)?\s*k?g\b",
     re.IGNORECASE,
 )
 _ENGLISH = re.compile(
@@ -37,7 +43,7 @@ _ENGLISH = re.compile(
 )
 
 
-def read(text: str, habits: Habits | None = None, name: str = "") -> Recipe:
+def read(text: str, habits: Habits | None = None, name: str = "", fixes: Fixes | None = None) -> Recipe:
     """Read a recipe whole.
 
     Parameters
@@ -45,6 +51,7 @@ def read(text: str, habits: Habits | None = None, name: str = "") -> Recipe:
     text : as pasted: plain, Markdown, HTML or JSON-LD with a schema.org Recipe; at most 20,000 letters.
     habits : how this baker measures.
     name : what to call the formula; the recipe's own title if empty.
+    fixes : what the baker has put right of an earlier reading of it.
 
     Returns
     -------
@@ -59,10 +66,12 @@ def read(text: str, habits: Habits | None = None, name: str = "") -> Recipe:
     source = text_of(text)
     layout = cut(source)
     pieces, piece_g = yields(layout)
+    fixes = fixes or Fixes()
     sentences = [block for block in layout.blocks if block.kind == "sentence"]
-    told_pieces = _pieces_told(sentences)
-    found = gather(layout, habits, pieces or told_pieces, piece_g)
-    reader = _method_reader(found, sentences)
+    per_loaf = PER_LOAF.search(source) is not None and pieces is None
+    found = gather(layout, habits, _pieces_told(sentences) if per_loaf else pieces, piece_g)
+    put_right(found, fixes.items)
+    reader = _method_reader(found, sentences, fixes.sentences)
     items = _items(found, reader)
     facts = _facts(name or layout.title, layout, reader.told, pieces, piece_g, source)
     formula, bent = composed(found.stages, items, facts)
@@ -111,14 +120,20 @@ def _rows(stages: dict[str, StageKind]) -> dict[str, tuple[str, int]]:
     return rows
 
 
-def _method_reader(found: Gathered, sentences: list[Block]) -> CourseReader:
+def _method_reader(found: Gathered, sentences: list[Block], fixes: tuple[SentenceFix, ...]) -> CourseReader:
+    kinds = {fix.text: fix.kind for fix in fixes}
     reader = CourseReader(_rows(found.stages), own_units(block.text for block in sentences))
     for index, block in enumerate(sentences):
         if explains_unit(block.text):
             reader.sentences.append(_explained(block.text))
             continue
+        if kinds.get(block.text) == NOTHING_HAPPENS:
+            reader.sentences.append(Sentence(block.text, None, {"fixed": NOTHING_HAPPENS}))
+            continue
         own = found.named_stage.get(index)
         reader.read(block.text, own or block.stage, block.headed or own is not None, own not in (None, "scald"))
+        if block.text in kinds:
+            reader.put_right(kinds[block.text])
     return reader
 
 
@@ -157,6 +172,7 @@ def _facts(name: str, layout: Layout, told: Told, pieces: int | None, piece_g: f
         told.dough_c,
         told.yeast_woken,
         None,
+        " ".join(_descriptions(layout)),
         starter_hydration(source),
     )
 
@@ -171,7 +187,8 @@ def _method(reader: CourseReader, formula: Formula, found: Gathered) -> dict[str
             return as_written_with_ids(written, formula)
         except CraftError:
             reader.sentences[-1].took["not_a_course"] = True
-    return as_written(method_for(fitting(formula)[0], formula))
+    usual = as_written(method_for(fitting(formula)[0], formula))
+    return {"stages": [{**stage, "id": stage.get("id") or stage["kind"]} for stage in usual["stages"]]}
 
 
 def as_written_with_ids(written: dict[str, Any], formula: Formula) -> dict[str, Any]:
@@ -221,11 +238,23 @@ def _more_warnings(
     return odd
 
 
+def _descriptions(layout: Layout) -> list[str]:
+    """What a recipe says of itself before its first ingredient: words without figures."""
+    found = []
+    for block in layout.blocks:
+        if block.kind != "note":
+            break
+        if not re.search(r"\d", block.text):
+            found.append(block.text)
+    return found
+
+
 def _unread_notes(layout: Layout) -> list[str]:
     """Lines that are neither heading, ingredient nor sentence, and tell nothing of pieces or weights."""
+    described = _descriptions(layout)
     return [
         block.text for block in layout.blocks
-        if block.kind == "note" and not re.match(r"^\W*(?:makes|yields?|serves|for|gives|dough weight|total)\b", block.text, re.IGNORECASE)
+        if block.kind == "note" and block.text not in described and not _YIELD.search(block.text)
     ]  # fmt: skip
 
 

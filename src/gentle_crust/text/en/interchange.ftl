@@ -61,5 +61,7 @@ file-culture = a little ripe sourdough culture, for the levain
 file-keyword-levain = sourdough
 file-keyword-yeast = yeasted
 file-percentages = Percentages count the preferments' flour.
+file-soaker = Soaker: { $name }
+file-scald = Scald: { $name }
 file-of-flour = ({ $share } % of all flour)
 file-step = { SPAN($minutes) } - { $title }: { $text }

@@ -213,3 +213,6 @@ limit-loaf-cut = From the oven to the knife
 limit-sourness = Sourness
 limit-five-steps = Liking and flavour
 limit-height-over-the-start = The height over the start
+limit-cup = The cup
+limit-cup-of-flour = The cup of flour
+limit-teaspoon-of-salt = The teaspoon of salt

@@ -54,3 +54,4 @@ recipe-ask-line = “{ $line }” was not read: what is it, and how much?
 recipe-choice-fresh = Fresh yeast
 recipe-choice-dry = Dry yeast
 recipe-ask-which-yeast = Which yeast is that? As dry yeast it would be too much: it was taken for fresh yeast.
+recipe-why-baker = as you say

@@ -87,6 +87,10 @@ class Baking(Shaping):
             if left >= 1:
                 heats.append({"minutes": left, "setpoint_c": self.heat_c, "covered": self.covered})
             return
+        if one.has("turn_down") and one.heats and len(times) == 1 and one.says(r"after\s+\d") and self.heat_c:
+            heats.append({"minutes": times[0].middle, "setpoint_c": self.heat_c, "covered": self.covered})
+            self.heat_c = one.heats[0]
+            return
         changes = off and one.says(r"after\s+\d") and heats and not one.has("bake")
         if changes and times and heats[-1]["minutes"] > times[0].middle:
             whole = heats[-1]

@@ -95,7 +95,7 @@ class Beside(Mixing):
         if (self.waking and one.has("rest", "rise")) or (self.waking and one.times):
             span = span_of(one, OVERNIGHT_ROOM_MIN)
             if span is None or span[1] <= WOKEN_MIN:
-                self.told.yeast_woken, self.waking = True, False
+                self.told.yeast_woken = True
                 self._took("yeast_woken", True)
                 return True
         return False

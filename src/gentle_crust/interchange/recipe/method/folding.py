@@ -22,6 +22,9 @@ class Folding(Beside):
         waited = any(stage["kind"] == "bulk" for stage in self.stages)
         last = self.stages[-1]
         shaped_next = following is not None and following.has("shape", "preshape", "divide")
+        if last.get("place") == "fridge" and not timed:
+            self._add({"kind": "fold", "count": int(one.often or 1)})
+            return True
         if not timed and waited and shaped_next and not last.get("folds") and not one.has("rise"):
             self._add({"kind": "fold", "count": int(one.often or 1)})
             self._took("folds", int(one.often or 1))

@@ -113,3 +113,8 @@ class Mixing(State):
         self._add({"kind": "autolyse", "until": {"minutes": written_span(span)}})
         self._took("minutes", written_span(span))
         self.flour_and_water = False
+
+    def _do_prepare(self, one: Clause, following: Clause | None) -> bool:
+        """What is done to an ingredient before it goes in makes no stage."""
+        self._took("prepared", True)
+        return False

@@ -2,12 +2,16 @@
 
 import re
 
+from gentle_crust.core.course.method import WAITING
 from gentle_crust.interchange.recipe.clauses import Clause, clauses, readable
 from gentle_crust.interchange.recipe.method.baking import Baking
 from gentle_crust.interchange.recipe.method.left_over import left_over
 from gentle_crust.interchange.recipe.method.settled import clean, settled
 from gentle_crust.interchange.recipe.method.spans import (
+    OVERNIGHT_ROOM_MIN,
     Written,
+    span_of,
+    written_span,
 )
 from gentle_crust.interchange.recipe.method.state import Sentence
 
@@ -22,6 +26,7 @@ class CourseReader(Baking):
         """
         self.now = Sentence(text)
         self.sentences.append(self.now)
+        self.waking = self.waking and not self.told.yeast_woken
         self.subject = [context] if headed and context in self.subs else []
         try:
             found = clauses(readable(text, self.units))
@@ -44,6 +49,10 @@ class CourseReader(Baking):
         if one.says(r"dough temperature|desired dough") and one.warmths:
             self.told.dough_c = one.warmths[0]
             self._took("dough_c", one.warmths[0])
+            return
+        if self.phase != "baking" and one.says(r"before (?:cutting|slicing|eating|serving)"):
+            self.kept = span_of(one, OVERNIGHT_ROOM_MIN)
+            self._took("minutes", written_span(self.kept))
             return
         if self._about_preferment(one):
             self._ripen(one)
@@ -81,9 +90,18 @@ class CourseReader(Baking):
         """The course as it is written down; None if no sentence told of one."""
         if not self.stages:
             return None
+        if self.kept is not None and not any(stage["kind"] == "cool" for stage in self.stages):
+            self.stages.append({"kind": "cool", "until": {"minutes": written_span(self.kept)}})
         stages = settled(self.stages, self)
         order = list(self.subs.values())
         for each in order:
             if each["until"] is None:
                 each["until"] = {"minutes": [480, 840]} if each["kind"] == "soak" else {"minutes": 60}
         return {"stages": [clean(stage) for stage in (*order, *stages)]}
+
+    def put_right(self, kind: str) -> None:
+        """Take what the sentence at hand became for a stage of another kind of waiting, as its baker says."""
+        stage = self.now.stage
+        if stage is not None and kind in WAITING and stage["kind"] in WAITING:
+            stage["kind"] = kind
+            self._took("fixed", kind)

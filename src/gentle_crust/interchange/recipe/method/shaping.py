@@ -28,7 +28,9 @@ class Shaping(Waiting):
                 self._took("pieces", self.told.pieces)
             elif one.has("divide") and one.says(r"\bin(?:to)? (?:half|0\.5)|halve"):
                 self.told.pieces = 2
-            weight = re.search(r"(?:at|of|x|each|to)\s+(?:about\s+)?(\d{2,4})\s*g\b", one.text, re.IGNORECASE)
+            weight = re.search(
+                r"(?:at|of|x|each|to|dividing|scaling)\s+(?:about\s+)?(\d{2,4})\s*g\b", one.text, re.IGNORECASE
+            )
             if weight and one.has("divide"):
                 self.told.piece_g = float(weight[1])
                 self._took("piece_g", self.told.piece_g)

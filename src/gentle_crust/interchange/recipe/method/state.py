@@ -83,6 +83,7 @@ class State:
         self.covered = False
         self.now = Sentence("")
         self.waking = False
+        self.kept: Span | None = None
 
     def _took(self, key: str, value: Any) -> None:
         self.now.took[key] = value

@@ -170,6 +170,9 @@ class Waiting(Folding):
 
     def _warm_up(self, one: Clause) -> None:
         span = span_of(one, OVERNIGHT_ROOM_MIN)
+        if span is None and not one.has("warm_up"):
+            self._took("out_of_fridge", True)
+            return
         stage: Written = {"kind": "warm_up"}
         if span is not None:
             stage["until"] = {"minutes": written_span(span)}
