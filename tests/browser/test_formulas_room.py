@@ -11,7 +11,6 @@ from seeing import sound
 from tests.browser.conftest import DESK, PHONE
 
 pytestmark = pytest.mark.browser
-RECIPE = "3 1/2 cups bread flour\n1 1/4 cups water\n1 tbsp table salt\n1 packet instant yeast\nknead it"
 
 
 def test_a_formula_is_changed_with_a_decimal_comma_and_its_earlier_version_brought_back(visit):
@@ -40,24 +39,6 @@ def test_flours_that_do_not_add_up_are_said_and_cannot_be_saved(visit):
     page.get_by_role("button", name="Save the formula").click()
     page.get_by_role("link", name="Plan this").click()
     expect(page.locator("button.say", has_text="What")).to_contain_text("Ferryman's white")
-
-
-def test_a_pasted_recipe_becomes_a_formula(visit):
-    page = visit("/formulas")
-    page.get_by_role("button", name="Paste a recipe").click()
-    page.get_by_label("Ingredients").fill(RECIPE)
-    expect(page.get_by_text("Salt comes to 4.1 %")).to_be_visible()
-    expect(page.get_by_text("knead it", exact=True)).to_be_visible()
-    page.get_by_label("Spooned").check(force=True)
-    expect(page.get_by_text("427 g")).to_be_visible()
-    page.reload()
-    page.get_by_role("button", name="Paste a recipe").click()
-    expect(page.get_by_label("Ingredients")).to_have_value(RECIPE)
-    expect(page.get_by_text("427 g")).to_be_visible()
-    page.get_by_role("button", name="Make it a formula").click()
-    page.get_by_label("Name", exact=True).fill("From a cup")
-    page.get_by_role("button", name="Save the formula").click()
-    expect(page.get_by_role("heading", name="From a cup")).to_be_visible()
 
 
 def test_a_formula_goes_out_as_a_file_and_comes_in_again(visit, tmp_path):

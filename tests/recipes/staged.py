@@ -132,7 +132,7 @@ STAGED = [
         """,
         "old_dough: strong_white 200, water 130, salt 4, instant_yeast 1;"
         " final: strong_white 800, water 560, salt 16, instant_yeast 4",
-        "mix 8 | bulk 60 | divide | preshape | bench_rest 25 | shape | proof couche 50 | score | bake 240x23",
+        "preferment ripe | mix 8 | bulk 60 | divide | preshape | bench_rest 25 | shape | proof couche 50 | score | bake 240x23",
         scaling_weight_g=300,
         shape="baguette",
     ),

@@ -276,7 +276,18 @@ def read_written_recipe(body: RecipeBody) -> Response:
             unread=list(recipe.unread),
             sentences=list(recipe.sentences),
             questions=list(recipe.questions),
-            stages=[RecipeStage(id=each.id, kind=each.kind, name=each.name, told=each.until) for each in here.stages],
+            stages=[
+                RecipeStage(
+                    id=each.id,
+                    kind=each.kind,
+                    name=each.name,
+                    told=each.until,
+                    minutes=each.minutes,
+                    place=each.place,
+                    folds=sum(series.count for series in each.folds),
+                )
+                for each in here.stages
+            ],
             times=[TimeSaid(**asdict(each)) for each in here.times],
             told=any(each.stage for each in recipe.sentences),
             formula=formula,

@@ -243,11 +243,12 @@ class ComparedAnswer(Shown):
 
 
 class ItemFixBody(Strict):
-    """What the baker says of an item, by its text: another stage, its grams, or that it is left out."""
+    """What the baker says of an item, by its text: another stage, its grams, which yeast, or that it is left out."""
 
     text: Annotated[str, StringConstraints(max_length=2_000)]
     stage: Short | None = None
     g: Number | None = None
+    yeast: YeastKind | None = None
     out: bool = False
 
 
@@ -277,12 +278,15 @@ class TimeSaid(Shown):
 
 
 class RecipeStage(Shown):
-    """A stage that an ingredient may go into, or that a sentence became: its id, kind and what it is called."""
+    """A stage as it goes in this kitchen: its name, what ends it if no time does, its minutes and sets of folds."""
 
     id: str
     kind: str
     name: Message
     told: Message
+    minutes: float
+    place: str
+    folds: int
 
 
 class RecipeAnswer(Shown):

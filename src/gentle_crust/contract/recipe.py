@@ -4,7 +4,7 @@ from dataclasses import dataclass, field
 from typing import Any
 
 from gentle_crust.core.formula.measures import Grams
-from gentle_crust.core.formula.model import Formula
+from gentle_crust.core.formula.model import Formula, YeastKind
 from gentle_crust.core.messages import Message
 
 
@@ -57,12 +57,16 @@ class ReadItem:
 
 @dataclass(frozen=True)
 class ReadSentence:
-    """One sentence of the method: the id of the stage it became, what was taken from it, and the words left over."""
+    """One sentence of the method: the id of the stage it became, what was taken from it, and the words left over.
+
+    ``stages``: all the stages it became, if they are several.
+    """
 
     text: str
     stage: str | None
     took: dict[str, Any]
     unread: str
+    stages: tuple[str, ...] = ()
 
 
 @dataclass(frozen=True)
@@ -78,11 +82,12 @@ class ReadQuestion:
 
 @dataclass(frozen=True)
 class ItemFix:
-    """What the baker says of an item, by its text: another stage, its grams, or that it is left out."""
+    """What the baker says of an item, by its text: another stage, its grams, which yeast, or that it is left out."""
 
     text: str
     stage: str | None = None
     g: float | None = None
+    yeast: YeastKind | None = None
     out: bool = False
 
 

@@ -2,7 +2,7 @@
 
 from typing import Any
 
-from gentle_crust.contract.recipe import ReadQuestion, Recipe
+from gentle_crust.contract.recipe import ReadQuestion, ReadSentence, Recipe
 from gentle_crust.interchange.recipe.compose import plain_formula
 from gentle_crust.text.render import shown
 
@@ -13,11 +13,15 @@ def told(recipe: Recipe) -> dict[str, Any]:
         "formula": None if recipe.formula is None else plain_formula(recipe.formula),
         "method": recipe.method,
         "items": shown(recipe.items),
-        "sentences": shown(recipe.sentences),
+        "sentences": [_sentence(each) for each in recipe.sentences],
         "questions": [_question(each) for each in recipe.questions],
         "unread": list(recipe.unread),
         "warnings": shown(recipe.warnings),
     }
+
+
+def _sentence(one: ReadSentence) -> dict[str, Any]:
+    return {"text": one.text, "stage": one.stage, "took": one.took, "unread": one.unread}
 
 
 def _question(one: ReadQuestion) -> dict[str, Any]:

@@ -5570,7 +5570,7 @@ export interface components {
         };
         /**
          * ItemFixBody
-         * @description What the baker says of an item, by its text: another stage, its grams, or that it is left out.
+         * @description What the baker says of an item, by its text: another stage, its grams, which yeast, or that it is left out.
          */
         ItemFixBody: {
             /** G */
@@ -5584,6 +5584,8 @@ export interface components {
             stage?: string | null;
             /** Text */
             text: string;
+            /** Yeast */
+            yeast?: ("instant" | "active_dry" | "fresh" | "osmotolerant") | null;
         };
         /**
          * Jar
@@ -8032,10 +8034,17 @@ export interface components {
         /**
          * ReadSentence
          * @description One sentence of the method: the id of the stage it became, what was taken from it, and the words left over.
+         *
+         *     ``stages``: all the stages it became, if they are several.
          */
         ReadSentence: {
             /** Stage */
             stage: string | null;
+            /**
+             * Stages
+             * @default []
+             */
+            stages: string[];
             /** Text */
             text: string;
             /** Took */
@@ -8160,15 +8169,21 @@ export interface components {
         };
         /**
          * RecipeStage
-         * @description A stage that an ingredient may go into, or that a sentence became: its id, kind and what it is called.
+         * @description A stage as it goes in this kitchen: its name, what ends it if no time does, its minutes and sets of folds.
          */
         RecipeStage: {
+            /** Folds */
+            folds: number;
             /** Id */
             id: string;
             /** Kind */
             kind: string;
+            /** Minutes */
+            minutes: number;
             /** Name */
             name: string;
+            /** Place */
+            place: string;
             /** Told */
             told: string;
         };

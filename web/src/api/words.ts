@@ -1241,10 +1241,14 @@ export interface Words {
     name: string
     text: string
     example: string
+    measures: string
     cup: string
     flour: string
     salt: string
     ounces: string
+    ownCup: string
+    ownSpoon: string
+    ownWhy: string
     unknown: string
     spooned: string
     scooped: string
@@ -1261,6 +1265,25 @@ export interface Words {
     unread: string
     nothing: string
     take: string
+    asked: string
+    goesIn: string
+    dough: string
+    aside: string
+    whole: string
+    made: string
+    notTold: string
+    putRight: string
+    stage: string
+    weighs: string
+    leaveOut: string
+    asRead: string
+    leftOut: string
+    happens: string
+    says: (data: { here: Value; said: Value }) => string
+    notUnderstood: (data: { words: Value }) => string
+    folds: (data: { count: Value }) => string
+    cold: string
+    kinds: Record<string, string>
   }
   plan: {
     title: string

@@ -9,7 +9,7 @@ from gentle_crust.interchange.recipe.ingredients import named_in
 from gentle_crust.interchange.recipe.words import PATTERNS, RISES, WORDS
 
 _CUT = re.compile(
-    r"\s*[;,+]\s+(?:(?:and\s+)?then\s+|and\s+)?|\s*[.;:]\s*$|\s+(?:and\s+then|then|and)\s+|\s*\((?=[^)]*lid)|\)\s*(?=\+|$)",
+    r"\s*[;,+]\s+(?:(?:and\s+)?then\s+|and\s+)?|\s*[.;:]\s*$|\s+(?:and\s+then|then|and|&)\s+|\s*\((?=[^)]*lid)|\)\s*(?=\+|$)",
     re.IGNORECASE,
 )
 _TIMES_LIST = re.compile(

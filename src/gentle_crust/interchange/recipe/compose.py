@@ -30,7 +30,7 @@ from gentle_crust.interchange.recipe.weigh import YEAST_KINDS
 
 FINAL = "final"
 _FORMULA: Adapted[Formula] = Adapted(Formula)
-StageKind = Literal["levain", "poolish", "biga", "sponge", "old_dough", "soaker", "scald"]
+StageKind = Literal["levain", "poolish", "biga", "sponge", "soaker", "scald"]
 STARTER_FLOUR = 0.5
 """Share of a ripe starter that is flour: equal weights of flour and water, unless it is said otherwise (practice)."""
 ROUNDED = 2e-4
@@ -227,7 +227,7 @@ class _Composer:
             self.percent(flour),
             round(100 * water / flour, 2),
             round(100 * instant / flour, 4),
-            round(100 * sum(each.salt for each in group) / flour, 3) if kind == "old_dough" else 0.0,
+            round(100 * sum(each.salt for each in group) / flour, 3),
         )
 
     def soakers(self, stages: Mapping[str, StageKind]) -> tuple[Soaker, ...]:

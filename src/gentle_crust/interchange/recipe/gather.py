@@ -299,6 +299,8 @@ def _kinds(found: Gathered, order: list[str]) -> None:
             headed[key] = "levain" if wild else "sponge"
         elif key in ("poolish", "biga", "sponge") and "levain" in roles and "yeast" not in roles:
             headed[key] = "levain"
+        elif key == "old_dough":
+            headed[key] = "sponge"  # it is made for this bake, the day before, with its salt
         else:
             headed[key] = key  # type: ignore[assignment]  # soaker, scald, poolish, biga, sponge or old dough
     found.stages = {**headed, **found.stages}
@@ -423,6 +425,9 @@ def put_right(found: Gathered, fixes: tuple[ItemFix, ...]) -> None:
                     said = replace(
                         said, g=exact, why=message("recipe-why-baker"), doubts=(), optional=False, feel=False
                     )
+                if fix.yeast is not None and said.item.role == "yeast":
+                    kind = next(item for item in ingredients() if item.kind == f"{fix.yeast}_yeast")
+                    said = replace(said, item=kind, doubts=tuple(d for d in said.doubts if d != "which_yeast"))
                 entries.append(replace(entry, stage=stage, mention=said))
         found.entries = entries
 

@@ -22,6 +22,8 @@ from gentle_crust.core.messages import NOTHING, Message, message
 from gentle_crust.interchange.recipe.figures import PACKETS, Figure, counted, figures, plain
 from gentle_crust.interchange.recipe.ingredients import ingredient_of
 
+VAGUE = ("pinch", "dash", "handful", "knob", "glass", "mug", "bottle", "packet", "stick")
+"""What says too little to contradict a weight."""
 NONE = Grams(0, 0, 0)
 MOST_G = 100_000
 _WEIGHTS = ("gram", "kilogram", "ounce", "pound")
@@ -265,7 +267,7 @@ def _agreed(text: str, amounts: list[Figure]) -> tuple[list[Figure], list[Figure
 
 def _agree(total: Grams, others: list[Figure], item: Measured, habits: Habits) -> bool:
     """Whether another way to say the amount can be the same: within what its measure leaves open, and 8 %."""
-    for other in others:
+    for other in (each for each in others if each.unit not in VAGUE):
         said = _grams(other, item, habits)
         if said.low * 0.92 > total.high or said.high * 1.08 < total.low:
             return False

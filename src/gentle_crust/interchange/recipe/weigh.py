@@ -73,7 +73,8 @@ def warnings(items: tuple[ReadLine, ...], percent: dict[str, Grams], habits: Hab
         return (ReadWarning("no_flour", message("recipe-no-flour")),)
     found = []
     hydration, salt = percent["hydration"], percent["salt"]
-    if hydration.high - hydration.low > 8:
+    by_volume = any(item.why.code in ("recipe-why-cup", "recipe-why-volume") for item in items)
+    if hydration.high - hydration.low > 8 and by_volume:
         found.append(ReadWarning("cups", message("recipe-wide", low=hydration.low, high=hydration.high)))
     low, high = SALT_PERCENT
     if salt.likely == 0:

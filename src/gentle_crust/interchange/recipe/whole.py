@@ -16,6 +16,7 @@ from gentle_crust.interchange.recipe.clauses import explains_unit, own_units
 from gentle_crust.interchange.recipe.compose import FINAL, Facts, StageKind, composed
 from gentle_crust.interchange.recipe.figures import plain
 from gentle_crust.interchange.recipe.gather import Gathered, gather, leftover, put_right, starter_hydration, yields
+from gentle_crust.interchange.recipe.ingredients import named_in
 from gentle_crust.interchange.recipe.layout import Block, Layout, cut
 from gentle_crust.interchange.recipe.lines import PER_LOAF, Mention
 from gentle_crust.interchange.recipe.method.reader import CourseReader
@@ -81,13 +82,14 @@ def read(text: str, habits: Habits | None = None, name: str = "", fixes: Fixes |
     dough = tuple(item for item in items if item.role not in ("aside", "of_stage"))
     percent = percentages(dough)  # type: ignore[arg-type]  # items are lines with a stage
     odd = [*warnings(dough, percent, habits), *bent, *_more_warnings(layout, found, items, formula, source)]  # type: ignore[arg-type]
+    unread = (*found.unread, *_unread_notes(layout))
     return Recipe(
         formula,
         method,
         items,
         tuple(_sentence(each, reader) for each in reader.sentences),
-        _questions(found, reader, items),
-        (*found.unread, *_unread_notes(layout)),
+        _questions(found, reader, items, unread),
+        unread,
         tuple(odd),
         percent,
     )
@@ -128,7 +130,7 @@ def _method_reader(found: Gathered, sentences: list[Block], fixes: tuple[Sentenc
             reader.sentences.append(_explained(block.text))
             continue
         if kinds.get(block.text) == NOTHING_HAPPENS:
-            reader.sentences.append(Sentence(block.text, None, {"fixed": NOTHING_HAPPENS}))
+            reader.sentences.append(Sentence(block.text, took={"fixed": NOTHING_HAPPENS}))
             continue
         own = found.named_stage.get(index)
         reader.read(block.text, own or block.stage, block.headed or own is not None, own not in (None, "scald"))
@@ -138,7 +140,7 @@ def _method_reader(found: Gathered, sentences: list[Block], fixes: tuple[Sentenc
 
 
 def _explained(text: str) -> Sentence:
-    return Sentence(text, None, {"unit": True})
+    return Sentence(text, took={"unit": True})
 
 
 def _items(found: Gathered, reader: CourseReader) -> tuple[ReadItem, ...]:
@@ -201,7 +203,8 @@ def as_written_with_ids(written: dict[str, Any], formula: Formula) -> dict[str, 
 
 def _sentence(each: Any, reader: CourseReader) -> ReadSentence:
     stage = None if each.stage is None else _id_of(each.stage, reader)
-    return ReadSentence(each.text, stage, each.took, each.unread)
+    ids = [_id_of(one, reader) for one in each.stages]
+    return ReadSentence(each.text, stage, each.took, each.unread, tuple(id_ for id_ in ids if id_))
 
 
 def _id_of(stage: Written, reader: CourseReader) -> str | None:
@@ -265,7 +268,6 @@ _CHOICES = {
     "cups": ("spooned", "scooped"),
     "which_yeast": ("fresh", "dry"),
     "optional": ("in", "out"),
-    "contradiction": ("first", "second"),
 }
 
 
@@ -273,7 +275,9 @@ def _choices(code: str) -> tuple[Message, ...]:
     return tuple(message(f"recipe-choice-{each}") for each in _CHOICES.get(code, ()))
 
 
-def _questions(found: Gathered, reader: CourseReader, items: tuple[ReadItem, ...]) -> tuple[ReadQuestion, ...]:
+def _questions(
+    found: Gathered, reader: CourseReader, items: tuple[ReadItem, ...], unread: tuple[str, ...]
+) -> tuple[ReadQuestion, ...]:
     """What has to be asked: of items by how they were measured, of sentences by what was not understood."""
     asked = []
     for place, entry in enumerate(found.entries):
@@ -287,8 +291,11 @@ def _questions(found: Gathered, reader: CourseReader, items: tuple[ReadItem, ...
     for place, sentence in enumerate(reader.sentences):
         if sentence.stage is None and not sentence.took and sentence.unread:
             asked.append(ReadQuestion("sentence", None, place, message("recipe-ask-sentence"), ()))
-    if found.unread:
-        asked += [ReadQuestion("line", None, None, message("recipe-ask-line", line=line), ()) for line in found.unread]
+    asked += [
+        ReadQuestion("line", None, None, message("recipe-ask-line", line=line), ())
+        for line in unread
+        if line in found.unread or re.search(r"\d", line) or named_in(line)
+    ]
     return tuple(asked)
 
 

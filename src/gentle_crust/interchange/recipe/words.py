@@ -30,7 +30,7 @@ _WORDS = {
     "rise": r"\bris(?:e|es|en|ing)\b|\brose\b|prov(?:e|ed|es|ing)\b|proof(?:ed|ing|s)?\b|ferment(?:ed|s|ation)?|bulk|doubled?|ripen(?:s|ed)?|puff(?:y|ed)?"
             r"|on the counter|at room temperature",
     "rest": r"\brest(?:s|ed|ing)?\b(?! of)|stand(?:s|ing)?(?! mixer)|wait(?:ed|s)?|leav(?:e|es|ing)|\bleft\b|\blet\b|relax|\bsit\b|gave it|give it|give them",
-    "mix": r"mix(?:ed|es|ing)?(?!er|ture)|stir(?:red)?|combin(?:e|ed)|add(?:ed|s)?|dissolve[ds]?|incorporate|work in|beat|whisk|bring together|add(?:ing)?|squeez(?:e|ed)|sprinkle over the salt|cream(?:ed)? the yeast|pour(?:ed)? in|(?:put|place) (?:all )?(?:the )?flour",
+    "mix": r"mix(?:ed|es|ing)?(?!er|ture)|stir(?:red)?|combin(?:e|ed)|add(?:ed|s|ing)?|dissolve[ds]?|incorporate|work in|beat|whisk|bring together|squeez(?:e|ed)|sprinkle over the salt|cream(?:ed)? the yeast|pour(?:ed)? in|(?:put|place) (?:all )?(?:the )?flour",
     "steam": r"steam|pan of (?:hot |boiling )?water|water pan",
     "mist": r"spray|mist",
     "prepare": r"rub(?:bed)? (?:in|the)|sift|toast|melt|grease[ds]? (?:a|the)|line (?:a|the)|warm the milk|feed",
@@ -92,6 +92,9 @@ STOP = frozenset((
 ))  # fmt: skip
 """Words that say nothing by themselves."""
 KNOWN = frozenset((
+    "build", "flours", "feels", "feel", "but", "warmed", "clean", "lukewarm", "little", "bit", "wire", "everyday", "way", "rest",
+    "give", "given", "spaced", "grown", "risen", "nearly", "almost", "doubled", "deep", "light", "dark", "crust", "loaf",
+    "thick", "batter", "shaggy", "rough", "mass", "combined", "incorporated", "stretchy", "elastic", "supple", "tacky",
     "minutes", "minute", "min", "mins", "hours", "hour", "hrs", "day", "days", "degrees", "celsius", "fahrenheit",
     "gas", "mark", "gram", "grams", "kg", "ml", "oven", "bowl", "dough", "loaf", "loaves", "piece", "pieces",
     "basket", "lid", "pot", "time", "times", "set", "sets", "every", "apart", "interval", "intervals",

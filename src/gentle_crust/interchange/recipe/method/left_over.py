@@ -14,7 +14,7 @@ def left_over(text: str) -> str:
     for pattern in PATTERNS.values():
         bare = pattern.sub(" ", bare)
     for word, _ in named_in(bare):
-        bare = re.sub(rf"\b{re.escape(word)}\b", " ", bare, flags=re.IGNORECASE)
+        bare = re.sub(rf"\b{re.escape(word)}s?\b", " ", bare, flags=re.IGNORECASE)
     words = [
         word for word in re.findall(r"[^\W\d_][\w'-]+", bare) if word.lower() not in STOP and word.lower() not in KNOWN
     ]

@@ -32,6 +32,7 @@ class Sentence:
 
     text: str
     stage: Written | None = None
+    stages: list[Written] = field(default_factory=list)
     took: dict[str, Any] = field(default_factory=dict)
     unread: str = ""
 
@@ -67,7 +68,6 @@ class State:
                 "until": "ripe" if kind not in ("soaker", "scald") else None,
             }
             for key, (kind, row) in subs.items()
-            if kind in _RIPENS
         }
         self.units = units
         self.stages: list[Written] = []
@@ -94,6 +94,8 @@ class State:
         return stage
 
     def _touch(self, stage: Written) -> None:
+        if not any(stage is each for each in self.now.stages):
+            self.now.stages.append(stage)
         if self.now.stage is None or self.now.stage["kind"] == "mix":
             self.now.stage = stage
 
