@@ -5,12 +5,20 @@ import random
 import sys
 import time
 
+from tests.recipes.cups import CUPS
+from tests.recipes.modern import MODERN
+from tests.recipes.spoken import SPOKEN
+from tests.recipes.staged import STAGED
+
 from gentle_crust.core.errors import CraftError
 from gentle_crust.interchange.files import bring_in
 from gentle_crust.interchange.recipe.compose import formula_of
 from gentle_crust.interchange.recipe.weigh import read_recipe, warm_up
+from gentle_crust.interchange.recipe.whole import read
+from gentle_crust.interchange.recipe_json import told
 
 SLOWEST_S = 1.0
+RECIPES = [*MODERN, *CUPS, *SPOKEN, *STAGED]
 AMOUNTS = [
     "1",
     "2",
@@ -77,11 +85,27 @@ def document(chance: random.Random, depth: int = 0) -> object:
     return {chance.choice(keys): document(chance, depth + 1) for _ in range(chance.randrange(6))}
 
 
+def mangled(chance: random.Random) -> str:
+    """A written recipe with letters changed, lost and put in, or lines of several thrown together."""
+    if chance.random() < 0.5:
+        lines = [each for case in RECIPES for each in case.text.splitlines()]
+        return "\n".join(chance.choice([chance.choice(lines), line(chance)]) for _ in range(chance.randrange(1, 60)))
+    text = list(chance.choice(RECIPES).text)
+    for _ in range(chance.randrange(1, 30)):
+        place = chance.randrange(len(text))
+        text[place : place + chance.randrange(3)] = chance.choice(["", chr(chance.randrange(32, 9000)), line(chance)])
+        text = text or [" "]
+    return "".join(text)
+
+
 def once(chance: random.Random) -> float:
     """One throw, and the seconds it took; anything but an answer or a refusal is a fault."""
     begun = time.process_time()
     try:
-        if chance.random() < 0.5:
+        kind = chance.random()
+        if kind < 0.5:
+            told(read(mangled(chance)[:20_000]))
+        elif kind < 0.75:
             formula_of(read_recipe(tuple(line(chance) for _ in range(chance.randrange(1, 30)))), line(chance)[:80])
         else:
             data = json.dumps(document(chance)).encode()

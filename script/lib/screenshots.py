@@ -69,14 +69,16 @@ def summer(page: Page) -> None:
 
 
 def pasting(page: Page) -> None:
-    """A cup recipe with its uncertainty."""
+    """A recipe of two stages with its sentences and what is in doubt."""
     page.get_by_role("button", name="Paste a recipe").click()
-    page.get_by_label("Name", exact=True).fill("From the drawer")
-    lines = ["3 1/2 cups bread flour", "½ cup whole wheat flour", "1 ½ cups warm water (105°F)", "2 oz milk"]
-    page.get_by_label("Ingredients").fill(
-        "\n".join([*lines, "1 tbsp salt", "1 packet active dry yeast", "bake until done"])
-    )
-    page.get_by_text("Ounces of a liquid: by weight").wait_for()
+    lines = ["Slipway loaf", "", "Levain", "25 g starter", "75 g wholemeal flour", "75 g water", "", "Dough",
+             "3 1/2 cups bread flour", "1 1/2 cups warm water", "11 g salt", "all of the levain", "",
+             "Leave the levain for 6 hours. Mix flour and water and rest for 30 minutes.",
+             "Add the levain and the salt. Bulk 3 hours with 3 folds every 30 minutes.",
+             "Shape and chill for 12 hours.",
+             "Bake in a cast iron pot at 240 C, 25 minutes covered and 20 minutes uncovered."]  # fmt: skip
+    page.get_by_label("The recipe").fill("\n".join(lines))
+    page.get_by_role("heading", name="How it is made").wait_for()
 
 
 def wooden(page: Page) -> None:
@@ -107,7 +109,7 @@ PICTURES: list[Picture] = [
     ("plan-phone", "/plan", PHONE, "light", down_to_the_ribbon),
     ("kitchen", "/kitchen", DESK, "light", None),
     ("formula-editor", "/formulas", DESK, "light", editing),
-    ("written-recipe", "/formulas", DESK, "light", pasting),
+    ("written-recipe", "/formulas", (1280, 1100), "light", pasting),
     ("water-summer", "/water", DESK, "light", summer),
     ("cultures", "/cultures", DESK, "light", None),
     ("oven", "/oven", DESK, "light", in_the_oven),

@@ -142,6 +142,33 @@ def test_weigh_and_formula_of_the_contract():
     assert ask("formula", {"formula": formula | {"salt_percent": 9}}).returncode == 2
 
 
+def test_a_recipe_read_whole_can_be_weighed_and_planned():
+    text = "Levain\n20 g starter\n60 g bread flour\n60 g water\nDough\n500 g bread flour\n330 g water\n2 tsp salt\n" + (
+        "all of the levain\nLeave the levain 5 hours. Mix. Bulk 4 hours with 3 folds every 30 minutes.\n"
+        "Shape, chill 12 hours, bake in a pot at 240 C for 45 minutes."
+    )
+    found = json.loads(ask("recipe", {"text": text, "habits": {"salt": "fine_sea"}}).stdout)
+    assert set(found) == {"formula", "method", "items", "sentences", "questions", "unread", "warnings"}
+    assert {"text", "stage", "ingredient", "g", "kind", "role", "why"} == set(found["items"][0])
+    assert {"text", "stage", "took", "unread"} == set(found["sentences"][0])
+    assert [item["stage"] for item in found["items"]].count("levain") == 3 and found["questions"] == []
+    weighed = json.loads(ask("formula", {"formula": found["formula"]}).stdout)["weighed"]
+    assert weighed["flour_g"] == pytest.approx(570, rel=0.01)
+    plain = {key: value for key, value in found["formula"].items() if key != "method"}
+    asked = {"formula": plain, "method": found["method"], "now": "2026-11-28T06:30:00+00:00",
+             "kitchen": {"zone": "UTC", "vessels": ["lidded_cast_iron"]}}  # fmt: skip
+    planned = json.loads(ask("plan", asked).stdout)
+    assert [stage["kind"] for stage in planned["stages"]] == ["levain", "mix", "bulk", "shape", "proof", "bake"]
+    open_ = json.loads(ask("recipe", {"text": text}).stdout)
+    assert (
+        open_["questions"][0]["code"] == "which_salt"
+        and open_["items"][open_["questions"][0]["item"]]["role"] == "salt"
+    )
+    nothing = json.loads(ask("recipe", {"text": "a riddle"}).stdout)
+    assert nothing["formula"] is None and nothing["method"] is None
+    assert ask("recipe", {"text": "x" * 20_001}).returncode == 2
+
+
 ROLLS = {"loaf": {"dough_g": 80, "shape": "roll", "pieces": 8}, "vessel": {"kind": "tray"},
          "preheat": {"setpoint_c": 210, "minutes": 30}, "steam": [{"kind": "water_pan"}]}  # fmt: skip
 

@@ -5,6 +5,10 @@ from dataclasses import dataclass
 from gentle_crust.contract.recipe import Recipe
 from gentle_crust.interchange.recipe.whole import read
 from tests.recipes.case import Case
+from tests.recipes.cups import CUPS
+from tests.recipes.modern import MODERN
+from tests.recipes.spoken import SPOKEN
+from tests.recipes.staged import STAGED
 from tests.recipes.told import same, told
 
 CLOSE = 0.10
@@ -24,6 +28,23 @@ class Score:
     course: bool | None
     facts: tuple[str, ...]
     wrong: tuple[str, ...]
+
+
+TUNED = [*MODERN, *CUPS, *SPOKEN, *STAGED]
+LEAST = (0.98, 1.0, 0.95, 0.85)
+"""Shares that must be reached: amounts right, truths in their bands, stages right, courses right."""
+
+
+def rates(found: list[Score]) -> tuple[float, float, float, float]:
+    """Of several recipes: shares of lines right, inside their bands, in their stage; of courses right."""
+    lines = sum(each.lines for each in found)
+    courses = [each.course for each in found if each.course is not None]
+    return (
+        sum(each.right for each in found) / lines,
+        sum(each.inside for each in found) / lines,
+        sum(each.staged for each in found) / lines,
+        sum(courses) / len(courses),
+    )
 
 
 def score(case: Case) -> Score:

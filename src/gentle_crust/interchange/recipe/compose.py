@@ -33,6 +33,8 @@ _FORMULA: Adapted[Formula] = Adapted(Formula)
 StageKind = Literal["levain", "poolish", "biga", "sponge", "soaker", "scald"]
 STARTER_FLOUR = 0.5
 """Share of a ripe starter that is flour: equal weights of flour and water, unless it is said otherwise (practice)."""
+FEEL_POINTS = 15.0
+"""Points of water, percent of flour, that a formula by feel may span at most."""
 ROUNDED = 2e-4
 """By how much rounded parts may come to more than their rounded sum, percent."""
 Item = ReadItem | ReadLine
@@ -48,7 +50,8 @@ class Facts:
     shape: Shape | None = None
     dough_c: float | None = None
     yeast_woken: bool = False
-    feel_to_percent: float | None = None
+    feel_g: tuple[float, float] = (0.0, 0.0)
+    """By how much less and how much more water than is likely a dough may take, g, where it is made by feel."""
     note: str = ""
     starter_hydration: float = 1.0
 
@@ -121,10 +124,13 @@ def composed(
     kind_of_yeast: YeastKind = max(yeasts, key=lambda kind: yeasts[kind]) if yeasts else "instant"
     mass = sum(_mass(each) for each in everything)
     pieces = facts.pieces or (max(round(mass * (1 - BOWL_LOSS) / facts.piece_g), 1) if facts.piece_g else 1)
+    low, high = facts.feel_g
+    hydration = one.percent(water - low) + (round(wet + ROUNDED, 6) if wet else 0.0)
+    most = min(high + low, FEEL_POINTS / 100 * flour)
     formula = Formula(
         name=facts.name.strip()[:80] or "A written recipe",
         flours=one.flours(),
-        hydration_percent=one.percent(water) + (round(wet + ROUNDED, 6) if wet else 0.0),
+        hydration_percent=hydration,
         salt_percent=one.percent(sum(each.salt for each in everything)),
         shape=facts.shape or "boule",
         extras=extras,
@@ -138,7 +144,7 @@ def composed(
         autolyse_min=0,
         note=facts.note[:500],
         yeast_woken=facts.yeast_woken,
-        feel_to_percent=facts.feel_to_percent,
+        feel_to_percent=None if most <= 0 else round(hydration + 100 * most / flour, 2),
     )
     return formula, tuple(odd)
 

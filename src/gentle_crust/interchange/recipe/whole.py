@@ -65,6 +65,7 @@ def read(text: str, habits: Habits | None = None, name: str = "", fixes: Fixes |
     habits = habits or Habits()
     _within_limits(text, habits)
     source = text_of(text)
+    habits = _by_context(source, habits)
     layout = cut(source)
     pieces, piece_g = yields(layout)
     fixes = fixes or Fixes()
@@ -74,7 +75,7 @@ def read(text: str, habits: Habits | None = None, name: str = "", fixes: Fixes |
     put_right(found, fixes.items)
     reader = _method_reader(found, sentences, fixes.sentences)
     items = _items(found, reader)
-    facts = _facts(name or layout.title, layout, reader.told, pieces, piece_g, source)
+    facts = _facts(name or layout.title, layout, found, reader.told, pieces, piece_g, source)
     formula, bent = composed(found.stages, items, facts)
     method = None if formula is None else _method(reader, formula, found)
     if formula is not None and method is not None:
@@ -100,6 +101,12 @@ def _within_limits(text: str, habits: Habits) -> None:
         raise CraftError("text", "recipe-too-long", letters=MOST_LETTERS, lines=MOST_LINES)
     if not 200 <= habits.cup_ml <= 300:
         raise CraftError("cup_ml", "interchange-cup-size")
+
+
+def _by_context(source: str, habits: Habits) -> Habits:
+    """Ounces of a liquid are ounces by weight where the recipe says so, or writes fluid ounces otherwise."""
+    weighed = re.search(r"\bfl\.?\s?(?:oz|ounces?)\b|\bfluid\s+ounces?\b|\bby weight\b", source, re.IGNORECASE)
+    return replace(habits, liquid_ounces="weight") if weighed and habits.liquid_ounces == "ask" else habits
 
 
 def _pieces_told(sentences: list[Block]) -> int | None:
@@ -164,7 +171,9 @@ def _id(stage: Written, reader: CourseReader) -> str:
     return str(stage.get("id") or (stage["kind"] if place == 0 else f"{stage['kind']}-{place + 1}"))
 
 
-def _facts(name: str, layout: Layout, told: Told, pieces: int | None, piece_g: float | None, source: str) -> Facts:
+def _facts(
+    name: str, layout: Layout, found: Gathered, told: Told, pieces: int | None, piece_g: float | None, source: str
+) -> Facts:
     notes = " ".join([layout.title, *(block.text for block in layout.blocks if block.kind == "note")])
     return Facts(
         name,
@@ -173,10 +182,17 @@ def _facts(name: str, layout: Layout, told: Told, pieces: int | None, piece_g: f
         told.shape if told.shape not in (None, "boule") else shape_in(plain(notes)) or told.shape,
         told.dough_c,
         told.yeast_woken,
-        None,
+        _feel(found),
         " ".join(_descriptions(layout)),
         starter_hydration(source),
     )
+
+
+def _feel(found: Gathered) -> tuple[float, float]:
+    """By how much less and more than the likely water the dough may take, g, where the recipe leaves it to the hand."""
+    water = [e.mention for e in found.entries if e.mention.feel and e.mention.item.role == "water" and e.stage == FINAL]
+    less = sum(each.weight.likely - each.weight.low for each in water)
+    return less, sum(each.weight.high - each.weight.likely for each in water)
 
 
 def _method(reader: CourseReader, formula: Formula, found: Gathered) -> dict[str, Any]:
