@@ -27,7 +27,17 @@ class BulkTime:
 
 
 def bulk_time(formula: Formula, activity: Floats | None = None) -> BulkTime:
-    """Bulk at the formula's own dough temperature; a poolish's or biga's own growth is left out."""
+    """Bulk at the formula's own dough temperature; a poolish's or biga's own growth is left out.
+
+    Parameters
+    ----------
+    formula : the formula, percents over all flour
+    activity : factors on the leaven's pace, 1 the likely one; one column each
+
+    Returns
+    -------
+    Hours until bulk's usual rise, low to high; none where it is not reached in a day.
+    """
     made = makeup_of(formula)
     holds = greatest_rise(made, "bulk")
     rise = min(float(bulk_rise(formula.leaven, np.array([formula.dough_c]))[0]), 0.5 * holds)

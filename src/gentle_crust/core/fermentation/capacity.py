@@ -25,6 +25,15 @@ def greatest_rise(makeup: Makeup, state: str) -> float:
     ``state`` is bulk, culture (a levain or poolish in its jar), free_standing, free_standing_yeasted,
     tin or tray. Weak or undeveloped gluten, bran, rye and water beyond what the flour carries lower it, a little fat
     raises it (practice).
+
+    Parameters
+    ----------
+    makeup : the dough per 100 g of its flour
+    state : where the dough stands, one column an activity of its leaven
+
+    Returns
+    -------
+    A fraction, 0-4; no range is refused. Tables of flour strength, worn by acid and age (tuned).
     """
     if state not in STATES:
         raise Unreadable("state", "fermentation-state-unknown", state=state, names=tuple(STATES))
@@ -40,7 +49,16 @@ def greatest_rise(makeup: Makeup, state: str) -> float:
 
 
 def held_by_gluten(strength: float) -> float:
-    """Share of a strong flour's gas that gluten of this strength (0-1.1) holds; without any, hardly any (practice)."""
+    """Share of a strong flour's gas that gluten of this strength (0-1.1) holds; without any, hardly any (practice).
+
+    Parameters
+    ----------
+    strength : gluten strength, 1 that of strong white flour, 0-1.1
+
+    Returns
+    -------
+    A share, 0-1.
+    """
     return float(np.interp(strength, [0, WEAKEST_GLUTEN, 1.1], [UNHELD, 0.64, 1.045]))
 
 
@@ -49,6 +67,14 @@ def in_jar(makeup: Makeup) -> float:
 
     Wheat's gluten holds it, whole grain a little less. Rye has none: it stands as a foam of its pentosans, which
     reaches about twice its height (practice).
+
+    Parameters
+    ----------
+    makeup : the dough per 100 g of its flour
+
+    Returns
+    -------
+    A share, 0-1.
     """
     wheat = held_by_gluten(min((makeup.strength - 0.375 * makeup.rye) / max(1 - makeup.rye, 1e-6), 1.1))
     wheat *= 1 - _of("bran_in_jar") * makeup.whole_grain
@@ -57,7 +83,16 @@ def in_jar(makeup: Makeup) -> float:
 
 
 def developed(folded: float) -> float:
-    """Share of its gas that a dough can hold by how much of its kneading or folding it got (0-1)."""
+    """Share of its gas that a dough can hold by how much of its kneading or folding it got (0-1).
+
+    Parameters
+    ----------
+    folded : share of the kneading or folding it needs that it got, 0-1
+
+    Returns
+    -------
+    A share, 0-1 (practice).
+    """
     return float(np.interp(folded, [0, 0.5, 1], [_of("neglected"), _of("folded_too_little"), 1.0]))
 
 
@@ -76,6 +111,16 @@ def reach_of(flours: tuple[FlourPart, ...], hydration: float | None = None, in_j
     """The greatest rise of a dough of ``flours`` (by share) in bulk, or of a culture of them in its jar.
 
     ``hydration``: water over flour, a fraction. CraftError for a flour that is not known.
+
+    Parameters
+    ----------
+    flours : flours with their share of all flour
+    hydration : water over flour, a fraction, .4-2
+    in_jar : whether it is a culture in a jar, whose walls carry it
+
+    Returns
+    -------
+    Greatest rise (a fraction), and when it is only known to be less.
     """
     made = makeup(Dough(flours, (USUAL_WATER if hydration is None else hydration) * sum(part.g for part in flours)))
     return Reach(greatest_rise(made, "culture" if in_jar else "bulk"), made.rye)

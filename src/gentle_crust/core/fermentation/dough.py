@@ -158,6 +158,14 @@ def makeup(dough: Dough) -> Makeup:
     """Reckon a batch per 100 g of all flour. The levain's flour counts as the blend's main wheat flour.
 
     Raises CraftError for an unknown flour, negative grams, no flour, or hydration and salt out of reach.
+
+    Parameters
+    ----------
+    dough : the dough, in g or as it is judged
+
+    Returns
+    -------
+    The same dough per 100 g of flour.
     """
     _check(dough)
     levain_flour = dough.levain_g / (1 + dough.levain_hydration)
@@ -214,7 +222,16 @@ def _slow_to_wake(active_dry: float) -> float:
 
 
 def sugar_food_ml(sugar_percent: float) -> float:
-    """Gas that added sugar lets be made beyond what flour alone feeds, ml per 100 g flour."""
+    """Gas that added sugar lets be made beyond what flour alone feeds, ml per 100 g flour.
+
+    Parameters
+    ----------
+    sugar_percent : added sugar, percent of all flour, 0-60
+
+    Returns
+    -------
+    Gas, ml at 25 C per 100 g of flour, 0 and more (tuned).
+    """
     most = constant("fermentation", "pace", "sugar_food_up_to_percent")
     return constant("fermentation", "pace", "sugar_food_ml") * min(sugar_percent, most)
 
@@ -223,6 +240,17 @@ def with_preferment(makeup: Makeup, yeast_g: float, made_ml: float, water_g: flo
     """A dough's makeup once a ripe yeasted preferment is in it: its cells awake, its food spent, its water full of gas.
 
     ``yeast_g`` (instant) that it brings, ``made_ml`` that it made, its ``water_g``, all per 100 g of all the flour.
+
+    Parameters
+    ----------
+    makeup : the dough per 100 g of its flour
+    yeast_g : instant yeast, g per 100 g of flour, 0-5
+    made_ml : gas made so far, ml at 25 C per 100 g of flour
+    water_g : water, g
+
+    Returns
+    -------
+    The makeup with what the preferment brings.
     """
     yeast = makeup.yeast_percent + yeast_g
     return replace(
@@ -242,7 +270,16 @@ OLD_DOUGH_MADE_ML = 180.0
 
 
 def makeup_of(formula: Formula) -> Makeup:
-    """A formula's dough as its fermentation sees it; poolish, biga and sponge bring no yeast until they are ripe."""
+    """A formula's dough as its fermentation sees it; poolish, biga and sponge bring no yeast until they are ripe.
+
+    Parameters
+    ----------
+    formula : the formula, percents over all flour
+
+    Returns
+    -------
+    The dough per 100 g of its flour.
+    """
     levain = sum(one.flour_percent for one in formula.preferments if one.kind == "levain")
     old = [one for one in formula.preferments if one.kind == "old_dough"]
     levain += sum(OLD_DOUGH_RIPE * one.flour_percent for one in old if one.wild)

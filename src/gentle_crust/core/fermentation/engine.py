@@ -191,7 +191,17 @@ class Trace:
 
 
 def joined(first: Trace, second: Trace) -> Trace:
-    """Two traces of one dough, the second beginning where the first ends, as one."""
+    """Two traces of one dough, the second beginning where the first ends, as one.
+
+    Parameters
+    ----------
+    first : the earlier course
+    second : the later course
+
+    Returns
+    -------
+    One course from the first's beginning to the second's end.
+    """
     return Trace(
         np.concatenate([first.hours, second.hours + first.hours[-1]]),
         np.concatenate([first.nodes_c, second.nodes_c]),
@@ -202,12 +212,33 @@ def joined(first: Trace, second: Trace) -> Trace:
 
 
 def end_to_end(first: Trace, second: Trace) -> Trace:
-    """The same without a second row where they meet: nothing was done to the dough there."""
+    """The same without a second row where they meet: nothing was done to the dough there.
+
+    Parameters
+    ----------
+    first : the earlier course
+    second : the later course
+
+    Returns
+    -------
+    One course from the first's beginning to the second's end.
+    """
     return joined(first, Trace(second.hours[1:], second.nodes_c[1:], second.lives[:, 1:], second.start_age_h))
 
 
 def crossings(hours: Floats, values: Floats, target: float) -> Floats:
-    """First time at which each column of ``values`` reaches ``target``, by straight line; nan where never."""
+    """First time at which each column of ``values`` reaches ``target``, by straight line; nan where never.
+
+    Parameters
+    ----------
+    hours : hours, 0-240
+    values : values by time (rows) and activity (columns)
+    target : what is aimed at, as the state of the stage is measured
+
+    Returns
+    -------
+    Hours, one a column.
+    """
     reached = values >= target
     after = reached.argmax(axis=0)
     columns = np.arange(values.shape[1])
@@ -219,7 +250,18 @@ def crossings(hours: Floats, values: Floats, target: float) -> Floats:
 
 
 def first_crossing(hours: Floats, values: Floats, target: float) -> float:
-    """First time at which one course of ``values`` reaches ``target``; nan if never."""
+    """First time at which one course of ``values`` reaches ``target``; nan if never.
+
+    Parameters
+    ----------
+    hours : hours, 0-240
+    values : values by time (rows) and activity (columns)
+    target : what is aimed at, as the state of the stage is measured
+
+    Returns
+    -------
+    Hours, or nan.
+    """
     reached = values >= target
     after = int(reached.argmax())
     if not reached[after]:
@@ -234,6 +276,16 @@ def begin(makeup: Makeup, dough_c: float, factors: int = 1) -> State:
     """A dough that has just been mixed, at one temperature; levain and preferments bring their dissolved gas along.
 
     What yeasted preferments bring in bubbles is lost in the mixing.
+
+    Parameters
+    ----------
+    makeup : the dough per 100 g of its flour
+    dough_c : temperature of the dough, C, 0-43
+    factors : how many equally likely activities, or the activities themselves
+
+    Returns
+    -------
+    A state with one column an activity.
     """
     ripe_water_g = 100 * makeup.levain_yeast + makeup.gassy_water_g
     dissolved = float(rates.dissolved_gas_ml_per_g_water(np.array(dough_c))) * ripe_water_g * makeup.pressure
@@ -252,32 +304,81 @@ def begin(makeup: Makeup, dough_c: float, factors: int = 1) -> State:
 
 
 def free_ml(makeup: Makeup, state: State) -> Floats:
-    """Gas in bubbles, ml at 25 C per 100 g flour."""
+    """Gas in bubbles, ml at 25 C per 100 g flour.
+
+    Parameters
+    ----------
+    makeup : the dough per 100 g of its flour
+    state : where the dough stands, one column an activity of its leaven
+
+    Returns
+    -------
+    Gas, ml, one column an activity.
+    """
     free: Floats = np.maximum(state.kept_ml - _dissolved(makeup, state.nodes_c[None, :])[0], 0)
     return free
 
 
 def rise_of(makeup: Makeup, state: State) -> Floats:
-    """Rise of a state over its gas-free volume, by activity."""
+    """Rise of a state over its gas-free volume, by activity.
+
+    Parameters
+    ----------
+    makeup : the dough per 100 g of its flour
+    state : where the dough stands, one column an activity of its leaven
+
+    Returns
+    -------
+    Rise, a fraction, one column an activity: gas in bubbles over the volume of the dough without gas.
+    """
     kelvin = float(state.nodes_c @ node_shares()) + 273.15
     result: Floats = free_ml(makeup, state) * kelvin / ROOM_K / makeup.gas_free_ml / makeup.pressure
     return result
 
 
 def handled(makeup: Makeup, state: State, handling: str) -> State:
-    """A state after dividing or shaping: some free gas is pressed out, the dough is turned over, its gluten mended."""
+    """A state after dividing or shaping: some free gas is pressed out, the dough is turned over, its gluten mended.
+
+    Parameters
+    ----------
+    makeup : the dough per 100 g of its flour
+    state : where the dough stands, one column an activity of its leaven
+    handling : what hands do: divide, shape, knock_back or a fold
+
+    Returns
+    -------
+    The state after it.
+    """
     kept = state.kept_ml - (1 - gas_kept(handling)) * free_ml(makeup, state)
     sound = 1 - (1 - state.sound) * (1 - gluten_mended(handling))
     return replace(state, kept_ml=kept, nodes_c=mixed(state.nodes_c), sound=sound)
 
 
 def gas_kept(handling: str) -> float:
-    """Share of the free gas that a handling leaves in the dough."""
+    """Share of the free gas that a handling leaves in the dough.
+
+    Parameters
+    ----------
+    handling : what hands do: divide, shape, knock_back or a fold
+
+    Returns
+    -------
+    A share, 0-1 (practice).
+    """
     return numbers("handling", "handling", "gas_kept_fraction")[handling]
 
 
 def gluten_mended(handling: str) -> float:
-    """Share of its tiredness that a handling takes from gluten: folded strands bind anew."""
+    """Share of its tiredness that a handling takes from gluten: folded strands bind anew.
+
+    Parameters
+    ----------
+    handling : what hands do: divide, shape, knock_back or a fold
+
+    Returns
+    -------
+    A share, 0-1 (practice).
+    """
     return numbers("handling", "handling", "gluten_mended_fraction")[handling]
 
 
@@ -324,14 +425,35 @@ def _life() -> Life:
 
 
 def food(made_ml: Floats) -> Floats:
-    """Share of full gas making that the food left allows, 0-1."""
+    """Share of full gas making that the food left allows, 0-1.
+
+    Parameters
+    ----------
+    made_ml : gas made so far, ml at 25 C per 100 g of flour
+
+    Returns
+    -------
+    A share, 0-1: free sugars first, then those that enzymes free from starch (tuned).
+    """
     half, width = constant("fermentation", "substrate", "half_ml"), constant("fermentation", "substrate", "width_ml")
     left: Floats = 1 / (1 + np.exp((made_ml - half) / width))
     return left
 
 
 def run(makeup: Makeup, state: State, leg: Leg, activity: Floats) -> Trace:
-    """Carry ``state`` through one leg. ``activity`` multiplies every rate of life; one column each."""
+    """Carry ``state`` through one leg. ``activity`` multiplies every rate of life; one column each.
+
+    Parameters
+    ----------
+    makeup : the dough per 100 g of its flour
+    state : where the dough stands, one column an activity of its leaven
+    leg : a stretch in steps: surroundings (C), container, folds
+    activity : factors on the leaven's pace, 1 the likely one; one column each
+
+    Returns
+    -------
+    The course: rise, acid, temperatures by time.
+    """
     activity = activity * makeup.liveliness
     steps = len(leg.ambient_c) if leg.ambient_c.size > 1 else max(int(np.ceil(leg.hours / STEP_H)), 2)
     ambient = leg.ambient_c if leg.ambient_c.size > 1 else np.full(steps, float(leg.ambient_c.flat[0]))

@@ -98,7 +98,16 @@ def _check(
 
 
 def check_path(path: tuple[Stretch, ...]) -> None:
-    """Raise CraftError, naming the field, for a path that is none, too long, or through no kitchen."""
+    """Raise CraftError, naming the field, for a path that is none, too long, or through no kitchen.
+
+    Parameters
+    ----------
+    path : stretches of hours (h), surroundings (C) and container, one after the other
+
+    Returns
+    -------
+    Nothing; CraftError for a path that is refused.
+    """
     if not path:
         raise CraftError("path", "fermentation-path-empty")
     for index, stretch in enumerate(path):
@@ -109,7 +118,17 @@ def check_path(path: tuple[Stretch, ...]) -> None:
 
 
 def long_enough(path: tuple[Stretch, ...], hours: float) -> tuple[Stretch, ...]:
-    """A path that lasts so long at least: its last stretch goes on."""
+    """A path that lasts so long at least: its last stretch goes on.
+
+    Parameters
+    ----------
+    path : stretches of hours (h), surroundings (C) and container, one after the other
+    hours : hours, 0-240
+
+    Returns
+    -------
+    The path, its last stretch as long as needed.
+    """
     before = sum(stretch.hours for stretch in path[:-1])
     return (*path[:-1], replace(path[-1], hours=max(hours - before, path[-1].hours)))
 
@@ -121,6 +140,20 @@ def carry(
     """A dough carried along ``path``, one trace a stretch, one column an activity of ``factors``.
 
     ``jar``: whether it is a culture or a preferment in its jar, which no vessel shapes.
+
+    Parameters
+    ----------
+    made : the dough's makeup
+    state : where the dough stands, one column an activity of its leaven
+    path : stretches of hours (h), surroundings (C) and container, one after the other
+    piece_g : weight of one piece, g, 30-5000
+    vigour : what is believed of the leaven's pace: likely factor, spread, shares weak and dead
+    factors : how many equally likely activities, or the activities themselves
+    jar : whether it stands in a jar
+
+    Returns
+    -------
+    A course for each stretch.
     """
     traces: list[Trace] = []
     for stretch in path:
@@ -161,6 +194,20 @@ def forecast(
     Raises
     ------
     CraftError : naming the field, for what is out of reach.
+
+    Parameters
+    ----------
+    made : the dough's makeup
+    start_c : temperature at the beginning, C, 0-43
+    path : stretches of hours (h), surroundings (C) and container, one after the other
+    rise_targets : rises asked about, fractions
+    pieces : number of pieces, 1-400
+    vigour : what is believed of the leaven's pace: likely factor, spread, shares weak and dead
+    readings : what was measured, in order of time
+
+    Returns
+    -------
+    Hours to each rise, greatest rise, and the course by ten minutes, low to high.
     """
     _check(start_c, path, rise_targets, pieces, readings)
     belief = of_leaven(made) if vigour is None else vigour

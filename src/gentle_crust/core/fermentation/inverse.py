@@ -61,7 +61,19 @@ def _path(bulk: Bulk, hours: float, later_c: float | None = None, from_h: float 
 
 
 def rise_after(bulk: Bulk, hours: float, later_c: float | None = None, from_h: float = 0.0) -> float:
-    """Likely rise after ``hours``; from ``from_h`` on the vessel stands at ``later_c``."""
+    """Likely rise after ``hours``; from ``from_h`` on the vessel stands at ``later_c``.
+
+    Parameters
+    ----------
+    bulk : a dough in bulk: its makeup, warmth and vessel
+    hours : hours, 0-240
+    later_c : temperature after that hour, C
+    from_h : hour from which that holds
+
+    Returns
+    -------
+    Rise, a fraction.
+    """
     holds = greatest_rise(bulk.makeup, "bulk")
     leg = Leg(hours, _path(bulk, hours, later_c, from_h), bulk.container, bulk.dough_g, holds)
     trace = run(bulk.makeup, begin(bulk.makeup, bulk.dough_c), leg, ONE)
@@ -69,7 +81,18 @@ def rise_after(bulk: Bulk, hours: float, later_c: float | None = None, from_h: f
 
 
 def ready_h(bulk: Bulk, rise: float, vigour: Vigour | None = None) -> Turned:
-    """Hours until the rise is there, low to high."""
+    """Hours until the rise is there, low to high.
+
+    Parameters
+    ----------
+    bulk : a dough in bulk: its makeup, warmth and vessel
+    rise : growth over the gas-free volume, a fraction, 0-4
+    vigour : what is believed of the leaven's pace: likely factor, spread, shares weak and dead
+
+    Returns
+    -------
+    Hours, low, likely and high.
+    """
     factors = activities(of_leaven(bulk.makeup) if vigour is None else vigour)
     leg = Leg(LONGEST_H, _path(bulk, LONGEST_H), bulk.container, bulk.dough_g, greatest_rise(bulk.makeup, "bulk"))
     found = span(run(bulk.makeup, begin(bulk.makeup, bulk.dough_c, len(factors)), leg, factors).hours_to(rise))
@@ -104,7 +127,18 @@ def _solve(
 
 
 def levain_for(bulk: Bulk, rise: float, hours: float) -> Turned:
-    """Prefermented flour of a ripe levain, percent of all flour, for ``rise`` after ``hours``."""
+    """Prefermented flour of a ripe levain, percent of all flour, for ``rise`` after ``hours``.
+
+    Parameters
+    ----------
+    bulk : a dough in bulk: its makeup, warmth and vessel
+    rise : growth over the gas-free volume, a fraction, 0-4
+    hours : hours, 0-240
+
+    Returns
+    -------
+    Percent of all flour, low, likely and high.
+    """
 
     def rise_for(percent: float) -> float:
         return rise_after(replace(bulk, makeup=replace(bulk.makeup, levain_yeast=percent / 100)), hours)
@@ -113,7 +147,18 @@ def levain_for(bulk: Bulk, rise: float, hours: float) -> Turned:
 
 
 def yeast_for(bulk: Bulk, rise: float, hours: float) -> Turned:
-    """Instant yeast, percent of all flour, for ``rise`` after ``hours``."""
+    """Instant yeast, percent of all flour, for ``rise`` after ``hours``.
+
+    Parameters
+    ----------
+    bulk : a dough in bulk: its makeup, warmth and vessel
+    rise : growth over the gas-free volume, a fraction, 0-4
+    hours : hours, 0-240
+
+    Returns
+    -------
+    Percent of all flour, low, likely and high.
+    """
 
     def rise_for(percent: float) -> float:
         return rise_after(replace(bulk, makeup=replace(bulk.makeup, yeast_percent=percent)), hours)
@@ -122,7 +167,18 @@ def yeast_for(bulk: Bulk, rise: float, hours: float) -> Turned:
 
 
 def dough_c_for(bulk: Bulk, rise: float, hours: float) -> Turned:
-    """Temperature that the dough must leave the bowl with."""
+    """Temperature that the dough must leave the bowl with.
+
+    Parameters
+    ----------
+    bulk : a dough in bulk: its makeup, warmth and vessel
+    rise : growth over the gas-free volume, a fraction, 0-4
+    hours : hours, 0-240
+
+    Returns
+    -------
+    C, low, likely and high.
+    """
     return _solve(
         16,
         32,
@@ -135,14 +191,37 @@ def dough_c_for(bulk: Bulk, rise: float, hours: float) -> Turned:
 
 
 def proofer_c_for(bulk: Bulk, rise: float, hours: float) -> Turned:
-    """Temperature of a proofer that the dough stands in from the bowl on; not above where the leaven does best."""
+    """Temperature of a proofer that the dough stands in from the bowl on; not above where the leaven does best.
+
+    Parameters
+    ----------
+    bulk : a dough in bulk: its makeup, warmth and vessel
+    rise : growth over the gas-free volume, a fraction, 0-4
+    hours : hours, 0-240
+
+    Returns
+    -------
+    C, low, likely and high.
+    """
     top = 27.0 if bulk.makeup.levain_yeast > 0 else 35.0
     what = message("inverse-warmth", low=8, high=top)
     return _solve(8, top, hours, rise, lambda c: rise_after(replace(bulk, room_c=c), hours), CULTURE, what)
 
 
 def room_h_before_fridge(bulk: Bulk, rise: float, hours: float, fridge_c: float) -> Turned:
-    """Hours in the room before the fridge so that the rise is there after ``hours`` altogether."""
+    """Hours in the room before the fridge so that the rise is there after ``hours`` altogether.
+
+    Parameters
+    ----------
+    bulk : a dough in bulk: its makeup, warmth and vessel
+    rise : growth over the gas-free volume, a fraction, 0-4
+    hours : hours, 0-240
+    fridge_c : temperature of the fridge, C, 0-10
+
+    Returns
+    -------
+    Hours, low, likely and high.
+    """
 
     def rise_for(room_h: float) -> float:
         return rise_after(bulk, hours, fridge_c, room_h)
@@ -152,7 +231,20 @@ def room_h_before_fridge(bulk: Bulk, rise: float, hours: float, fridge_c: float)
 
 
 def take_out_h(bulk: Bulk, rise: float, hours: float, fridge_c: float, room_h: float) -> Turned:
-    """When to take a dough out that went into the fridge after ``room_h``, so that it is there after ``hours``."""
+    """When to take a dough out that went into the fridge after ``room_h``, so that it is there after ``hours``.
+
+    Parameters
+    ----------
+    bulk : a dough in bulk: its makeup, warmth and vessel
+    rise : growth over the gas-free volume, a fraction, 0-4
+    hours : hours, 0-240
+    fridge_c : temperature of the fridge, C, 0-10
+    room_h : hours in the room before the fridge
+
+    Returns
+    -------
+    Hours, low, likely and high.
+    """
     holds = greatest_rise(bulk.makeup, "bulk")
 
     def rise_for(out_h: float) -> float:

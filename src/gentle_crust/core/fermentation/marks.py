@@ -29,7 +29,18 @@ def _volume_ml(dough_g: float) -> float:
 
 
 def on_box(dough_g: float, rise: float, box_l: float) -> Mark:
-    """The line on a straight-sided box of ``box_l`` litres at which ``dough_g`` has risen by ``rise`` (fraction)."""
+    """The line on a straight-sided box of ``box_l`` litres at which ``dough_g`` has risen by ``rise`` (fraction).
+
+    Parameters
+    ----------
+    dough_g : dough, g
+    rise : growth over the gas-free volume, a fraction, 0-4
+    box_l : volume of the box, l, .2-60
+
+    Returns
+    -------
+    The line, ml, and whether the box is too small.
+    """
     within("box_l", limits.BOX_L, box_l)
     start = _volume_ml(dough_g)
     target = start * (1 + rise)
@@ -43,7 +54,18 @@ def on_box(dough_g: float, rise: float, box_l: float) -> Mark:
 
 
 def in_bowl(dough_g: float, rise: float, bowl_l: float) -> Mark | None:
-    """A bowl of ``bowl_l`` litres that ``dough_g`` would run over at ``rise`` (fraction); None if it holds it."""
+    """A bowl of ``bowl_l`` litres that ``dough_g`` would run over at ``rise`` (fraction); None if it holds it.
+
+    Parameters
+    ----------
+    dough_g : dough, g
+    rise : growth over the gas-free volume, a fraction, 0-4
+    bowl_l : volume of the bowl, l
+
+    Returns
+    -------
+    The mark, or none.
+    """
     within("bowl_l", limits.BOWL_L, bowl_l)
     start = _volume_ml(dough_g)
     target = start * (1 + rise)
@@ -54,7 +76,18 @@ def in_bowl(dough_g: float, rise: float, bowl_l: float) -> Mark | None:
 
 
 def in_jar(rise: float, diameter_mm: float, sample_g: float = SAMPLE_G) -> Mark:
-    """Height in a straight jar of an inner ``diameter_mm`` at which a sample of ``sample_g`` has risen by ``rise``."""
+    """Height in a straight jar of an inner ``diameter_mm`` at which a sample of ``sample_g`` has risen by ``rise``.
+
+    Parameters
+    ----------
+    rise : growth over the gas-free volume, a fraction, 0-4
+    diameter_mm : inner diameter of the jar, mm, 20-200
+    sample_g : dough in the jar, g
+
+    Returns
+    -------
+    The height, mm.
+    """
     within("jar_mm", limits.JAR_MM, diameter_mm)
     within("sample_g", limits.SAMPLE_G, sample_g)
     start = 1000 * _volume_ml(sample_g) / (pi * diameter_mm**2 / 4)

@@ -10,6 +10,16 @@ def monotone_cubic(x: Floats, y: Floats, at: Floats) -> Floats:
     """Values ``at`` places of the monotone piecewise cubic through points (``x`` growing, at least three).
 
     Between two points it rises or falls as they do; beyond the first and the last it goes on with their cubics.
+
+    Parameters
+    ----------
+    x : places, growing, at least three
+    y : values at those places
+    at : places asked about
+
+    Returns
+    -------
+    Values at those places; nowhere beyond their neighbours (Fritsch and Carlson 1980, unverified).
     """
     steps, slopes = np.diff(x), np.diff(y) / np.diff(x)
     tangents = np.zeros_like(y)

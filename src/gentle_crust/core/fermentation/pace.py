@@ -24,7 +24,16 @@ def of_salt(salt_percent: float) -> float:
 
 
 def of_salt_on_bacteria(salt_percent: float) -> float:
-    """Pace of lactic bacteria by salt, percent of all flour: 1 at 2 % salt, slower beyond (practice)."""
+    """Pace of lactic bacteria by salt, percent of all flour: 1 at 2 % salt, slower beyond (practice).
+
+    Parameters
+    ----------
+    salt_percent : salt, percent of all flour, 0-5
+
+    Returns
+    -------
+    A factor on the rate, 0-1.1.
+    """
     return min(max(1 - _of("salt_on_bacteria_per_percent") * (salt_percent - 2), 0.4), 1.3)
 
 
@@ -92,23 +101,62 @@ def of_sugar(sugar_percent: float, hydration: float, osmotolerant: bool = False)
 
 
 def of_fat(fat_percent: float) -> float:
-    """Pace of yeasts by fat, percent of all flour: 1 up to 6 %, slower beyond (practice)."""
+    """Pace of yeasts by fat, percent of all flour: 1 up to 6 %, slower beyond (practice).
+
+    Parameters
+    ----------
+    fat_percent : fat, percent of all flour, 0-60
+
+    Returns
+    -------
+    A factor on the rate, 0-1.
+    """
     return 1 - min(max(_of("fat_per_percent") * (fat_percent - _of("fat_free_percent")), 0), 0.4)
 
 
 def of_grain(whole_grain: float, rye: float, malt_percent: float) -> float:
-    """Pace of yeasts by bran and rye (fractions of all flour), which bring food and enzymes, and by malt (practice)."""
+    """Pace of yeasts by bran and rye (fractions of all flour), which bring food and enzymes, and by malt (practice).
+
+    Parameters
+    ----------
+    whole_grain : share of whole grain in all flour, 0-1
+    rye : share of rye in all flour, 0-1
+    malt_percent : malt, percent of all flour, 0-10
+
+    Returns
+    -------
+    A factor on the rate, 1-2.
+    """
     grain = 1 + _of("whole_grain") * whole_grain * (1 - rye) + _of("rye") * rye
     return grain * (1 + _of("malt") * min(2 * malt_percent, 1))
 
 
 def of_grain_on_bacteria(whole_grain: float, rye: float) -> float:
-    """Pace of lactic bacteria by bran and rye, fractions of all flour (practice)."""
+    """Pace of lactic bacteria by bran and rye, fractions of all flour (practice).
+
+    Parameters
+    ----------
+    whole_grain : share of whole grain in all flour, 0-1
+    rye : share of rye in all flour, 0-1
+
+    Returns
+    -------
+    A factor on the rate, 1-2.
+    """
     return 1 + _of("grain_on_bacteria") * max(whole_grain, rye)
 
 
 def crowded(yeast_g: float) -> float:
-    """Baker's yeast that works, g a 100 g of flour, of so much: many cells wait for the same sugar (tuned)."""
+    """Baker's yeast that works, g a 100 g of flour, of so much: many cells wait for the same sugar (tuned).
+
+    Parameters
+    ----------
+    yeast_g : instant yeast, g per 100 g of flour, 0-5
+
+    Returns
+    -------
+    Yeast that works, g per 100 g of flour.
+    """
     return yeast_g / (1 + yeast_g / constant("fermentation", "bakers_yeast", "crowded_g"))
 
 

@@ -40,7 +40,16 @@ class ProbeSays:
 
 
 def smoothed(samples: tuple[Sample, ...]) -> tuple[Sample, ...]:
-    """Samples without jumps and noise: each the median of itself and those just before it."""
+    """Samples without jumps and noise: each the median of itself and those just before it.
+
+    Parameters
+    ----------
+    samples : temperatures (C) by hour (h), in order
+
+    Returns
+    -------
+    As many samples, smoothed.
+    """
     return tuple(
         Sample(each.at_h, median(one.celsius for one in samples[max(0, index - WINDOW + 1) : index + 1]))
         for index, each in enumerate(samples)
@@ -52,6 +61,17 @@ def listen(samples: tuple[Sample, ...], foretold_c: float, foretold_was_c: float
 
     A probe far from a dough that should be cooling or warming, and steady itself, lies on the table: it is asked
     about, and does not count.
+
+    Parameters
+    ----------
+    samples : temperatures (C) by hour (h), in order
+    foretold_c : temperature foretold for now, C
+    foretold_was_c : temperature foretold for half an hour ago, C
+    now_h : this moment, h
+
+    Returns
+    -------
+    What the probe says of the room and the dough, K and C.
     """
     if not samples:
         return ProbeSays(None, None, None, NOTHING, ())

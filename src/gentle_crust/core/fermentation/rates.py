@@ -49,13 +49,32 @@ def tabled() -> Rates:
 
 
 def mean_dissolved_ml(nodes_c: Floats, share: Floats) -> Floats:
-    """CO2 that a gram of a dough's water holds, ml at room conditions, by time; ``nodes_c`` is (times, shells)."""
+    """CO2 that a gram of a dough's water holds, ml at room conditions, by time; ``nodes_c`` is (times, shells).
+
+    Parameters
+    ----------
+    nodes_c : temperatures of the dough's shells, C, from the middle outwards
+    share : volume share of each shell, summing to 1
+
+    Returns
+    -------
+    ml of CO2 per g of water, one a time.
+    """
     found: Floats = shell_mean(nodes_c, share, _bunsen_on_grid(), PER_K)
     return found
 
 
 def levain_yeast_growth_per_h(temperature_c: Floats) -> Floats:
-    """Specific growth of sourdough yeast, 1/h, 0-60 C (Ganzle, Ehmann and Hammes 1998, unverified)."""
+    """Specific growth of sourdough yeast, 1/h, 0-60 C (Ganzle, Ehmann and Hammes 1998, unverified).
+
+    Parameters
+    ----------
+    temperature_c : temperature, C, 0-60
+
+    Returns
+    -------
+    1/h, 0-.5.
+    """
     return _at(temperature_c, tabled().levain_yeast)
 
 
@@ -63,20 +82,55 @@ def levain_gas_per_h(temperature_c: Floats) -> Floats:
     """Gas making of sourdough yeast, 1/h, 0-60 C: its growth from 20 to 26 C; in the cold and the heat it lasts longer.
 
     Cells that no longer divide still ferment, up to about 38 C (tuned).
+
+    Parameters
+    ----------
+    temperature_c : temperature, C, 0-60
+
+    Returns
+    -------
+    1/h, 0-.5.
     """
     return _at(temperature_c, tabled().levain_gas)
 
 
 def levain_bacteria_growth_per_h(temperature_c: Floats) -> Floats:
-    """Specific growth of lactic bacteria, 1/h, 0-60 C (Ganzle, Ehmann and Hammes 1998, unverified)."""
+    """Specific growth of lactic bacteria, 1/h, 0-60 C (Ganzle, Ehmann and Hammes 1998, unverified).
+
+    Parameters
+    ----------
+    temperature_c : temperature, C, 0-60
+
+    Returns
+    -------
+    1/h, 0-1.
+    """
     return _at(temperature_c, tabled().levain_bacteria)
 
 
 def bakers_yeast_gassing(temperature_c: Floats) -> Floats:
-    """Gas making of baker's yeast relative to 35 C, 0-1 (tuned)."""
+    """Gas making of baker's yeast relative to 35 C, 0-1 (tuned).
+
+    Parameters
+    ----------
+    temperature_c : temperature, C, 0-60
+
+    Returns
+    -------
+    A share of the rate at 35 C, 0-1.
+    """
     return _at(temperature_c, tabled().bakers_gas)
 
 
 def dissolved_gas_ml_per_g_water(temperature_c: Floats) -> Floats:
-    """CO2 that a gram of water holds, ml at room conditions, 0-40 C (after Bunsen coefficients, unverified)."""
+    """CO2 that a gram of water holds, ml at room conditions, 0-40 C (after Bunsen coefficients, unverified).
+
+    Parameters
+    ----------
+    temperature_c : temperature, C, 0-60
+
+    Returns
+    -------
+    ml of CO2 per g of water, .5-1.8.
+    """
     return _at(temperature_c, tabled().dissolved)

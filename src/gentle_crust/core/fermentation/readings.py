@@ -60,26 +60,65 @@ class Doubt:
 
 
 def error_of(kind: ReadingKind) -> float:
-    """Standard deviation of a reading of rise, as a fraction."""
+    """Standard deviation of a reading of rise, as a fraction.
+
+    Parameters
+    ----------
+    kind : its name in the tables
+
+    Returns
+    -------
+    A fraction of the gas-free volume (practice).
+    """
     return constant("fermentation", "readings", f"{kind}_error")
 
 
 def rise_from_line(line_ml: float, dough_g: float) -> float:
-    """Rise of ``dough_g`` that stands at the ``line_ml`` of a straight-sided box."""
+    """Rise of ``dough_g`` that stands at the ``line_ml`` of a straight-sided box.
+
+    Parameters
+    ----------
+    line_ml : line of the box at which it stands, ml
+    dough_g : dough, g
+
+    Returns
+    -------
+    Rise, a fraction.
+    """
     gas_free = dough_g / constant("fermentation", "gas", "dough_density_g_per_ml")
     within("line_ml", Limit("line-on-the-box", 0.8 * gas_free, 6 * gas_free, "ml"), line_ml)
     return line_ml / gas_free - 1
 
 
 def rise_from_heights(start_mm: float, now_mm: float) -> float:
-    """Rise of a sample in a straight jar from its height at first and now."""
+    """Rise of a sample in a straight jar from its height at first and now.
+
+    Parameters
+    ----------
+    start_mm : height at first, mm
+    now_mm : height now, mm
+
+    Returns
+    -------
+    Rise, a fraction.
+    """
     within("start_mm", limits.FIRST_HEIGHT_MM, start_mm)
     within("now_mm", Limit("height-now", start_mm * 0.8, start_mm * 6, "mm"), now_mm)
     return now_mm / start_mm - 1
 
 
 def check(reading: Reading, field: str = "reading") -> None:
-    """Raise CraftError for what no dough ever shows."""
+    """Raise CraftError for what no dough ever shows.
+
+    Parameters
+    ----------
+    reading : one reading
+    field : name of the field that a refusal names
+
+    Returns
+    -------
+    Nothing; CraftError for what is refused.
+    """
     if reading.kind not in get_args(ReadingKind):
         raise Unreadable(
             f"{field}.kind", "fermentation-reading-unknown", kind=reading.kind, names=get_args(ReadingKind)
@@ -93,7 +132,16 @@ def check(reading: Reading, field: str = "reading") -> None:
 
 
 def doubts(readings: tuple[Reading, ...]) -> tuple[Doubt, ...]:
-    """Readings that cannot well be, each against the one of its sort before it."""
+    """Readings that cannot well be, each against the one of its sort before it.
+
+    Parameters
+    ----------
+    readings : what was measured, in order of time
+
+    Returns
+    -------
+    The doubtful readings, each with why.
+    """
     found = []
     latest: dict[bool, Reading] = {}
     for index, reading in sorted(enumerate(readings), key=lambda pair: pair[1].at_h):
@@ -112,7 +160,16 @@ def doubts(readings: tuple[Reading, ...]) -> tuple[Doubt, ...]:
 
 
 def believed(readings: tuple[Reading, ...]) -> tuple[Reading, ...]:
-    """Readings of rise that count: not doubted, in order, and one in a quarter of an hour at most."""
+    """Readings of rise that count: not doubted, in order, and one in a quarter of an hour at most.
+
+    Parameters
+    ----------
+    readings : what was measured, in order of time
+
+    Returns
+    -------
+    The readings that count.
+    """
     doubted = {doubt.index for doubt in doubts(readings)}
     kept: list[Reading] = []
     rises = (each for index, each in enumerate(readings) if each.kind != "dough_c" and index not in doubted)
@@ -124,7 +181,16 @@ def believed(readings: tuple[Reading, ...]) -> tuple[Reading, ...]:
 
 
 def grid(prior: Vigour) -> Floats:
-    """Activity factors over which belief is spread: close together where they are likely, from .02 to 3 in all."""
+    """Activity factors over which belief is spread: close together where they are likely, from .02 to 3 in all.
+
+    Parameters
+    ----------
+    prior : what is believed before
+
+    Returns
+    -------
+    Factors, growing.
+    """
     near = np.linspace(-GRID_SIGMAS, GRID_SIGMAS, GRID_POINTS) * prior.sigma + np.log(prior.likely)
     below = np.linspace(min(np.log(WEAKEST), near[0] - 0.1), near[0], TAIL_POINTS, endpoint=False)
     above = np.linspace(near[-1], max(np.log(LIVELIEST), near[-1] + 0.1), TAIL_POINTS // 4 + 1)[1:]
@@ -207,7 +273,17 @@ YOURS = message("vigour-your-dough")
 
 
 def said_of(vigour: Vigour, of: Message = YOURS) -> Message:
-    """How a dough (or a culture, as it is called in ``of``) compares with the usual one; nothing while that is open."""
+    """How a dough (or a culture, as it is called in ``of``) compares with the usual one; nothing while that is open.
+
+    Parameters
+    ----------
+    vigour : what is believed of the leaven's pace: likely factor, spread, shares weak and dead
+    of : what the dough or culture is called
+
+    Returns
+    -------
+    A sentence, or nothing.
+    """
     if vigour.likely < DEAD_BELOW:
         return message("vigour-dead")
     if vigour.likely < DOUBTED_BELOW:

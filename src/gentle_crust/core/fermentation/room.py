@@ -12,7 +12,16 @@ SHOWN_STEP_H = 1 / 4
 
 
 def step_h(activity: Floats) -> float:
-    """Fine steps for a forecast with its band, coarse ones for a search among few."""
+    """Fine steps for a forecast with its band, coarse ones for a search among few.
+
+    Parameters
+    ----------
+    activity : factors on the leaven's pace, 1 the likely one; one column each
+
+    Returns
+    -------
+    Hours.
+    """
     return SHOWN_STEP_H if len(activity) > 10 else SEARCH_STEP_H
 
 

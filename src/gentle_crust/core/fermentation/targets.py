@@ -21,7 +21,17 @@ BULK_RISE_BOUNDS = {"levain": (0.25, 1.0), "yeast": (0.3, 1.5)}
 
 
 def bulk_bounds(leaven: str, school: str) -> tuple[float, float]:
-    """Least and greatest rise at which bulk may be stopped."""
+    """Least and greatest rise at which bulk may be stopped.
+
+    Parameters
+    ----------
+    leaven : what raises it: levain, yeast or mixed
+    school : where bulk is stopped: early, usual or late
+
+    Returns
+    -------
+    Least and greatest rise, fractions (practice).
+    """
     return SCHOOLS[school] if school in SCHOOLS else BULK_RISE_BOUNDS[leaven]
 
 
@@ -55,6 +65,15 @@ def bulk_rise(leaven: str, dough_c: Floats) -> Floats:
     """Default rise at which bulk ends, by the dough's temperature then.
 
     Warm dough stops earlier: it goes on fermenting while it cools and is shaped. Yeasted dough doubles.
+
+    Parameters
+    ----------
+    leaven : what raises it: levain, yeast or mixed
+    dough_c : temperature of the dough, C, 0-43
+
+    Returns
+    -------
+    Rise, a fraction (practice).
     """
     if leaven == "levain":
         return np.interp(dough_c, [16, 18, 21, 24, 27, 30], [0.90, 0.85, 0.75, 0.55, 0.40, 0.35])
@@ -65,6 +84,15 @@ def proof_target(vessel: str, cold: bool | float) -> ShareTarget:
     """The proof target for one of stone, hot_pot, cold_start, tin, tray; lower straight from the fridge.
 
     ``cold``: whether, or how far (0-1), it comes from the fridge.
+
+    Parameters
+    ----------
+    vessel : a vessel of the kitchen, or its kind in the table of vessels
+    cold : whether it comes straight from the fridge
+
+    Returns
+    -------
+    Shares of the greatest volume, low, likely and high (practice).
     """
     if vessel not in PROOF_TARGETS:
         raise CraftError("vessel", "fermentation-no-proof-target", vessel=vessel, names=tuple(PROOF_TARGETS))
@@ -73,6 +101,16 @@ def proof_target(vessel: str, cold: bool | float) -> ShareTarget:
 
 
 def share_of_greatest(rise: Floats, greatest: float) -> Floats:
-    """Volume now over the greatest volume: (1 + rise) / (1 + greatest rise)."""
+    """Volume now over the greatest volume: (1 + rise) / (1 + greatest rise).
+
+    Parameters
+    ----------
+    rise : growth over the gas-free volume, a fraction, 0-4
+    greatest : greatest rise, a fraction
+
+    Returns
+    -------
+    A share, 0-1.
+    """
     result: Floats = (1 + rise) / (1 + greatest)
     return result

@@ -36,7 +36,17 @@ class _Conduction:
 
 
 def heat_loss_w_per_m2_k(container: str, fridge: bool = False) -> float:
-    """Surface heat loss of a dough in ``container``, W/m2 K; more in a ``fridge``, whose air moves, than in a room."""
+    """Surface heat loss of a dough in ``container``, W/m2 K; more in a ``fridge``, whose air moves, than in a room.
+
+    Parameters
+    ----------
+    container : what the dough stands in, of the table of containers
+    fridge : whether it stands in a fridge, whose air moves
+
+    Returns
+    -------
+    W/m2 K (practice).
+    """
     table = numbers("containers", "container", "heat_loss_w_per_m2_k")
     if container not in table:
         raise Unreadable("container", "fermentation-container-unknown", container=container, names=tuple(table))
@@ -89,6 +99,21 @@ def cool(
     """Node temperatures after each of len(ambient_c) steps, shape (steps + 1, NODES), the start first.
 
     ``ambient_c`` holds the temperature around the vessel during each step; the dough is folded after ``fold_steps``.
+
+    Parameters
+    ----------
+    nodes_c : temperatures of the dough's shells, C, from the middle outwards
+    mass_g : weight of the piece, g
+    container : what the dough stands in, of the table of containers
+    ambient_c : temperature of the surroundings by step, C
+    step_h : length of a step, h
+    fold_steps : steps after which the dough is folded
+    fridge : whether it stands in a fridge, whose air moves
+    shape : shape of the piece
+
+    Returns
+    -------
+    C, (steps + 1, NODES): heat conduction in a ball of that weight, backward in time.
     """
     modes = _conduction(round(mass_g), heat_loss_w_per_m2_k(container, fridge), shape)
     folds = fold_flags(len(ambient_c), fold_steps)
@@ -99,7 +124,17 @@ def cool(
 
 
 def fold_flags(steps: int, fold_steps: frozenset[int]) -> NDArray[np.bool_]:
-    """Whether the dough is folded after each of ``steps``, shape (steps + 1,)."""
+    """Whether the dough is folded after each of ``steps``, shape (steps + 1,).
+
+    Parameters
+    ----------
+    steps : number of steps
+    fold_steps : steps after which the dough is folded
+
+    Returns
+    -------
+    True where it is folded.
+    """
     flags = np.zeros(steps + 1, dtype=np.bool_)
     for step in fold_steps:
         if step <= steps:
@@ -108,5 +143,15 @@ def fold_flags(steps: int, fold_steps: frozenset[int]) -> NDArray[np.bool_]:
 
 
 def mixed(nodes_c: Floats, loses_k: float = 0.0) -> Floats:
-    """A dough that was turned over: every node at the mean, less what hands and air took."""
+    """A dough that was turned over: every node at the mean, less what hands and air took.
+
+    Parameters
+    ----------
+    nodes_c : temperatures of the dough's shells, C, from the middle outwards
+    loses_k : what hands and air take from a dough that is turned over, K
+
+    Returns
+    -------
+    C, one a node.
+    """
     return np.full(NODES, float(nodes_c @ node_shares()) - loses_k)

@@ -52,6 +52,14 @@ def of_leaven(makeup: Makeup) -> Vigour:
     """What is believed of a dough's leaven before anything was seen of it: bought yeast, an unknown culture, or both.
 
     Of both, each counts by the gas that it makes in a room.
+
+    Parameters
+    ----------
+    makeup : the dough per 100 g of its flour
+
+    Returns
+    -------
+    The belief: sigma .10 for yeast, .40 for an unknown culture (log of the factor).
     """
     share = _wild(makeup)
     return Vigour(1.0, share * unknown().sigma + (1 - share) * bought().sigma)
@@ -64,7 +72,16 @@ def _wild(makeup: Makeup) -> float:
 
 
 def of_dough(culture: Vigour) -> Vigour:
-    """What is believed of a dough raised by a culture whose own vigour is known so well, dose and room aside."""
+    """What is believed of a dough raised by a culture whose own vigour is known so well, dose and room aside.
+
+    Parameters
+    ----------
+    culture : what is believed of the culture itself
+
+    Returns
+    -------
+    The belief, dose and room added.
+    """
     return Vigour(1.0, min(float(np.hypot(culture.sigma, _of("untold_sigma"))), unknown().sigma))
 
 
@@ -99,7 +116,16 @@ def _unsure_by_place(makeup: Makeup, ambient_c: float) -> float:
 
 @cache
 def activities(vigour: Vigour | None = None) -> Floats:
-    """Equally likely activity factors of a leaven, lowest first, the middle one exactly the likely one."""
+    """Equally likely activity factors of a leaven, lowest first, the middle one exactly the likely one.
+
+    Parameters
+    ----------
+    vigour : what is believed of the leaven's pace: likely factor, spread, shares weak and dead
+
+    Returns
+    -------
+    Factors, growing, the middle one the likely.
+    """
     count = int(constant("fermentation", "uncertainty", "factors"))
     believed = unknown() if vigour is None else vigour
     places = (np.arange(count) + 0.5) / count
@@ -109,7 +135,16 @@ def activities(vigour: Vigour | None = None) -> Floats:
 
 
 def span(values: Floats) -> Span:
-    """Low, likely and high of equally likely values; nan counts as later than all others."""
+    """Low, likely and high of equally likely values; nan counts as later than all others.
+
+    Parameters
+    ----------
+    values : values by time (rows) and activity (columns)
+
+    Returns
+    -------
+    Low, likely and high.
+    """
     ordered = np.sort(np.where(np.isnan(values), np.inf, values))
     low, likely, high = (ordered[round(part * (len(ordered) - 1))] for part in (0.1, 0.5, 0.9))
     return Span(*(None if np.isinf(value) else float(value) for value in (low, likely, high)))
@@ -119,6 +154,14 @@ def band(values: Floats) -> tuple[Floats, Floats]:
     """Low and high (10 %, 90 %) along axis 1 of a (time, activity) array, the likely course always between them.
 
     Past the peak the liveliest dough is no longer the tallest, so the values are put in order first.
+
+    Parameters
+    ----------
+    values : values by time (rows) and activity (columns)
+
+    Returns
+    -------
+    Two courses, as long as the values.
     """
     likely = values[:, values.shape[1] // 2]
     ordered = np.sort(values, axis=1)

@@ -150,7 +150,16 @@ class Begun:
 
 
 def bake(question: Bake) -> Baked:
-    """Simulate one bake (a few milliseconds). CraftError for what cannot be."""
+    """Simulate one bake (a few milliseconds). CraftError for what cannot be.
+
+    Parameters
+    ----------
+    question : what is asked, whole
+
+    Returns
+    -------
+    The bake by the minute, heat and water kept.
+    """
     return begin(question)[0]
 
 
@@ -160,7 +169,17 @@ NO_GOAL: Goal = (0.0, 0.0, 0.0)
 
 
 def begin(question: Bake, goal: Goal = NO_GOAL) -> tuple[Baked, Begun]:
-    """The same, and how it stood as its last stage began; ended soon after its goal. CraftError for what cannot be."""
+    """The same, and how it stood as its last stage began; ended soon after its goal. CraftError for what cannot be.
+
+    Parameters
+    ----------
+    question : what is asked, whole
+    goal : what the bake is to reach, after which it need not go on
+
+    Returns
+    -------
+    The bake, and how it stood.
+    """
     return _march(question, None, goal)
 
 

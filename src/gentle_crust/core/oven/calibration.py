@@ -30,7 +30,20 @@ def calibrate(
     dial: Sequence[tuple[float, float]] = (),
     browned: Side = "",
 ) -> Learnt:
-    """Learn from an empty heat-up (minutes, thermometer C), dial against thermometer (C, C), and the browner side."""
+    """Learn from an empty heat-up (minutes, thermometer C), dial against thermometer (C, C), and the browner side.
+
+    Parameters
+    ----------
+    kind : kind of oven, vessel or steam, of the tables
+    volume_l : volume of the oven, l, 10-2000
+    heat_up : minutes and thermometer (C) of an empty heat-up
+    dial : dial and thermometer, C each
+    browned : which side is browner
+
+    Returns
+    -------
+    Watts, offset (K) and browner side, with how sure they are.
+    """
     said: list[Message] = []
     minutes = watts = offset = None
     if heat_up:

@@ -93,7 +93,19 @@ def metal(
 
 @compiled()
 def after(dt: float, part: Metal, air: float, wall: float) -> float:
-    """A part's temperature after ``dt`` s beside air and wall as they are then, C."""
+    """A part's temperature after ``dt`` s beside air and wall as they are then, C.
+
+    Parameters
+    ----------
+    dt : length of the step, s
+    part : a vessel's part
+    air : temperature of the air, C
+    wall : temperature of the wall, C
+
+    Returns
+    -------
+    C: the part's own heat balance, backward in time.
+    """
     held = part.j_k / dt
     warm = part.to_air * air + part.to_wall * wall + part.given_w
     return (held * part.own_c + warm) / (held + part.to_air + part.to_wall)
@@ -103,7 +115,22 @@ def after(dt: float, part: Metal, air: float, wall: float) -> float:
 def joined_at(
     dt: float, face: float, behind: float, face_j_k: float, behind_j_k: float, joint_w_k: float, there: bool
 ) -> tuple[float, float]:
-    """A face and what lies behind it after ``dt`` s, C: heat flows between them and none is lost."""
+    """A face and what lies behind it after ``dt`` s, C: heat flows between them and none is lost.
+
+    Parameters
+    ----------
+    dt : length of the step, s
+    face : temperature of the face, C
+    behind : temperature of what lies behind, C
+    face_j_k : heat capacity of the face, J/K
+    behind_j_k : heat capacity of what lies behind, J/K
+    joint_w_k : conductance between both, W/K
+    there : whether it is in the oven
+
+    Returns
+    -------
+    Face and behind, C.
+    """
     if not there or behind_j_k <= 0:
         return face, behind
     evens = joint_w_k * (1 / face_j_k + 1 / behind_j_k)

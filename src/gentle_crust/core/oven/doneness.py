@@ -15,22 +15,58 @@ SHADES = (
 
 
 def shade_code(colour: float) -> str:
-    """The code of a baker's word for a colour index."""
+    """The code of a baker's word for a colour index.
+
+    Parameters
+    ----------
+    colour : browning index, 0 (raw) to 100 (black)
+
+    Returns
+    -------
+    A code.
+    """
     return next((word for below, word, _ in SHADES if colour < below), SHADES[-1][1])
 
 
 def shade(colour: float) -> Message:
-    """A colour index in a baker's word."""
+    """A colour index in a baker's word.
+
+    Parameters
+    ----------
+    colour : browning index, 0 (raw) to 100 (black)
+
+    Returns
+    -------
+    A word.
+    """
     return message(f"shade-{shade_code(colour)}")
 
 
 def sign_of(last: str) -> Message:
-    """What a sign is called in a sentence: core, colour or loss."""
+    """What a sign is called in a sentence: core, colour or loss.
+
+    Parameters
+    ----------
+    last : which sign is last: core, colour or loss
+
+    Returns
+    -------
+    A part of a sentence.
+    """
     return message(f"sign-{last}")
 
 
 def chip(word: str) -> float:
-    """The colour index of a baker's word."""
+    """The colour index of a baker's word.
+
+    Parameters
+    ----------
+    word : a baker's word for a colour
+
+    Returns
+    -------
+    An index, 0-100 (practice).
+    """
     return next(colour for _, name, colour in SHADES if name == word)
 
 
@@ -55,7 +91,16 @@ _CUT_EARLY = {
 
 
 def lag(done: Done) -> Lag:
-    """Which of core, colour and loss is last, and the remedy if it lags."""
+    """Which of core, colour and loss is last, and the remedy if it lags.
+
+    Parameters
+    ----------
+    done : when core, colour and loss are reached, min
+
+    Returns
+    -------
+    Which is last, and what to do.
+    """
     minutes = sorted(m if m is not None else 1e3 for m in (done.core_min, done.colour_min, done.loss_min))
     return Lag(done.last, round(min(minutes[2] - minutes[1], 99), 1), _REMEDIES[done.last])
 
@@ -88,7 +133,17 @@ class Sign:
 
 
 def minutes_to_core(core_c: float, wanted_c: float) -> int:
-    """Minutes that a core needs to come to what is wanted, both C, if nothing foretells it (practice)."""
+    """Minutes that a core needs to come to what is wanted, both C, if nothing foretells it (practice).
+
+    Parameters
+    ----------
+    core_c : core temperature, C, 0-105
+    wanted_c : temperature that is wanted, C
+
+    Returns
+    -------
+    Minutes from loading, or none.
+    """
     return max(3, min(20, round((wanted_c - core_c) * 0.9)))
 
 

@@ -72,12 +72,32 @@ def shape_row(shape: str) -> dict[str, str]:
 
 
 def in_a_sentence(vessel: Vessel) -> Message:
-    """What the baker calls it, within a sentence."""
+    """What the baker calls it, within a sentence.
+
+    Parameters
+    ----------
+    vessel : a vessel of the kitchen, or its kind in the table of vessels
+
+    Returns
+    -------
+    A part of a sentence.
+    """
     return named(vessel.name.lower()) if vessel.name else message(f"the-vessel-{vessel.kind}")
 
 
 def fits(vessel: Vessel, shape: str, piece_g: float) -> Message:
-    """Why this loaf does not fit this vessel, nothing if it does."""
+    """Why this loaf does not fit this vessel, nothing if it does.
+
+    Parameters
+    ----------
+    vessel : a vessel of the kitchen, or its kind in the table of vessels
+    shape : shape of the piece
+    piece_g : weight of one piece, g, 30-5000
+
+    Returns
+    -------
+    Why not, or nothing.
+    """
     row = vessel_row(vessel.kind)
     holds = float(row["contains_g"])
     if vessel.inside_l and row["lidded"] == "1":
@@ -95,7 +115,17 @@ def fits(vessel: Vessel, shape: str, piece_g: float) -> Message:
 
 
 def usable_cm2(vessel: Vessel, oven: Oven) -> float:
-    """The part of one shelf, or of a fired oven's floor, on which what stands in or on a vessel has its room, cm2."""
+    """The part of one shelf, or of a fired oven's floor, on which what stands in or on a vessel has its room, cm2.
+
+    Parameters
+    ----------
+    vessel : a vessel of the kitchen, or its kind in the table of vessels
+    oven : the oven as its baker describes it: kind, litres (10-2000), watts, offset (K)
+
+    Returns
+    -------
+    cm2.
+    """
     row = vessel_row(vessel.kind)
     on_the_floor = oven.kind == "wood" and vessel.kind == "oven_floor"
     whole = max(oven.shelf_cm2, shelf_cm2(oven.volume_l, "wood")) if on_the_floor else oven.shelf_cm2
@@ -103,7 +133,19 @@ def usable_cm2(vessel: Vessel, oven: Oven) -> float:
 
 
 def per_load(vessel: Vessel, oven: Oven, loaf: Loaf, pieces: int) -> int:
-    """How many pieces go in at once: by the vessels there are, and by the room that loaves want between them."""
+    """How many pieces go in at once: by the vessels there are, and by the room that loaves want between them.
+
+    Parameters
+    ----------
+    vessel : a vessel of the kitchen, or its kind in the table of vessels
+    oven : the oven as its baker describes it: kind, litres (10-2000), watts, offset (K)
+    loaf : one piece as it is loaded: dough (g, 30-5000), hydration (a fraction, .45-1.2), warmth (C), shape
+    pieces : number of pieces, 1-400
+
+    Returns
+    -------
+    A number, 0 and more.
+    """
     row = vessel_row(vessel.kind)
     if row["flat"] == "1":
         by_room = side_by_side(usable_cm2(vessel, oven), loaf)

@@ -72,7 +72,16 @@ class Afternoon:
 
 
 def likes_c(loaf: Loaf) -> float:
-    """The floor (C) on which a loaf is begun in a fired oven; a tin stands on it, and is begun cooler."""
+    """The floor (C) on which a loaf is begun in a fired oven; a tin stands on it, and is begun cooler.
+
+    Parameters
+    ----------
+    loaf : one piece as it is loaded: dough (g, 30-5000), hydration (a fraction, .45-1.2), warmth (C), shape
+
+    Returns
+    -------
+    C (practice).
+    """
     heat = float(vessel_row(_stands_in(loaf).kind)["covered_c"])
     return heat + float(shape_row(loaf.shape)["setpoint_shift_c"]) + FIRED_K - cooler_k(loaf)
 
@@ -81,6 +90,17 @@ def afternoon(oven: Oven, fired: Fired, breads: Iterable[Bread], altitude_m: flo
     """One load of each bread after another, each as the floor has fallen to what it likes.
 
     Raises CraftError for heat that no oven has.
+
+    Parameters
+    ----------
+    oven : the oven as its baker describes it: kind, litres (10-2000), watts, offset (K)
+    fired : floor and dome (C, to 550) of a fired oven, and minutes since raking out
+    breads : breads in the order in which they are baked
+    altitude_m : height above the sea, m, 0-5000
+
+    Returns
+    -------
+    Each bread with its bake, and when it goes in.
     """
     within("floor_c", limits.FIRED_C, fired.floor_c)
     within("dome_c", limits.FIRED_C, fired.dome_c)
@@ -129,6 +149,18 @@ def standing(
     """The oven empty, every ten minutes, for so long or until its floor has fallen to ``until_c``.
 
     Shut, or with its door ajar so that it falls by ``falls_k_h`` more, K an hour.
+
+    Parameters
+    ----------
+    oven : the oven as its baker describes it: kind, litres (10-2000), watts, offset (K)
+    fired : floor and dome (C, to 550) of a fired oven, and minutes since raking out
+    minutes : minutes
+    until_c : temperature of the floor at which to end, C
+    falls_k_h : by how much the dome falls, K an hour
+
+    Returns
+    -------
+    Floor and dome, C, by ten minutes.
     """
     first = FiredHeat(0.0, round(fired.floor_c, 1), round(fired.dome_c, 1))
     if fired.floor_c <= until_c or minutes < EVERY_MIN:
@@ -162,6 +194,15 @@ def _stands_in(loaf: Loaf) -> Vessel:
 
 
 def floor_says(floor_c: float) -> Message:
-    """What a pinch of flour does on a floor of that heat (practice)."""
+    """What a pinch of flour does on a floor of that heat (practice).
+
+    Parameters
+    ----------
+    floor_c : temperature of the floor, C, 0-550
+
+    Returns
+    -------
+    A sentence.
+    """
     code = "black" if floor_c > 330 else "quick" if floor_c > 270 else "brown" if floor_c > 220 else "slow"
     return message(f"floor-flour-{code}")

@@ -29,7 +29,16 @@ class Hazard:
 
 
 def hottest_c(asked: Bake) -> float:
-    """The highest set point of a bake, preheating included if anything is in the oven then, C."""
+    """The highest set point of a bake, preheating included if anything is in the oven then, C.
+
+    Parameters
+    ----------
+    asked : the bake as asked for
+
+    Returns
+    -------
+    C.
+    """
     return max([asked.preheat.setpoint_c, *(stage.setpoint_c for stage in asked.stages)])
 
 
@@ -37,7 +46,19 @@ def hazards(
     asked: Bake, vessel: Vessel | None = None, oven: Oven | None = None, paper_c: float | None = None
 ) -> tuple[Hazard, ...]:
     """All hazards of a bake, the refused first. ``vessel`` and ``oven`` are the baker's own, with the makers' limits;
-    ``paper_c`` what the paper in use bears (None: no paper)."""
+    ``paper_c`` what the paper in use bears (None: no paper).
+
+    Parameters
+    ----------
+    asked : the bake as asked for
+    vessel : a vessel of the kitchen, or its kind in the table of vessels
+    oven : the oven as its baker describes it: kind, litres (10-2000), watts, offset (K)
+    paper_c : what the baking paper bears, C; none if there is none
+
+    Returns
+    -------
+    Hazards with their remedies.
+    """
     found = [*_limits(asked, vessel, oven, paper_c), *_steaming(asked), *_oven(asked)]
     return tuple(sorted(found, key=lambda hazard: hazard.weight == "caution"))
 

@@ -69,7 +69,18 @@ class Around(NamedTuple):
 
 @compiled()
 def solve(link: Array, main: Array, right: Array) -> None:
-    """A symmetric tridiagonal system with off-diagonals ``-link``: the answer replaces ``right``; ``main`` is spent."""
+    """A symmetric tridiagonal system with off-diagonals ``-link``: the answer replaces ``right``; ``main`` is spent.
+
+    Parameters
+    ----------
+    link : links between neighbours (off-diagonals, negative)
+    main : the diagonal; it is spent
+    right : the right side; the answer takes its place
+
+    Returns
+    -------
+    Nothing; ``right`` holds the answer (Thomas's algorithm).
+    """
     last = len(main) - 1
     for i in range(last):
         share = link[i] / main[i]
@@ -82,13 +93,34 @@ def solve(link: Array, main: Array, right: Array) -> None:
 
 @compiled()
 def damp(moisture: float) -> float:
-    """How moist crumb is, 0 (crust) to 1."""
+    """How moist crumb is, 0 (crust) to 1.
+
+    Parameters
+    ----------
+    moisture : water over dry matter, kg/kg, 0-2
+
+    Returns
+    -------
+    A share, 0-1.
+    """
     return min(max((moisture - 0.06) / 0.24, 0.0), 1.0)
 
 
 @compiled()
 def conductivity(t: float, moisture: float, piece: Piece, crumb: Crumb) -> float:
-    """W/m K: moist crumb carries heat by vapour too, dry crust hardly any."""
+    """W/m K: moist crumb carries heat by vapour too, dry crust hardly any.
+
+    Parameters
+    ----------
+    t : temperature of each ring, C, or of one
+    moisture : water over dry matter, kg/kg, 0-2
+    piece : the piece's rings: volumes (m3), distances (m), skins (m2)
+    crumb : constants of the crumb
+
+    Returns
+    -------
+    W/m K, .07-.7 (after Purlis and Salvadori 2009, unverified).
+    """
     dry = crumb.conductivity_dry * piece.dry_factor
     moist = piece.shape_factor * (crumb.conductivity + crumb.conductivity_steam / (1 + np.exp(0.1 * (65 - t))))
     return float(dry + (moist - dry) * damp(moisture))
@@ -96,14 +128,37 @@ def conductivity(t: float, moisture: float, piece: Piece, crumb: Crumb) -> float
 
 @compiled()
 def at_rest(surface: float, around_kpa: float) -> float:
-    """Moisture (kg/kg) at which a skin neither dries nor takes up water from vapour of ``around_kpa``."""
+    """Moisture (kg/kg) at which a skin neither dries nor takes up water from vapour of ``around_kpa``.
+
+    Parameters
+    ----------
+    surface : moisture of the skin, kg/kg
+    around_kpa : vapour's pressure around the skin, kPa
+
+    Returns
+    -------
+    kg/kg (Oswin's isotherm).
+    """
     activity = min(max(around_kpa / vapour_kpa(surface), 1e-6), 0.999)
     return max(moisture_of(activity), W_MIN)
 
 
 @compiled()
 def taken_up(surface: float, moisture: float, rests: float, around_kpa: float, warms_k: float) -> float:
-    """Water (kg/kg) that a dry skin takes up from vapour before the heat of it, ``warms_k`` K per kg/kg, stops that."""
+    """Water (kg/kg) that a dry skin takes up from vapour before the heat of it, ``warms_k`` K per kg/kg, stops that.
+
+    Parameters
+    ----------
+    surface : moisture of the skin, kg/kg
+    moisture : water over dry matter, kg/kg, 0-2
+    rests : moisture at which it rests, kg/kg
+    around_kpa : vapour's pressure around the skin, kPa
+    warms_k : by how much taking up water warms it, K per kg/kg
+
+    Returns
+    -------
+    kg/kg.
+    """
     low, high = 0.0, max(rests - moisture, 0.0)
     log_vapour = np.log10(max(around_kpa, 0.1))
     for _ in range(14):
@@ -250,7 +305,19 @@ def drying(
 
 @compiled()
 def boil(t: float, moisture: float, fall: float, log_kpa: float) -> float:
-    """Water (kg/kg) to evaporate for crumb at ``t`` to come back to its boiling point; ``fall`` is K per kg/kg."""
+    """Water (kg/kg) to evaporate for crumb at ``t`` to come back to its boiling point; ``fall`` is K per kg/kg.
+
+    Parameters
+    ----------
+    t : temperature of each ring, C, or of one
+    moisture : water over dry matter, kg/kg, 0-2
+    fall : by how much boiling cools it, K per kg/kg
+    log_kpa : log10 of the pressure of the air in kPa
+
+    Returns
+    -------
+    kg/kg.
+    """
     point = boiling_of(thirst(moisture), log_kpa)
     if t <= point:
         return 0.0

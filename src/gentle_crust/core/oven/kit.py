@@ -114,7 +114,19 @@ class VesselHeat:
 
 
 def row_of(table: str, field: str, kind: str, column: str = "kind") -> dict[str, str]:
-    """The row of ``table`` for ``kind``; a CraftError that names ``field`` and the kinds there are, if unknown."""
+    """The row of ``table`` for ``kind``; a CraftError that names ``field`` and the kinds there are, if unknown.
+
+    Parameters
+    ----------
+    table : name of the table
+    field : name of the field that a refusal names
+    kind : kind of oven, vessel or steam, of the tables
+    column : column that names the row
+
+    Returns
+    -------
+    The row as text by column.
+    """
     for row in rows(table):
         if row[column] == kind:
             return row
@@ -124,7 +136,16 @@ def row_of(table: str, field: str, kind: str, column: str = "kind") -> dict[str,
 
 @cache
 def vessel_heat(kind: str) -> VesselHeat:
-    """The heat of a vessel kind; CraftError if unknown."""
+    """The heat of a vessel kind; CraftError if unknown.
+
+    Parameters
+    ----------
+    kind : kind of oven, vessel or steam, of the tables
+
+    Returns
+    -------
+    Masses (kg), contact and cover of the kind.
+    """
     row = row_of("vessels", "vessel.kind", kind)
     values: dict[str, Any] = {name: float(row[name]) for name in _OF_BASE + _OF_LID}
     values |= {"face": float(row["face"]), "joint_w_k": float(row["joint_w_k"])}
@@ -134,13 +155,31 @@ def vessel_heat(kind: str) -> VesselHeat:
 
 @cache
 def oven_row(kind: str) -> dict[str, float]:
-    """The numbers of an oven kind; CraftError if unknown."""
+    """The numbers of an oven kind; CraftError if unknown.
+
+    Parameters
+    ----------
+    kind : kind of oven, vessel or steam, of the tables
+
+    Returns
+    -------
+    Numbers by column.
+    """
     row = row_of("ovens", "oven.kind", kind)
     return {key: float(value) for key, value in row.items() if key not in ("kind", "provenance")}
 
 
 def steam_of(steam: Steam) -> Steam:
-    """The source with its usual grams and moment filled in; CraftError if unknown or out of range."""
+    """The source with its usual grams and moment filled in; CraftError if unknown or out of range.
+
+    Parameters
+    ----------
+    steam : a way to steam: kind, grams (g) and minute
+
+    Returns
+    -------
+    The source, filled.
+    """
     row = row_of("steam", "steam.kind", steam.kind)
     grams = float(row["g"]) if steam.g is None else within("steam.g", limits.STEAM_G, steam.g)
     at = float(row["at_min"]) if steam.at_min is None else steam.at_min

@@ -59,7 +59,17 @@ def as_it_went(question: Bake, minutes: float) -> Bake:
 
 def lesson(question: Bake, seen: Seen) -> Lesson:
     """What a bake that went as ``question`` says tells of its oven. Raises CraftError if nothing was measured, or for
-    a figure that no loaf has, and for a fired oven: it is loaded as hot as it was measured."""
+    a figure that no loaf has, and for a fired oven: it is loaded as hot as it was measured.
+
+    Parameters
+    ----------
+    question : what is asked, whole
+    seen : what was measured: core (C), colour, weight (g)
+
+    Returns
+    -------
+    Heat (K) and pace that this bake tells, with how sure.
+    """
     if seen.empty:
         raise CraftError("seen", "oven-nothing-measured")
     if question.oven.kind == "wood":
@@ -94,7 +104,17 @@ def lesson(question: Bake, seen: Seen) -> Lesson:
 
 
 def learnt(lessons: Iterable[Lesson], offset_k: float = 0.0) -> OvenLearnt:
-    """All lessons together, for an oven that is taken to be ``offset_k`` hotter than its dial."""
+    """All lessons together, for an oven that is taken to be ``offset_k`` hotter than its dial.
+
+    Parameters
+    ----------
+    lessons : what each bake told, newest last
+    offset_k : by how much the oven is hotter than its dial, K
+
+    Returns
+    -------
+    Heat (K) and pace with how sure, drawn towards what was believed before.
+    """
     pull, bakes = np.zeros(2), 0
     sure = np.diag([OVENS_DIFFER_K**-2, PACES_DIFFER**-2])
     for each in lessons:
@@ -114,7 +134,17 @@ def learnt(lessons: Iterable[Lesson], offset_k: float = 0.0) -> OvenLearnt:
 
 
 def taught(oven: Oven, found: OvenLearnt) -> Oven:
-    """The oven as its bakes have taught it to be; as it is described while there are none."""
+    """The oven as its bakes have taught it to be; as it is described while there are none.
+
+    Parameters
+    ----------
+    oven : the oven as its baker describes it: kind, litres (10-2000), watts, offset (K)
+    found : what was found before
+
+    Returns
+    -------
+    The oven with its offset and pace.
+    """
     if not found.bakes or oven.kind == "wood":
         return oven
     offset = min(max(oven.offset_k + found.heat_k, limits.OFFSET_K.low), limits.OFFSET_K.high)
@@ -123,7 +153,16 @@ def taught(oven: Oven, found: OvenLearnt) -> Oven:
 
 
 def said(found: OvenLearnt) -> Message:
-    """What was learnt, as a baker would say it."""
+    """What was learnt, as a baker would say it.
+
+    Parameters
+    ----------
+    found : what was found before
+
+    Returns
+    -------
+    A sentence.
+    """
     if not found.bakes:
         return message("oven-learnt-nothing")
     low, high = doubt(found)
@@ -139,7 +178,16 @@ def said(found: OvenLearnt) -> Message:
 
 
 def doubt(found: OvenLearnt) -> tuple[float, float]:
-    """Between which K the oven's heat lies, eight times of ten."""
+    """Between which K the oven's heat lies, eight times of ten.
+
+    Parameters
+    ----------
+    found : what was found before
+
+    Returns
+    -------
+    Two K.
+    """
     wide = 1.2816 * found.heat_sd_k
     return found.heat_k - wide, found.heat_k + wide
 

@@ -25,7 +25,22 @@ class Load:
 def loads(
     pieces: int, per_load: int, minutes: int, room_c: float, fridge_c: float, levain: bool, cold: bool
 ) -> tuple[Load, ...]:
-    """The order of loads. ``levain``: raised by a culture, else by yeast; ``cold``: they come from the fridge."""
+    """The order of loads. ``levain``: raised by a culture, else by yeast; ``cold``: they come from the fridge.
+
+    Parameters
+    ----------
+    pieces : number of pieces, 1-400
+    per_load : pieces at once
+    minutes : minutes
+    room_c : temperature of the kitchen, C, 5-40
+    fridge_c : temperature of the fridge, C, 0-10
+    levain : whether a culture raises it
+    cold : whether it comes straight from the fridge
+
+    Returns
+    -------
+    Each load with its pieces and minute.
+    """
     gas = levain_gas_per_h if levain else bakers_yeast_gassing
     share = float(gas(np.array([fridge_c]))[0] / max(float(gas(np.array([room_c]))[0]), 1e-6))
     found = []

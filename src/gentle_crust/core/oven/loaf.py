@@ -84,7 +84,16 @@ class Rings:
 
 
 def shape(key: str) -> Shape:
-    """The shape named ``key``; CraftError if unknown."""
+    """The shape named ``key``; CraftError if unknown.
+
+    Parameters
+    ----------
+    key : name in the table
+
+    Returns
+    -------
+    The shape's figures.
+    """
     row = row_of("shapes", "loaf.shape", key, "shape")
     numbers = (
         "ml_per_g",
@@ -99,7 +108,16 @@ def shape(key: str) -> Shape:
 
 
 def checked(loaf: Loaf) -> Loaf:
-    """The loaf, if it can be baked at all; else a CraftError that names the field."""
+    """The loaf, if it can be baked at all; else a CraftError that names the field.
+
+    Parameters
+    ----------
+    loaf : one piece as it is loaded: dough (g, 30-5000), hydration (a fraction, .45-1.2), warmth (C), shape
+
+    Returns
+    -------
+    The same loaf.
+    """
     shape(loaf.shape)
     within("loaf.dough_g", limits.SCALING_WEIGHT_G, loaf.dough_g, message("limit-dough-per-piece"))
     within("loaf.hydration", limits.LOAF_HYDRATION, loaf.hydration)
@@ -112,7 +130,18 @@ def checked(loaf: Loaf) -> Loaf:
 
 
 def loaf_of(formula: Formula, piece_g: float, cold_c: float | None) -> Loaf:
-    """A formula's piece as it is loaded: from a fridge of ``cold_c``, or from the room (None)."""
+    """A formula's piece as it is loaded: from a fridge of ``cold_c``, or from the room (None).
+
+    Parameters
+    ----------
+    formula : the formula, percents over all flour
+    piece_g : weight of one piece, g, 30-5000
+    cold_c : temperature of the fridge it comes from, C; none from the room
+
+    Returns
+    -------
+    One piece as it is loaded.
+    """
 
     def share(*kinds: str) -> float:
         return sum(extra.percent for extra in formula.all_extras if extra.kind in kinds) / 100
@@ -131,7 +160,16 @@ def loaf_of(formula: Formula, piece_g: float, cold_c: float | None) -> Loaf:
 
 
 def start_moisture(loaf: Loaf) -> float:
-    """Kilograms of water per kilogram of dry matter: the dough's water and what the flour holds."""
+    """Kilograms of water per kilogram of dry matter: the dough's water and what the flour holds.
+
+    Parameters
+    ----------
+    loaf : one piece as it is loaded: dough (g, 30-5000), hydration (a fraction, .45-1.2), warmth (C), shape
+
+    Returns
+    -------
+    kg/kg.
+    """
     return (loaf.hydration + FLOUR_WATER) / (1 - FLOUR_WATER + 0.02 + loaf.sugar + 0.1 * loaf.milk)
 
 
@@ -141,6 +179,15 @@ def rings(shape_key: str, dough_g: float) -> Rings:
 
     The piece is a body of height H, width W and length L filled to ``fullness``; a skin at depth r of the
     half height R has the area S (r/R)^(H/W + H/L), which is a slab, a cylinder or a ball at the ends.
+
+    Parameters
+    ----------
+    shape_key : name of the shape
+    dough_g : dough, g
+
+    Returns
+    -------
+    Rings from skin to middle to base.
     """
     form = shape(shape_key)
     volume = dough_g * form.ml_per_g / 1e6

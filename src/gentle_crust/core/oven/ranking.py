@@ -87,7 +87,25 @@ def rank(
     paper_c: float | None = None,
     fired: Fired | None = None,
 ) -> tuple[Way, ...]:
-    """All ways, the best first, the unfit last. ``means``: ways to steam; ``fired``: how hot a wood oven is."""
+    """All ways, the best first, the unfit last. ``means``: ways to steam; ``fired``: how hot a wood oven is.
+
+    Parameters
+    ----------
+    loaf : one piece as it is loaded: dough (g, 30-5000), hydration (a fraction, .45-1.2), warmth (C), shape
+    pieces : number of pieces, 1-400
+    vessels : the vessels there are
+    oven : the oven as its baker describes it: kind, litres (10-2000), watts, offset (K)
+    means : the ways to steam that there are
+    wish : what is wished: thin, thick, soft, tall, shiny, many or little work
+    rye : share of rye in all flour, 0-1
+    altitude_m : height above the sea, m, 0-5000
+    paper_c : what the baking paper bears, C; none if there is none
+    fired : floor and dome (C, to 550) of a fired oven, and minutes since raking out
+
+    Returns
+    -------
+    Ways with points, 0-100, and figures.
+    """
     asked = [
         (vessel, preheated, steam)
         for vessel in vessels
@@ -122,7 +140,17 @@ def rank(
 
 
 def serves(way: Way, ways: Iterable[Way]) -> Serves | None:
-    """How well a way serves the wish beside the best of ``ways``; None of one that is unfit."""
+    """How well a way serves the wish beside the best of ``ways``; None of one that is unfit.
+
+    Parameters
+    ----------
+    way : one way to bake: vessel, steam and bake
+    ways : all ways beside it
+
+    Returns
+    -------
+    Points and why, or none.
+    """
     if way.unfit:
         return None
     behind = max(each.score for each in ways if not each.unfit) - way.score
@@ -204,7 +232,16 @@ def _shine(made: Draft) -> tuple[float, Message]:
 
 
 def effort_of(way: Way) -> float:
-    """What a way asks of the hands, points of the tables."""
+    """What a way asks of the hands, points of the tables.
+
+    Parameters
+    ----------
+    way : one way to bake: vessel, steam and bake
+
+    Returns
+    -------
+    Points, 0 and more.
+    """
     steam = sum(float(row_of("steam", "steam.kind", kind)["effort"]) for kind in way.steam)
     return float(vessel_row(way.vessel.kind)["effort"]) + steam
 

@@ -37,7 +37,21 @@ class School:
 def schools(
     loaf: Loaf, pieces: int, vessel: Vessel, oven: Oven, want: Want, altitude_m: float = 0.0
 ) -> tuple[School, ...]:
-    """The variants that make sense for this vessel, beside the bake as drawn up."""
+    """The variants that make sense for this vessel, beside the bake as drawn up.
+
+    Parameters
+    ----------
+    loaf : one piece as it is loaded: dough (g, 30-5000), hydration (a fraction, .45-1.2), warmth (C), shape
+    pieces : number of pieces, 1-400
+    vessel : a vessel of the kitchen, or its kind in the table of vessels
+    oven : the oven as its baker describes it: kind, litres (10-2000), watts, offset (K)
+    want : what is wished of the loaf
+    altitude_m : height above the sea, m, 0-5000
+
+    Returns
+    -------
+    Bakes, each by its name.
+    """
     made = draft(loaf, pieces, vessel, oven, want, altitude_m)
     variants = _lidded(made) if vessel_row(vessel.kind)["lidded"] == "1" else _open(made)
     variants += _heat(made, oven)

@@ -47,7 +47,20 @@ class LoadPlan:
 
 
 def load_plan(vessel: Vessel, oven: Oven, loaf: Loaf, pieces: int, minutes: tuple[float, ...]) -> LoadPlan:
-    """The first and largest load of ``pieces``, of a bake in stages of so many ``minutes``."""
+    """The first and largest load of ``pieces``, of a bake in stages of so many ``minutes``.
+
+    Parameters
+    ----------
+    vessel : a vessel of the kitchen, or its kind in the table of vessels
+    oven : the oven as its baker describes it: kind, litres (10-2000), watts, offset (K)
+    loaf : one piece as it is loaded: dough (g, 30-5000), hydration (a fraction, .45-1.2), warmth (C), shape
+    pieces : number of pieces, 1-400
+    minutes : minutes
+
+    Returns
+    -------
+    Where each piece stands, cm.
+    """
     row, at_once = vessel_row(vessel.kind), per_load(vessel, oven, loaf, pieces)
     room = usable_cm2(vessel, oven)
     wide, deep = sides_cm(room)

@@ -93,7 +93,17 @@ class CoreAt:
 
 
 def core_line(baked: Baked, until_min: float) -> tuple[CoreAt, ...]:
-    """Minutes and core temperature of a bake, from loading on, at 25 moments."""
+    """Minutes and core temperature of a bake, from loading on, at 25 moments.
+
+    Parameters
+    ----------
+    baked : a simulated bake
+    until_min : minute up to which, from loading
+
+    Returns
+    -------
+    Minutes and C.
+    """
     at = np.linspace(0, until_min, 25)
     return tuple(CoreAt(float(minute), round(baked.at("core", float(minute)), 2)) for minute in at)
 
@@ -117,7 +127,16 @@ class Draft:
 
 
 def heat_of(oven: Oven) -> OvenHeat:
-    """The oven as the simulation takes it; its power from the heat-up time if that is what is known."""
+    """The oven as the simulation takes it; its power from the heat-up time if that is what is known.
+
+    Parameters
+    ----------
+    oven : the oven as its baker describes it: kind, litres (10-2000), watts, offset (K)
+
+    Returns
+    -------
+    Watts, heat capacities (J/K) and losses (W/K).
+    """
     watts = oven.heater_w
     if watts is None and oven.heat_up_min is not None:
         watts = power_of(oven.kind, oven.volume_l, oven.heat_up_min)
@@ -127,7 +146,19 @@ def heat_of(oven: Oven) -> OvenHeat:
 
 @lru_cache(maxsize=64)
 def power_of(kind: str, volume_l: float, minutes: float, to_c: float = 225.0) -> float:
-    """The heater (W, 800-9,000) that brings an empty oven's air to ``to_c`` in ``minutes``; by halving."""
+    """The heater (W, 800-9,000) that brings an empty oven's air to ``to_c`` in ``minutes``; by halving.
+
+    Parameters
+    ----------
+    kind : kind of oven, vessel or steam, of the tables
+    volume_l : volume of the oven, l, 10-2000
+    minutes : minutes
+    to_c : temperature that is to be reached, C
+
+    Returns
+    -------
+    W, 800-9000.
+    """
     low, high = 800.0, 9000.0
     for _ in range(12):
         middle = (low + high) / 2
@@ -150,6 +181,19 @@ def soak_min(vessel: InVessel, oven: OvenHeat, setpoint_c: float, fan: bool, loa
     """Minutes of heating until the vessel is within 10 K of the set point, by fives.
 
     If no vessel is heated: until the air is, and ten minutes more for the walls.
+
+    Parameters
+    ----------
+    vessel : a vessel of the kitchen, or its kind in the table of vessels
+    oven : the oven as its baker describes it: kind, litres (10-2000), watts, offset (K)
+    setpoint_c : set point of the dial, C, 0-550
+    fan : whether the fan is on
+    loaf : one piece as it is loaded: dough (g, 30-5000), hydration (a fraction, .45-1.2), warmth (C), shape
+    room_c : temperature of the kitchen, C, 5-40
+
+    Returns
+    -------
+    Minutes.
     """
     if oven.kind == "wood":
         return 0
@@ -164,7 +208,16 @@ def soak_min(vessel: InVessel, oven: OvenHeat, setpoint_c: float, fan: bool, loa
 
 
 def usual_preheat(vessel: Vessel) -> Preheated:
-    """What of a vessel is heated with the oven: all, if the maker allows it and the dough does not stand in it."""
+    """What of a vessel is heated with the oven: all, if the maker allows it and the dough does not stand in it.
+
+    Parameters
+    ----------
+    vessel : a vessel of the kitchen, or its kind in the table of vessels
+
+    Returns
+    -------
+    What is heated.
+    """
     row = vessel_row(vessel.kind)
     if vessel.kind in ("tin", "tray", "perforated_tray"):
         return "none"
@@ -173,7 +226,16 @@ def usual_preheat(vessel: Vessel) -> Preheated:
 
 
 def may_be_heated(vessel: Vessel) -> tuple[Preheated, ...]:
-    """What of a vessel a baker may have hot when it is loaded."""
+    """What of a vessel a baker may have hot when it is loaded.
+
+    Parameters
+    ----------
+    vessel : a vessel of the kitchen, or its kind in the table of vessels
+
+    Returns
+    -------
+    What may be heated.
+    """
     row = vessel_row(vessel.kind)
     if vessel.kind in ("tin", "tray", "perforated_tray") or vessel.kind == "oven_floor":
         return (usual_preheat(vessel),)
@@ -182,7 +244,19 @@ def may_be_heated(vessel: Vessel) -> tuple[Preheated, ...]:
 
 
 def usual_steam(vessel: Vessel, oven: Oven, shape: str, means: tuple[str, ...]) -> tuple[str, ...]:
-    """Steam for an open bake from the means that there are; a lid needs none, nor do a tin loaf and a flat round."""
+    """Steam for an open bake from the means that there are; a lid needs none, nor do a tin loaf and a flat round.
+
+    Parameters
+    ----------
+    vessel : a vessel of the kitchen, or its kind in the table of vessels
+    oven : the oven as its baker describes it: kind, litres (10-2000), watts, offset (K)
+    shape : shape of the piece
+    means : the ways to steam that there are
+
+    Returns
+    -------
+    Kinds of steam.
+    """
     if vessel_row(vessel.kind)["lidded"] == "1" or shape in ("pan_loaf", "flat_round"):
         return ()
     if oven.kind == "built_in_steam":
@@ -191,7 +265,16 @@ def usual_steam(vessel: Vessel, oven: Oven, shape: str, means: tuple[str, ...]) 
 
 
 def cooler_k(loaf: Loaf) -> float:
-    """How much cooler a sweet or milky dough is baked, K (practice)."""
+    """How much cooler a sweet or milky dough is baked, K (practice).
+
+    Parameters
+    ----------
+    loaf : one piece as it is loaded: dough (g, 30-5000), hydration (a fraction, .45-1.2), warmth (C), shape
+
+    Returns
+    -------
+    K, 0 and more.
+    """
     return min(SWEET_K * loaf.sugar + MILK_K * loaf.milk, MOST_COOLER_K)
 
 
@@ -200,6 +283,15 @@ def core_wanted_c(at_sea_c: float, altitude_m: float) -> float:
 
     Starch sets well below, what remains is a matter of drying, and that goes by how near the crumb is to boiling
     (practice: about a degree less for every 300 m).
+
+    Parameters
+    ----------
+    at_sea_c : core with which it is done at the sea, C
+    altitude_m : height above the sea, m, 0-5000
+
+    Returns
+    -------
+    C.
     """
     here = boiling_c(altitude_m)
     return floor(2 * min(at_sea_c - (boiling_c() - here), here - BELOW_BOILING_K) + 0.5) / 2
@@ -211,6 +303,19 @@ def draft(loaf: Loaf, pieces: int, vessel: Vessel, oven: Oven, want: Want, altit
     The first stage is covered or steaming and grows with the two-thirds power of the weight (heat has a radius to
     cross); the second lasts until core, colour and loss are there. If the crust would be very dark before the core is
     done, the second set point is lowered.
+
+    Parameters
+    ----------
+    loaf : one piece as it is loaded: dough (g, 30-5000), hydration (a fraction, .45-1.2), warmth (C), shape
+    pieces : number of pieces, 1-400
+    vessel : a vessel of the kitchen, or its kind in the table of vessels
+    oven : the oven as its baker describes it: kind, litres (10-2000), watts, offset (K)
+    want : what is wished of the loaf
+    altitude_m : height above the sea, m, 0-5000
+
+    Returns
+    -------
+    Stages with minutes and set points, and what they give.
     """
     row, form = vessel_row(vessel.kind), shape_row(loaf.shape)
     at_once = per_load(vessel, oven, loaf, pieces)
@@ -277,7 +382,19 @@ def _covered_min(row: dict[str, str], form: dict[str, str], loaf: Loaf, preheate
 
 
 def done_of(went: Baked, core_c: float, colour: float, loss: float) -> Done:
-    """When each sign of done is reached in a bake."""
+    """When each sign of done is reached in a bake.
+
+    Parameters
+    ----------
+    went : a simulated bake
+    core_c : core temperature, C, 0-105
+    colour : browning index, 0 (raw) to 100 (black)
+    loss : water lost over the dough, a fraction, 0-.4
+
+    Returns
+    -------
+    Minutes from loading, none for what is not reached.
+    """
     return Done(
         core_c,
         colour,

@@ -33,6 +33,17 @@ def steaming(sources: Sequence[Steam], preheat_min: float, vent_min: float, out_
 
     What heats with the oven goes in when it is lit, no earlier; what is still in comes out as the steam is let out at
     ``vent_min``, and with the loaf at ``out_min`` at the latest.
+
+    Parameters
+    ----------
+    sources : ways to steam with grams and minute
+    preheat_min : minutes of heating before loading
+    vent_min : minute at which the steam is let out
+    out_min : minute at which the loaf is taken out
+
+    Returns
+    -------
+    What goes in or out, g, by the minute.
     """
     found: list[Steaming] = []
     out = min(vent_min, out_min)

@@ -33,7 +33,21 @@ class Touch:
 def touches(
     question: Bake, done: Done, vessel: Vessel, oven: Oven, tools: tuple[Tool, ...], rye: bool = False
 ) -> tuple[Touch, ...]:
-    """What to do when, from heating to cooling; ``rye``: half of the loaf's flour or more is rye."""
+    """What to do when, from heating to cooling; ``rye``: half of the loaf's flour or more is rye.
+
+    Parameters
+    ----------
+    question : what is asked, whole
+    done : when core, colour and loss are reached, min
+    vessel : a vessel of the kitchen, or its kind in the table of vessels
+    oven : the oven as its baker describes it: kind, litres (10-2000), watts, offset (K)
+    tools : tools for scoring and loading
+    rye : share of rye in all flour, 0-1
+
+    Returns
+    -------
+    Steps with minute and cautions.
+    """
     lidded = vessel_heat(question.vessel.kind).lid_kg > 0
     found = []
     heating, first, last = question.preheat, question.stages[0], question.stages[-1]
@@ -92,7 +106,17 @@ ORDER = {"preheat": 0, "vent": 0, "out": 2}
 
 
 def scored(shape: str, rye: bool) -> bool:
-    """Whether loaves of this shape are cut before they are loaded; ``rye``: half of their flour or more is rye."""
+    """Whether loaves of this shape are cut before they are loaded; ``rye``: half of their flour or more is rye.
+
+    Parameters
+    ----------
+    shape : shape of the piece
+    rye : share of rye in all flour, 0-1
+
+    Returns
+    -------
+    Whether they are cut.
+    """
     return shape_row(shape)["scored"] == "1" and not rye
 
 

@@ -59,7 +59,20 @@ ACTIONS: dict[tuple[Stage, State], str] = {
 
 
 def action_for(stage: Stage, state: State, dough: Dough, vessel: str | None, pace: Pace | None) -> Action:
-    """The action for a verdict."""
+    """The action for a verdict.
+
+    Parameters
+    ----------
+    stage : name of a stage
+    state : where the dough stands, one column an activity of its leaven
+    dough : the dough, in g or as it is judged
+    vessel : a vessel of the kitchen, or its kind in the table of vessels
+    pace : how fast the dough goes, 1 at 24 C
+
+    Returns
+    -------
+    What to do, and within how many minutes.
+    """
     code, do = ACTIONS[(stage, state)], message(f"advice-{stage}-{state}")
     if stage == "final_proof" and state in ("ready", "late") and dough.cold:
         do = message("advice-final_proof-from-the-fridge")
@@ -88,6 +101,15 @@ def pace_of(dough_c: float, leaven: Leaven) -> float:
     """How fast a dough goes by its leaven beside one at 24 C, 0.1-2.1 (practice).
 
     Yeasted dough is never slower above 24 C; a levain is from about 33 C on. A mixed dough goes between the two.
+
+    Parameters
+    ----------
+    dough_c : temperature of the dough, C, 0-43
+    leaven : what raises it: levain, yeast or mixed
+
+    Returns
+    -------
+    A factor, .1-2.1.
     """
     table = rows("readiness_pace")
     warmth = [float(row["celsius"]) for row in table]
@@ -128,6 +150,18 @@ def of_loaf(
     """What to do with a loaf by its inside and outside: the action that belongs to the verdict's ``code``.
 
     One that is done and well coloured may still want its base browned, or to dry: then that is said.
+
+    Parameters
+    ----------
+    action : what would be done by the inside alone
+    cues : what is seen: cue to value, as the table of cues has them
+    core_c : core temperature, C, 0-105
+    pace : how fast the dough goes, 1 at 24 C
+    code : code of the verdict
+
+    Returns
+    -------
+    What to do, and within how many minutes.
     """
     if code == "ready":
         return _of_base_and_weight(action, cues, core_c)
@@ -156,7 +190,18 @@ def _of_base_and_weight(action: Action, cues: dict[str, str | float], core_c: fl
 
 
 def conflict_of(stage: Stage, ahead: bool, dough: Dough) -> Message:
-    """Both explanations when the dough is ahead of its forecast, or behind it, and how to tell them apart."""
+    """Both explanations when the dough is ahead of its forecast, or behind it, and how to tell them apart.
+
+    Parameters
+    ----------
+    stage : name of a stage
+    ahead : whether the dough is ahead of its forecast
+    dough : the dough, in g or as it is judged
+
+    Returns
+    -------
+    A sentence.
+    """
     if stage == "baked":
         return message("conflict-baked")
     if ahead:

@@ -129,7 +129,17 @@ MEASURED: dict[tuple[Stage, str], Measured] = {
 
 
 def part_of(row: dict[str, str], dough: Dough) -> float:
-    """How far a row of the table of cues counts for this dough, 0-1."""
+    """How far a row of the table of cues counts for this dough, 0-1.
+
+    Parameters
+    ----------
+    row : a row of the table of cues
+    dough : the dough, in g or as it is judged
+
+    Returns
+    -------
+    A share, 0-1.
+    """
     when = row["when"]
     if when == "cold":
         return dough.coldness
@@ -143,14 +153,35 @@ def part_of(row: dict[str, str], dough: Dough) -> float:
 
 
 def weight_by_rye(stage: Stage, cue: str, dough: Dough) -> float:
-    """How much a cue tells of a dough by its rye, 0-1: the poke ever less, fine cracks ever more."""
+    """How much a cue tells of a dough by its rye, 0-1: the poke ever less, fine cracks ever more.
+
+    Parameters
+    ----------
+    stage : name of a stage
+    cue : name of a cue
+    dough : the dough, in g or as it is judged
+
+    Returns
+    -------
+    A share, 0-1.
+    """
     if stage in ("bulk", "final_proof") and cue == "poke":
         return 1 - dough.ryeness
     return dough.ryeness if stage == "final_proof" and cue == "cracks" else 1.0
 
 
 def applies(row: dict[str, str], dough: Dough) -> bool:
-    """Whether a row of the table of cues tells anything of this dough."""
+    """Whether a row of the table of cues tells anything of this dough.
+
+    Parameters
+    ----------
+    row : a row of the table of cues
+    dough : the dough, in g or as it is judged
+
+    Returns
+    -------
+    Whether it does.
+    """
     stage: Stage = row["stage"]  # type: ignore[assignment]
     return part_of(row, dough) > LEAST_PART and weight_by_rye(stage, row["cue"], dough) > 0
 
@@ -160,12 +191,30 @@ LEAST_PART = 0.1
 
 
 def rise_bounds(target_percent: float) -> tuple[float, float, float, float]:
-    """Rises (percent) between the states of a bulk that is to end at ``target_percent`` (practice)."""
+    """Rises (percent) between the states of a bulk that is to end at ``target_percent`` (practice).
+
+    Parameters
+    ----------
+    target_percent : rise at which bulk is to end, percent
+
+    Returns
+    -------
+    Four rises, percent.
+    """
     return (0.6 * target_percent, 0.88 * target_percent, 1.25 * target_percent, 1.75 * target_percent)
 
 
 def core_bounds(done_c: float) -> tuple[float, float, float, float]:
-    """Core temperatures, C, between not nearly, nearly and baked; past that the core says nothing (practice)."""
+    """Core temperatures, C, between not nearly, nearly and baked; past that the core says nothing (practice).
+
+    Parameters
+    ----------
+    done_c : core with which it is done, C
+
+    Returns
+    -------
+    Four temperatures, C.
+    """
     return (done_c - 8, done_c - 1.5, 999, 999)
 
 
@@ -179,6 +228,17 @@ def measured(stage: Stage, cue: str, target: float, dough: Dough | None = None) 
     """A cue that is a figure; ``target`` is the rise wanted (percent) in bulk and the core wanted (C) in the oven.
 
     Heights are held against what this ``dough`` can reach.
+
+    Parameters
+    ----------
+    stage : name of a stage
+    cue : name of a cue
+    target : what is aimed at, as the state of the stage is measured
+    dough : the dough, in g or as it is judged
+
+    Returns
+    -------
+    The figure's bounds and spread, or none.
     """
     reaches = dough.greatest_rise if dough is not None else None
     if stage in ("culture", "preferment") and cue == "height_ratio" and reaches is not None:
@@ -198,20 +258,50 @@ def measured(stage: Stage, cue: str, target: float, dough: Dough | None = None) 
 
 
 def of_figure(found: Measured, value: float) -> Likelihood:
-    """How likely each state is to show a figure: soft steps as wide as a reading is uncertain."""
+    """How likely each state is to show a figure: soft steps as wide as a reading is uncertain.
+
+    Parameters
+    ----------
+    found : what was found before
+    value : the value of a cue
+
+    Returns
+    -------
+    Likelihood of each state, 0-1.
+    """
     below = [1.0, *(1 / (1 + exp(max(min((bound - value) / (found.error / 1.7), 60), -60))) for bound in found.bounds)]
     shares = [max(upper - lower, 0.0) + MISREAD for upper, lower in zip(below, [*below[1:], 0.0], strict=True)]
     return (shares[0], shares[1], shares[2], shares[3], shares[4])
 
 
 def figures_of(stage: Stage) -> tuple[str, ...]:
-    """The measured cues of a stage."""
+    """The measured cues of a stage.
+
+    Parameters
+    ----------
+    stage : name of a stage
+
+    Returns
+    -------
+    Names of cues.
+    """
     own = {"bulk": ("rise_percent",), "baked": ("core_c",)}.get(stage, ())
     return (*own, *(cue for where, cue in MEASURED if where == stage))
 
 
 def cues_of(stage: Stage, dough: Dough | None = None, target: float = 60.0) -> tuple[Cue, ...]:
-    """Everything that can be looked at in a stage; of one ``dough``, what it can show."""
+    """Everything that can be looked at in a stage; of one ``dough``, what it can show.
+
+    Parameters
+    ----------
+    stage : name of a stage
+    dough : the dough, in g or as it is judged
+    target : what is aimed at, as the state of the stage is measured
+
+    Returns
+    -------
+    Cues with their values.
+    """
     if stage not in STAGES:
         raise Unreadable("stage", "readiness-stage-unknown", stage=stage, names=tuple(STAGES))
     found: dict[str, list[dict[str, str]]] = {}
@@ -232,7 +322,16 @@ def cues_of(stage: Stage, dough: Dough | None = None, target: float = 60.0) -> t
 
 
 def says(row: dict[str, str]) -> Message:
-    """What is said of a row of the table of cues."""
+    """What is said of a row of the table of cues.
+
+    Parameters
+    ----------
+    row : a row of the table of cues
+
+    Returns
+    -------
+    A sentence.
+    """
     stage, cue, value = row["stage"], row["cue"], row["value"]
     cold = row["when"] == "cold" and (stage, cue, value) == ("final_proof", "edge", "firm")
     return message(f"cue-{stage}-{cue}-{value}-cold" if cold else f"cue-{stage}-{cue}-{value}")
@@ -243,7 +342,17 @@ def _shows(row: dict[str, str], dough: Dough | None) -> bool:
 
 
 def check_cues(stage: Stage, cues: dict[str, str | float]) -> None:
-    """Raise CraftError, naming the cue, for one that this stage does not have or a value that it cannot take."""
+    """Raise CraftError, naming the cue, for one that this stage does not have or a value that it cannot take.
+
+    Parameters
+    ----------
+    stage : name of a stage
+    cues : what is seen: cue to value, as the table of cues has them
+
+    Returns
+    -------
+    Nothing; CraftError for what is refused.
+    """
     known = {each.cue: each for each in cues_of(stage)}
     for cue, value in cues.items():
         if cue not in known:
@@ -266,7 +375,20 @@ def check_cues(stage: Stage, cues: dict[str, str | float]) -> None:
 def likelihood(
     stage: Stage, cue: str, value: str | float, dough: Dough, target: float
 ) -> tuple[Likelihood, Message] | None:
-    """How likely each state is to show this, and what is said of it; None if it tells nothing of this dough."""
+    """How likely each state is to show this, and what is said of it; None if it tells nothing of this dough.
+
+    Parameters
+    ----------
+    stage : name of a stage
+    cue : name of a cue
+    value : the value of a cue
+    dough : the dough, in g or as it is judged
+    target : what is aimed at, as the state of the stage is measured
+
+    Returns
+    -------
+    Likelihood of each state, 0-1, and a sentence; or none.
+    """
     figure = measured(stage, cue, target, dough)
     if figure is not None:
         return of_figure(figure, float(value)), message(figure.says, value=round(float(value), figure.digits))

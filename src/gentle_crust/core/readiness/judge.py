@@ -143,7 +143,16 @@ class Verdict:
 
 
 def tempered(question: Question) -> float:
-    """The power with which each cue that is no figure counts, by how many of them there are."""
+    """The power with which each cue that is no figure counts, by how many of them there are.
+
+    Parameters
+    ----------
+    question : what is asked, whole
+
+    Returns
+    -------
+    A power, 0-1.
+    """
     seen = sum(measured(question.stage, cue, question.wanted) is None for cue in question.cues)
     return float(max(seen, 1) ** -ALIKE)
 
@@ -183,7 +192,16 @@ def _weighed(before: Likelihood, seen: Likelihood) -> Likelihood:
 
 
 def seen_likelihood(question: Question) -> Likelihood:
-    """How likely each state is to show all the cues together."""
+    """How likely each state is to show all the cues together.
+
+    Parameters
+    ----------
+    question : what is asked, whole
+
+    Returns
+    -------
+    Likelihood of each state, 0-1: the cues' product, tempered.
+    """
     seen: Likelihood = (1.0, 1.0, 1.0, 1.0, 1.0)
     for _, _, each in _told(question):
         seen = _tuple([one * other for one, other in zip(seen, each, strict=True)])
@@ -198,7 +216,16 @@ def _action(question: Question, verdict: State) -> Action:
 
 
 def judge(question: Question) -> Verdict:
-    """Judge a dough. Raises CraftError, naming the field, for what cannot be."""
+    """Judge a dough. Raises CraftError, naming the field, for what cannot be.
+
+    Parameters
+    ----------
+    question : what is asked, whole
+
+    Returns
+    -------
+    Probabilities of the states, what counted, what to ask next and to do: prior times likelihood.
+    """
     _check(question)
     target = question.share_target or target_of(question.stage, question.vessel, question.dough.coldness)
     before = prior(question.stage, question.share, target, question.past_peak)

@@ -18,6 +18,16 @@ def looked(question: Question, at_h: float, greatest_rise: float) -> Looked | No
     """What the cues of a question, seen ``at_h`` after mixing, tell of the leaven of a dough that can rise so far.
 
     None where they tell nothing of it: outside bulk and final proof, or without any cue.
+
+    Parameters
+    ----------
+    question : what is asked, whole
+    at_h : hours after mixing
+    greatest_rise : greatest rise that the dough can reach, a fraction
+
+    Returns
+    -------
+    What it tells, or none.
     """
     if question.stage not in ("bulk", "final_proof") or not question.cues:
         return None
@@ -27,5 +37,15 @@ def looked(question: Question, at_h: float, greatest_rise: float) -> Looked | No
 
 
 def came_out_as_judged(verdict: State, outcome: Outcome) -> bool:
-    """Whether a loaf came out as its last verdict said."""
+    """Whether a loaf came out as its last verdict said.
+
+    Parameters
+    ----------
+    verdict : what was judged
+    outcome : how the loaf came out
+
+    Returns
+    -------
+    Whether it did.
+    """
     return OUTCOMES[verdict] == outcome

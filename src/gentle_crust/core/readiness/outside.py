@@ -40,7 +40,16 @@ class Outside:
 
 
 def outside_of(cues: dict[str, str | float]) -> Outside:
-    """The colour of a loaf by what was seen of its crust and base."""
+    """The colour of a loaf by what was seen of its crust and base.
+
+    Parameters
+    ----------
+    cues : what is seen: cue to value, as the table of cues has them
+
+    Returns
+    -------
+    Probabilities of pale, golden, deep and dark.
+    """
     weights = list(NOT_SEEN)
     crust = str(cues.get("crust"))
     if crust in SHADES:
@@ -53,7 +62,17 @@ def outside_of(cues: dict[str, str | float]) -> Outside:
 
 
 def code_of(inside: State, outside: Outside) -> VerdictCode:
-    """Inside and outside together: raw or done, and whether the crust is behind or ahead of it."""
+    """Inside and outside together: raw or done, and whether the crust is behind or ahead of it.
+
+    Parameters
+    ----------
+    inside : state of the inside
+    outside : outside of the loaf, or the vapour's share outside
+
+    Returns
+    -------
+    raw_pale, raw_dark, done_pale, ready or done_dark.
+    """
     shade = outside.likeliest
     if inside not in DONE:
         return "raw_dark" if shade in ("deep", "dark") else "raw_pale"

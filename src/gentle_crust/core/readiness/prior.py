@@ -40,14 +40,35 @@ class ShareBand:
 
 
 def target_of(stage: Stage, vessel: str | None, cold: bool | float) -> ShareTarget:
-    """The share of greatest volume at which a stage ends; for the final proof by ``vessel`` (the stone if none)."""
+    """The share of greatest volume at which a stage ends; for the final proof by ``vessel`` (the stone if none).
+
+    Parameters
+    ----------
+    stage : name of a stage
+    vessel : a vessel of the kitchen, or its kind in the table of vessels
+    cold : whether it comes straight from the fridge
+
+    Returns
+    -------
+    Shares of the greatest volume, low, likely and high.
+    """
     if stage == "final_proof":
         return proof_target(vessel_row(vessel)["proof_group"] if vessel else "stone", cold)
     return BULK_TARGET if stage == "bulk" else RIPE_TARGET
 
 
 def bounds(stage: Stage, target: ShareTarget) -> tuple[float, float, float, float]:
-    """Shares between early, nearly, ready, late and over."""
+    """Shares between early, nearly, ready, late and over.
+
+    Parameters
+    ----------
+    stage : name of a stage
+    target : what is aimed at, as the state of the stage is measured
+
+    Returns
+    -------
+    Four shares.
+    """
     over = target.high + EDGE + LATE_ABOVE
     if stage == "final_proof":
         over = min(max(over, NOT_OVER_BELOW), OVER_FROM)
@@ -56,7 +77,16 @@ def bounds(stage: Stage, target: ShareTarget) -> tuple[float, float, float, floa
 
 
 def check_band(band: ShareBand) -> None:
-    """Raise CraftError for a band that is none."""
+    """Raise CraftError for a band that is none.
+
+    Parameters
+    ----------
+    band : share of the greatest volume, low, likely and high (10, 50 and 90 %)
+
+    Returns
+    -------
+    Nothing; CraftError for what is refused.
+    """
     for name in ("low", "likely", "high"):
         within(f"forecast_share_of_greatest.{name}", limits.SHARE_OF_GREATEST, getattr(band, name))
     if not band.low <= band.likely <= band.high:
@@ -64,7 +94,19 @@ def check_band(band: ShareBand) -> None:
 
 
 def prior(stage: Stage, band: ShareBand | None, target: ShareTarget, past_peak: bool | None) -> Likelihood:
-    """Probability of each state by the forecast alone."""
+    """Probability of each state by the forecast alone.
+
+    Parameters
+    ----------
+    stage : name of a stage
+    band : share of the greatest volume, low, likely and high (10, 50 and 90 %)
+    target : what is aimed at, as the state of the stage is measured
+    past_peak : whether it stood higher before; none if that is not known
+
+    Returns
+    -------
+    Probabilities that sum to 1.
+    """
     if stage not in STAGES:
         raise Unreadable("stage", "readiness-stage-unknown", stage=stage, names=tuple(STAGES))
     if past_peak:

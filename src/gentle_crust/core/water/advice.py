@@ -33,7 +33,16 @@ class Advice:
 
 @lru_cache(maxsize=64)
 def dough_advice(formula: Formula) -> tuple[Advice, ...]:
-    """Advice for a formula's dough, the slow pace first."""
+    """Advice for a formula's dough, the slow pace first.
+
+    Parameters
+    ----------
+    formula : the formula, percents over all flour
+
+    Returns
+    -------
+    Ranges of temperature, C, by pace, with what each does.
+    """
     rye = formula.rye_rich
     found = []
     for pace, (low, high) in (_RYE if rye else _WHEAT).items():

@@ -82,7 +82,16 @@ class Mix:
 
 
 def levain_heat(hydration: float) -> float:
-    """Specific heat of a preferment, J/g K, from its hydration (fraction)."""
+    """Specific heat of a preferment, J/g K, from its hydration (fraction).
+
+    Parameters
+    ----------
+    hydration : water over flour, a fraction, .4-2
+
+    Returns
+    -------
+    J/g K, 1.7-4.2.
+    """
     return (FLOUR + WATER * hydration) / (1 + hydration)
 
 
@@ -91,7 +100,17 @@ def _heat_sum(parts: tuple[Part, ...]) -> float:
 
 
 def water_for(target_c: float, mix: Mix) -> float:
-    """Temperature that the water must have so that the dough leaves the bowl at ``target_c``."""
+    """Temperature that the water must have so that the dough leaves the bowl at ``target_c``.
+
+    Parameters
+    ----------
+    target_c : temperature that the dough is to have, C, 10-40
+    mix : what the water meets: parts with g, J/g K and C, and what mixing adds
+
+    Returns
+    -------
+    C; it may lie beyond what can be poured. Heat of all parts, of wetting and of mixing in balance.
+    """
     if mix.water_g <= 0:
         raise CraftError("dough.water_g", "water-nothing-to-set-with")
     stirred = mix.at_the_start(target_c)
@@ -100,18 +119,49 @@ def water_for(target_c: float, mix: Mix) -> float:
 
 
 def stirred_from(water_c: float, mix: Mix) -> float:
-    """What water at ``water_c`` and all else have together before anything is worked, C."""
+    """What water at ``water_c`` and all else have together before anything is worked, C.
+
+    Parameters
+    ----------
+    water_c : temperature of the water, C, 0-100
+    mix : what the water meets: parts with g, J/g K and C, and what mixing adds
+
+    Returns
+    -------
+    C.
+    """
     held = sum(part.g * part.heat_j_per_g_k * part.c for part in mix.all_parts) + mix.water_g * WATER * water_c
     return (held + mix.wetting_j) / (mix.heat_j_per_k + mix.water_g * WATER)
 
 
 def dough_from(water_c: float, mix: Mix) -> float:
-    """Dough temperature that water at ``water_c`` gives: the same balance, the other way round."""
+    """Dough temperature that water at ``water_c`` gives: the same balance, the other way round.
+
+    Parameters
+    ----------
+    water_c : temperature of the water, C, 0-100
+    mix : what the water meets: parts with g, J/g K and C, and what mixing adds
+
+    Returns
+    -------
+    C.
+    """
     return mix.at_the_end(stirred_from(water_c, mix))
 
 
 def friction_from(dough_c: float, water_c: float, mix: Mix) -> float:
-    """What mixing really added, K, when water at ``water_c`` gave a dough of ``dough_c``."""
+    """What mixing really added, K, when water at ``water_c`` gave a dough of ``dough_c``.
+
+    Parameters
+    ----------
+    dough_c : temperature of the dough, C, 0-43
+    water_c : temperature of the water, C, 0-100
+    mix : what the water meets: parts with g, J/g K and C, and what mixing adds
+
+    Returns
+    -------
+    K.
+    """
     return (dough_c - mix.at_the_end(stirred_from(water_c, mix), 0.0)) / mix.rubbed_k
 
 
@@ -119,13 +169,33 @@ def factor_rule(target_c: float, mix: Mix) -> float:
     """The bakers' rule: n times the target, less flour, room, friction factor and preferment.
 
     n is 3, or 4 with a preferment; the rule's friction factor is n times the dough's own warming.
+
+    Parameters
+    ----------
+    target_c : temperature that the dough is to have, C, 10-40
+    mix : what the water meets: parts with g, J/g K and C, and what mixing adds
+
+    Returns
+    -------
+    C (a bakers' rule of thumb).
     """
     count = 3 if mix.levain_c is None else 4
     return count * (target_c - mix.mixed.friction_k) - mix.flour_c - mix.room_c - (mix.levain_c or 0.0)
 
 
 def why_they_differ(balance_c: float, factor_c: float, mix: Mix) -> Message:
-    """One sentence on why the factor rule's water differs from the balance's; empty within 1 K."""
+    """One sentence on why the factor rule's water differs from the balance's; empty within 1 K.
+
+    Parameters
+    ----------
+    balance_c : water by the heat balance, C
+    factor_c : water by the factor rule, C
+    mix : what the water meets: parts with g, J/g K and C, and what mixing adds
+
+    Returns
+    -------
+    A sentence, or nothing.
+    """
     apart = factor_c - balance_c
     if abs(apart) < 1:
         return NOTHING

@@ -35,6 +35,15 @@ def learnt(mixing: str, measured_k: tuple[float, ...]) -> Friction:
     """Mean of the measured frictions, drawn towards the table's: the fewer the mixes, the more.
 
     The weight of the table is that of (noise / spread)^2 mixes.
+
+    Parameters
+    ----------
+    mixing : way of mixing, of the table of frictions
+    measured_k : frictions that were measured, K
+
+    Returns
+    -------
+    K, and on how many mixes it rests.
     """
     usual = friction_of(mixing)
     weight = (MEASURED_K / USUAL_SPREAD_K[mixing]) ** 2
@@ -43,6 +52,15 @@ def learnt(mixing: str, measured_k: tuple[float, ...]) -> Friction:
 
 
 def check_measured(friction_k: float) -> float:
-    """Refuse a measured friction that no mixing gives: one of the temperatures must be wrong."""
+    """Refuse a measured friction that no mixing gives: one of the temperatures must be wrong.
+
+    Parameters
+    ----------
+    friction_k : what a mixing added, K
+
+    Returns
+    -------
+    The same figure, K; CraftError for one that is refused.
+    """
     low, high = BELIEVED_K
     return within("dough_c", Limit("warming-by-mixing-that-this-dough-tells-of", low, high, "K"), round(friction_k, 1))

@@ -62,14 +62,34 @@ class Mixed:
 
 
 def friction_of(mixing: str) -> float:
-    """What a way of mixing usually adds to the dough's temperature, K. CraftError for an unknown one."""
+    """What a way of mixing usually adds to the dough's temperature, K. CraftError for an unknown one.
+
+    Parameters
+    ----------
+    mixing : way of mixing, of the table of frictions
+
+    Returns
+    -------
+    K (practice).
+    """
     if mixing not in FRICTION_K:
         raise Unreadable("mixing", "water-mixing-unknown", mixing=mixing, names=tuple(FRICTION_K))
     return FRICTION_K[mixing]
 
 
 def amount_of(mixing: str, minutes: float | None = None, speed: str = "usual") -> float:
-    """How much of the usual mixing this is: 1 for the usual minutes at the usual speed. CraftError for what is none."""
+    """How much of the usual mixing this is: 1 for the usual minutes at the usual speed. CraftError for what is none.
+
+    Parameters
+    ----------
+    mixing : way of mixing, of the table of frictions
+    minutes : minutes
+    speed : slow, usual or fast
+
+    Returns
+    -------
+    A factor, 0 and more.
+    """
     friction_of(mixing)
     if speed not in get_args(Speed):
         raise Unreadable("speed", "water-speed-unknown", speed=speed, names=get_args(Speed))

@@ -114,7 +114,20 @@ def _check_temperatures(**temperatures: float) -> None:
 
 
 def mix_of_dough(dough: Dough, flour_c: float, room_c: float, levain_c: float, work: Work) -> Mix:
-    """A batch given in grams. Raises CraftError if no dough can be made of it."""
+    """A batch given in grams. Raises CraftError if no dough can be made of it.
+
+    Parameters
+    ----------
+    dough : the dough, in g or as it is judged
+    flour_c : temperature of the flour, C, -5-45
+    room_c : temperature of the kitchen, C, 5-40
+    levain_c : temperature of what fermented first, C, 0-45
+    work : how it is mixed: way, minutes and speed
+
+    Returns
+    -------
+    What the water meets.
+    """
     makeup(dough)
     _check_temperatures(flour_c=flour_c, room_c=room_c, levain_c=levain_c)
     flour = sum(part.g for part in dough.flours)
@@ -142,7 +155,22 @@ def mix_of_formula(
     work: Work,
     bowl: Bowl | None = None,
 ) -> Mix:
-    """A formula's final dough; soaked grains are at the room's temperature, what fermented first at ``levain_c``."""
+    """A formula's final dough; soaked grains are at the room's temperature, what fermented first at ``levain_c``.
+
+    Parameters
+    ----------
+    formula : the formula, percents over all flour
+    weighed : the formula weighed, g
+    flour_c : temperature of the flour, C, -5-45
+    room_c : temperature of the kitchen, C, 5-40
+    levain_c : temperature of what fermented first, C, 0-45
+    work : how it is mixed: way, minutes and speed
+    bowl : bowl that is mixed in: material, g and C; none: not counted
+
+    Returns
+    -------
+    What the water meets.
+    """
     _check_temperatures(flour_c=flour_c, room_c=room_c, levain_c=levain_c)
     lines = weighed.dough.lines
     flour = sum(line.g for line in lines if line.role == "flour")
@@ -191,6 +219,16 @@ def plan_water(mix: Mix, target_dough_c: float, taps: Taps) -> WaterAnswer:
     """Water for a dough of ``target_dough_c`` (C) from these taps.
 
     Raises CraftError if the dough would need water above 50 C; the remedy names the warmest that can be had.
+
+    Parameters
+    ----------
+    mix : what the water meets: parts with g, J/g K and C, and what mixing adds
+    target_dough_c : temperature that the dough is to have, C, 10-40
+    taps : cold tap, hot tap, ice and kettle: their temperatures, C
+
+    Returns
+    -------
+    Water's temperature, and grams of tap, kettle and ice.
     """
     within("target_dough_c", limits.MEASURED_DOUGH_C, target_dough_c, message("limit-dough-temperature"))
     within("tap_c", limits.POURED_TAP_C, taps.cold_c)
@@ -242,6 +280,15 @@ def poured(mix: Mix, waters: tuple[Pour, ...]) -> tuple[Mix, float]:
     """The mix with the waters that were really poured, and the temperature that they have together, C.
 
     Ice counts with what melting it takes. Raises CraftError for no water, or hardly half or over twice the dough's.
+
+    Parameters
+    ----------
+    mix : what the water meets: parts with g, J/g K and C, and what mixing adds
+    waters : waters that are poured: g and C each
+
+    Returns
+    -------
+    The mix, and C.
     """
     for index, water in enumerate(waters):
         low, high = (-30, 0) if water.ice else (0, 100)
@@ -256,7 +303,17 @@ def poured(mix: Mix, waters: tuple[Pour, ...]) -> tuple[Mix, float]:
 
 
 def dough_from_waters(mix: Mix, waters: tuple[Pour, ...]) -> Poured:
-    """The dough that these waters give together, whether or not they are all of its water."""
+    """The dough that these waters give together, whether or not they are all of its water.
+
+    Parameters
+    ----------
+    mix : what the water meets: parts with g, J/g K and C, and what mixing adds
+    waters : waters that are poured: g and C each
+
+    Returns
+    -------
+    C of dough and water, with what is odd.
+    """
     really, mean = poured(mix, waters)
     dough, odd = dough_from(mean, really), []
     if abs(really.water_g - mix.water_g) > max(0.02 * mix.water_g, 1):
@@ -275,6 +332,17 @@ def usual_friction(mix: Mix, waters: tuple[Pour, ...], dough_c: float, work: Wor
     """What the usual mixing adds, K, by a dough that came to ``dough_c`` (C) of these waters and this work.
 
     Raises CraftError as ``poured`` does. Hardly mixed, a dough counts as mixed for ``LEAST_AMOUNT``.
+
+    Parameters
+    ----------
+    mix : what the water meets: parts with g, J/g K and C, and what mixing adds
+    waters : waters that are poured: g and C each
+    dough_c : temperature of the dough, C, 0-43
+    work : how it is mixed: way, minutes and speed
+
+    Returns
+    -------
+    K.
     """
     within("dough_c", limits.MEASURED_DOUGH_C, dough_c)
     really, mean = poured(mix, waters)
@@ -282,11 +350,31 @@ def usual_friction(mix: Mix, waters: tuple[Pour, ...], dough_c: float, work: Wor
 
 
 def mixing_adds(answer: WaterAnswer, mix: Mix) -> float:
-    """What mixing adds to this dough or takes from it in all, K, the kitchen's warmth included."""
+    """What mixing adds to this dough or takes from it in all, K, the kitchen's warmth included.
+
+    Parameters
+    ----------
+    answer : water as it was planned
+    mix : what the water meets: parts with g, J/g K and C, and what mixing adds
+
+    Returns
+    -------
+    K.
+    """
     return answer.dough_c - stirred_from(answer.drawn_c, mix)
 
 
 def unmelted_g(dough_c: float, mix: Mix) -> float:
-    """Ice that stays when a balance that melts all of it gives ``dough_c``: a dough is never colder than it freezes."""
+    """Ice that stays when a balance that melts all of it gives ``dough_c``: a dough is never colder than it freezes.
+
+    Parameters
+    ----------
+    dough_c : temperature of the dough, C, 0-43
+    mix : what the water meets: parts with g, J/g K and C, and what mixing adds
+
+    Returns
+    -------
+    g, 0 and more.
+    """
     lacking_j = max(FREEZES_C - dough_c, 0.0) * (mix.heat_j_per_k + mix.water_g * WATER)
     return lacking_j / (WATER * ICE_MELTS_AS_K)

@@ -50,7 +50,16 @@ class Draw:
 
 
 def kettle_c(altitude_m: float = 0.0) -> float:
-    """Temperature of kettle water when it reaches the bowl: 5 K below local boiling."""
+    """Temperature of kettle water when it reaches the bowl: 5 K below local boiling.
+
+    Parameters
+    ----------
+    altitude_m : height above the sea, m, 0-5000
+
+    Returns
+    -------
+    C.
+    """
     return 95.0 - altitude_m / 300
 
 
@@ -58,6 +67,16 @@ def draw(wanted_c: float, water_g: float, taps: Taps) -> Draw:
     """Share ``water_g`` among the taps, kettle and ice for ``wanted_c``; as near as these can come.
 
     Ice is never more than half of the water. The kettle is only asked where the hot tap is not warm enough.
+
+    Parameters
+    ----------
+    wanted_c : temperature that is wanted, C
+    water_g : water, g
+    taps : cold tap, hot tap, ice and kettle: their temperatures, C
+
+    Returns
+    -------
+    Grams of each, and C of them together.
     """
     cold, hot = taps.cold_c, taps.hot_c
     if wanted_c < cold:
@@ -76,7 +95,17 @@ def draw(wanted_c: float, water_g: float, taps: Taps) -> Draw:
 
 
 def harms(water_c: float, leaven: str) -> list[WaterWarning]:
-    """Whether water at ``water_c`` harms what raises the dough; ``leaven`` is levain, dry_yeast or none."""
+    """Whether water at ``water_c`` harms what raises the dough; ``leaven`` is levain, dry_yeast or none.
+
+    Parameters
+    ----------
+    water_c : temperature of the water, C, 0-100
+    leaven : what raises it: levain, yeast or mixed
+
+    Returns
+    -------
+    Warnings.
+    """
     if leaven == "dry_yeast" and water_c > YEAST_DIES_C:
         return [WaterWarning("yeast_dies", message("water-kills-yeast"))]
     if leaven == "levain" and water_c > LEVAIN_SUFFERS_C:
@@ -87,7 +116,18 @@ def harms(water_c: float, leaven: str) -> list[WaterWarning]:
 
 
 def warnings(wanted_c: float, drawn: Draw, leaven: str) -> tuple[WaterWarning, ...]:
-    """What to be careful with; ``leaven`` is levain, dry_yeast or none."""
+    """What to be careful with; ``leaven`` is levain, dry_yeast or none.
+
+    Parameters
+    ----------
+    wanted_c : temperature that is wanted, C
+    drawn : water as it can be drawn
+    leaven : what raises it: levain, yeast or mixed
+
+    Returns
+    -------
+    Warnings.
+    """
     if wanted_c > REFUSED_C:
         found = [WaterWarning("water_too_hot", message("water-hotter-than-any-dough"))]
     else:
