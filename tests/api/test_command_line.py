@@ -169,6 +169,25 @@ def test_a_recipe_read_whole_can_be_weighed_and_planned():
     assert ask("recipe", {"text": "x" * 20_001}).returncode == 2
 
 
+def test_a_diagnosis_of_the_contract():
+    record = {"bulk_rise": 0.3, "bulk_wanted": 0.5, "bulk_hours": 4, "dough_c": 24, "leaven": "levain",
+              "proof_share": {"low": 0.5, "likely": 0.6, "high": 0.7}}  # fmt: skip
+    found = json.loads(ask("diagnose", {"record": record, "seen": ["dense_tight"], "not_seen": ["gummy"]}).stdout)
+    assert set(found) == {"causes", "ruled_out", "unexplained", "look_next", "change"}
+    first = found["causes"][0]
+    assert set(first) == {"cause", "p", "for", "against"} and first["cause"] == "bulk_under"
+    assert set(first["for"][0]) == {"evidence", "text", "bits"} and first["for"][0]["bits"] > 1
+    assert set(found["change"]) == {"what", "to", "predicted", "text"}
+    assert set(found["ruled_out"][0]) == {"cause", "text"}
+    bare = json.loads(ask("diagnose", {"seen": ["spread"]}).stdout)
+    assert set(bare["look_next"]) == {"look", "text"}
+    assert json.loads(ask("diagnose", {}).stdout)["unexplained"] == []
+    codes = json.loads(ask("diagnose", None, "--codes").stdout)
+    assert len(codes["faults"]) == 27 and len(codes["causes"]) == 34
+    assert ask("diagnose", {"seen": ["ugly"]}).returncode == 2
+    assert ask("diagnose", {"record": {"core_c": 400}, "seen": ["gummy"]}).returncode == 2
+
+
 ROLLS = {"loaf": {"dough_g": 80, "shape": "roll", "pieces": 8}, "vessel": {"kind": "tray"},
          "preheat": {"setpoint_c": 210, "minutes": 30}, "steam": [{"kind": "water_pan"}]}  # fmt: skip
 

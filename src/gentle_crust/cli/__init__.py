@@ -18,6 +18,7 @@ QUESTIONS = (
     ("culture", "when a culture that was fed is ripe, and how it is by what was seen"),
     ("water", "how warm the water, and how much from tap, kettle and ice"),
     ("weigh", "a written recipe's lines in grams, low to high"),
+    ("diagnose", "why a loaf came out so, and one change for the next"),
     ("recipe", "a written recipe read whole: formula, method, what is in doubt"),
     ("formula", "a formula in percent as a scaled weigh list"),
     ("bake", "what oven, vessel, steam and loaf do together, minute by minute"),
@@ -86,6 +87,8 @@ def _parser() -> argparse.ArgumentParser:
             command.add_argument("--cues", action="store_true", help="list the cues of every stage and their values")
         if name == "plan":
             command.add_argument("--codes", action="store_true", help=CODES_HELP)
+        if name == "diagnose":
+            command.add_argument("--codes", action="store_true", help="list the codes of faults, causes and looks")
     command = commands.add_parser("styles", help="list the styles with their methods", description="List the styles.")
     command.add_argument("--codes", action="store_true", help=CODES_HELP)
     return parser
@@ -118,6 +121,10 @@ def _question(options: argparse.Namespace) -> int:
         from gentle_crust.interchange.plan_json import list_codes
 
         return list_codes()
+    if options.command == "diagnose" and options.codes:
+        from gentle_crust.interchange.diagnosis_json import list_codes as list_causes
+
+        return list_causes()
     return ask(options.command, options.schema)
 
 

@@ -10,10 +10,12 @@ from pydantic import BaseModel, Field, ValidationError, model_validator
 
 from gentle_crust.contract import problem
 from gentle_crust.contract.course import PlanQuestion
+from gentle_crust.contract.diagnosis import Fault, RecordInput
 from gentle_crust.contract.formula import FormulaBody
 from gentle_crust.contract.formulas import CheckAnswer
 from gentle_crust.core import limits
 from gentle_crust.core.checks import Equipment, checks
+from gentle_crust.core.diagnosis.diagnose import diagnose
 from gentle_crust.core.errors import CraftError, within
 from gentle_crust.core.fermentation.capacity import reach_of
 from gentle_crust.core.formula.measures import Habits
@@ -29,6 +31,7 @@ from gentle_crust.core.water.plan import Bowl, Pour, dough_from_waters, mix_of_d
 from gentle_crust.core.water.taps import Taps
 from gentle_crust.interchange import bake_json, choose_json, dough_json, plan_json
 from gentle_crust.interchange.bake_json import BakeInput
+from gentle_crust.interchange.diagnosis_json import told as told_diagnosis
 from gentle_crust.interchange.dough_json import DoughInput, FlourShareInput, Number, Strict
 from gentle_crust.text.render import shown
 
@@ -128,6 +131,19 @@ def _recipe(text: str) -> dict[str, Any]:
 
     asked = RecipeInput.model_validate_json(text)
     return told(read(asked.text, Habits(**asked.habits.model_dump())))
+
+
+class DiagnoseInput(Strict):
+    """Question of `gentle-crust diagnose`: what was logged of a bake, and the faults seen; all may be left out."""
+
+    record: RecordInput = RecordInput()
+    seen: Annotated[list[Fault], Field(max_length=12)] = []
+    not_seen: Annotated[list[Fault], Field(max_length=27)] = []
+
+
+def _diagnose(text: str) -> dict[str, Any]:
+    asked = DiagnoseInput.model_validate_json(text)
+    return told_diagnosis(diagnose(asked.record.record(), tuple(asked.seen), tuple(asked.not_seen)))
 
 
 class FormulaInput(Strict):
@@ -232,6 +248,7 @@ QUESTIONS: dict[str, tuple[type[BaseModel], Callable[[str], dict[str, Any]]]] = 
     "water": (WaterInput, _water),
     "weigh": (WeighInput, _weigh),
     "recipe": (RecipeInput, _recipe),
+    "diagnose": (DiagnoseInput, _diagnose),
     "formula": (FormulaInput, _formula),
 }
 

@@ -1,0 +1,205 @@
+"""From faults seen to causes, each with what speaks for and against it, what to look at next, and one change."""
+
+from dataclasses import dataclass
+from math import log2
+
+from gentle_crust.core.diagnosis.change import Change, change_for
+from gentle_crust.core.diagnosis.evidence import Evidence, evidence
+from gentle_crust.core.diagnosis.inference import FAULTS, Weighed, causes, shows, weigh_causes
+from gentle_crust.core.diagnosis.record import Record, check_record
+from gentle_crust.core.errors import CraftError, Unreadable
+from gentle_crust.core.loaf.faults import fault_name
+from gentle_crust.core.messages import Message, message
+from gentle_crust.core.tables import toml
+
+WORTH_TELLING = 0.02
+"""A cause less probable than this is not told."""
+SPEAKS_BITS = 0.15
+"""Evidence of fewer bits says nothing."""
+RULED_OUT_BELOW, RULED_OUT_BITS = 0.12, -1.0
+SHOWS_IT = 0.2
+"""A cause that shows a fault as often as this might have been it."""
+UNEXPLAINED_BELOW = 0.2
+SURE, CHANGE_FROM = 0.85, 0.35
+MOST_FAULTS = 12
+
+
+@dataclass(frozen=True)
+class Speaks:
+    """One thing that speaks for or against a cause: bits are the base-2 logarithm of its likelihood ratio."""
+
+    evidence: str
+    text: Message
+    bits: float
+
+
+@dataclass(frozen=True)
+class Cause:
+    """A cause with its probability (0-1, together with all others), and what speaks for and against it."""
+
+    cause: str
+    name: Message
+    p: float
+    for_: tuple[Speaks, ...]
+    against: tuple[Speaks, ...]
+
+
+@dataclass(frozen=True)
+class RuledOut:
+    """A cause that might have been it, and what of the record rules it out."""
+
+    cause: str
+    name: Message
+    text: Message
+
+
+@dataclass(frozen=True)
+class Look:
+    """What single look next time would tell most."""
+
+    look: str
+    text: Message
+
+
+@dataclass(frozen=True)
+class Diagnosis:
+    """Causes, the likeliest first; those ruled out; faults that nothing explains; a look and a change for next time."""
+
+    causes: tuple[Cause, ...]
+    ruled_out: tuple[RuledOut, ...]
+    unexplained: tuple[str, ...]
+    look_next: Look | None
+    change: Change | None
+
+
+def diagnose(record: Record, seen: tuple[str, ...], not_seen: tuple[str, ...] = ()) -> Diagnosis:
+    """Say why a loaf came out so.
+
+    Parameters
+    ----------
+    record : what was logged of its bake; what is not known is None
+    seen : codes of the faults seen, 0-12
+    not_seen : codes of faults that were looked for and are not there
+
+    Returns
+    -------
+    The diagnosis; CraftError that names the field for faults or figures that there are not.
+    """
+    _check(seen, not_seen)
+    check_record(record)
+    told = evidence(record)
+    ratios: dict[str, float] = {}
+    for each in told:
+        for cause, ratio in each.ratios.items():
+            ratios[cause] = ratios.get(cause, 1.0) * ratio
+    weighed = weigh_causes(seen, not_seen, ratios)
+    ranked = sorted(weighed.p, key=lambda cause: -weighed.p[cause])
+    named = tuple(
+        _cause(each, weighed.p[each], seen, not_seen, told) for each in ranked if weighed.p[each] >= WORTH_TELLING
+    )
+    return Diagnosis(
+        named,
+        _ruled_out(weighed, seen, told),
+        tuple(fault for fault in seen if weighed.explained[fault] < UNEXPLAINED_BELOW),
+        _look_next(weighed, ranked, record),
+        _change(weighed, ranked, record, seen, not_seen, ratios),
+    )
+
+
+def _check(seen: tuple[str, ...], not_seen: tuple[str, ...]) -> None:
+    if len(seen) > MOST_FAULTS:
+        raise CraftError("seen", "diagnosis-many-faults", most=MOST_FAULTS)
+    for field, faults in (("seen", seen), ("not_seen", not_seen)):
+        for fault in faults:
+            if fault not in FAULTS:
+                raise Unreadable(field, "diagnosis-fault-unknown", fault=fault, names=FAULTS)
+    both = next((fault for fault in seen if fault in not_seen), None)
+    if both is not None:
+        raise CraftError("not_seen", "diagnosis-fault-both", fault=both)
+
+
+def cause_name(cause: str) -> Message:
+    """A cause in a baker's words.
+
+    Parameters
+    ----------
+    cause : its code
+
+    Returns
+    -------
+    A part of a sentence.
+    """
+    return message(f"cause-{cause.replace('_', '-')}")
+
+
+def _cause(cause: str, p: float, seen: tuple[str, ...], not_seen: tuple[str, ...], told: tuple[Evidence, ...]) -> Cause:
+    speaks = [Speaks(each.code, each.text, log2(each.ratios[cause])) for each in told if cause in each.ratios]
+    for fault in seen:
+        bits = _fault_bits(cause, fault)
+        if bits > 0:
+            speaks.append(Speaks(fault, message("diagnosis-seen", fault=fault_name(fault)), bits))
+    for fault in not_seen:
+        strength = float(shows(fault)[causes().index(cause)])
+        if strength > 0:
+            text = message("diagnosis-not-seen", fault=fault_name(fault))
+            speaks.append(Speaks(fault, text, log2(1 - 0.8 * strength)))
+    speaks = [Speaks(each.evidence, each.text, round(each.bits, 2)) for each in speaks if abs(each.bits) >= SPEAKS_BITS]
+    speaks.sort(key=lambda each: -abs(each.bits))
+    return Cause(
+        cause,
+        cause_name(cause),
+        round(p, 3),
+        tuple(each for each in speaks if each.bits > 0),
+        tuple(each for each in speaks if each.bits < 0),
+    )
+
+
+def _fault_bits(cause: str, fault: str) -> float:
+    """How much a fault speaks for a cause: how often it shows it, over how often the fault is there at all."""
+    table = toml("diagnosis")
+    strength = float(shows(fault)[causes().index(cause)])
+    usual = float(table["leak"]) + sum(
+        float(row["prior"]) * float(row["faults"].get(fault, 0)) for row in table["cause"].values()
+    )
+    return log2(strength / usual) if strength > usual else 0.0
+
+
+def _ruled_out(weighed: Weighed, seen: tuple[str, ...], told: tuple[Evidence, ...]) -> tuple[RuledOut, ...]:
+    """Causes that show a fault that was seen, and that the record speaks against."""
+    found = []
+    for place, cause in enumerate(causes()):
+        likely = any(shows(fault)[place] >= SHOWS_IT for fault in seen)
+        against = [each for each in told if cause in each.ratios and log2(each.ratios[cause]) <= RULED_OUT_BITS]
+        if likely and weighed.p[cause] < RULED_OUT_BELOW and against:
+            strongest = min(against, key=lambda each: each.ratios[cause])
+            found.append(RuledOut(cause, cause_name(cause), strongest.text))
+    return tuple(found)
+
+
+def _look_next(weighed: Weighed, ranked: list[str], record: Record) -> Look | None:
+    """The look that would tell the likeliest causes apart; nothing where one of them is sure."""
+    if weighed.p[ranked[0]] >= SURE and weighed.p[ranked[1]] < 0.5:
+        return None
+    looks: dict[str, str] = toml("diagnosis")["look"]
+    for cause in ranked[:4]:
+        look = looks[cause]
+        if getattr(record, look) is None:
+            return Look(look, message(f"diagnosis-look-{look.replace('_', '-')}"))
+    return None
+
+
+def _change(
+    weighed: Weighed,
+    ranked: list[str],
+    record: Record,
+    seen: tuple[str, ...],
+    not_seen: tuple[str, ...],
+    ratios: dict[str, float],
+) -> Change | None:
+    """One change for the next bake: what mends the likeliest cause, and how probably the faults come again with it."""
+    first = ranked[0]
+    if weighed.p[first] < CHANGE_FROM:
+        return None
+    without = weigh_causes(seen, not_seen, ratios | {first: 1e-9})
+    again = {fault: min(weighed.explained[fault], without.explained[fault]) * (1 - weighed.p[first]) for fault in seen}
+    return change_for(first, record, {fault: round(p, 2) for fault, p in again.items()})
