@@ -81,13 +81,13 @@ def played():
 
 
 def get(address):
-    with urllib.request.urlopen(address, timeout=5) as found:
+    with urllib.request.urlopen(address, timeout=30) as found:
         return json.load(found)
 
 
 def post(address, body):
     asked = urllib.request.Request(address, json.dumps(body).encode(), {"Content-Type": "application/json"})
-    with urllib.request.urlopen(asked, timeout=5) as found:
+    with urllib.request.urlopen(asked, timeout=30) as found:
         return json.load(found)
 
 

@@ -193,10 +193,10 @@ def test_jugs_are_copied_as_they_are_for_the_sliders_now(slow):
 def test_a_recipe_is_taken_as_it_reads_now(slow):
     page = slow.open("/formulas")
     page.get_by_role("button", name="Paste a recipe").click()
-    page.get_by_label("Ingredients").fill("500 g bread flour\n350 g water\n10 g salt\n100 g sourdough starter")
+    page.get_by_label("The recipe").fill("500 g bread flour\n350 g water\n10 g salt\n100 g sourdough starter")
     expect(page.get_by_role("button", name="Make it a formula")).to_be_enabled()
     slow.slow("/recipe/read", wait_s=1.0)
-    page.get_by_label("Ingredients").fill("500 g bread flour\n400 g water\n10 g salt\n100 g sourdough starter")
+    page.get_by_label("The recipe").fill("500 g bread flour\n400 g water\n10 g salt\n100 g sourdough starter")
     page.get_by_role("button", name="Make it a formula").click()
     expect(page.get_by_label("Water %", exact=True)).to_be_visible()
     assert float(page.get_by_label("Water %", exact=True).input_value().replace(",", ".")) == pytest.approx(

@@ -77,6 +77,11 @@ def _parser() -> argparse.ArgumentParser:
     way.add_argument("--schema", action="store_true", help="print the JSON Schema of log.json")
     way.add_argument("--codes", action="store_true", help="list the kinds of entries and the faults of loaves")
     command.add_argument("--data", metavar="FOLDER", help="data folder (default: as for serve)")
+    command = commands.add_parser("crumb", help="measure the slice on a photo", description="Measure a slice's holes.")
+    command.add_argument("photo", nargs="?", type=Path, metavar="PHOTO", help="JPEG, PNG, WebP or HEIC")
+    command.add_argument("--width-mm", type=float, help="width of the slice itself, mm (20 to 600)")
+    command.add_argument("--schema", action="store_true", help="print the JSON Schema of the answer")
+    command.add_argument("--codes", action="store_true", help="list why a photo cannot be read")
     command = commands.add_parser("devices", help="play a kitchen's instruments", description="Play instruments.")
     command.add_argument("--host", default=HOST, help="address to listen on (default 127.0.0.1)")
     command.add_argument("--port", type=int, default=DEVICES_PORT, help="port (default 8418)")
@@ -103,6 +108,10 @@ def main(arguments: list[str] | None = None) -> int:
         return list_codes() if options.codes else list_styles()
     if options.command in dict(QUESTIONS):
         return _question(options)
+    if options.command == "crumb":
+        from gentle_crust.cli.crumb import crumb
+
+        return crumb(options.photo, options.width_mm, options.schema, options.codes)
     from gentle_crust.config import config  # what is large is loaded when it is wanted: help comes at once
 
     settings = config()

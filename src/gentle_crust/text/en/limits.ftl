@@ -216,3 +216,5 @@ limit-height-over-the-start = The height over the start
 limit-cup = The cup
 limit-cup-of-flour = The cup of flour
 limit-teaspoon-of-salt = The teaspoon of salt
+limit-crumbs-threshold = The threshold
+limit-width-of-the-slice = The width of the slice

@@ -1,0 +1,1 @@
+"""A slice read: its holes measured on the picture's array."""
