@@ -18,6 +18,9 @@ from gentle_crust.contract.log import (
     CompareAnswer,
     CompareQuery,
     ConcludeBody,
+    DiagnosisAnswer,
+    DiagnosisQuery,
+    FaultChoice,
     FiguresOverTimeAnswer,
     HistoryAnswer,
     ImportedAnswer,
@@ -31,7 +34,7 @@ from gentle_crust.contract.log import (
 from gentle_crust.contract.oven import ChipAnswer
 from gentle_crust.contract.strict import KeyPath
 from gentle_crust.core.errors import Unreadable
-from gentle_crust.core.loaf.faults import FAULTS
+from gentle_crust.core.loaf.faults import FAULTS, fault_name
 from gentle_crust.core.loaf.trial import Side
 from gentle_crust.kitchen.afterwards import enter
 from gentle_crust.kitchen.again import again
@@ -43,6 +46,7 @@ from gentle_crust.kitchen.over_time import over_time
 from gentle_crust.kitchen.removed import KEPT_FOR, removed
 from gentle_crust.kitchen.side_by_side import SideBySide, chosen
 from gentle_crust.kitchen.trials import TrialBook
+from gentle_crust.kitchen.why import NOT_ON_SHEET, why
 from gentle_crust.store.baking import Sought
 from gentle_crust.store.database import folder_of
 
@@ -140,6 +144,20 @@ def enter_bake(path: KeyPath, body: AfterwardsBody) -> Response:
     """Enter a bake that is over: what is not known of it is reckoned, and marked so."""
     enter(work(), path.key, body)
     return bake_record(path)
+
+
+@log.get("/bakes/<key>/why", responses={200: DiagnosisAnswer})
+def bake_why(path: KeyPath, query: DiagnosisQuery) -> Response:
+    """Why a bake came out so, by its record and its loaf's sheet."""
+    more = tuple(each for each in query.more.split(",") if each)
+    found = why(work(), path.key, query.part, more)
+    return answer(
+        DiagnosisAnswer(
+            faults=[FaultChoice(each, fault_name(each)) for each in found.faults],
+            others=[FaultChoice(each, fault_name(each)) for each in NOT_ON_SHEET if each not in found.faults],
+            diagnosis=found.diagnosis,
+        )
+    )
 
 
 @log.get("/bakes/<key>/again", responses={200: AgainAnswer})

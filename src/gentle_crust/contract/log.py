@@ -10,6 +10,7 @@ from gentle_crust.contract.asked import Asked
 from gentle_crust.contract.bakes import BakeFigures, BakeLine, Drawn, LoafLine, RecordPhoto
 from gentle_crust.contract.pages import PageQuery
 from gentle_crust.contract.strict import Short, Shown, Strict
+from gentle_crust.core.diagnosis.diagnose import Diagnosis
 from gentle_crust.core.formula.compare import Difference
 from gentle_crust.core.loaf.compare import Compared
 from gentle_crust.core.loaf.sheet import Measured, Sheet
@@ -47,6 +48,13 @@ class CompareQuery(Shown):
     of: Annotated[str, StringConstraints(max_length=600)]
 
 
+class DiagnosisQuery(Shown):
+    """Of which part, and faults that its sheet has no place for, with commas."""
+
+    part: Short = ""
+    more: Annotated[str, StringConstraints(max_length=200)] = ""
+
+
 @dataclass(frozen=True)
 class Choice:
     """Something to choose by: its key, and what it is called."""
@@ -62,6 +70,14 @@ class FaultChoice:
 
     key: str
     name: Message
+
+
+class DiagnosisAnswer(Shown):
+    """A loaf's faults in words, and the diagnosis; None while no fault was seen. ``others``: what else may be seen."""
+
+    faults: list[FaultChoice]
+    others: list[FaultChoice]
+    diagnosis: Diagnosis | None
 
 
 @dataclass(frozen=True)

@@ -4,7 +4,7 @@ import json
 import sys
 from typing import Any
 
-from gentle_crust.core.diagnosis.diagnose import Cause, Diagnosis, cause_name
+from gentle_crust.core.diagnosis.diagnose import Diagnosis, LikelyCause, cause_name
 from gentle_crust.core.diagnosis.inference import FAULTS, causes
 from gentle_crust.core.loaf.faults import fault_name
 from gentle_crust.core.tables import toml
@@ -22,7 +22,7 @@ def told(found: Diagnosis) -> dict[str, Any]:
     }
 
 
-def _cause(one: Cause) -> dict[str, Any]:
+def _cause(one: LikelyCause) -> dict[str, Any]:
     return {"cause": one.cause, "p": one.p, "for": shown(one.for_), "against": shown(one.against)}
 
 

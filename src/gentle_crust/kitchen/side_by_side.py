@@ -60,6 +60,10 @@ class SideBySide:
         sides = tuple(self._shown(each, row, differing) for each, row in baked)
         return sides, compared, _looks([side.sheet for side in sides])
 
+    def baked(self, key: str, part: str = "") -> Baked:
+        """One bake, or one part of it, with all that is known of it. Raises CraftError if there is none."""
+        return self._baked([(key, part)])[0][0]
+
     def _baked(self, keys: Sequence[Chosen]) -> list[tuple[Baked, BakeRow]]:
         only = tuple(dict.fromkeys(key for key, _ in keys))
         with self.work.read() as session:

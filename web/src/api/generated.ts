@@ -209,6 +209,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bakes/{key}/why": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Why a bake came out so, by its record and its loaf's sheet. */
+        get: operations["log_bake_why_bakes__key__why_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bench": {
         parameters: {
             query?: never;
@@ -4035,6 +4052,31 @@ export interface components {
             needed: boolean;
         };
         /**
+         * Diagnosis
+         * @description Causes, the likeliest first; those ruled out; faults that nothing explains; a look and a change for next time.
+         */
+        Diagnosis: {
+            /** Causes */
+            causes: components["schemas"]["LikelyCause"][];
+            change: components["schemas"]["NextChange"] | null;
+            look_next: components["schemas"]["LookNext"] | null;
+            /** Ruled Out */
+            ruled_out: components["schemas"]["RuledOut"][];
+            /** Unexplained */
+            unexplained: string[];
+        };
+        /**
+         * DiagnosisAnswer
+         * @description A loaf's faults in words, and the diagnosis; None while no fault was seen. ``others``: what else may be seen.
+         */
+        DiagnosisAnswer: {
+            diagnosis: components["schemas"]["Diagnosis"] | null;
+            /** Faults */
+            faults: components["schemas"]["FaultChoice"][];
+            /** Others */
+            others: components["schemas"]["FaultChoice"][];
+        };
+        /**
          * Difference
          * @description One line of the comparison; ``before`` or ``after`` says nothing where the line is missing.
          */
@@ -5959,6 +6001,22 @@ export interface components {
             low: number;
         };
         /**
+         * LikelyCause
+         * @description A cause with its probability (0-1, together with all others), and what speaks for and against it.
+         */
+        LikelyCause: {
+            /** Against */
+            against: components["schemas"]["Speaks"][];
+            /** Cause */
+            cause: string;
+            /** For */
+            for_: components["schemas"]["Speaks"][];
+            /** Name */
+            name: string;
+            /** P */
+            p: number;
+        };
+        /**
          * Line
          * @description One thing of all of them, NOTHING where it is not known of one. ``counts``: it is one of the things counted.
          */
@@ -6187,6 +6245,16 @@ export interface components {
              * @enum {string}
              */
             yeast_kind: "instant" | "active_dry" | "fresh" | "osmotolerant";
+        };
+        /**
+         * LookNext
+         * @description What single look next time would tell most.
+         */
+        LookNext: {
+            /** Look */
+            look: string;
+            /** Text */
+            text: string;
         };
         /**
          * Lot
@@ -6579,6 +6647,24 @@ export interface components {
          */
         NextAnswer: {
             next: components["schemas"]["Due"] | null;
+        };
+        /**
+         * NextChange
+         * @description What to change, to what, what is predicted of it, and a sentence.
+         *
+         *     ``predicted``: figures of the next bake (minutes, shares, C), and ``again``: how probably each fault comes again.
+         */
+        NextChange: {
+            /** Predicted */
+            predicted: {
+                [key: string]: unknown;
+            };
+            /** Text */
+            text: string;
+            /** To */
+            to: number | string;
+            /** What */
+            what: string;
         };
         /**
          * NextStep
@@ -8580,6 +8666,18 @@ export interface components {
             place: string;
         };
         /**
+         * RuledOut
+         * @description A cause that might have been it, and what of the record rules it out.
+         */
+        RuledOut: {
+            /** Cause */
+            cause: string;
+            /** Name */
+            name: string;
+            /** Text */
+            text: string;
+        };
+        /**
          * Sample
          * @description One figure of a probe: hours after mixing, C.
          */
@@ -9401,6 +9499,18 @@ export interface components {
             likely: number | null;
             /** Low */
             low: number | null;
+        };
+        /**
+         * Speaks
+         * @description One thing that speaks for or against a cause: bits are the base-2 logarithm of its likelihood ratio.
+         */
+        Speaks: {
+            /** Bits */
+            bits: number;
+            /** Evidence */
+            evidence: string;
+            /** Text */
+            text: string;
         };
         /**
          * Stage
@@ -11458,6 +11568,67 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AgainAnswer"];
+                };
+            };
+            /** @description Nothing lies under that key. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    log_bake_why_bakes__key__why_get: {
+        parameters: {
+            query?: {
+                part?: string;
+                more?: string;
+            };
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DiagnosisAnswer"];
                 };
             };
             /** @description Nothing lies under that key. */

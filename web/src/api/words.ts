@@ -1620,6 +1620,22 @@ export interface Words {
     ofFlour: string
     afterMixing: string
   }
+  whySo: {
+    title: string
+    lead: string
+    seen: string
+    more: string
+    likely: (data: { percent: Value }) => string
+    for: string
+    against: string
+    ruledOut: string
+    lookNext: string
+    change: string
+    again: (data: { fault: Value; percent: Value }) => string
+    nothing: string
+    unexplained: (data: { faults: Value }) => string
+    others: string
+  }
   yeastTest: {
     title: string
     stir: string

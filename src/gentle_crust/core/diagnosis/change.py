@@ -17,7 +17,7 @@ GROWS = 0.6
 
 
 @dataclass(frozen=True)
-class Change:
+class NextChange:
     """What to change, to what, what is predicted of it, and a sentence.
 
     ``predicted``: figures of the next bake (minutes, shares, C), and ``again``: how probably each fault comes again.
@@ -29,7 +29,7 @@ class Change:
     text: Message
 
 
-def change_for(cause: str, record: Record, again: dict[str, float]) -> Change:
+def change_for(cause: str, record: Record, again: dict[str, float]) -> NextChange:
     """The change that mends a cause.
 
     Parameters
@@ -43,7 +43,7 @@ def change_for(cause: str, record: Record, again: dict[str, float]) -> Change:
     The change, with what is predicted of it.
     """
     what, to, predicted = _of(cause, record)
-    return Change(what, to, {**predicted, "again": again}, _said(cause, to, predicted))
+    return NextChange(what, to, {**predicted, "again": again}, _said(cause, to, predicted))
 
 
 def _said(cause: str, to: float | str, predicted: dict[str, Any]) -> Message:

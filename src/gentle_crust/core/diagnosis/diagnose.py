@@ -3,7 +3,7 @@
 from dataclasses import dataclass
 from math import log2
 
-from gentle_crust.core.diagnosis.change import Change, change_for
+from gentle_crust.core.diagnosis.change import NextChange, change_for
 from gentle_crust.core.diagnosis.evidence import Evidence, evidence
 from gentle_crust.core.diagnosis.inference import FAULTS, Weighed, causes, shows, weigh_causes
 from gentle_crust.core.diagnosis.record import Record, check_record
@@ -20,7 +20,7 @@ RULED_OUT_BELOW, RULED_OUT_BITS = 0.12, -1.0
 SHOWS_IT = 0.2
 """A cause that shows a fault as often as this might have been it."""
 UNEXPLAINED_BELOW = 0.2
-SURE, CHANGE_FROM = 0.85, 0.35
+SURE, CHANGE_FROM, WORTH_A_LOOK = 0.85, 0.35, 0.06
 MOST_FAULTS = 12
 
 
@@ -34,7 +34,7 @@ class Speaks:
 
 
 @dataclass(frozen=True)
-class Cause:
+class LikelyCause:
     """A cause with its probability (0-1, together with all others), and what speaks for and against it."""
 
     cause: str
@@ -54,7 +54,7 @@ class RuledOut:
 
 
 @dataclass(frozen=True)
-class Look:
+class LookNext:
     """What single look next time would tell most."""
 
     look: str
@@ -65,11 +65,11 @@ class Look:
 class Diagnosis:
     """Causes, the likeliest first; those ruled out; faults that nothing explains; a look and a change for next time."""
 
-    causes: tuple[Cause, ...]
+    causes: tuple[LikelyCause, ...]
     ruled_out: tuple[RuledOut, ...]
     unexplained: tuple[str, ...]
-    look_next: Look | None
-    change: Change | None
+    look_next: LookNext | None
+    change: NextChange | None
 
 
 def diagnose(record: Record, seen: tuple[str, ...], not_seen: tuple[str, ...] = ()) -> Diagnosis:
@@ -132,7 +132,9 @@ def cause_name(cause: str) -> Message:
     return message(f"cause-{cause.replace('_', '-')}")
 
 
-def _cause(cause: str, p: float, seen: tuple[str, ...], not_seen: tuple[str, ...], told: tuple[Evidence, ...]) -> Cause:
+def _cause(
+    cause: str, p: float, seen: tuple[str, ...], not_seen: tuple[str, ...], told: tuple[Evidence, ...]
+) -> LikelyCause:
     speaks = [Speaks(each.code, each.text, log2(each.ratios[cause])) for each in told if cause in each.ratios]
     for fault in seen:
         bits = _fault_bits(cause, fault)
@@ -145,7 +147,7 @@ def _cause(cause: str, p: float, seen: tuple[str, ...], not_seen: tuple[str, ...
             speaks.append(Speaks(fault, text, log2(1 - 0.8 * strength)))
     speaks = [Speaks(each.evidence, each.text, round(each.bits, 2)) for each in speaks if abs(each.bits) >= SPEAKS_BITS]
     speaks.sort(key=lambda each: -abs(each.bits))
-    return Cause(
+    return LikelyCause(
         cause,
         cause_name(cause),
         round(p, 3),
@@ -176,15 +178,15 @@ def _ruled_out(weighed: Weighed, seen: tuple[str, ...], told: tuple[Evidence, ..
     return tuple(found)
 
 
-def _look_next(weighed: Weighed, ranked: list[str], record: Record) -> Look | None:
+def _look_next(weighed: Weighed, ranked: list[str], record: Record) -> LookNext | None:
     """The look that would tell the likeliest causes apart; nothing where one of them is sure."""
     if weighed.p[ranked[0]] >= SURE and weighed.p[ranked[1]] < 0.5:
         return None
     looks: dict[str, str] = toml("diagnosis")["look"]
     for cause in ranked[:4]:
         look = looks[cause]
-        if getattr(record, look) is None:
-            return Look(look, message(f"diagnosis-look-{look.replace('_', '-')}"))
+        if weighed.p[cause] >= WORTH_A_LOOK and getattr(record, look) is None:
+            return LookNext(look, message(f"diagnosis-look-{look.replace('_', '-')}"))
     return None
 
 
@@ -195,7 +197,7 @@ def _change(
     seen: tuple[str, ...],
     not_seen: tuple[str, ...],
     ratios: dict[str, float],
-) -> Change | None:
+) -> NextChange | None:
     """One change for the next bake: what mends the likeliest cause, and how probably the faults come again with it."""
     first = ranked[0]
     if weighed.p[first] < CHANGE_FROM:

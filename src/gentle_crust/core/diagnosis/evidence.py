@@ -148,7 +148,11 @@ def _water(r: Record) -> Evidence | None:
         "too_dry": ratio(x, ((-10, 16), (-6, 7), (-3, 1.5), (0, 0.3), (4, 0.05))),
         "flour_weak": ratio(x, ((0, 0.9), (4, 1.3))),
     }
-    return Evidence("hydration_over_capacity", message("diagnosis-water", points=x), ratios)
+    return Evidence(
+        "hydration_over_capacity",
+        message("diagnosis-water-over" if x >= 0 else "diagnosis-water-under", points=abs(x)),
+        ratios,
+    )
 
 
 def _salt(r: Record) -> Evidence | None:

@@ -22,6 +22,7 @@ import UndoLine from '../bench/UndoLine.vue'
 
 const AgainSheet = defineAsyncComponent(() => import('./AgainSheet.vue'))
 const LoafSheet = defineAsyncComponent(() => import('./LoafSheet.vue'))
+const WhySo = defineAsyncComponent(() => import('./WhySo.vue'))
 
 /** One bake's record: what was done when, read, judged, changed, written and photographed; and what comes to mind later. */
 const t = words.bakes
@@ -138,6 +139,7 @@ const more = (outcome: Schemas['RecordOutcome']) =>
           <p v-if="!bake.loaves.length" class="quiet">{{ words.loaf.none }}</p>
           <LoafSaid v-for="loaf in bake.loaves" :key="loaf.id" :loaf="loaf" />
         </section>
+        <WhySo v-if="bake.loaves.length && !hidden" :bake="key" />
         <LoafSheet
           v-if="judging && bake.line.out"
           :name="bake.line.name"

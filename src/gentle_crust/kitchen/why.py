@@ -1,0 +1,141 @@
+"""Why a bake of the log came out so: its record as a diagnosis takes it, and the faults of its loaf."""
+
+from dataclasses import dataclass
+from typing import Any
+
+from gentle_crust.contract import events as bodies
+from gentle_crust.core.diagnosis.diagnose import Diagnosis, diagnose
+from gentle_crust.core.diagnosis.record import Record, ShareLogged
+from gentle_crust.core.formula.model import Formula, brought_by
+from gentle_crust.core.loaf.faults import faults_of
+from gentle_crust.core.loaf.sheet import Sheet
+from gentle_crust.kitchen.facts import Baked
+from gentle_crust.kitchen.side_by_side import SideBySide
+from gentle_crust.kitchen.work import Work
+
+NOT_ON_SHEET = ("too_sour", "stuck", "flour_streaks", "dull_crust", "too_open")
+"""Faults that a loaf's sheet has no place of its own for."""
+SOUR_BEYOND_WISH, SHARE_SPREAD = 4, 0.07
+
+
+@dataclass(frozen=True)
+class Why:
+    """A loaf's faults, by their codes, and what they come from; None while no fault was seen."""
+
+    faults: tuple[str, ...]
+    diagnosis: Diagnosis | None
+
+
+def why(work: Work, key: str, part: str = "", more: tuple[str, ...] = ()) -> Why:
+    """Diagnose a bake of the log by its record and its loaf's sheet; ``more``: faults that the sheet has no place for.
+
+    Raises CraftError if there is no such bake, or for faults that there are not.
+    """
+    baked = SideBySide(work).baked(key, part)
+    sheet = baked.sheet
+    seen = tuple(dict.fromkeys((*(() if sheet is None else _seen(sheet)), *more)))
+    if not seen:
+        return Why((), None)
+    return Why(seen, diagnose(record_of(baked), seen, _not_seen(sheet, seen)))
+
+
+def _seen(sheet: Sheet) -> tuple[str, ...]:
+    sour = ("too_sour",) if (sheet.sourness or 0) >= SOUR_BEYOND_WISH else ()
+    dull = ("dull_crust",) if sheet.shine is False else ()
+    return (*faults_of(sheet), *sour, *dull)
+
+
+def _not_seen(sheet: Sheet | None, seen: tuple[str, ...]) -> tuple[str, ...]:
+    """Faults that the sheet speaks of and does not show."""
+    if sheet is None:
+        return ()
+    spoken = (
+        ("gummy", sheet.bite), ("spread", sheet.form), ("caved_in", sheet.form), ("pale_top", sheet.top_colour),
+        ("dense_tight", sheet.openness), ("no_ear", sheet.scores), ("base_pale", sheet.base_colour),
+    )  # fmt: skip
+    return tuple(fault for fault, value in spoken if value is not None and fault not in seen)
+
+
+def record_of(baked: Baked) -> Record:
+    """What is known of a bake; None for what nobody measured or said."""
+    figures, shown, sheet = baked.figures, baked.row.shown, baked.sheet
+    formula = baked.saved.answer.formula
+    proof = shown.get("proof") or {}
+    done, planned = _folds(baked)
+    first = _stages(shown)[0] if _stages(shown) else {}
+    return Record(
+        dough_c=figures.dough_c,
+        room_c=baked.saved.answer.asked.room_day_c,
+        leaven="mixed" if formula.leaven == "levain" and formula.yeast_percent else formula.leaven,
+        bulk_rise=figures.end_rise if figures.end_rise is not None else figures.rise,
+        bulk_wanted=_positive(proof.get("bulk_rise")),
+        bulk_hours=None if figures.bulk_min is None else figures.bulk_min / 60,
+        proof_share=_share(figures.share, proof),
+        proof_hours=None if figures.proof_min is None else figures.proof_min / 60,
+        folds_done=done,
+        folds_planned=planned,
+        kneaded=any(each.key.startswith("knead-") and not each.skipped for each in baked.story.happened.deeds) or None,
+        hydration_over_capacity=round(formula.free_hydration_percent - formula.blend("absorption_percent"), 1),
+        salt_percent=round(formula.salt_percent + brought_by(formula.all_extras, "salt"), 2),
+        flour_protein=round(formula.blend("protein_percent"), 1),
+        rye_percent=round(100 * formula.blend("rye_fraction"), 1),
+        sugar_percent=round(brought_by(formula.all_extras, "sugar"), 1),
+        scored=None if baked.done("score") else _unscored(formula, shown),
+        vessel="tin" if formula.shape == "pan_loaf" else None,
+        set_c=first.get("setpoint_c"),
+        baked_min=None if figures.baked_min is None else float(figures.baked_min),
+        core_c=_core(baked),
+        colour=None if sheet is None else sheet.top_colour,
+        base_colour=None if sheet is None else sheet.base_colour,
+        loss_fraction=_loss(baked, sheet),
+        cooled_min=None if sheet is None else sheet.cut_min,
+        days_old=0.0,
+        cold_hours=_positive(proof.get("fridge_hours")),
+    )
+
+
+def _positive(value: Any) -> float | None:
+    return float(value) if isinstance(value, (int, float)) and value > 0 else None
+
+
+def _share(likely: float | None, proof: dict[str, Any]) -> ShareLogged | None:
+    """The share at loading with its band: the plan's, moved to where the last verdict saw it."""
+    if likely is None:
+        return None
+    low, high, middle = (proof.get(name) for name in ("share_low", "share_high", "share"))
+    if not all(isinstance(each, (int, float)) for each in (low, high, middle)):
+        return ShareLogged(likely - SHARE_SPREAD, likely, min(likely + SHARE_SPREAD, 1.0))
+    return ShareLogged(likely - (middle - low) / 2, likely, min(likely + (high - middle) / 2, 1.0))  # type: ignore[operator]
+
+
+def _folds(baked: Baked) -> tuple[int | None, int | None]:
+    """Sets of folds that were done, and that were planned; None where none were."""
+    steps = baked.row.shown.get("steps") or []
+    planned = sum(str(each.get("kind")) == "fold" for each in steps)
+    deeds = baked.story.happened.deeds
+    done = sum(each.key.startswith(("fold-", "extra_fold")) and not each.skipped for each in deeds)
+    return (done, planned) if planned else (None, None)
+
+
+def _stages(shown: dict[str, Any]) -> list[dict[str, Any]]:
+    bake = shown.get("bake")
+    return list(bake.get("stages") or []) if isinstance(bake, dict) else []
+
+
+def _unscored(formula: Formula, shown: dict[str, Any]) -> Any:
+    """Not scored, if a score was planned and was not pressed."""
+    planned = any(str(each.get("kind")) == "score" for each in shown.get("steps") or [])
+    return "none" if planned and formula.shape not in ("slipper", "flat_round") else None
+
+
+def _core(baked: Baked) -> float | None:
+    """The core that was measured last."""
+    found = [float(each.body["value"]) for each in baked.story.of(bodies.READ) if each.body["kind"] == "core_c"]
+    return found[-1] if found else None
+
+
+def _loss(baked: Baked, sheet: Sheet | None) -> float | None:
+    if sheet is None or sheet.out_g is None or not baked.piece_g:
+        return None
+    loss = 1 - sheet.out_g / baked.piece_g
+    return round(loss, 3) if 0 < loss < 0.6 else None

@@ -1,0 +1,14 @@
+whySo-title = Why did it come out so?
+whySo-lead = What you saw and what this bake measured, weighed together.
+whySo-seen = Seen
+whySo-more = Was there anything else?
+whySo-likely = { $percent } % likely
+whySo-for = For it
+whySo-against = Against it
+whySo-ruledOut = Ruled out, and why
+whySo-lookNext = Look next time
+whySo-change = One change for the next bake
+whySo-again = { $fault }: about { $percent } % likely to come again
+whySo-nothing = Nothing in this record speaks for one cause more than for another. What to look at next time stands below.
+whySo-unexplained = No cause explains this: { $faults }.
+whySo-others = Less likely
