@@ -5,7 +5,7 @@ from math import log2
 
 from gentle_crust.core.diagnosis.change import NextChange, change_for
 from gentle_crust.core.diagnosis.evidence import Evidence, evidence
-from gentle_crust.core.diagnosis.inference import FAULTS, Weighed, causes, shows, weigh_causes
+from gentle_crust.core.diagnosis.inference import FAULTS, Weighed, causes, comes_again, shows, weigh_causes
 from gentle_crust.core.diagnosis.record import Record, check_record
 from gentle_crust.core.errors import CraftError, Unreadable
 from gentle_crust.core.loaf.faults import fault_name
@@ -102,7 +102,7 @@ def diagnose(record: Record, seen: tuple[str, ...], not_seen: tuple[str, ...] = 
         _ruled_out(weighed, seen, told),
         tuple(fault for fault in seen if weighed.explained[fault] < UNEXPLAINED_BELOW),
         _look_next(weighed, ranked, record),
-        _change(weighed, ranked, record, seen, not_seen, ratios),
+        _change(weighed, ranked, record, seen),
     )
 
 
@@ -190,18 +190,10 @@ def _look_next(weighed: Weighed, ranked: list[str], record: Record) -> LookNext 
     return None
 
 
-def _change(
-    weighed: Weighed,
-    ranked: list[str],
-    record: Record,
-    seen: tuple[str, ...],
-    not_seen: tuple[str, ...],
-    ratios: dict[str, float],
-) -> NextChange | None:
+def _change(weighed: Weighed, ranked: list[str], record: Record, seen: tuple[str, ...]) -> NextChange | None:
     """One change for the next bake: what mends the likeliest cause, and how probably the faults come again with it."""
     first = ranked[0]
     if weighed.p[first] < CHANGE_FROM:
         return None
-    without = weigh_causes(seen, not_seen, ratios | {first: 1e-9})
-    again = {fault: min(weighed.explained[fault], without.explained[fault]) * (1 - weighed.p[first]) for fault in seen}
-    return change_for(first, record, {fault: round(p, 2) for fault, p in again.items()})
+    again = {fault: round(comes_again(weighed, fault, first), 2) for fault in seen}
+    return change_for(first, record, again)

@@ -61,10 +61,14 @@ def _sets() -> tuple[NDArray[np.bool_], NDArray[np.float64]]:
 
 @dataclass(frozen=True)
 class Weighed:
-    """How probable each cause is, 0-1, and how probably any of them shows each fault that was seen."""
+    """How probable each cause is, 0-1, and how probably any of them shows each fault that was seen.
+
+    ``share``: probability of each set of causes, as ``comes_again`` takes it.
+    """
 
     p: dict[str, float]
     explained: dict[str, float]
+    share: NDArray[np.float64]
 
 
 def weigh_causes(seen: tuple[str, ...], not_seen: tuple[str, ...], ratios: dict[str, float]) -> Weighed:
@@ -92,7 +96,26 @@ def weigh_causes(seen: tuple[str, ...], not_seen: tuple[str, ...], ratios: dict[
     marginal = share @ sets
     by_cause = 1 - np.exp(sets @ np.log1p(-np.clip(np.array([shows(f) for f in seen]).T, 0, 0.999))) if seen else None
     explained = {} if by_cause is None else {f: float(share @ by_cause[:, i]) for i, f in enumerate(seen)}
-    return Weighed({cause: float(p) for cause, p in zip(causes(), marginal, strict=True)}, explained)
+    return Weighed({cause: float(p) for cause, p in zip(causes(), marginal, strict=True)}, explained, share)
+
+
+def comes_again(weighed: Weighed, fault: str, mended: str) -> float:
+    """How probably a fault comes again if one cause is mended and all others stay as they are.
+
+    Parameters
+    ----------
+    weighed : all causes, weighed
+    fault : code of the fault
+    mended : code of the cause that is mended
+
+    Returns
+    -------
+    A probability, 0-1.
+    """
+    sets, _ = _sets()
+    left = sets.copy()
+    left[:, causes().index(mended)] = False
+    return float(weighed.share @ _shown(left, fault, float(toml("diagnosis")["leak"])))
 
 
 def _shown(sets: NDArray[np.bool_], fault: str, leak: float) -> NDArray[np.float64]:

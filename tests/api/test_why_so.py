@@ -1,0 +1,58 @@
+"""The diagnosis of a bake of the log, as its page asks for it."""
+
+import pytest
+
+from gentle_crust.api.app import create_app
+from gentle_crust.demo.past import remember
+from gentle_crust.kitchen.side_by_side import SideBySide
+from gentle_crust.kitchen.why import record_of, why
+from gentle_crust.kitchen.work import Work
+from tests.conftest import SATURDAY
+
+
+@pytest.fixture
+def six_weeks_sessions(sessions, folder):
+    remember(sessions, lambda: SATURDAY, folder)
+    return sessions
+
+
+@pytest.fixture
+def six_weeks_client(six_weeks_sessions):
+    return create_app(six_weeks_sessions, lambda: SATURDAY).test_client()
+
+
+def asked(client, key, **query):
+    return client.get(f"/api/bakes/{key}/why", query_string=query)
+
+
+def test_a_bake_is_diagnosed_by_its_record_and_its_sheet(six_weeks_client):
+    found = asked(six_weeks_client, "six-weeks-7").get_json()
+    assert "dense and tight" in [each["name"] for each in found["faults"]]
+    first = found["diagnosis"]["causes"][0]
+    assert first["cause"] == "bulk_under" and any("+50 %" in each["text"] for each in first["for_"])
+    assert found["diagnosis"]["change"]["what"] == "bulk_rise"
+    assert {each["key"] for each in found["others"]} == {"too_sour", "stuck", "flour_streaks", "dull_crust", "too_open"}
+
+
+def test_what_the_sheet_has_no_place_for_can_be_said(six_weeks_client):
+    found = asked(six_weeks_client, "six-weeks-7", more="too_sour").get_json()
+    assert "too_sour" in [each["key"] for each in found["faults"]]
+    assert "too_sour" not in [each["key"] for each in found["others"]]
+    wrong = asked(six_weeks_client, "six-weeks-7", more="ugly")
+    assert wrong.status_code == 422 and "ugly" in wrong.get_json()["detail"] + str(wrong.get_json())
+
+
+def test_a_loaf_without_a_fault_and_a_bake_there_is_not(six_weeks_client):
+    assert asked(six_weeks_client, "six-weeks-13").get_json()["diagnosis"] is None
+    assert asked(six_weeks_client, "nowhere").status_code == 404
+
+
+def test_the_record_says_what_was_measured_and_nothing_else(six_weeks_sessions):
+    work = Work(six_weeks_sessions, lambda: SATURDAY)
+    record = record_of(SideBySide(work).baked("six-weeks-7"))
+    assert record.bulk_rise == pytest.approx(0.5) and record.bulk_wanted == pytest.approx(0.66, abs=0.01)
+    assert 20 < record.dough_c < 30 and record.leaven == "levain" and record.folds_done == record.folds_planned
+    assert record.proof_share.low < record.proof_share.likely < record.proof_share.high
+    assert record.salt_percent == pytest.approx(2.2, abs=0.3) and 0.08 < record.loss_fraction < 0.2
+    assert record.shaped is None and record.steam is None and record.leaven_vigour is None
+    assert why(work, "six-weeks-13").diagnosis is None
