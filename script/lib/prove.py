@@ -12,18 +12,25 @@ from dataclasses import dataclass, replace
 from datetime import UTC, datetime, timedelta
 from itertools import pairwise
 from pathlib import Path
+from typing import Any
 
 from hostile import REQUESTS, throw
 from population import coverage, situations
+from tests.crumbs import slice_of
 from tests.plans import Bench, Wish, kitchen, make_plan
 from tests.recipes.kept_back import KEPT_BACK
 from tests.recipes.score import LEAST, TUNED, rates, score
+from tests.stories.bakes import KEPT_BACK as BAKES_KEPT
+from tests.stories.bakes import TUNED as BAKES
 
 from gentle_crust import demo
 from gentle_crust.contract.asked import Asked
 from gentle_crust.core.clock import Nights, Room
 from gentle_crust.core.course.believed import Read
 from gentle_crust.core.course.targets import usual_proof_h
+from gentle_crust.core.crumb.measure import read_crumb
+from gentle_crust.core.diagnosis.diagnose import diagnose
+from gentle_crust.core.diagnosis.record import Record, ShareLogged
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.formula.model import FlourShare, Formula, Preferment
 from gentle_crust.core.oven.equipment import Oven, Vessel
@@ -234,6 +241,46 @@ def recipes() -> Proof:
     return Proof(holds and not silent, tuple(figures))
 
 
+def stories() -> Proof:
+    """Sixty bakes with the causes a good baker would name; fifteen of them, never tuned on, apart."""
+    figures, holds = [], True
+    for name, told, first_least, third_least in (
+        ("all sixty", [*BAKES, *BAKES_KEPT], 48, 57),
+        ("kept back", BAKES_KEPT, 11, 14),
+    ):
+        first = third = absurd = 0
+        for each in told:
+            fields = dict(each.record)
+            if "proof_share" in fields:
+                fields["proof_share"] = ShareLogged(**fields["proof_share"])
+            causes = [one.cause for one in diagnose(Record(**fields), each.seen, each.not_seen).causes]
+            first += causes[0] in each.first
+            third += any(cause in each.first for cause in causes[:3])
+            absurd += causes[0] in each.absurd
+        holds &= first >= first_least and third >= third_least and not absurd
+        figures.append(f"{name}: first cause agreed in {first}, among the first three in {third}, absurd {absurd}")
+    return Proof(holds, tuple(figures))
+
+
+def crumbs() -> Proof:
+    """Forty drawn slices whose holes are known: how far each figure is off."""
+    off: dict[str, list[float]] = {"share": [], "mean": [], "count": [], "largest": []}
+    ways: tuple[dict[str, Any], ...] = (
+        {}, {"light": 0.25}, {"ground": (0.95, 0.95, 0.95)}, {"noise": 0.05}, {"blur": 2.2},
+        {"count": 420, "mean_mm": 1.6}, {"count": 40, "mean_mm": 6.0, "spread": 0.6}, {"px": 600},
+    )  # fmt: skip
+    for seed in range(40):
+        picture, truth = slice_of(100 + seed, **ways[seed % len(ways)])
+        found, _ = read_crumb(picture, 120.0)
+        pairs = ((found.holes_fraction, truth.holes_fraction), (found.mean_cell_mm2, truth.mean_cell_mm2),
+                 (found.cells_per_cm2, truth.cells_per_cm2), (found.largest_mm, truth.largest_mm))  # fmt: skip
+        for name, (got, wanted) in zip(off, pairs, strict=True):
+            off[name].append(abs(got / wanted - 1))
+    worst = {name: max(values) for name, values in off.items()}
+    holds = worst["share"] <= 0.1 and worst["mean"] <= 0.1 and worst["count"] <= 0.2 and worst["largest"] <= 0.2
+    return Proof(holds, tuple(f"{name}: at most {value:.1%} off" for name, value in worst.items()))
+
+
 def whole_bake() -> Proof:
     """A bake at six hundred times its pace, from mixing to the cooled loaf, pressed in the browser, instruments on."""
     return _tests("tests/browser/test_bench_room.py", "-k", "whole_bake")
@@ -291,6 +338,8 @@ PROOFS: dict[str, Callable[[], Proof]] = {
     "screens": screens,
     "reader": reader,
     "recipes": recipes,
+    "stories": stories,
+    "crumbs": crumbs,
     "whole_bake": whole_bake,
     "feeds": feeds,
     "random_benches": random_benches,
