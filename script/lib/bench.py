@@ -1,5 +1,6 @@
 """Measures what bakers would feel: forecasts, plans, the ribbon behind a slider, the first page."""
 
+import io
 import json
 import platform
 import re
@@ -18,7 +19,10 @@ import growth
 import numpy as np
 import slow_phone
 from live import CHROMIUM, QUIET, serving
+from PIL import Image
 from playwright.sync_api import sync_playwright
+from tests.crumbs import slice_of
+from tests.recipes.modern import MODERN
 from waitress import create_server
 
 from gentle_crust import demo
@@ -27,6 +31,8 @@ from gentle_crust.core.culture.culture import Culture
 from gentle_crust.core.culture.events import Event
 from gentle_crust.core.culture.jar import Jar
 from gentle_crust.core.culture.life import _lived
+from gentle_crust.core.diagnosis.diagnose import diagnose
+from gentle_crust.core.diagnosis.record import Record
 from gentle_crust.core.fermentation.dough import Dough, FlourPart, makeup
 from gentle_crust.core.fermentation.forecast import Stretch, forecast
 from gentle_crust.core.oven.bake import Bake, bake
@@ -35,6 +41,8 @@ from gentle_crust.core.oven.kit import InVessel, OvenHeat, OvenStage, Preheat
 from gentle_crust.core.oven.loaf import Loaf
 from gentle_crust.core.oven.ranking import Way, rank
 from gentle_crust.core.tables import rows as table_rows
+from gentle_crust.interchange.crumb_photo import read_photo
+from gentle_crust.interchange.recipe.whole import read
 from gentle_crust.kitchen.cultures import CultureBook
 from gentle_crust.kitchen.work import Work
 from gentle_crust.store.database import open_store
@@ -245,6 +253,29 @@ def sixty_ways() -> tuple[float, float]:
     means = tuple(row["kind"] for row in table_rows("steam"))
     some = next(kit[:count] for count in range(len(kit)) if len(ranked(kit[:count], means, 850.0)) >= 60)
     return timed(12, lambda turn: ranked(some, means, 800.0 + 5 * turn))
+
+
+def sixty_lines() -> tuple[float, float]:
+    """A recipe of sixty lines read whole."""
+    lines = [line for case in MODERN[1:8] for line in case.text.splitlines() if line.strip()]
+    text = "\n".join(lines[:60])
+    read(text)
+    return timed(20, lambda _turn: read(text))
+
+
+def diagnosed() -> tuple[float, float]:
+    """A bake with three faults diagnosed."""
+    record = Record(bulk_rise=0.3, bulk_wanted=0.5, dough_c=24, set_c=240, chamber_c=230, core_c=96)
+    return timed(20, lambda _turn: diagnose(record, ("dense_tight", "side_burst", "pale_top")))
+
+
+def slice_measured() -> tuple[float, float]:
+    """A slice on a photo of twelve megapixels, from its file's bytes to its figures."""
+    picture, _ = slice_of(1, px=1000)
+    large = Image.fromarray((picture * 255).astype("uint8")).resize((4000, 3000))
+    out = io.BytesIO()
+    large.save(out, "JPEG", quality=90)
+    return timed(5, lambda _turn: read_photo(out.getvalue(), 120.0))
 
 
 def ranked(kit: list[Vessel], means: tuple[str, ...], grams: float) -> tuple[Way, ...]:
@@ -491,6 +522,9 @@ def main() -> None:
         page_kb, data_kb = cold_plan(address)
     rows.append(("sixty ways to bake a loaf ranked", *sixty_ways(), "250 ms"))
     rows.append(("a bake of an hour simulated", *a_bake(), "50 ms"))
+    rows.append(("recipe of sixty lines read", *sixty_lines(), "150 ms"))
+    rows.append(("a bake with three faults diagnosed", *diagnosed(), "100 ms"))
+    rows.append(("a slice measured on a photo of twelve megapixels", *slice_measured(), "2000 ms"))
     rows.append(("culture of 1,000 feeds opened", *thousand_feeds(), "150 ms"))
     rows.append(("press on the Bench, server, three doughs, 10,000 figures", *presses(), "60 ms"))
     rows.append(

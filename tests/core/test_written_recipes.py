@@ -9,6 +9,7 @@ from hypothesis import strategies as st
 from gentle_crust.contract.recipe import Fixes, ItemFix, SentenceFix
 from gentle_crust.core.course.written import method_of
 from gentle_crust.core.errors import CraftError
+from gentle_crust.core.formula.label import label
 from gentle_crust.core.formula.measures import Habits
 from gentle_crust.core.formula.model import check
 from gentle_crust.core.formula.scaling import weigh
@@ -318,3 +319,26 @@ def client_free_formulas(sessions):
     formulas = [kept.formula for kept in FormulaBook(work).all()]
     assert len(formulas) > 5
     return [(each, export(each, weigh(each, each.pieces, each.scaling_weight_g), "text")) for each in formulas]
+
+
+def test_a_saved_page_may_be_long_but_not_its_recipe():
+    data = json.dumps(RECIPE)
+    page = f"<html><script type='application/ld+json'>{data}</script><p>{'advertisement ' * 9000}</p></html>"
+    assert told(read(page).method) == WANTED
+    with pytest.raises(CraftError):
+        read("<html><p>" + "word " * 500_000 + "</p></html>")
+    with pytest.raises(CraftError):
+        read("<html><p>" + "word " * 9000 + "</p></html>")
+
+
+@pytest.mark.parametrize(
+    ("line", "allergen"),
+    [
+        ("300 g dark beer", "barley"), ("2 egg yolks", "eggs"), ("50 g kefir", "milk"), ("100 g walnuts", "nuts"),
+        ("100 g feta", "milk"), ("60 g sesame seeds", "sesame"),
+    ],
+)  # fmt: skip
+def test_allergens_of_what_goes_in_are_told(line, allergen):
+    formula = read(f"500 g bread flour\n300 g water\n10 g salt\n5 g instant yeast\n{line}").formula
+    named = [each.code for each in label(formula, weigh(formula, 1, 800)).allergens]
+    assert f"allergen-{allergen}" in named

@@ -28,7 +28,9 @@ from gentle_crust.interchange.recipe.weigh import called, percentages, sum_doubt
 
 NOTHING_HAPPENS = "none"
 """What a baker says of a sentence in which nothing happens."""
-MOST_LETTERS, MOST_LINES, LONGEST_LINE = 20_000, 400, 2_000
+MOST_OF_A_PAGE = 2_000_000
+"""Letters of a saved page, most of which are no recipe."""
+MOST_LETTERS, MOST_LINES = 20_000, 400
 _OTHER = re.compile(
     r"\b(?:und|mit|mehl|wasser|salz|stunden|der|die|das|farine|eau|avec|heures|levure|harina|agua|sal|horas|con|farina|acqua"
     r"|lievito|ore|meel|gist|uur|mjöl|jäst|och|mąka|woda|sól)\b",
@@ -63,8 +65,10 @@ def read(text: str, habits: Habits | None = None, name: str = "", fixes: Fixes |
     CraftError, naming ``text`` or ``cup_ml``, for more than can be read or a cup of no known size.
     """
     habits = habits or Habits()
-    _within_limits(text, habits)
+    if len(text) > MOST_OF_A_PAGE:
+        raise CraftError("text", "recipe-too-long", letters=MOST_LETTERS, lines=MOST_LINES)
     source = text_of(text)
+    _within_limits(source, habits)
     habits = _by_context(source, habits)
     layout = cut(source)
     pieces, piece_g = yields(layout)
