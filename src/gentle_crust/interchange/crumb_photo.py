@@ -10,7 +10,7 @@ from PIL import Image, ImageOps, UnidentifiedImageError
 from gentle_crust.core.crumb.measure import CrumbRead, Found, read_crumb
 from gentle_crust.core.errors import CraftError
 
-DECODED_PX, MEASURED_PX = 2000, 1300
+DECODED_PX, MEASURED_PX = 2000, 1100
 """Longer side, px, to which a picture is decoded, and at which it is measured."""
 LARGEST_BYTES, LARGEST_PX = 40_000_000, 120_000_000
 

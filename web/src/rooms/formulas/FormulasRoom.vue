@@ -212,7 +212,12 @@ async function bringBack() {
           <ElButton class="plain" :aria-pressed="page === 'paste'" @click="turnTo('paste')">
             {{ t.paste }}
           </ElButton>
-          <FileField class="full" :label="t.bringIn" accept=".json,.jsonld,.txt,.md,.html,.htm" @chosen="bringIn" />
+          <FileField
+            class="full"
+            :label="t.bringIn"
+            accept=".json,.jsonld,.txt,.md,.html,.htm"
+            @chosen="bringIn"
+          />
           <p v-if="unread" class="inverted error small" role="alert">{{ unread }}</p>
           <ElButton class="link" :aria-pressed="page === 'together'" @click="turnTo('together')">
             {{ words.together.title }}

@@ -5,7 +5,7 @@ import MassField from '../../forms/MassField.vue'
 import PickField from '../../forms/PickField.vue'
 import { useUnits } from '../../shell/units'
 import { words } from '../../words'
-import type { ReadRecipe } from './useRecipe'
+import { calledStage, type ReadRecipe } from './useRecipe'
 
 /** What goes in, stage by stage, each with how sure its weight is; a tap opens a line to put it right. */
 const props = defineProps<{ recipe: ReadRecipe; reading: Schemas['RecipeAnswer'] }>()
@@ -15,7 +15,9 @@ type Item = Schemas['ReadItem']
 const FINAL = 'final'
 const opened = ref<string | null>(null)
 
-const stageNames = computed(() => new Map(props.reading.stages.map((stage) => [stage.id, stage.name])))
+const stageNames = computed(
+  () => new Map(props.reading.stages.map((stage) => [stage.id, calledStage(stage)])),
+)
 const nameOf = (stage: string) =>
   stage === FINAL ? t.dough : (stageNames.value.get(stage) ?? stage.charAt(0).toUpperCase() + stage.slice(1))
 /** The stages in the order in which they are made, the dough last, then what is not in it. */

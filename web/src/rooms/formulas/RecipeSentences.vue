@@ -4,7 +4,7 @@ import type { Schemas } from '../../api/client'
 import PickField from '../../forms/PickField.vue'
 import { span } from '../../shell/units'
 import { words } from '../../words'
-import type { ReadRecipe } from './useRecipe'
+import { calledStage, type ReadRecipe } from './useRecipe'
 
 /** Each sentence beside the stage that it became, and how long that takes in this kitchen. */
 const props = defineProps<{ recipe: ReadRecipe; reading: Schemas['RecipeAnswer'] }>()
@@ -60,7 +60,7 @@ const waits = (sentence: Sentence) => WAITS.includes(stageOf(sentence)?.kind ?? 
       <li v-for="(row, index) in rows" :key="index">
         <ul class="stages">
           <li v-for="stage in row.stages" :key="stage.id">
-            <strong>{{ stage.name }}</strong>
+            <strong>{{ calledStage(stage) }}</strong>
             <span class="small quiet">{{ toldOf(stage) }}</span>
           </li>
         </ul>

@@ -101,3 +101,7 @@ export function useRecipe() {
 }
 
 export type ReadRecipe = ReturnType<typeof useRecipe>
+
+/** A stage as the recipe calls it: poolish, biga; of a kind that needs no name of its own, its kind. */
+export const calledStage = (stage: Schemas['RecipeStage']) =>
+  stage.kind === 'preferment' && stage.id !== stage.kind ? stage.id.replace(/[-_]/g, ' ') : stage.name

@@ -3,7 +3,8 @@
 import re
 
 from gentle_crust.interchange.recipe.ingredients import named_in
-from gentle_crust.interchange.recipe.words import KNOWN, PATTERNS, STOP, WORDS
+from gentle_crust.interchange.recipe.layout import STAGE_WORDS
+from gentle_crust.interchange.recipe.words import KNOWN, MIXERS, PATTERNS, SHAPES, STOP, WORDS
 
 
 def left_over(text: str) -> str:
@@ -13,6 +14,8 @@ def left_over(text: str) -> str:
         bare = pattern.sub(" ", bare)
     for pattern in PATTERNS.values():
         bare = pattern.sub(" ", bare)
+    for _, named in (*SHAPES, *MIXERS, *STAGE_WORDS):
+        bare = re.sub(rf"\b(?:{named})\b", " ", bare, flags=re.IGNORECASE)
     for word, _ in named_in(bare):
         bare = re.sub(rf"\b{re.escape(word)}s?\b", " ", bare, flags=re.IGNORECASE)
     words = [
