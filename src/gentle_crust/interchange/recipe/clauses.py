@@ -16,7 +16,7 @@ _TIMES_LIST = re.compile(
     r"\b(\d+(?:\s*,\s*\d+)*\s*(?:,\s*)?(?:and|&|,)\s*\d+)\s*(min(?:ute)?s?|h(?:ours?)?)\b", re.IGNORECASE
 )
 _OWN_UNIT = re.compile(
-    r"\b1\s+(?P<name>[a-z]{3,})\s+(?:is|=|means|equals|lasts)\s+(?P<n>\d+)\s*(?P<unit>minutes?|min|hours?|h)\b",
+    r"\b(?:1|an?)\s+(?P<name>[a-z]{3,})\s+(?:is|=|means|equals|lasts)\s+(?P<n>\d+)\s*(?P<unit>minutes?|min|hours?|h)\b",
     re.IGNORECASE,
 )
 _PERCENT_RISE = re.compile(r"(?:\+\s*|by\s+(?:about\s+)?|to\s+\+\s*)(\d{1,3})\s*(?:%|per\s?cent)", re.IGNORECASE)
