@@ -16,7 +16,7 @@ class Truth:
     largest_mm: float
 
 
-def slice_of(seed, *, width_mm=120.0, px=1100, count=160, mean_mm=2.6, spread=0.45, ground=(0.25, 0.27, 0.30),
+def slice_of(seed, *, width_mm=120.0, px=800, count=160, mean_mm=2.6, spread=0.45, ground=(0.25, 0.27, 0.30),
              light=0.0, noise=0.015, blur=0.8, crust=2.0, dense_mm=0.0):  # fmt: skip
     """A slice on a ground: an ellipse flattened below, a crust, holes that do not touch; picture and truth."""
     rng = np.random.default_rng(seed)
@@ -43,8 +43,10 @@ def slice_of(seed, *, width_mm=120.0, px=1100, count=160, mean_mm=2.6, spread=0.
         if any((cy - py) ** 2 + (cx - qx) ** 2 < ((r + q + 0.45) / mm) ** 2 for py, qx, q in placed):
             continue
         stretch = rng.uniform(0.8, 1.25)
-        near = ((y - cy) * stretch) ** 2 + ((x - cx) / stretch) ** 2 <= (r / mm) ** 2
-        holes |= near
+        reach = int(1.3 * r / mm) + 2
+        at = (slice(int(cy) - reach, int(cy) + reach + 1), slice(int(cx) - reach, int(cx) + reach + 1))
+        near = ((y[at] - cy) * stretch) ** 2 + ((x[at] - cx) / stretch) ** 2 <= (r / mm) ** 2
+        holes[at] |= near
         placed.append((cy, cx, r * 1.25))
         areas.append(near.sum() * mm**2)
     crumb = np.array([0.86, 0.80, 0.68])

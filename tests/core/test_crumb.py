@@ -40,7 +40,7 @@ def test_the_width_is_the_slices_and_not_the_pictures():
     wide = np.pad(picture, ((0, 0), (300, 300), (0, 0)), mode="edge")
     found, where = read_crumb(wide, 120.0)
     assert found.mean_cell_mm2 == pytest.approx(truth.mean_cell_mm2, rel=0.10)
-    assert where.mm_per_px == pytest.approx(120 / 1100, rel=0.02)
+    assert where.mm_per_px == pytest.approx(120 / 800, rel=0.02)
     double, _ = read_crumb(picture, 240.0)
     assert double.mean_cell_mm2 == pytest.approx(4 * truth.mean_cell_mm2, rel=0.10)
 
