@@ -141,7 +141,8 @@ def test_what_goes_in_when_it_is_mixed_is_put_in_order_and_the_salt_comes_later(
     page, method = stages(visit, "tidewater-country", viewport=DESK)
     method.get_by_role("button", name=re.compile("^Mix")).first.click()
     for each in ("water", "levain", "flour"):
-        tick(page, "Goes in, in this order", each)
+        with page.expect_response(lambda answer: "/api/plan" in answer.url and answer.request.method == "POST"):
+            tick(page, "Goes in, in this order", each)
         expect(method).to_have_attribute("aria-busy", "false")
     tick(page, "Worked in later", "salt")
     ladder = page.locator(".ladder")
