@@ -1,4 +1,8 @@
-"""Recipes that the reader was never mended by: scored apart."""
+"""Recipes that the reader was never mended by: scored apart.
+
+One right reading was put right after the reader was there: "enamel and eggs" began with kneading, which no method may.
+As it was first written, one course fewer of the twenty is right.
+"""
 
 from tests.recipes.case import case
 
