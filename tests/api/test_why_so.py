@@ -31,6 +31,9 @@ def test_a_bake_is_diagnosed_by_its_record_and_its_sheet(six_weeks_client):
     first = found["diagnosis"]["causes"][0]
     assert first["cause"] == "bulk_under" and any("+50 %" in each["text"] for each in first["for_"])
     assert found["diagnosis"]["change"]["what"] == "bulk_rise"
+    told = [each["p"] for each in found["diagnosis"]["causes"]]
+    assert found["stands_out"] is (told[0] >= 0.3) and 1 <= found["in_front"] <= 4
+    assert all(p >= 0.15 for p in told[1 : found["in_front"]])
     assert {each["key"] for each in found["others"]} == {"too_sour", "stuck", "flour_streaks", "dull_crust", "too_open"}
 
 

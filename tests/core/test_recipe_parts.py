@@ -5,7 +5,7 @@ import pytest
 from gentle_crust.core.formula.measures import Habits
 from gentle_crust.interchange.recipe.clauses import clauses, explains_unit, own_units, readable
 from gentle_crust.interchange.recipe.figures import UNIT_WORDS, figures, plain
-from gentle_crust.interchange.recipe.gather import gather, starter_hydration, yields
+from gentle_crust.interchange.recipe.gather import gather
 from gentle_crust.interchange.recipe.ingredients import ingredient_of, named_in
 from gentle_crust.interchange.recipe.layout import all_of, cut, is_item_line, stage_named
 from gentle_crust.interchange.recipe.lines import line_of, mentions
@@ -13,6 +13,7 @@ from gentle_crust.interchange.recipe.method.left_over import left_over
 from gentle_crust.interchange.recipe.method.reader import CourseReader
 from gentle_crust.interchange.recipe.numbers_in_words import in_figures
 from gentle_crust.interchange.recipe.sources import text_of
+from gentle_crust.interchange.recipe.stated import starter_hydration, yields
 from tests.recipes.told import told
 
 

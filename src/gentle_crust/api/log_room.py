@@ -33,6 +33,8 @@ from gentle_crust.contract.log import (
 )
 from gentle_crust.contract.oven import ChipAnswer
 from gentle_crust.contract.strict import KeyPath
+from gentle_crust.core.diagnosis.diagnose import in_front, stands_out
+from gentle_crust.core.diagnosis.seen import NOT_ON_SHEET
 from gentle_crust.core.errors import Unreadable
 from gentle_crust.core.loaf.faults import FAULTS, fault_name
 from gentle_crust.core.loaf.trial import Side
@@ -46,7 +48,7 @@ from gentle_crust.kitchen.over_time import over_time
 from gentle_crust.kitchen.removed import KEPT_FOR, removed
 from gentle_crust.kitchen.side_by_side import SideBySide, chosen
 from gentle_crust.kitchen.trials import TrialBook
-from gentle_crust.kitchen.why import NOT_ON_SHEET, why
+from gentle_crust.kitchen.why import why
 from gentle_crust.store.baking import Sought
 from gentle_crust.store.database import folder_of
 
@@ -156,6 +158,8 @@ def bake_why(path: KeyPath, query: DiagnosisQuery) -> Response:
             faults=[FaultChoice(each, fault_name(each)) for each in found.faults],
             others=[FaultChoice(each, fault_name(each)) for each in NOT_ON_SHEET if each not in found.faults],
             diagnosis=found.diagnosis,
+            in_front=0 if found.diagnosis is None else in_front(found.diagnosis),
+            stands_out=found.diagnosis is None or stands_out(found.diagnosis),
         )
     )
 

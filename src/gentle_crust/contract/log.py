@@ -73,11 +73,16 @@ class FaultChoice:
 
 
 class DiagnosisAnswer(Shown):
-    """A loaf's faults in words, and the diagnosis; None while no fault was seen. ``others``: what else may be seen."""
+    """A loaf's faults in words, and the diagnosis; None while no fault was seen. ``others``: what else may be seen.
+
+    ``in_front``: how many of its causes are told at length; ``stands_out``: whether the first is one to act on.
+    """
 
     faults: list[FaultChoice]
     others: list[FaultChoice]
     diagnosis: Diagnosis | None
+    in_front: int
+    stands_out: bool
 
 
 @dataclass(frozen=True)

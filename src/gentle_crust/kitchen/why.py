@@ -6,16 +6,14 @@ from typing import Any
 from gentle_crust.contract import events as bodies
 from gentle_crust.core.diagnosis.diagnose import Diagnosis, diagnose
 from gentle_crust.core.diagnosis.record import Record, ShareLogged
+from gentle_crust.core.diagnosis.seen import faults_not_seen, faults_seen
 from gentle_crust.core.formula.model import Formula, brought_by
-from gentle_crust.core.loaf.faults import faults_of
 from gentle_crust.core.loaf.sheet import Sheet
 from gentle_crust.kitchen.facts import Baked
 from gentle_crust.kitchen.side_by_side import SideBySide
 from gentle_crust.kitchen.work import Work
 
-NOT_ON_SHEET = ("too_sour", "stuck", "flour_streaks", "dull_crust", "too_open")
-"""Faults that a loaf's sheet has no place of its own for."""
-SOUR_BEYOND_WISH, SHARE_SPREAD = 4, 0.07
+SHARE_SPREAD = 0.07
 
 
 @dataclass(frozen=True)
@@ -33,27 +31,11 @@ def why(work: Work, key: str, part: str = "", more: tuple[str, ...] = ()) -> Why
     """
     baked = SideBySide(work).baked(key, part)
     sheet = baked.sheet
-    seen = tuple(dict.fromkeys((*(() if sheet is None else _seen(sheet)), *more)))
+    seen = tuple(dict.fromkeys((*(() if sheet is None else faults_seen(sheet)), *more)))
     if not seen:
         return Why((), None)
-    return Why(seen, diagnose(record_of(baked), seen, _not_seen(sheet, seen)))
-
-
-def _seen(sheet: Sheet) -> tuple[str, ...]:
-    sour = ("too_sour",) if (sheet.sourness or 0) >= SOUR_BEYOND_WISH else ()
-    dull = ("dull_crust",) if sheet.shine is False else ()
-    return (*faults_of(sheet), *sour, *dull)
-
-
-def _not_seen(sheet: Sheet | None, seen: tuple[str, ...]) -> tuple[str, ...]:
-    """Faults that the sheet speaks of and does not show."""
-    if sheet is None:
-        return ()
-    spoken = (
-        ("gummy", sheet.bite), ("spread", sheet.form), ("caved_in", sheet.form), ("pale_top", sheet.top_colour),
-        ("dense_tight", sheet.openness), ("no_ear", sheet.scores), ("base_pale", sheet.base_colour),
-    )  # fmt: skip
-    return tuple(fault for fault, value in spoken if value is not None and fault not in seen)
+    absent = () if sheet is None else faults_not_seen(sheet, seen)
+    return Why(seen, diagnose(record_of(baked), seen, absent))
 
 
 def record_of(baked: Baked) -> Record:

@@ -4068,13 +4068,19 @@ export interface components {
         /**
          * DiagnosisAnswer
          * @description A loaf's faults in words, and the diagnosis; None while no fault was seen. ``others``: what else may be seen.
+         *
+         *     ``in_front``: how many of its causes are told at length; ``stands_out``: whether the first is one to act on.
          */
         DiagnosisAnswer: {
             diagnosis: components["schemas"]["Diagnosis"] | null;
             /** Faults */
             faults: components["schemas"]["FaultChoice"][];
+            /** In Front */
+            in_front: number;
             /** Others */
             others: components["schemas"]["FaultChoice"][];
+            /** Stands Out */
+            stands_out: boolean;
         };
         /**
          * Difference

@@ -22,6 +22,9 @@ SHOWS_IT = 0.2
 UNEXPLAINED_BELOW = 0.2
 SURE, CHANGE_FROM, WORTH_A_LOOK = 0.85, 0.35, 0.06
 MOST_FAULTS = 12
+IN_FRONT_FROM, MOST_IN_FRONT = 0.15, 4
+STANDS_OUT_FROM = 0.3
+"""The likeliest cause is one to act on from this probability; below it, the record does not tell."""
 
 
 @dataclass(frozen=True)
@@ -104,6 +107,17 @@ def diagnose(record: Record, seen: tuple[str, ...], not_seen: tuple[str, ...] = 
         _look_next(weighed, ranked, record),
         _change(weighed, ranked, record, seen),
     )
+
+
+def in_front(found: Diagnosis) -> int:
+    """How many of the causes are likely enough to be told at length; the first always is."""
+    likely = sum(each.p >= IN_FRONT_FROM for each in found.causes[:MOST_IN_FRONT])
+    return max(likely, min(len(found.causes), 1))
+
+
+def stands_out(found: Diagnosis) -> bool:
+    """Whether the likeliest cause is likely enough to act on."""
+    return not found.causes or found.causes[0].p >= STANDS_OUT_FROM
 
 
 def _check(seen: tuple[str, ...], not_seen: tuple[str, ...]) -> None:

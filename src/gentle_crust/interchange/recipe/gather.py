@@ -1,37 +1,20 @@
 """Which ingredient goes into which stage: lists under their headings, sentences that name amounts, sums and shares."""
 
 import re
-from dataclasses import dataclass, field, replace
+from dataclasses import replace
 
 from gentle_crust.contract.recipe import ItemFix
 from gentle_crust.core.formula.measures import Grams, Habits, ingredients
 from gentle_crust.core.messages import Message, message
-from gentle_crust.core.tables import numbers
+from gentle_crust.interchange.recipe.amounts import scaled
 from gentle_crust.interchange.recipe.compose import FINAL, StageKind
 from gentle_crust.interchange.recipe.figures import counted, figures, plain
+from gentle_crust.interchange.recipe.gathered import ASIDE_STAGE, Entry, Gathered
 from gentle_crust.interchange.recipe.ingredients import named_in
 from gentle_crust.interchange.recipe.layout import Block, Layout, all_of, stage_named
 from gentle_crust.interchange.recipe.lines import Mention, line_of, mentions
 from gentle_crust.interchange.recipe.words import WORDS
 
-ASIDE_STAGE = "aside"
-UNSAID_G = Grams(0, 8, 40)
-"""What is put on or under a loaf when no weight is said (practice)."""
-TASTE_PERCENT = (1.6, 2.0, 2.2)
-"""Salt "to taste", percent of all flour (practice)."""
-FEEL_POINTS = 6.0
-"""By how much the water of a dough by feel may lie off what its flour usually carries, percent of flour (practice)."""
-MUCH_DRY_YEAST_PERCENT = 2.0
-"""Yeast of no said kind, percent of all flour, beyond which it can only be fresh yeast (practice)."""
-_YEAST_KIND = re.compile(
-    r"fresh|cake|compressed|cube|instant|quick|rapid|fast|easy|machine|active|dry|dried|sachet|packet|pack|teaspoon|tsp|tbsp"
-    r"|tablespoon",
-    re.IGNORECASE,
-)
-PERCENT_FLOUR_G = 1000.0
-"""Flour for which a formula in percent is reckoned when no weight is said."""
-_EARLIER = re.compile(r"\b(?:night before|evening|day before|the night|yesterday|first)\b", re.IGNORECASE)
-_LATER = re.compile(r"\b(?:morning|next day|then|next|final|day 2)\b", re.IGNORECASE)
 _WAITS = re.compile(r"\b(?:leave|left|stand|rest|wait|overnight|ripen|hours?|h)\b", re.IGNORECASE)
 _HYDRATION = re.compile(
     r"(\d{2,3}(?:[.,]\d+)?)\s*(?:%|per\s?cent)\s*(?:hydration|water\b)|hydration\s*(?:of|:)?\s*(\d{2,3})\s*%",
@@ -41,30 +24,6 @@ _HOT_WATER = re.compile(r"\b(?:boiling|hot)\b", re.IGNORECASE)
 _FOR_FLOUR = re.compile(
     r"\b(?:for|per|with)\s+(\d+(?:[.,]\d+)?)\s*(kg|g)\s+(?:of\s+)?(?:total\s+)?flour\b", re.IGNORECASE
 )
-
-
-@dataclass(frozen=True)
-class Entry:
-    """An ingredient with the stage it goes into. ``sentence``: the place of the sentence that names it, if one does."""
-
-    mention: Mention
-    stage: str
-    sentence: int | None = None
-    whole_stage: str | None = None
-    """The stage that goes in whole by this line."""
-
-
-@dataclass
-class Gathered:
-    """All entries; stages before the dough with their kinds, in order; lines that could not be read."""
-
-    entries: list[Entry] = field(default_factory=list)
-    stages: dict[str, StageKind] = field(default_factory=dict)
-    unread: list[str] = field(default_factory=list)
-    named_stage: dict[int, str] = field(default_factory=dict)
-    """Stages that sentences themselves make, by the sentence's place."""
-    base_flour_g: float | None = None
-    feel_to_g: Grams | None = None
 
 
 def gather(layout: Layout, habits: Habits, pieces: int | None, piece_g: float | None) -> Gathered:
@@ -90,7 +49,7 @@ def gather(layout: Layout, habits: Habits, pieces: int | None, piece_g: float | 
     _soaked(found)
     _scalded(found, [block.text for block in sentences])
     _kinds(found, order)
-    _scaled(found, pieces, piece_g)
+    scaled(found, pieces, piece_g)
     return found
 
 
@@ -309,107 +268,6 @@ def _kinds(found: Gathered, order: list[str]) -> None:
     ]
 
 
-def _scaled(found: Gathered, pieces: int | None, piece_g: float | None) -> None:
-    """Grams of what is said per loaf, per litre of water, in percent, to taste or by feel."""
-    _per(found, pieces)
-    _percents(found, pieces, piece_g)
-    _by_feel(found)
-    flour = _flour(found)
-    _which_yeast(found, flour.likely)
-    for place, entry in enumerate(found.entries):
-        one = entry.mention
-        if one.taste and one.g is None and one.item.role == "salt":
-            low, likely, high = (each / 100 for each in TASTE_PERCENT)
-            g = Grams(flour.low * low, flour.likely * likely, flour.high * high)
-            found.entries[place] = replace(entry, mention=replace(one, g=g, why=message("recipe-why-taste")))
-        elif one.g is None and (one.aside or one.taste):
-            found.entries[place] = replace(
-                entry,
-                mention=replace(one, g=UNSAID_G, why=message("recipe-why-unsaid")),
-                stage=ASIDE_STAGE if one.aside else entry.stage,
-            )
-        elif one.optional and one.g is not None:
-            found.entries[place] = replace(entry, mention=replace(one, g=Grams(0, one.g.likely, one.g.high)))
-    found.entries = [entry for entry in found.entries if entry.mention.g is not None]
-
-
-def _which_yeast(found: Gathered, flour_g: float) -> None:
-    """Yeast of no said kind that would be too much as dry yeast is fresh yeast, as old recipes mean it; it is asked."""
-    fresh = next(item for item in ingredients() if item.kind == "fresh_yeast")
-    for place, entry in enumerate(found.entries):
-        one = entry.mention
-        bare = one.item.role == "yeast" and one.g is not None and flour_g > 0 and not _YEAST_KIND.search(one.text)
-        if bare and one.g is not None and 100 * one.g.likely / flour_g > MUCH_DRY_YEAST_PERCENT:
-            known = replace(one, item=fresh, doubts=(*one.doubts, "which_yeast"))
-            found.entries[place] = replace(entry, mention=known)
-
-
-def _flour(found: Gathered) -> Grams:
-    total = Grams(0, 0, 0)
-    for entry in found.entries:
-        if entry.mention.item.role == "flour" and entry.mention.g is not None and not entry.mention.aside:
-            total = total.plus(entry.mention.g)
-    return total
-
-
-def _per(found: Gathered, pieces: int | None) -> None:
-    litres = sum(
-        entry.mention.g.likely / 1000
-        for entry in found.entries
-        if entry.mention.item.role == "water" and entry.mention.g is not None
-    )
-    for place, entry in enumerate(found.entries):
-        one = entry.mention
-        times = (pieces or 1) if one.per == "loaf" else litres if one.per == "litre" else 1
-        if times != 1 and one.g is not None:
-            found.entries[place] = replace(entry, mention=replace(one, g=one.g.times(times)))
-
-
-def _percents(found: Gathered, pieces: int | None, piece_g: float | None) -> None:
-    shares = [entry for entry in found.entries if entry.mention.percent is not None and entry.mention.g is None]
-    if not shares:
-        return
-    flour = _flour(found).likely
-    if flour <= 0 and not any(entry.mention.item.role == "flour" for entry in shares):
-        return
-    whole = sum(sum(entry.mention.percent or (0, 0)) / 2 for entry in shares) / 100
-    stated = pieces * piece_g if pieces and piece_g else piece_g
-    flour = flour or found.base_flour_g or (stated / whole if stated and whole else PERCENT_FLOUR_G)
-    for place, entry in enumerate(found.entries):
-        share = entry.mention.percent
-        if share is not None and entry.mention.g is None:
-            low, high = (each / 100 * flour for each in share)
-            found.entries[place] = replace(entry, mention=replace(entry.mention, g=Grams(low, (low + high) / 2, high)))
-
-
-def _by_feel(found: Gathered) -> None:
-    """Water or flour of which no weight is said: by what the flour usually carries."""
-    carries = numbers("flours", "kind", "absorption_percent")
-
-    def grams(role: str) -> float:
-        return sum(e.mention.g.likely for e in found.entries if e.mention.item.role == role and e.mention.g is not None)
-
-    for place, entry in enumerate(found.entries):
-        one = entry.mention
-        if one.g is not None or not one.feel:
-            continue
-        if one.item.role == "flour":
-            share = carries[one.item.kind]
-            wet = grams("water")
-            g = Grams(100 * wet / (share + FEEL_POINTS), 100 * wet / share, 100 * wet / (share - FEEL_POINTS))
-        elif one.item.role == "water":
-            flours = [e.mention for e in found.entries if e.mention.item.role == "flour" and e.mention.g is not None]
-            flour = sum(each.g.likely for each in flours if each.g) or 1.0
-            share = sum(carries[each.item.kind] * each.g.likely for each in flours if each.g) / flour
-            milk = sum(e.mention.g.likely for e in found.entries if e.mention.item.kind == "milk" and e.mention.g)
-            wet = [max((share + d) / 100 * flour - 0.88 * milk, 0) for d in (-FEEL_POINTS, 0.0, FEEL_POINTS)]  # type: ignore[assignment]
-            g = Grams(*wet)  # type: ignore[misc]
-        else:
-            continue
-        if g.likely > 0:
-            found.entries[place] = replace(entry, mention=replace(one, g=g, why=message("recipe-why-feel")))
-
-
 def put_right(found: Gathered, fixes: tuple[ItemFix, ...]) -> None:
     """What the baker says of items, by their text: their stage, their grams, or that they are left out."""
     for fix in fixes:
@@ -430,36 +288,6 @@ def put_right(found: Gathered, fixes: tuple[ItemFix, ...]) -> None:
                     said = replace(said, item=kind, doubts=tuple(d for d in said.doubts if d != "which_yeast"))
                 entries.append(replace(entry, stage=stage, mention=said))
         found.entries = entries
-
-
-def yields(layout: Layout) -> tuple[int | None, float | None]:
-    """How many pieces a recipe says it makes, and of what weight (g); None where it says nothing."""
-    pieces: int | None = None
-    each: float | None = None
-    for text in (layout.title, *(block.text for block in layout.blocks if block.kind == "note")):
-        said = counted(plain(text), True)
-        many = re.search(
-            r"\b(\d{1,3})\s*(?:x|\u00d7)?\s*(?:\d+(?:-inch| inch| cm)\s+|\w+\s+){0,2}?(?:loaves|loaf|rolls|buns|baguettes|sticks|balls|rounds"
-            r"|pieces|slippers|flat ?breads|tins?)\b|\((\d{1,3})\)|\b(\d{1,3})\s*(?:x|\u00d7)\s*\d", said, re.IGNORECASE,
-        )  # fmt: skip
-        weight = re.search(
-            r"(?:of|at|x|\u00d7|each|dough weight|total)\s*:?\s*(?:about\s+)?(\d+(?:[.,]\d+)?)\s*(kg|g)\b",
-            said,
-            re.IGNORECASE,
-        )
-        if many is not None and pieces is None:
-            pieces = max(int(many[1] or many[2] or many[3]), 1)
-        if weight is not None and each is None:
-            each = float(weight[1].replace(",", ".")) * (1000 if weight[2].lower() == "kg" else 1)
-    return pieces, each
-
-
-def starter_hydration(text: str) -> float:
-    """Water over flour of the starter, as the recipe says; 1 where it says nothing."""
-    match = re.search(
-        r"(?:levain|starter|leaven)[^\n.%]{0,24}?\(?(\d{2,3})\s*%\s*(?:hydration|water)", text, re.IGNORECASE
-    )
-    return min(max(float(match[1]) / 100, 0.45), 2.0) if match else 1.0
 
 
 def leftover(found: Gathered, stage: str) -> Message | None:

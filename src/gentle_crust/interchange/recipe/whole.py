@@ -15,7 +15,8 @@ from gentle_crust.core.messages import Message, message
 from gentle_crust.interchange.recipe.clauses import explains_unit, own_units
 from gentle_crust.interchange.recipe.compose import FINAL, Facts, StageKind, composed
 from gentle_crust.interchange.recipe.figures import plain
-from gentle_crust.interchange.recipe.gather import Gathered, gather, leftover, put_right, starter_hydration, yields
+from gentle_crust.interchange.recipe.gather import gather, leftover, put_right
+from gentle_crust.interchange.recipe.gathered import Gathered
 from gentle_crust.interchange.recipe.ingredients import named_in
 from gentle_crust.interchange.recipe.layout import Block, Layout, cut
 from gentle_crust.interchange.recipe.lines import PER_LOAF, Mention
@@ -23,6 +24,7 @@ from gentle_crust.interchange.recipe.method.reader import CourseReader
 from gentle_crust.interchange.recipe.method.spans import Written
 from gentle_crust.interchange.recipe.method.state import Sentence, Told, shape_in
 from gentle_crust.interchange.recipe.sources import text_of
+from gentle_crust.interchange.recipe.stated import starter_hydration, yields
 from gentle_crust.interchange.recipe.stated_sum import stated_g
 from gentle_crust.interchange.recipe.weigh import called, percentages, sum_doubt, warnings
 

@@ -25,11 +25,9 @@ const found = reactive(
   }),
 )
 const answer = computed(() => found.data ?? null)
-const LIKELY = 0.15
 const causes = computed(() => answer.value?.diagnosis?.causes ?? [])
-const likely = computed(() => causes.value.filter((each, place) => place < 4 && (each.p >= LIKELY || !place)))
-const others = computed(() => causes.value.filter((each) => !likely.value.includes(each)))
-const nothing = computed(() => (causes.value[0]?.p ?? 1) < 0.3)
+const likely = computed(() => causes.value.slice(0, answer.value?.in_front))
+const others = computed(() => causes.value.slice(answer.value?.in_front))
 const percent = (p: number) => Math.round(100 * p)
 const faultName = (key: string) =>
   answer.value?.faults.find((each) => each.key === key)?.name ??
@@ -63,7 +61,7 @@ const unexplained = computed(() => (answer.value?.diagnosis?.unexplained ?? []).
         >{{ fault.name }}</ElButton
       >
     </div>
-    <p v-if="nothing" class="nothing">{{ t.nothing }}</p>
+    <p v-if="!answer.stands_out" class="nothing">{{ t.nothing }}</p>
     <ol class="causes" aria-live="polite">
       <li v-for="cause in likely" :key="cause.cause">
         <div class="head">
