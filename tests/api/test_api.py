@@ -128,6 +128,14 @@ def test_formulas_are_previewed_saved_and_kept_in_versions(client):
     refused(client.get("/api/formulas/none/versions"), 404)
 
 
+def test_a_bake_in_gas_marks_is_given_in_degrees_with_its_minutes(client):
+    text = "500 g flour\n350 g water\n10 g salt\n4 g yeast\n\nMix. Bake at gas mark 7 for 35 minutes, turning once."
+    stages = client.post("/api/recipe/read", json={"text": text}).get_json()["stages"]
+    heat = {"setpoint_c": 220, "minutes": 35, "covered": False, "fan": False, "turn": True}
+    assert [each["heats"] for each in stages if each["kind"] == "bake"] == [[heat]]
+    assert not any(each["heats"] for each in stages if each["kind"] != "bake")
+
+
 def test_a_written_recipe_is_read_and_files_are_given_and_taken(client):
     read = client.post(
         "/api/recipe/read", json={"text": "500 g bread flour\n350 g water\n10 g salt\n4 g yeast"}

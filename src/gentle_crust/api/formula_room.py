@@ -2,6 +2,7 @@
 
 import re
 from dataclasses import asdict, replace
+from typing import Any
 
 from flask import Response, request
 
@@ -20,6 +21,7 @@ from gentle_crust.contract.formulas import (
     NameQuery,
     RecipeAnswer,
     RecipeBody,
+    RecipeHeat,
     RecipeStage,
     SwapAnswer,
     SwapBody,
@@ -285,6 +287,7 @@ def read_written_recipe(body: RecipeBody) -> Response:
                     minutes=each.minutes,
                     place=each.place,
                     folds=sum(series.count for series in each.folds),
+                    heats=_heats(recipe.method or {}, each.id),
                 )
                 for each in here.stages
             ],
@@ -294,6 +297,21 @@ def read_written_recipe(body: RecipeBody) -> Response:
             why_not=why_not,
         )
     )
+
+
+def _heats(method: dict[str, Any], stage: str) -> list[RecipeHeat]:
+    """The stretches in the oven of a bake of a method that was read; of any other stage, none."""
+    baked = next((each for each in method.get("stages", []) if each["id"] == stage and each["kind"] == "bake"), {})
+    return [
+        RecipeHeat(
+            setpoint_c=each["setpoint_c"],
+            minutes=each["minutes"],
+            covered=bool(each.get("covered")),
+            fan=bool(each.get("fan")),
+            turn=bool(each.get("turn")),
+        )
+        for each in baked.get("stages") or []
+    ]
 
 
 @formulas.delete("/formulas/<key>", responses={200: FormulaAnswer})

@@ -277,8 +277,21 @@ class TimeSaid(Shown):
     here_min: float
 
 
+class RecipeHeat(Shown):
+    """A stretch in the oven as the recipe has it: set point (C), minutes, lid, fan, turned in it or not."""
+
+    setpoint_c: float
+    minutes: float
+    covered: bool
+    fan: bool
+    turn: bool
+
+
 class RecipeStage(Shown):
-    """A stage as it goes in this kitchen: its name, what ends it if no time does, its minutes and sets of folds."""
+    """A stage as it goes in this kitchen: its name, what ends it if no time does, its minutes and sets of folds.
+
+    ``heats``: of a bake, its stretches in the oven as the recipe has them.
+    """
 
     id: str
     kind: str
@@ -287,6 +300,7 @@ class RecipeStage(Shown):
     minutes: float
     place: str
     folds: int
+    heats: list[RecipeHeat]
 
 
 class RecipeAnswer(Shown):

@@ -8260,12 +8260,32 @@ export interface components {
             text: string;
         };
         /**
+         * RecipeHeat
+         * @description A stretch in the oven as the recipe has it: set point (C), minutes, lid, fan, turned in it or not.
+         */
+        RecipeHeat: {
+            /** Covered */
+            covered: boolean;
+            /** Fan */
+            fan: boolean;
+            /** Minutes */
+            minutes: number;
+            /** Setpoint C */
+            setpoint_c: number;
+            /** Turn */
+            turn: boolean;
+        };
+        /**
          * RecipeStage
          * @description A stage as it goes in this kitchen: its name, what ends it if no time does, its minutes and sets of folds.
+         *
+         *     ``heats``: of a bake, its stretches in the oven as the recipe has them.
          */
         RecipeStage: {
             /** Folds */
             folds: number;
+            /** Heats */
+            heats: components["schemas"]["RecipeHeat"][];
             /** Id */
             id: string;
             /** Kind */

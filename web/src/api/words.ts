@@ -1283,6 +1283,9 @@ export interface Words {
     notUnderstood: (data: { words: Value }) => string
     folds: (data: { count: Value }) => string
     cold: string
+    covered: string
+    fan: string
+    turned: string
     kinds: Record<string, string>
   }
   plan: {

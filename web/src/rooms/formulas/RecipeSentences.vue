@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import type { Schemas } from '../../api/client'
 import PickField from '../../forms/PickField.vue'
-import { span } from '../../shell/units'
+import { span, warmth } from '../../shell/units'
 import { words } from '../../words'
 import { calledStage, type ReadRecipe } from './useRecipe'
 
@@ -31,6 +31,16 @@ const rows = computed(() => {
 })
 const stageOf = (sentence: Sentence) =>
   props.reading.stages.find((each) => each.id === sentence.stage) ?? null
+const heatOf = (heat: Stage['heats'][number]) =>
+  [
+    heat.setpoint_c > 0 ? warmth(heat.setpoint_c) : '',
+    heat.fan ? t.fan : '',
+    span(heat.minutes),
+    heat.covered ? t.covered : '',
+    heat.turn ? t.turned : '',
+  ]
+    .filter(Boolean)
+    .join(', ')
 function toldOf(stage: Stage) {
   const told = [stage.told || (stage.minutes >= 1 ? span(stage.minutes) : '')]
   if (stage.folds) told.push(t.folds({ count: stage.folds }))
@@ -61,7 +71,10 @@ const waits = (sentence: Sentence) => WAITS.includes(stageOf(sentence)?.kind ?? 
         <ul class="stages">
           <li v-for="stage in row.stages" :key="stage.id">
             <strong>{{ calledStage(stage) }}</strong>
-            <span class="small quiet">{{ toldOf(stage) }}</span>
+            <span v-for="(heat, place) in stage.heats" :key="place" class="small quiet">{{
+              heatOf(heat)
+            }}</span>
+            <span v-if="!stage.heats.length" class="small quiet">{{ toldOf(stage) }}</span>
           </li>
         </ul>
         <div v-if="row.sentence" class="told">

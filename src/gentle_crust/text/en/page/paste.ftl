@@ -60,6 +60,9 @@ paste-folds =
        *[other] { $count } sets of folds
     }
 paste-cold = in the fridge
+paste-covered = covered
+paste-fan = fan
+paste-turned = turned once
 ## paste-kinds: by code
 
 paste-kinds-autolyse = Flour and water rest
