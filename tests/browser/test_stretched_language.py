@@ -98,29 +98,37 @@ def lived(browser, address):
 
 def test_a_taught_and_a_fired_oven_have_no_words_of_their_own(browser, address, lived):
     context = browser.new_context(viewport=DESK, service_workers="block")
-    page, answers = context.new_page(), []
-    page.on("response", lambda response: "/api/" in response.url and answers.append(response))
-    page.goto(f"{address}/oven")
-    page.wait_for_load_state("networkidle")
-    expect(page.locator(".learnt li")).to_have_count(1)
-    expect(page.locator("figure.load")).to_be_visible()
-    body = context.request.get(f"{address}/api/kitchen").json()["settings"]
-    oven = {**body["oven"], "kind": "wood", "volume_l": 150, "top_c": 450}
-    assert context.request.put(f"{address}/api/kitchen", data={**body, "oven": oven}, headers=lived).ok
-    for turn, viewport in enumerate((DESK, PHONE)):
-        page.set_viewport_size(viewport)
-        if turn:
-            answers.clear()
-            page.reload()
-            page.wait_for_load_state("networkidle")
-            for field in page.locator(".fire input").all()[:2]:
-                field.fill("320")
-            expect(page.locator(".falling li").first).to_be_visible()
+
+    def opened():
+        """The oven's room on a page of its own, with the answers that came to it."""
+        page, answers = context.new_page(), []
+        page.on("response", lambda response: "/api/" in response.url and answers.append(response))
+        page.goto(f"{address}/oven")
+        page.wait_for_load_state("networkidle")
+        return page, answers
+
+    def speaks_it(page, answers, width):
         said, known = page.evaluate(SAID), answered(answers)
         own = {text: left_over(text, known) for text in said}
         assert {text: rest for text, rest in own.items() if re.search(r"[A-Za-z]{3,}", rest)} == {}
         assert page.evaluate(CUT) == []
-        assert page.evaluate("document.documentElement.scrollWidth") <= viewport["width"]
+        assert page.evaluate("document.documentElement.scrollWidth") <= width
+
+    page, answers = opened()
+    expect(page.locator(".learnt li")).to_have_count(1)
+    expect(page.locator("figure.load")).to_be_visible()
+    speaks_it(page, answers, DESK["width"])
+    page.close()
+    body = context.request.get(f"{address}/api/kitchen").json()["settings"]
+    oven = {**body["oven"], "kind": "wood", "volume_l": 150, "top_c": 450}
+    assert context.request.put(f"{address}/api/kitchen", data={**body, "oven": oven}, headers=lived).ok
+    page, answers = opened()
+    page.set_viewport_size(PHONE)
+    for field in page.locator(".fire input").all()[:2]:
+        field.fill("320")
+    expect(page.locator(".falling li").first).to_be_visible()
+    page.wait_for_load_state("networkidle")
+    speaks_it(page, answers, PHONE["width"])
     context.close()
 
 
