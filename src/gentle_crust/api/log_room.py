@@ -27,6 +27,8 @@ from gentle_crust.contract.log import (
     OutQuery,
     PutAwayBody,
     RemovedAnswer,
+    SliceAnswer,
+    SliceQuery,
     TrialAnswer,
     TrialBody,
     TrialsAnswer,
@@ -38,6 +40,7 @@ from gentle_crust.core.diagnosis.seen import NOT_ON_SHEET
 from gentle_crust.core.errors import Unreadable
 from gentle_crust.core.loaf.faults import FAULTS, fault_name
 from gentle_crust.core.loaf.trial import Side
+from gentle_crust.core.messages import message
 from gentle_crust.kitchen.afterwards import enter
 from gentle_crust.kitchen.again import again
 from gentle_crust.kitchen.bakes import BakesBook
@@ -47,6 +50,7 @@ from gentle_crust.kitchen.log_out import as_zip, write_folder
 from gentle_crust.kitchen.over_time import over_time
 from gentle_crust.kitchen.removed import KEPT_FOR, removed
 from gentle_crust.kitchen.side_by_side import SideBySide, chosen
+from gentle_crust.kitchen.slices import SliceDesk
 from gentle_crust.kitchen.trials import TrialBook
 from gentle_crust.kitchen.why import why
 from gentle_crust.store.baking import Sought
@@ -162,6 +166,15 @@ def bake_why(path: KeyPath, query: DiagnosisQuery) -> Response:
             stands_out=found.diagnosis is None or stands_out(found.diagnosis),
         )
     )
+
+
+@log.get("/photos/<key>/slice", responses={200: SliceAnswer})
+def measure_slice(path: KeyPath, query: SliceQuery) -> Response:
+    """The slice on a photo, measured; nothing is kept."""
+    found = SliceDesk(work()).measure(path.key, query.width_mm, query.shift)
+    quality = found.read.quality
+    doubt = None if quality.usable else message(f"crumb-quality-{quality.why.replace('_', '-')}")
+    return answer(SliceAnswer(read=found.read, rings=[list(ring) for ring in found.rings], doubt=doubt))
 
 
 @log.get("/bakes/<key>/again", responses={200: AgainAnswer})

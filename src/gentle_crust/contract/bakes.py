@@ -4,6 +4,7 @@ from dataclasses import dataclass
 from datetime import datetime
 from typing import Any, Literal
 
+from gentle_crust.core.crumb.read import SliceKept
 from gentle_crust.core.loaf.photo_line import PhotoLine
 from gentle_crust.core.loaf.sheet import Measured, Sheet
 from gentle_crust.core.messages import Message
@@ -42,6 +43,8 @@ class LoafLine:
     liked: int | None
     day: int = 0
     """The latest day on which something was said of it."""
+    holes: float | None = None
+    """Share of holes that was measured on a photo of its slice."""
 
 
 @dataclass(frozen=True)
@@ -164,7 +167,8 @@ class RecordEdit:
 class RecordPhoto:
     """A photograph, by its key, with its size in px, and of which part it is, empty if of all.
 
-    ``line`` spans something of known length in it; ``shows_mm`` of the whole width then follows.
+    ``line`` spans something of known length in it; ``shows_mm`` of the whole width then follows. ``slice``: what was
+    measured of the slice on it.
     """
 
     id: str
@@ -174,6 +178,9 @@ class RecordPhoto:
     part: str = ""
     line: PhotoLine | None = None
     shows_mm: float | None = None
+    slice: SliceKept | None = None
+    sliced: str = ""
+    """The press that kept the slice's figures."""
 
 
 @dataclass(frozen=True)

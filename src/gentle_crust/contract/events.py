@@ -22,6 +22,7 @@ from gentle_crust.core.bench.edit import EditCode
 from gentle_crust.core.bench.happened import EXTRA_FOLD, Happened
 from gentle_crust.core.bench.remedies import Change as CourseChange
 from gentle_crust.core.bench.remedies import ChangeCode, changed
+from gentle_crust.core.crumb.read import SliceKept
 from gentle_crust.core.culture.events import Event as CultureEvent
 from gentle_crust.core.culture.events import EventKind
 from gentle_crust.core.errors import CraftError, Unreadable
@@ -38,7 +39,7 @@ WITHDRAWN, CORRECTED = "bake_withdrawn", "bake_corrected"
 EDITED = "bake_edited"
 LOAF = "bake_loaf"
 REMOVED = "bake_removed"
-SCALED = "bake_scaled"
+SCALED, SLICED = "bake_scaled", "bake_sliced"
 READ, READ_WITHDRAWN = "reading", "reading_withdrawn"
 ABSENT, PRESENT = "absence", "absence_withdrawn"
 MIXED, TEST_BEGUN, TEST_READ = "mixed", "yeast_test_begun", "yeast_test_read"
@@ -173,6 +174,13 @@ class Scaled(Kept):
     line: PhotoLine
 
 
+class Sliced(Kept):
+    """A slice that was measured on a photo, and which photo."""
+
+    photo: Key
+    slice: SliceKept
+
+
 class Outcome(Kept):
     """How the loaf came out of its proof, with whatever else was said of it."""
 
@@ -244,7 +252,7 @@ class Mark(Kept):
 BODIES: dict[str, type[Kept]] = {
     STARTED: Started, STEP: Step, NOT_YET: Held, SNOOZED: Held, NOTE: Note, PHOTO: Photo, CHANGED: Change,
     EDITED: Edited, JUDGED: Judged, OUTCOME: Outcome, LOAF: Kept, REMOVED: Kept, FINISHED: Kept, STOPPED: Kept,
-    PROBE: Probe, SCALED: Scaled, READ: TakenReading,
+    PROBE: Probe, SCALED: Scaled, SLICED: Sliced, READ: TakenReading,
     READ_WITHDRAWN: ReadWithdrawn, WITHDRAWN: Withdrawn, CORRECTED: Corrected,
     ABSENT: Absence, PRESENT: Mark, MIXED: Mixed, TEST_BEGUN: Kept, TEST_READ: TestRead, PACK_OPENED: Kept,
     OVEN_TAUGHT: OvenTaught, OVEN_ASIDE: Mark, OVEN_COUNTED: Mark, OVEN_FORGOTTEN: Mark,
@@ -259,6 +267,8 @@ LESSON: Adapted[Lesson] = Adapted(Lesson)
 """What a bake told of its oven."""
 LINE: Adapted[PhotoLine] = Adapted(PhotoLine)
 """A line over a photo."""
+SLICE: Adapted[SliceKept] = Adapted(SliceKept)
+"""A slice that was measured."""
 OF_A_SHEET = {field.name for field in fields(Sheet)}
 _CHANGE: Adapted[CourseChange] = Adapted(CourseChange)
 

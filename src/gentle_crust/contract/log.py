@@ -10,6 +10,7 @@ from gentle_crust.contract.asked import Asked
 from gentle_crust.contract.bakes import BakeFigures, BakeLine, Drawn, LoafLine, RecordPhoto
 from gentle_crust.contract.pages import PageQuery
 from gentle_crust.contract.strict import Short, Shown, Strict
+from gentle_crust.core.crumb.read import CrumbRead
 from gentle_crust.core.diagnosis.diagnose import Diagnosis
 from gentle_crust.core.formula.compare import Difference
 from gentle_crust.core.loaf.compare import Compared
@@ -83,6 +84,22 @@ class DiagnosisAnswer(Shown):
     diagnosis: Diagnosis | None
     in_front: int
     stands_out: bool
+
+
+class SliceQuery(Shown):
+    """How wide the slice itself is, mm, and how far its baker moves the threshold: more than 0 finds more holes."""
+
+    width_mm: float
+    shift: float = 0.0
+
+
+class SliceAnswer(Shown):
+    """A slice that was measured, nothing kept; its holes as rings of points, shares of the photo's width and height."""
+
+    read: CrumbRead
+    rings: list[list[tuple[float, float]]]
+    doubt: Message | None
+    """Why the photo cannot be read, if it cannot."""
 
 
 @dataclass(frozen=True)

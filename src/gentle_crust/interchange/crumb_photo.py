@@ -7,7 +7,8 @@ from typing import Any
 import numpy as np
 from PIL import Image, ImageOps, UnidentifiedImageError
 
-from gentle_crust.core.crumb.measure import CrumbRead, Found, read_crumb
+from gentle_crust.core.crumb.measure import Found, read_crumb
+from gentle_crust.core.crumb.read import CrumbRead
 from gentle_crust.core.errors import CraftError
 
 DECODED_PX, MEASURED_PX = 2000, 1100

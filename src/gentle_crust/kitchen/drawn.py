@@ -10,6 +10,7 @@ from gentle_crust.contract.bakes import Drawn, DrawnPart, LoafLine
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.loaf.sheet import Sheet
 from gentle_crust.core.plan.steps_shown import PARTS_APART
+from gentle_crust.kitchen.record_photos import slice_of
 from gentle_crust.kitchen.story import Story
 
 MOST_POINTS = 9
@@ -91,4 +92,6 @@ def loaf_line(story: Story, part: str = "") -> LoafLine | None:
     if not found:
         return None
     last, latest = found[-1], max(each.day for each in sheets)
-    return LoafLine(last.form, last.scores, last.blow_out, last.openness, last.top_colour, last.liked, latest)
+    crumb = slice_of(story, part)
+    holes = None if crumb is None else crumb.read.holes_fraction
+    return LoafLine(last.form, last.scores, last.blow_out, last.openness, last.top_colour, last.liked, latest, holes)

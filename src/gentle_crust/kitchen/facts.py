@@ -9,6 +9,7 @@ from gentle_crust.contract.bakes import BakeFigures, Drawn
 from gentle_crust.core.course.ask import Asked as CourseAsked
 from gentle_crust.core.course.method import Method, Stage
 from gentle_crust.core.course.stage_lines import stage_line
+from gentle_crust.core.crumb.read import SliceKept
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.formula.compare import formula_lines
 from gentle_crust.core.loaf.compare import Fact
@@ -19,12 +20,14 @@ from gentle_crust.kitchen.bench import each_g
 from gentle_crust.kitchen.drawn import drawing, sheets_of
 from gentle_crust.kitchen.figures import figures_of
 from gentle_crust.kitchen.plans import SavedPlan
+from gentle_crust.kitchen.record_photos import slice_of
 from gentle_crust.kitchen.story import Story
 from gentle_crust.store.models import PlanRow
 
 NOT_COMPARED = ("line-name", "line-note", "line-pieces")
 """Lines of a formula that are no property of the bread."""
 NEAR_C, NEAR_MIN, NEAR_BAKE_MIN, NEAR_RISE, NEAR_SHARE, NEAR_PART = 1.0, 15.0, 3.0, 0.05, 0.03, 0.05
+NEAR_HOLES = 0.03
 """Within what two bakes are taken for the same (practice); the last is a share of the figure."""
 
 
@@ -144,6 +147,7 @@ def _came(baked: Baked) -> list[Fact]:
         if value is not None:
             said = message("compare-percent", percent=round(100 * value))
             found.append(Fact(message(f"compare-{name}"), "came", said, value, near))
+    found += _crumb(slice_of(baked.story, baked.part))
     if sheet is None:
         return found
     size = measured(sheet, baked.saved.answer.formula.shape, baked.piece_g)
@@ -160,6 +164,26 @@ def _came(baked: Baked) -> list[Fact]:
     if sheet.liked is not None:
         found.append(Fact(message("compare-liked"), "came", _number(sheet.liked), float(sheet.liked)))
     return found
+
+
+def _crumb(kept: SliceKept | None) -> list[Fact]:
+    """What was measured of its slice."""
+    if kept is None:
+        return []
+    read = kept.read
+    share = message("compare-percent", percent=round(100 * read.holes_fraction, 1))
+    figures = (
+        ("mean-hole", read.mean_cell_mm2, 1, 0.15), ("largest-hole", read.largest_mm, 1, 0.15),
+        ("holes-per-cm2", read.cells_per_cm2, 1, 0.2), ("even-holes", read.evenness, 2, 0.1),
+    )  # fmt: skip
+    return [
+        Fact(message("compare-holes"), "came", share, read.holes_fraction, NEAR_HOLES),
+        *(
+            Fact(message(f"compare-{name}"), "came", _number(round(value, places)), value, near * value)
+            for name, value, places, near in figures
+            if value is not None
+        ),
+    ]
 
 
 def _mass(grams: float) -> Message:

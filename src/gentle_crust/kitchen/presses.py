@@ -16,6 +16,7 @@ from gentle_crust.core import limits
 from gentle_crust.core.bench.happened import check_order, milestones_of
 from gentle_crust.core.bench.remedies import changed
 from gentle_crust.core.clock import zone_of
+from gentle_crust.core.crumb.read import SliceKept
 from gentle_crust.core.culture.events import Event
 from gentle_crust.core.errors import Conflict, CraftError, Infeasible, NotFound, Unreadable, called, within
 from gentle_crust.core.fermentation.readings import Reading, check
@@ -33,6 +34,7 @@ from gentle_crust.kitchen.follow import Taken, mixed_of, value_of
 from gentle_crust.kitchen.local_time import instant_of
 from gentle_crust.kitchen.plans import PlanBook, SavedPlan
 from gentle_crust.kitchen.settings import hour_of
+from gentle_crust.kitchen.slices import SliceDesk
 from gentle_crust.kitchen.story import CHANGE, Story, grown, story_of
 from gentle_crust.kitchen.work import Work
 from gentle_crust.store.models import EventRow
@@ -197,7 +199,7 @@ class Presses:
             bodies.EDITED: self._edit, bodies.JUDGED: self._judged, bodies.NOTE: self._note,
             bodies.OUTCOME: self._outcome, bodies.PROBE: self._probe,
             bodies.LOAF: self._loaf, bodies.REMOVED: self._removed, bodies.PHOTO: self._photo,
-            bodies.SCALED: self._scaled,
+            bodies.SCALED: self._scaled, bodies.SLICED: self._sliced,
         }.get(press.kind)  # fmt: skip
         if keep is None:
             return {}
@@ -339,11 +341,28 @@ class Presses:
 
     def _scaled(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
         """A line over one of this dough's photos."""
+        photo = self._own_photo(press, story)
+        line = line_checked(as_declared(bodies.LINE.read, press.body.get("line"), "line"))
+        return {"photo": photo, "line": bodies.LINE.write(line)}
+
+    def _sliced(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
+        """The slice on one of this dough's photos, measured here: nobody else's figures are kept."""
+        photo = self._own_photo(press, story)
+        try:
+            width, shift = float(press.body.get("width_mm", "")), float(press.body.get("shift", 0.0))
+        except (TypeError, ValueError):
+            raise Unreadable("width_mm", "kitchen-not-number", what=called(limits.SLICE_MM)) from None
+        read = SliceDesk(self.work).measure(photo, width, shift).read
+        if not read.quality.usable:
+            raise CraftError("photo", f"crumb-quality-{read.quality.why.replace('_', '-')}")
+        return {"photo": photo, "slice": bodies.SLICE.write(SliceKept(width, shift, read))}
+
+    def _own_photo(self, press: Press, story: Story) -> str:
+        """The key of one of this dough's photos. Raises NotFound for any other."""
         photo = press.body.get("photo")
         if not any(each.id == photo for each in story.of(bodies.PHOTO)):
             raise NotFound("photo", "photo-line-photo-unknown")
-        line = line_checked(as_declared(bodies.LINE.read, press.body.get("line"), "line"))
-        return {"photo": photo, "line": bodies.LINE.write(line)}
+        return str(photo)
 
     def _probe(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
         return {"device": str(press.body.get("device", ""))[:60]}

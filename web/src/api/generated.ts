@@ -1420,6 +1420,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/photos/{key}/slice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The slice on a photo, measured; nothing is kept. */
+        get: operations["log_measure_slice_photos__key__slice_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plan": {
         parameters: {
             query?: never;
@@ -3149,7 +3166,7 @@ export interface components {
          */
         Compared: {
             /** Lines */
-            lines: components["schemas"]["Line"][];
+            lines: components["schemas"]["gentle_crust__core__loaf__compare__Line"][];
             /** Things */
             things: number;
             /** Worth */
@@ -3743,6 +3760,30 @@ export interface components {
             preheated?: boolean | ("lid" | "hob") | null;
             /** Rated C */
             rated_c?: number | null;
+        };
+        /**
+         * CrumbRead
+         * @description What was measured of a slice.
+         *
+         *     ``holes_fraction`` and ``cells_per_cm2`` are over the whole slice, crust included; ``mean_cell_mm2`` of a hole;
+         *     ``largest_mm`` an equivalent diameter; ``evenness`` 1 less Gini's index of the areas, None below ten holes;
+         *     ``top_to_bottom`` each band's own share of holes inside the crust, top first.
+         */
+        CrumbRead: {
+            /** Cells Per Cm2 */
+            cells_per_cm2: number;
+            dense_line: components["schemas"]["Line"] | null;
+            /** Evenness */
+            evenness: number | null;
+            /** Holes Fraction */
+            holes_fraction: number;
+            /** Largest Mm */
+            largest_mm: number;
+            /** Mean Cell Mm2 */
+            mean_cell_mm2: number;
+            quality: components["schemas"]["Quality"];
+            /** Top To Bottom */
+            top_to_bottom: number[];
         };
         /**
          * Cue
@@ -6024,22 +6065,13 @@ export interface components {
         };
         /**
          * Line
-         * @description One thing of all of them, NOTHING where it is not known of one. ``counts``: it is one of the things counted.
+         * @description A dense line, mm from the base.
          */
         Line: {
-            /** Counts */
-            counts: boolean;
-            /** Differs */
-            differs: boolean;
-            /**
-             * Group
-             * @enum {string}
-             */
-            group: "formula" | "method" | "done" | "came";
-            /** Values */
-            values: string[];
-            /** What */
-            what: string;
+            /** From Mm */
+            from_mm: number;
+            /** To Mm */
+            to_mm: number;
         };
         /**
          * LiveStep
@@ -6138,6 +6170,8 @@ export interface components {
             day: number;
             /** Form */
             form: string | null;
+            /** Holes */
+            holes?: number | null;
             /** Liked */
             liked: number | null;
             /** Openness */
@@ -7901,7 +7935,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "bake_started" | "bake_step" | "bake_not_yet" | "bake_snoozed" | "bake_note" | "bake_changed" | "bake_judged" | "bake_edited" | "bake_outcome" | "bake_loaf" | "bake_removed" | "bake_finished" | "bake_stopped" | "bake_probe" | "bake_scaled" | "reading" | "bake_withdrawn" | "bake_corrected" | "absence" | "absence_withdrawn";
+            kind: "bake_started" | "bake_step" | "bake_not_yet" | "bake_snoozed" | "bake_note" | "bake_changed" | "bake_judged" | "bake_edited" | "bake_outcome" | "bake_loaf" | "bake_removed" | "bake_finished" | "bake_stopped" | "bake_probe" | "bake_scaled" | "bake_sliced" | "reading" | "bake_withdrawn" | "bake_corrected" | "absence" | "absence_withdrawn";
         };
         /**
          * PressedAnswer
@@ -8084,6 +8118,19 @@ export interface components {
              * Format: date-time
              */
             until: string;
+        };
+        /**
+         * Quality
+         * @description Whether a picture can be read, and why not: dark, flat, blurred, small, no_slice; empty if it can.
+         */
+        Quality: {
+            /** Usable */
+            usable: boolean;
+            /**
+             * Why
+             * @enum {string}
+             */
+            why: "" | "dark" | "flat" | "blurred" | "small" | "no_slice";
         };
         /**
          * ReadItem
@@ -8381,7 +8428,8 @@ export interface components {
          * RecordPhoto
          * @description A photograph, by its key, with its size in px, and of which part it is, empty if of all.
          *
-         *     ``line`` spans something of known length in it; ``shows_mm`` of the whole width then follows.
+         *     ``line`` spans something of known length in it; ``shows_mm`` of the whole width then follows. ``slice``: what was
+         *     measured of the slice on it.
          */
         RecordPhoto: {
             /**
@@ -8401,6 +8449,12 @@ export interface components {
             part: string;
             /** Shows Mm */
             shows_mm?: number | null;
+            slice?: components["schemas"]["SliceKept"] | null;
+            /**
+             * Sliced
+             * @default
+             */
+            sliced: string;
             /** Width */
             width: number;
         };
@@ -9371,6 +9425,31 @@ export interface components {
             loss: number | null;
             /** Signs */
             signs: components["schemas"]["Sign"][];
+        };
+        /**
+         * SliceAnswer
+         * @description A slice that was measured, nothing kept; its holes as rings of points, shares of the photo's width and height.
+         */
+        SliceAnswer: {
+            /** Doubt */
+            doubt: string | null;
+            read: components["schemas"]["CrumbRead"];
+            /** Rings */
+            rings: [
+                number,
+                number
+            ][][];
+        };
+        /**
+         * SliceKept
+         * @description A slice's figures as they were kept: the slice's own width in mm, and how far its baker moved the threshold.
+         */
+        SliceKept: {
+            read: components["schemas"]["CrumbRead"];
+            /** Shift */
+            shift: number;
+            /** Width Mm */
+            width_mm: number;
         };
         /**
          * Soaker
@@ -10840,6 +10919,16 @@ export interface components {
             state: "lively" | "weak" | "dead" | "wait";
         };
         /**
+         * Line
+         * @description A dense line, mm from the base.
+         */
+        gentle_crust__core__crumb__read__Line: {
+            /** From Mm */
+            from_mm: number;
+            /** To Mm */
+            to_mm: number;
+        };
+        /**
          * Ingredient
          * @description One name of the list: its grams in the batch, and its allergen, nothing if its name tells of none.
          */
@@ -10875,6 +10964,25 @@ export interface components {
             percent: number;
             /** Role */
             role: string;
+        };
+        /**
+         * Line
+         * @description One thing of all of them, NOTHING where it is not known of one. ``counts``: it is one of the things counted.
+         */
+        gentle_crust__core__loaf__compare__Line: {
+            /** Counts */
+            counts: boolean;
+            /** Differs */
+            differs: boolean;
+            /**
+             * Group
+             * @enum {string}
+             */
+            group: "formula" | "method" | "done" | "came";
+            /** Values */
+            values: string[];
+            /** What */
+            what: string;
         };
     };
     responses: never;
@@ -17339,6 +17447,67 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
+            /** @description Nothing lies under that key. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    log_measure_slice_photos__key__slice_get: {
+        parameters: {
+            query: {
+                width_mm: number;
+                shift?: number;
+            };
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SliceAnswer"];
+                };
+            };
             /** @description Nothing lies under that key. */
             404: {
                 headers: {

@@ -1480,6 +1480,39 @@ export interface Words {
       dark: string
     }
   }
+  slice: {
+    title: string
+    lead: string
+    measure: string
+    again: string
+    width: string
+    threshold: string
+    asFound: string
+    more: (data: { by: Value }) => string
+    fewer: (data: { by: Value }) => string
+    drawn: string
+    measuring: string
+    askWidth: string
+    keep: string
+    kept: string
+    share: string
+    shareOf: (data: { percent: Value }) => string
+    mean: string
+    meanOf: (data: { mm2: Value }) => string
+    largest: string
+    largestOf: (data: { mm: Value }) => string
+    count: string
+    evenness: string
+    fewHoles: string
+    bands: string
+    top: string
+    base: string
+    band: (data: { percent: Value; place: Value }) => string
+    dense: (data: { from: Value; to: Value }) => string
+    noDense: string
+    of: (data: { mm: Value }) => string
+    measured: (data: { percent: Value }) => string
+  }
   together: {
     title: string
     lead: string

@@ -10,6 +10,7 @@ from scipy import ndimage
 from skimage import filters, measure, morphology, segmentation  # type: ignore[attr-defined]
 
 from gentle_crust.core import limits
+from gentle_crust.core.crumb.read import CrumbRead, Line, Quality
 from gentle_crust.core.errors import within
 
 Floats = NDArray[np.float64]
@@ -28,43 +29,10 @@ DARK, FLAT, BLURRED = 0.16, 0.05, 0.045
 """Brightness and contrast (0-1), and steepest step over contrast, below which a picture cannot be read (practice)."""
 DENSE_SHARE, DENSE_FROM_MM, DENSE_AT_BASE_MM, DENSE_WITHIN = 0.3, 2.5, 4.5, 0.35
 """A dense line: share of holes beside the usual, least thickness, what crust and rim add at the base, and where."""
+EDGE_PX = 3
+"""Half width up to which a dark strip beside the crust is its edge (practice)."""
 DENSE_HOLES = 1.2
 """And so many mean holes thicker: large ones leave a rim free by themselves."""
-
-
-@dataclass(frozen=True)
-class Line:
-    """A dense line, mm from the base."""
-
-    from_mm: float
-    to_mm: float
-
-
-@dataclass(frozen=True)
-class Quality:
-    """Whether a picture can be read, and why not: dark, flat, blurred, small, no_slice; empty if it can."""
-
-    usable: bool
-    why: str
-
-
-@dataclass(frozen=True)
-class CrumbRead:
-    """What was measured of a slice.
-
-    ``holes_fraction`` and ``cells_per_cm2`` are over the whole slice, crust included; ``mean_cell_mm2`` of a hole;
-    ``largest_mm`` an equivalent diameter; ``evenness`` 1 less Gini's index of the areas, None below ten holes;
-    ``top_to_bottom`` each band's own share of holes inside the crust, top first.
-    """
-
-    holes_fraction: float
-    cells_per_cm2: float
-    mean_cell_mm2: float
-    largest_mm: float
-    evenness: float | None
-    top_to_bottom: tuple[float, ...]
-    dense_line: Line | None
-    quality: Quality
 
 
 @dataclass(frozen=True)
@@ -105,7 +73,7 @@ def read_crumb(rgb: Floats, width_mm: float, shift: float = 0.0) -> tuple[CrumbR
     even = _even_light(grey, slice_, mm)
     dark, threshold = _dark(even, slice_, mm, shift)
     crust = _crust(dark, slice_, mm)
-    holes = _parted(dark & ~crust & slice_, mm)
+    holes = _parted(_without_edge(dark & ~crust & slice_, crust), mm)
     return _figures(holes, slice_, crust, mm, quality), Found(slice_, holes, mm, threshold)
 
 
@@ -225,6 +193,13 @@ def _thickness(dark: Flags, slice_: Flags, depth: Floats) -> float:
         if ring.any() and dark[ring].mean() < 0.55:
             return float(deep - 0.3) + 0.15
     return CRUST_MM
+
+
+def _without_edge(dark: Flags, crust: Flags) -> Flags:
+    """What is dark without the crust's own blurred edge: strips beside it that are no wider than an edge is blurred."""
+    near = ndimage.binary_dilation(crust, iterations=EDGE_PX + 2)
+    wide = ndimage.binary_opening(dark, structure=morphology.disk(EDGE_PX))
+    return np.asarray(dark & ~(near & ~wide))
 
 
 def _parted(dark: Flags, mm: float) -> NDArray[np.int32]:

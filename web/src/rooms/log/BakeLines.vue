@@ -36,6 +36,8 @@ function besides(line: Schemas['BakeLine']): string {
   if (line.state !== 'baked') found.push(t.states[line.state]!)
   if (line.how) found.push(t.proof({ how: words.bench.outcomes[line.how] ?? line.how }))
   if (line.loaf?.liked) found.push(words.loaf.liking({ of: line.loaf.liked }))
+  if (line.loaf?.holes != null)
+    found.push(words.slice.measured({ percent: Math.round(100 * line.loaf.holes) }))
   found.push(...line.faults)
   if (line.notes) found.push(t.notes({ count: line.notes }))
   if (line.photos) found.push(t.photos({ count: line.photos }))

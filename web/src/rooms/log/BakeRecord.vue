@@ -246,6 +246,7 @@ const more = (outcome: Schemas['RecordOutcome']) =>
           :bake="key"
           :photos="bake.photos"
           :parts="bake.parts"
+          :loaves="bake.loaves"
         />
       </template>
     </AskedState>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query'
-import { computed, ref } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import type { Schemas } from '../../api/client'
 import PickField from '../../forms/PickField.vue'
 import { programNow } from '../../shell/bench'
@@ -9,8 +9,17 @@ import { useUnits } from '../../shell/units'
 import { words } from '../../words'
 import { shrunk } from '../cultures/picture'
 
-/** The photos of a bake, and another one, of all of it or of one part. */
-const props = defineProps<{ bake: string; photos: Schemas['RecordPhoto'][]; parts: string[] }>()
+import SliceFigures from './SliceFigures.vue'
+
+const SliceSheet = defineAsyncComponent(() => import('./SliceSheet.vue'))
+
+/** The photos of a bake, what was measured on them, and another one, of all of it or of one part. */
+const props = defineProps<{
+  bake: string
+  photos: Schemas['RecordPhoto'][]
+  parts: string[]
+  loaves: Schemas['RecordLoaf'][]
+}>()
 const t = words.log
 const client = useQueryClient()
 const { day, clock } = useUnits()
@@ -43,6 +52,16 @@ async function add() {
   file.value!.value = ''
   await client.invalidateQueries({ queryKey: ['bakes'] })
 }
+/** The photo whose slice is measured; how wide the loaf on it is by its sheet. */
+const measuring = ref<Schemas['RecordPhoto'] | null>(null)
+const nameOf = (photo: Schemas['RecordPhoto']) => `${words.bench.photo} ${clock(photo.at)}`
+const wideOf = (photo: Schemas['RecordPhoto']) =>
+  props.loaves.filter(({ stands, sheet }) => stands && (!photo.part || sheet.part === photo.part)).at(-1)
+    ?.sheet.width_mm
+async function kept() {
+  measuring.value = null
+  await client.invalidateQueries({ queryKey: ['bakes'] })
+}
 </script>
 
 <template>
@@ -73,16 +92,29 @@ async function add() {
       <figure v-for="photo in photos" :key="photo.id">
         <img
           :src="`/api/photos/${photo.id}`"
-          :alt="`${words.bench.photo} ${clock(photo.at)}`"
+          :alt="nameOf(photo)"
           :width="photo.width"
           :height="photo.height"
           loading="lazy"
         />
         <figcaption class="small quiet">
           <template v-if="photo.part">{{ photo.part }} · </template>{{ day(photo.at) }}, {{ clock(photo.at) }}
+          <ElButton class="link no-print" @click="measuring = photo">{{
+            photo.slice ? words.slice.again : words.slice.measure
+          }}</ElButton>
         </figcaption>
+        <SliceFigures v-if="photo.slice" :read="photo.slice.read" />
       </figure>
     </div>
+    <SliceSheet
+      v-if="measuring"
+      :bake="bake"
+      :photo="measuring"
+      :name="nameOf(measuring)"
+      :wide="wideOf(measuring)"
+      @close="measuring = null"
+      @kept="kept"
+    />
   </section>
 </template>
 
@@ -102,6 +134,17 @@ header {
   display: flex;
   flex-wrap: wrap;
   gap: 18px;
+}
+figure {
+  display: grid;
+  gap: 6px;
+  align-content: start;
+  max-width: 420px;
+}
+figcaption {
+  display: flex;
+  gap: 14px;
+  align-items: center;
 }
 img {
   display: block;

@@ -167,6 +167,7 @@ bench-kinds-bake_started = Put on the bench
 bench-kinds-bake_note = Note
 bench-kinds-bake_photo = Photo
 bench-kinds-bake_scaled = Width marked in a photo
+bench-kinds-bake_sliced = Slice measured on a photo
 bench-kinds-bake_loaf = Loaf judged
 bench-kinds-bake_judged = Judged: { $verdict }
 bench-kinds-bake_changed = Changed course
