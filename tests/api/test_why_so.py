@@ -59,3 +59,44 @@ def test_the_record_says_what_was_measured_and_nothing_else(six_weeks_sessions):
     assert record.salt_percent == pytest.approx(2.2, abs=0.3) and 0.08 < record.loss_fraction < 0.2
     assert record.shaped is None and record.steam is None and record.leaven_vigour is None
     assert why(work, "six-weeks-13").diagnosis is None
+
+
+def next_time(client, key, **query):
+    return client.get(f"/api/bakes/{key}/next", query_string=query)
+
+
+def test_the_change_is_planned_as_it_says(six_weeks_client):
+    found = next_time(six_weeks_client, "six-weeks-7").get_json()
+    why_so = asked(six_weeks_client, "six-weeks-7").get_json()["diagnosis"]["change"]
+    assert found["change"] == why_so["text"] and found["asked"]["mind"] == why_so["text"]
+    assert found["formula_id"] == found["asked"]["formula_id"] and not found["in_formula"]
+    bulk = next(each for each in found["asked"]["method"]["stages"] if each["kind"] == "bulk")
+    assert bulk["until"]["rise"] == pytest.approx(0.66, abs=0.01)
+    planned = six_weeks_client.post("/api/plan", json=found["asked"], headers={"Origin": "http://localhost"})
+    assert planned.status_code == 200, planned.get_json()
+    assert planned.get_json()["plan"]["proof"]["bulk_rise"] == pytest.approx(0.66, abs=0.02)
+    assert planned.get_json()["asked"]["mind"] == why_so["text"]
+
+
+def test_what_was_said_beside_the_sheet_is_planned_with_it(six_weeks_client):
+    more = "flour_streaks,stuck"
+    change = asked(six_weeks_client, "six-weeks-7", more=more).get_json()["diagnosis"]["change"]
+    assert next_time(six_weeks_client, "six-weeks-7", more=more).get_json()["change"] == change["text"]
+
+
+def test_without_a_change_there_is_nothing_to_plan(six_weeks_client):
+    answer = next_time(six_weeks_client, "six-weeks-13")
+    assert answer.status_code == 404 and answer.get_json()["errors"][0]["remedy"]
+    assert next_time(six_weeks_client, "nowhere").status_code == 404
+
+
+def test_what_is_to_be_minded_goes_with_plan_and_bench(day):
+    asked_for = {"formula_id": "tidewater-country", "ready": "2026-11-29T18:00", "mind": "Shape it tighter."}
+    kept = day.client.put("/api/plans/mindful", json=asked_for)
+    assert kept.status_code == 200, kept.json
+    assert day.client.get("/api/plans/mindful").json["asked"]["mind"] == "Shape it tighter."
+    day.press("bake_started", dough="mindful")
+    assert day.dough("mindful")["mind"] == "Shape it tighter." and day.press("bake_started")["refused"] == []
+    assert day.dough()["mind"] == ""
+    long = day.client.put("/api/plans/long", json={**asked_for, "mind": "x" * 301})
+    assert long.status_code in (400, 422) and long.json["errors"][0]["field"].endswith("mind")

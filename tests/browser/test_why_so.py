@@ -35,6 +35,19 @@ def test_a_tight_loaf_is_told_from_its_own_figures(past, size):
     sound(page)
 
 
+def test_one_tap_plans_the_bake_with_its_change(past):
+    page = past.open(TIGHT)
+    change = page.locator(".why .said").inner_text()
+    page.get_by_role("button", name="Plan it with this change").click()
+    expect(page).to_have_url(re.compile("/plan"))
+    mind = page.locator(".mind")
+    expect(mind).to_contain_text(change)
+    expect(page.locator("svg.ribbon, .ribbon").first).to_be_visible()
+    sound(page)
+    mind.get_by_role("button", name="Take it off").click()
+    expect(mind).to_have_count(0)
+
+
 def test_what_else_was_seen_is_weighed_at_once(past):
     page = past.open(TIGHT)
     why = page.locator(".why")

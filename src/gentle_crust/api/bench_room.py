@@ -74,6 +74,7 @@ def _dough(found: OnBench) -> DoughAnswer:
     return DoughAnswer(
         id=found.id,
         name=found.name,
+        mind=found.mind,
         pieces=found.pieces,
         each_g=found.each_g,
         vessel=found.vessel,

@@ -2,12 +2,13 @@
 
 import shutil
 import tempfile
+from dataclasses import replace
 from pathlib import Path
 
 from flask import Response, request
 
 from gentle_crust.api.bench_room import shelf
-from gentle_crust.api.common import answer, received, room, sent_once, work
+from gentle_crust.api.common import answer, reading, received, room, sent_once, work
 from gentle_crust.contract.bench import AskingAnswer, BakeAnswer, BakesAnswer
 from gentle_crust.contract.log import (
     SEASONS,
@@ -24,6 +25,7 @@ from gentle_crust.contract.log import (
     FiguresOverTimeAnswer,
     HistoryAnswer,
     ImportedAnswer,
+    OnceMoreAnswer,
     OutQuery,
     PutAwayBody,
     RemovedAnswer,
@@ -47,6 +49,7 @@ from gentle_crust.kitchen.bakes import BakesBook
 from gentle_crust.kitchen.history import history_of
 from gentle_crust.kitchen.log_in import bring_in
 from gentle_crust.kitchen.log_out import as_zip, write_folder
+from gentle_crust.kitchen.next_time import next_time
 from gentle_crust.kitchen.over_time import over_time
 from gentle_crust.kitchen.removed import KEPT_FOR, removed
 from gentle_crust.kitchen.side_by_side import SideBySide, chosen
@@ -55,6 +58,7 @@ from gentle_crust.kitchen.trials import TrialBook
 from gentle_crust.kitchen.why import why
 from gentle_crust.store.baking import Sought
 from gentle_crust.store.database import folder_of
+from gentle_crust.text.render import say
 
 log = room("log")
 LARGEST_LOG = 8_000_000_000
@@ -164,6 +168,23 @@ def bake_why(path: KeyPath, query: DiagnosisQuery) -> Response:
             diagnosis=found.diagnosis,
             in_front=0 if found.diagnosis is None else in_front(found.diagnosis),
             stands_out=found.diagnosis is None or stands_out(found.diagnosis),
+            change_in_formula=found.in_formula,
+        )
+    )
+
+
+@log.get("/bakes/<key>/next", responses={200: OnceMoreAnswer})
+def bake_next(path: KeyPath, query: DiagnosisQuery) -> Response:
+    """What a plan is asked for, to bake that once more with the one change that its diagnosis proposes."""
+    found = next_time(work(), path.key, query.part, tuple(each for each in query.more.split(",") if each))
+    mind = say(found.change.text, reading()).sentence[:300]
+    return answer(
+        OnceMoreAnswer(
+            asked=replace(found.asked, mind=mind),
+            takes=list(found.takes),
+            change=found.change.text,
+            in_formula=found.in_formula,
+            formula_id=found.asked.formula_id,
         )
     )
 

@@ -51,6 +51,8 @@ class Asked:
     room_night_c: float | None = None
     fridge_c: float | None = None
     tap_c: float | None = None
+    mind: str | None = None
+    """What its baker wants to mind this time, in words."""
     sleep_from: str | None = None
     sleep_to: str | None = None
     zone: str | None = None

@@ -194,6 +194,8 @@ class DoughAnswer(Shown):
 
     id: str
     name: str
+    mind: str
+    """What its baker wanted to mind this time."""
     pieces: int
     each_g: float
     vessel: str

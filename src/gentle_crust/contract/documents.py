@@ -214,6 +214,11 @@ def _asked_4(body: Body) -> None:
     body.setdefault("yeast_strength", None)
 
 
+def _asked_5(body: Body) -> None:
+    """Older plans had nothing to be minded."""
+    body.setdefault("mind", None)
+
+
 def _culture_2(body: Body) -> None:
     """The first cultures were fed at one time of the day, and with one flour."""
     body.setdefault("also_flours", [])
@@ -229,7 +234,7 @@ PANTRY: Document[Pantry] = Document("pantry", Adapted(Pantry), (_pantry_2,))
 FORMULA: Document[Formula] = Document(
     "formula", Adapted(Formula), (of_several_preferments, _formula_3, _formula_4, _formula_5)
 )
-ASKED: Document[Asked] = Document("question of the plan", Adapted(Asked), (_asked_2, _asked_3, _asked_4))
+ASKED: Document[Asked] = Document("question of the plan", Adapted(Asked), (_asked_2, _asked_3, _asked_4, _asked_5))
 PLAN: Document[Plan] = Document("plan", Adapted(Plan), (_plan_2, _plan_3, _plan_4, _plan_5, _plan_6))
 CULTURE: Document[Culture] = Document("culture", Adapted(Culture), (_culture_2,))
 TRIAL: Document[Trial] = Document("trial", Adapted(Trial))

@@ -84,6 +84,19 @@ class DiagnosisAnswer(Shown):
     diagnosis: Diagnosis | None
     in_front: int
     stands_out: bool
+    change_in_formula: bool = False
+    """Whether its change is to be made in the formula."""
+
+
+class OnceMoreAnswer(Shown):
+    """A bake once more with one change: what a plan is asked for, what it takes over, and whether the change is to be
+    made in the formula instead."""
+
+    asked: Asked
+    takes: list[Message]
+    change: Message
+    in_formula: bool
+    formula_id: str
 
 
 class SliceQuery(Shown):

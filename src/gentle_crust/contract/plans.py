@@ -70,6 +70,7 @@ class AskedBody(Strict):
     yeast_supplement_percent: Number = 0
     yeast_percent: Number | None = Field(None, description="Yeast in the dough; omitted: the formula's")
     yeast_strength: Number | None = Field(None, description="By the dry yeast's last test, whatever is sent")
+    mind: Annotated[str, StringConstraints(max_length=300)] | None = Field(None, description="What to mind this time")
     stand_c: Number | None = Field(
         None, description="A warm or cool place for levain, bulk and proof; omitted: the kitchen"
     )

@@ -58,6 +58,7 @@ class OnBench:
 
     id: str
     name: str
+    mind: str
     pieces: int
     each_g: float
     vessel: str
@@ -194,6 +195,7 @@ class BenchBook:
         return OnBench(
             id=dough.key,
             name=_name(dough),
+            mind=asked.mind or "",
             pieces=int(asked.pieces or 1),
             each_g=dough.each_g,
             vessel=dough.vessel.name,

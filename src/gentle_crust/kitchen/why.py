@@ -4,16 +4,22 @@ from dataclasses import dataclass
 from typing import Any
 
 from gentle_crust.contract import events as bodies
+from gentle_crust.core.course.fill import fill
 from gentle_crust.core.diagnosis.diagnose import Diagnosis, diagnose
 from gentle_crust.core.diagnosis.record import Record, ShareLogged
 from gentle_crust.core.diagnosis.seen import faults_not_seen, faults_seen
+from gentle_crust.core.diagnosis.simulated import NOTHING_MORE, Known
+from gentle_crust.core.errors import CraftError
 from gentle_crust.core.formula.model import Formula, brought_by
 from gentle_crust.core.loaf.sheet import Sheet
+from gentle_crust.core.oven.learnt import as_it_went
 from gentle_crust.kitchen.facts import Baked
 from gentle_crust.kitchen.side_by_side import SideBySide
 from gentle_crust.kitchen.work import Work
 
 SHARE_SPREAD = 0.07
+OF_THE_FORMULA = ("salt_percent", "hydration_over_capacity", "flour_protein")
+"""Changes that are made in the formula itself."""
 
 
 @dataclass(frozen=True)
@@ -22,6 +28,12 @@ class Why:
 
     faults: tuple[str, ...]
     diagnosis: Diagnosis | None
+
+    @property
+    def in_formula(self) -> bool:
+        """Whether the change that it proposes is to be made in the formula."""
+        change = None if self.diagnosis is None else self.diagnosis.change
+        return change is not None and change.what in OF_THE_FORMULA
 
 
 def why(work: Work, key: str, part: str = "", more: tuple[str, ...] = ()) -> Why:
@@ -35,7 +47,22 @@ def why(work: Work, key: str, part: str = "", more: tuple[str, ...] = ()) -> Why
     if not seen:
         return Why((), None)
     absent = () if sheet is None else faults_not_seen(sheet, seen)
-    return Why(seen, diagnose(record_of(baked), seen, absent))
+    return Why(seen, diagnose(record_of(baked), seen, absent, known_of(baked)))
+
+
+def known_of(baked: Baked) -> Known:
+    """The bake's own dough and heat, for what a change would have made of it; as usual where they are not known."""
+    if baked.question is None:
+        return NOTHING_MORE
+    try:
+        path = fill(baked.question)[baked.place]
+    except (CraftError, IndexError):
+        return NOTHING_MORE
+    baked_min = baked.figures.baked_min
+    question = None if path.bake is None else path.bake.question
+    if question is not None and baked_min:
+        question = as_it_went(question, baked_min)
+    return Known(path.batch.makeup, max(path.batch.piece_g, 30.0), question)
 
 
 def record_of(baked: Baked) -> Record:

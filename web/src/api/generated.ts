@@ -209,6 +209,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bakes/{key}/next": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a plan is asked for, to bake that once more with the one change that its diagnosis proposes. */
+        get: operations["log_bake_next_bakes__key__next_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bakes/{key}/why": {
         parameters: {
             query?: never;
@@ -2303,6 +2320,8 @@ export interface components {
             method?: {
                 [key: string]: unknown;
             } | null;
+            /** Mind */
+            mind?: string | null;
             /** Pieces */
             pieces?: number | null;
             /** Ready */
@@ -2397,6 +2416,11 @@ export interface components {
             /** Levain Percent */
             levain_percent?: number | null;
             method?: components["schemas"]["CourseMethodBody"] | null;
+            /**
+             * Mind
+             * @description What to mind this time
+             */
+            mind?: string | null;
             /** Pieces */
             pieces?: number | null;
             /**
@@ -4113,6 +4137,11 @@ export interface components {
          *     ``in_front``: how many of its causes are told at length; ``stands_out``: whether the first is one to act on.
          */
         DiagnosisAnswer: {
+            /**
+             * Change In Formula
+             * @default false
+             */
+            change_in_formula: boolean;
             diagnosis: components["schemas"]["Diagnosis"] | null;
             /** Faults */
             faults: components["schemas"]["FaultChoice"][];
@@ -4326,6 +4355,8 @@ export interface components {
             load: string;
             /** May Fold */
             may_fold: boolean;
+            /** Mind */
+            mind: string;
             /**
              * Mixed
              * Format: date-time
@@ -6803,6 +6834,22 @@ export interface components {
             x_cm: number;
             /** Y Cm */
             y_cm: number;
+        };
+        /**
+         * OnceMoreAnswer
+         * @description A bake once more with one change: what a plan is asked for, what it takes over, and whether the change is to be
+         *     made in the formula instead.
+         */
+        OnceMoreAnswer: {
+            asked: components["schemas"]["Asked"];
+            /** Change */
+            change: string;
+            /** Formula Id */
+            formula_id: string;
+            /** In Formula */
+            in_formula: boolean;
+            /** Takes */
+            takes: string[];
         };
         /**
          * OtherTakes
@@ -11702,6 +11749,67 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AgainAnswer"];
+                };
+            };
+            /** @description Nothing lies under that key. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    log_bake_next_bakes__key__next_get: {
+        parameters: {
+            query?: {
+                part?: string;
+                more?: string;
+            };
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OnceMoreAnswer"];
                 };
             };
             /** @description Nothing lies under that key. */

@@ -161,6 +161,7 @@ export interface Words {
     kinds: Record<string, ((data: Record<string, Value>) => string) | string>
     skipped: string
     stages: Record<string, string>
+    mind: string
   }
   byHand: {
     title: string
@@ -1434,6 +1435,8 @@ export interface Words {
     minutes: string
     proofAt: string
     pins: Record<string, string>
+    toMind: string
+    mindOff: string
   }
   read: {
     title: string
@@ -1510,7 +1513,6 @@ export interface Words {
     band: (data: { percent: Value; place: Value }) => string
     dense: (data: { from: Value; to: Value }) => string
     noDense: string
-    of: (data: { mm: Value }) => string
     measured: (data: { percent: Value }) => string
   }
   together: {
@@ -1671,6 +1673,8 @@ export interface Words {
     nothing: string
     unexplained: (data: { faults: Value }) => string
     others: string
+    plan: string
+    toFormula: string
   }
   yeastTest: {
     title: string

@@ -7,6 +7,7 @@ from gentle_crust.core.diagnosis.change import NextChange, change_for
 from gentle_crust.core.diagnosis.evidence import Evidence, evidence
 from gentle_crust.core.diagnosis.inference import FAULTS, Weighed, causes, comes_again, shows, weigh_causes
 from gentle_crust.core.diagnosis.record import Record, check_record
+from gentle_crust.core.diagnosis.simulated import NOTHING_MORE, Known
 from gentle_crust.core.errors import CraftError, Unreadable
 from gentle_crust.core.loaf.faults import fault_name
 from gentle_crust.core.messages import Message, message
@@ -75,7 +76,9 @@ class Diagnosis:
     change: NextChange | None
 
 
-def diagnose(record: Record, seen: tuple[str, ...], not_seen: tuple[str, ...] = ()) -> Diagnosis:
+def diagnose(
+    record: Record, seen: tuple[str, ...], not_seen: tuple[str, ...] = (), known: Known = NOTHING_MORE
+) -> Diagnosis:
     """Say why a loaf came out so.
 
     Parameters
@@ -83,6 +86,7 @@ def diagnose(record: Record, seen: tuple[str, ...], not_seen: tuple[str, ...] = 
     record : what was logged of its bake; what is not known is None
     seen : codes of the faults seen, 0-12
     not_seen : codes of faults that were looked for and are not there
+    known : what is known of its dough and bake beyond the record: a change is simulated with it
 
     Returns
     -------
@@ -90,7 +94,7 @@ def diagnose(record: Record, seen: tuple[str, ...], not_seen: tuple[str, ...] = 
     """
     _check(seen, not_seen)
     check_record(record)
-    told = evidence(record)
+    told = evidence(record, known)
     ratios: dict[str, float] = {}
     for each in told:
         for cause, ratio in each.ratios.items():
@@ -105,7 +109,7 @@ def diagnose(record: Record, seen: tuple[str, ...], not_seen: tuple[str, ...] = 
         _ruled_out(weighed, seen, told),
         tuple(fault for fault in seen if weighed.explained[fault] < UNEXPLAINED_BELOW),
         _look_next(weighed, ranked, record),
-        _change(weighed, ranked, record, seen),
+        _change(weighed, ranked, record, seen, known),
     )
 
 
@@ -204,10 +208,12 @@ def _look_next(weighed: Weighed, ranked: list[str], record: Record) -> LookNext 
     return None
 
 
-def _change(weighed: Weighed, ranked: list[str], record: Record, seen: tuple[str, ...]) -> NextChange | None:
+def _change(
+    weighed: Weighed, ranked: list[str], record: Record, seen: tuple[str, ...], known: Known
+) -> NextChange | None:
     """One change for the next bake: what mends the likeliest cause, and how probably the faults come again with it."""
     first = ranked[0]
     if weighed.p[first] < CHANGE_FROM:
         return None
     again = {fault: round(comes_again(weighed, fault, first), 2) for fault in seen}
-    return change_for(first, record, again)
+    return change_for(first, record, again, known)

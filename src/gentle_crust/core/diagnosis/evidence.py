@@ -6,6 +6,7 @@ from itertools import pairwise
 from math import erf, exp, log, sqrt
 
 from gentle_crust.core.diagnosis.record import Record
+from gentle_crust.core.diagnosis.simulated import NOTHING_MORE, Known, usual_rise
 from gentle_crust.core.messages import Message, message
 
 Points = tuple[tuple[float, float], ...]
@@ -40,18 +41,21 @@ def ratio(x: float, points: Points) -> float:
     return points[-1][1]
 
 
-def evidence(record: Record) -> tuple[Evidence, ...]:
+def evidence(record: Record, known: Known = NOTHING_MORE) -> tuple[Evidence, ...]:
     """Everything that a record says.
 
     Parameters
     ----------
     record : what was logged; what is None says nothing
+    known : what is known of its dough beyond the record
 
     Returns
     -------
     The evidence, in the order of the bake.
     """
-    return tuple(found for read in _READ if (found := read(record)) is not None)
+    before, after = _READ[:_BULK_AT], _READ[_BULK_AT:]
+    told = (*(read(record) for read in before), _hours(record, known), *(read(record) for read in after))
+    return tuple(found for found in told if found is not None)
 
 
 def _leaven(r: Record) -> Evidence | None:
@@ -89,16 +93,42 @@ def _bulk(r: Record) -> Evidence | None:
     ratios = {
         "bulk_under": ratio(x, ((0.4, 14), (0.6, 8), (0.8, 2), (1.0, 0.25), (1.3, 0.04))),
         "bulk_over": ratio(x, ((0.7, 0.04), (1.0, 0.25), (1.3, 2), (1.6, 8), (2.0, 16))),
-        "leaven_weak": ratio(x, ((0.5, 1.6), (1.0, 0.4))),
-        "dough_cold": ratio(x, ((0.5, 1.4), (1.0, 0.6))),
+        "leaven_weak": ratio(x, ((0.5, 4), (0.8, 1.5), (1.0, 0.4))),
+        "dough_cold": ratio(x, ((0.5, 3.5), (0.8, 1.4), (1.0, 0.6))),
+        "dough_warm": ratio(x, ((1.0, 0.6), (1.3, 1.6), (1.8, 4))),
         "acid_tired": ratio(x, ((1.0, 0.8), (1.7, 1.7))),
     }
     text = message("diagnosis-bulk", rise=100 * r.bulk_rise, wanted=100 * r.bulk_wanted)
     return Evidence("bulk_rise", text, ratios)
 
 
+OF_A_USUAL_DOUGH = 0.6
+"""How far a time speaks where the dough's own share of leaven is not known (practice)."""
+
+
+def _hours(r: Record, known: Known) -> Evidence | None:
+    """Whether bulk was long enough for a usual leaven and a dough of usual warmth: then its length is not to blame."""
+    expected = usual_rise(r, known)
+    if expected is None or r.bulk_wanted is None or r.bulk_hours is None:
+        return None
+    x = expected / r.bulk_wanted
+    ratios = {
+        "bulk_under": ratio(x, ((0.4, 4), (0.7, 1.6), (0.9, 0.4), (1.2, 0.12))),
+        "bulk_over": ratio(x, ((0.7, 0.12), (1.1, 0.4), (1.5, 1.6), (2.2, 4))),
+    }
+    if known.dough is None:
+        ratios = {cause: value**OF_A_USUAL_DOUGH for cause, value in ratios.items()}
+    minutes, wanted = 5 * round(12 * r.bulk_hours), 100 * r.bulk_wanted
+    text = message("diagnosis-hours", minutes=minutes, rise=100 * expected, wanted=wanted)
+    return Evidence("bulk_hours", text, ratios)
+
+
 PROOFED_FROM, PROOFED_TO = 0.64, 0.86
 """Share of its greatest volume below and above which a loaf is under- and over-proofed (practice)."""
+
+
+FOLLOWS = 0.6
+"""How far a share that is off speaks for what went before, beside the proof itself (practice)."""
 
 
 def _proof(r: Record) -> Evidence | None:
@@ -110,6 +140,9 @@ def _proof(r: Record) -> Evidence | None:
     over = 0.5 * (1 - erf((PROOFED_TO - one.likely) / spread / sqrt(2)))
     ratios = {"proof_under": _by_odds(under), "proof_over": _by_odds(over)}
     ratios["waited"] = ratio(one.likely, ((0.7, 0.5), (0.8, 1.5), (0.9, 2)))
+    # What slows or hurries a whole dough shows in its proof too.
+    slow, quick = (max(ratios[each], 1.0) ** FOLLOWS for each in ("proof_under", "proof_over"))
+    ratios |= {"leaven_weak": slow, "dough_cold": slow, "bulk_under": slow, "dough_warm": quick, "bulk_over": quick}
     text = message("diagnosis-proof", low=100 * one.low, likely=100 * one.likely, high=100 * one.high)
     return Evidence("proof_share", text, ratios)
 
@@ -321,3 +354,4 @@ _READ: tuple[Callable[[Record], Evidence | None], ...] = (
     _soaked, _chamber,
     _said("steam"), _steamed, _core, _loss, _cooled, _kept, _filled,
 )  # fmt: skip
+_BULK_AT = _READ.index(_bulk) + 1

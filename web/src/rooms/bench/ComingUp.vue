@@ -36,6 +36,7 @@ function asDough({ id, plan, formula, asked }: Schemas['SavedPlanAnswer']): Benc
   return {
     id,
     name: formula.name,
+    mind: asked.mind ?? '',
     pieces: asked.pieces ?? 1,
     each_g: asked.scaling_weight_g ?? 0,
     vessel: '',

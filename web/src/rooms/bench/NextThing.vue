@@ -119,6 +119,9 @@ function wait(value: string) {
       </p>
     </div>
     <p>{{ step.detail ? say(step.detail, now) : step.say }}</p>
+    <p v-if="dough.mind" class="small mind">
+      <span class="quiet">{{ t.mind }}</span> {{ dough.mind }}
+    </p>
     <ul v-if="cautions.length" class="cautions">
       <li v-for="caution in cautions" :key="caution.code">{{ caution.text }}</li>
       <li>

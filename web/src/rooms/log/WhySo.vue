@@ -1,9 +1,12 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, reactive, ref } from 'vue'
-import { api, ask, type Schemas } from '../../api/client'
+import { useRouter } from 'vue-router'
+import { api, ask, type Asked, type Schemas } from '../../api/client'
 import FoldedPart from '../../forms/FoldedPart.vue'
+import { useActing } from '../../shell/acting'
 import { words } from '../../words'
+import { keepDraft } from '../plan/draft'
 
 /** Why a loaf came out so: causes, the likeliest first, what speaks for and against each, and one change. */
 const props = defineProps<{ bake: string; part?: string }>()
@@ -39,6 +42,20 @@ const comesAgain = computed(() =>
 function toggle(key: string) {
   more.value = more.value.includes(key) ? more.value.filter((each) => each !== key) : [...more.value, key]
 }
+const router = useRouter()
+const { busy, problem, act } = useActing()
+/** On to the plan of the same bake with the one change, or to the formula that it is to be made in. */
+const planIt = () =>
+  act(async () => {
+    const query = { part: props.part ?? '', more: more.value.join(',') }
+    const found = await ask(
+      api.GET('/api/bakes/{key}/next', { params: { path: { key: props.bake }, query } }),
+    )
+    if (found.in_formula) return router.push(`/formulas?formula=${found.formula_id}`)
+    const asked = Object.fromEntries(Object.entries(found.asked).filter(([, value]) => value !== null))
+    keepDraft({ asked: asked as Asked, id: null })
+    return router.push('/plan')
+  })
 const unexplained = computed(() => (answer.value?.diagnosis?.unexplained ?? []).map(faultName).join(', '))
 </script>
 
@@ -99,6 +116,10 @@ const unexplained = computed(() => (answer.value?.diagnosis?.unexplained ?? []).
       <p v-for="[fault, p] in comesAgain" :key="fault" class="small">
         {{ t.again({ fault: faultName(fault), percent: percent(p) }) }}
       </p>
+      <ElButton class="no-print" :loading="busy" @click="planIt">{{
+        answer.change_in_formula ? t.toFormula : t.plan
+      }}</ElButton>
+      <p v-if="problem" class="small" role="alert">{{ problem }}</p>
     </div>
     <p v-if="answer.diagnosis.look_next">
       <span class="small quiet">{{ t.lookNext }}</span> {{ answer.diagnosis.look_next.text }}

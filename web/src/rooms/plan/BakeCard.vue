@@ -13,6 +13,7 @@ const props = defineProps<{
   marks: Schemas['Mark'][]
   trials: Schemas['TrialShown'][]
   letters: Schemas['PartLetter'][]
+  mind: string
 }>()
 const t = words.card
 /** Few steps are written larger: the sheet is full, and read from where the dough is. */
@@ -36,6 +37,9 @@ const { clock, day, dayKey, dayClock, mass, warmth, say } = useUnits()
       <h2>{{ formula.name }}</h2>
       <p>
         {{ t.head({ pieces, each: mass(each), out: dayClock(plan.out) }) }}
+      </p>
+      <p v-if="mind">
+        <strong>{{ words.plan.toMind }}:</strong> {{ mind }}
       </p>
     </header>
     <div class="columns">

@@ -191,6 +191,13 @@ function mend(found: Mend) {
           :under-way="Boolean(kept?.followed)"
           @mend="mend"
         />
+        <p v-if="asked?.mind" class="sooner mind">
+          <span class="small quiet">{{ t.toMind }}</span>
+          {{ asked.mind }}
+          <ElButton v-if="!kept?.started" class="link no-print" @click="change({ mind: undefined })">{{
+            t.mindOff
+          }}</ElButton>
+        </p>
         <p v-if="answer.formula_put_away" class="small remark">{{ t.formulaGone }}</p>
         <p v-if="answer.asked.version && answer.asked.version < answer.newest_version" class="small remark">
           {{ t.version }} {{ answer.asked.version }}.
@@ -309,6 +316,7 @@ function mend(found: Mend) {
       :marks="answer.marks"
       :trials="trials"
       :letters="kept?.letters ?? []"
+      :mind="asked?.mind ?? ''"
     />
     <PlanTrial v-if="trying && asked" :asked="asked" :plan="id" :keep="keepTrial" @close="trying = false" />
     <SavedPlans
@@ -368,6 +376,15 @@ a.action.as-link {
 .at-oven {
   padding-left: 10px;
   border-left: 3px solid var(--hairline);
+}
+.mind {
+  padding-left: 14px;
+  border-left: 4px solid var(--ink);
+  font-weight: 600;
+}
+.mind .quiet {
+  display: block;
+  font-weight: 400;
 }
 .lost {
   display: flex;

@@ -193,3 +193,4 @@ bench-stages-final_proof = proof
 bench-stages-baked = in the oven
 bench-stages-cooling = cooling
 bench-stages-waiting = not begun
+bench-mind = To mind this time:

@@ -178,3 +178,5 @@ plan-pins-chill = Chill
 plan-pins-out_of_fridge = Out of cold
 plan-pins-load = Load
 plan-pins-out = Out
+plan-toMind = To mind this time
+plan-mindOff = Take it off

@@ -27,5 +27,4 @@ slice-base = base
 slice-band = { $place } tenth from the top: { $percent } % holes
 slice-dense = Dense line from { $from } to { $to } mm above the base.
 slice-noDense = No dense line at the base.
-slice-of = Slice of { $mm } mm
 slice-measured = holes measured: { $percent } %

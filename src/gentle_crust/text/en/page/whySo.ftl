@@ -12,3 +12,5 @@ whySo-again = { $fault }: about { $percent } % likely to come again
 whySo-nothing = Nothing in this record speaks for one cause more than for another. What to look at next time stands below.
 whySo-unexplained = No cause explains this: { $faults }.
 whySo-others = Less likely
+whySo-plan = Plan it with this change
+whySo-toFormula = Change it in the formula
