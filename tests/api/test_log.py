@@ -324,6 +324,40 @@ def test_trials_of_one_question_are_pooled_and_others_are_not(pair):
     assert get(pair, "/api/trials/other")["trial"]["pooled"]["pairs"] == 0
 
 
+def measured_pair(day, n):
+    """One more pair of bakes, measured: the stone's loaf is larger, by no means always as much."""
+    sides = []
+    for place, (vessel, says) in enumerate((("pot", "in the pot"), ("stone", "on the stone"))):
+        key = f"{vessel}-{n}"
+        enter(day, key, f"2026-11-{10 + n}T10:00", f"2026-11-{10 + n}T18:30", vessel_id=vessel)
+        day.press("bake_loaf", {"height_mm": 90 + (6 + n) * place, "width_mm": 200, "out_g": 740}, dough=key)
+        sides.append({"bake": key, "says": says})
+    return sides if n % 2 else sides[::-1]
+
+
+def test_what_was_measured_is_pooled_over_pairs_whichever_side_stands_first(day):
+    for n in range(3):
+        body = {"formula_id": COUNTRY, "question": "Pot or stone?", "sides": measured_pair(day, n)}
+        assert day.client.put(f"/api/trials/m{n}", json=body).status_code == 200
+        day.client.put(f"/api/trials/m{n}/conclusion", json={"better": 0 if n % 2 == 0 else 1})
+    shown = get(day, "/api/trials/m0")["trial"]
+    tall = next(each for each in shown["apart"] if each.startswith("height over width"))
+    assert "“in the pot” 0.04 less on average over 3 pairs" in tall, tall
+    assert next(each for each in shown["apart"] if each.startswith("volume")).count("ml") == 3
+    assert shown["pooled"]["liking"]["side"] == "on the stone" and shown["pooled"]["liking"]["sure"] > 0.9
+    assert get(day, "/api/trials")["trials"][0]["apart"] == [], "a list does not weigh every loaf"
+    day.client.delete("/api/trials/m0/conclusion")
+    assert "over 2 pairs" in next(e for e in get(day, "/api/trials/m1")["trial"]["apart"] if e.startswith("height"))
+
+
+def test_the_same_two_loaves_are_one_pair_however_often_they_are_judged(day):
+    sides = measured_pair(day, 1)
+    for key in ("one", "two"):
+        day.client.put(f"/api/trials/{key}", json={"formula_id": COUNTRY, "question": "Pot or stone?", "sides": sides})
+        day.client.put(f"/api/trials/{key}/conclusion", json={"better": 0})
+    assert all("in the one pair" in each for each in get(day, "/api/trials/two")["trial"]["apart"])
+
+
 def test_a_conclusion_is_taken_back_and_a_trial_put_away_and_brought_back(pair):
     trial(pair)
     pair.client.put("/api/trials/t1/conclusion", json={"better": -1, "conclusion": "No difference."})

@@ -5,6 +5,7 @@ import pytest
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.loaf.compare import Fact, compare
 from gentle_crust.core.loaf.faults import FAULTS, faults_of
+from gentle_crust.core.loaf.pooling import apart, liking
 from gentle_crust.core.loaf.sheet import Sheet
 from gentle_crust.core.loaf.trial import Side, Trial, chance, checked, pooled
 from gentle_crust.core.messages import NOTHING, message, named
@@ -120,6 +121,35 @@ def trial(better=None, **more):
 )  # fmt: skip
 def test_an_honest_word_on_how_much_so_many_pairs_can_tell(betters, says):
     assert says in say(pooled([trial(better) for better in betters]).worth).sentence
+
+
+@pytest.mark.parametrize(
+    ("wins", "losses", "sure"), [(1, 0, 0.75), (1, 1, 0.5), (2, 0, 0.875), (6, 0, 0.992), (4, 2, 0.773), (0, 3, 0.0625)]
+)
+def test_how_sure_a_liking_is_is_that_of_a_coin_whose_bias_nobody_knew(wins, losses, sure):
+    found = liking("pot", wins, losses)
+    assert found.sure == pytest.approx(sure, abs=0.001)
+    assert 0 < found.low < (1 + wins) / (2 + wins + losses) < found.high < 1
+
+
+def test_nothing_is_sure_before_anything_was_judged():
+    assert liking("pot", 0, 0) is None and pooled([trial(None)]).liking is None
+    assert pooled([trial(0), trial(0), trial(1)]).liking.side == "pot"
+    three = Trial("Pot?", (Side("a", "A"), Side("b", "B"), Side("c", "C")), better=0)
+    assert pooled([three]).liking is None, "of pairs only"
+
+
+def test_a_figure_apart_is_students():
+    what = message("compare-volume")
+    found = apart(what, "pot", [120.0, 80.0, 160.0])
+    assert found.mean == pytest.approx(120) and found.pairs == 3
+    assert (found.low, found.high) == pytest.approx((120 - 1.8856 * 23.094, 120 + 1.8856 * 23.094), abs=0.05)
+    assert found.sure == pytest.approx(0.9825, abs=0.001)
+    one = apart(what, "pot", [120.0])
+    assert (one.low, one.high, one.sure) == (None, None, None) and apart(what, "pot", []) is None
+    assert apart(what, "pot", [5.0, 5.0]).sure == 1.0 and apart(what, "pot", [0.0, 0.0]).sure == 0.5
+    wide = apart(what, "pot", [120.0, -100.0])
+    assert wide.low < 0 < wide.high and wide.sure < 0.6
 
 
 def test_wins_are_counted_by_what_was_done_wherever_it_stood():

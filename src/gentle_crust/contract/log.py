@@ -212,6 +212,8 @@ class TrialShown:
     pooled: Pooled
     """With all other trials of its question on the same formula."""
     put_away: bool = False
+    apart: tuple[Message, ...] = ()
+    """By how much what was measured differs between its sides, over all of those trials; of one asked for by itself."""
 
 
 @dataclass(frozen=True)

@@ -85,7 +85,7 @@ class Baked:
 
 def facts_of(baked: Baked) -> tuple[Fact, ...]:
     """Everything of a bake that can be held against another's."""
-    return (*_formula(baked), *_method(baked), *_done(baked), *_came(baked))
+    return (*_formula(baked), *_method(baked), *_done(baked), *came(baked))
 
 
 def _formula(baked: Baked) -> list[Fact]:
@@ -139,7 +139,7 @@ def _done(baked: Baked) -> list[Fact]:
     return [*found, Fact(message("compare-culture"), "done", culture)]
 
 
-def _came(baked: Baked) -> list[Fact]:
+def came(baked: Baked) -> list[Fact]:
     """What came of it, in figures; looks are told by its sheet."""
     figures, sheet = baked.figures, baked.sheet
     found = []

@@ -64,6 +64,10 @@ class SideBySide:
         """One bake, or one part of it, with all that is known of it. Raises CraftError if there is none."""
         return self._baked([(key, part)])[0][0]
 
+    def many(self, keys: Sequence[Chosen]) -> list[Baked]:
+        """Some bakes, or parts of them, with all that is known of each. Raises CraftError if one is not there."""
+        return [each for each, _ in self._baked(keys)]
+
     def _baked(self, keys: Sequence[Chosen]) -> list[tuple[Baked, BakeRow]]:
         only = tuple(dict.fromkeys(key for key, _ in keys))
         with self.work.read() as session:

@@ -8,11 +8,13 @@ from gentle_crust.contract.documents import TRIAL
 from gentle_crust.contract.log import TrialShown
 from gentle_crust.core.errors import Conflict, CraftError, NotFound
 from gentle_crust.core.loaf.trial import LETTERS, Side, Trial, checked, pooled
+from gentle_crust.core.messages import Message
 from gentle_crust.kitchen import story as tale
 from gentle_crust.kitchen.bakes import line_of
 from gentle_crust.kitchen.blind import readable
 from gentle_crust.kitchen.drawn import loaf_line
 from gentle_crust.kitchen.formulas import FormulaBook
+from gentle_crust.kitchen.pooled_figures import as_told, figures_apart
 from gentle_crust.kitchen.story import story_of
 from gentle_crust.kitchen.work import Work
 from gentle_crust.store.baking import Bakes, Plans, Trials
@@ -107,8 +109,15 @@ class TrialBook:
         """One trial."""
         with self.work.read():
             row = self._row(key)
-            TRIAL.read(row.body)  # one that was asked for by its key says what is wrong with it
-            return self._shown([row])[0]
+            trial = TRIAL.read(row.body)  # one that was asked for by its key says what is wrong with it
+            shown = self._shown([row])[0]
+            return replace(shown, apart=() if trial.hidden else self._apart(row.formula_id, trial))
+
+    def _apart(self, formula: str, trial: Trial) -> tuple[Message, ...]:
+        """By how much what was measured differs, over all trials of its question."""
+        with self.work.read() as session:
+            like = [each for _, each in readable(Trials(session).all(formula)) if _same(each, trial)]
+        return tuple(as_told(each) for each in figures_apart(self.work, like))
 
     def all(self, formula: str = "") -> tuple[TrialShown, ...]:
         """All that were not put away, the latest first; only those of a formula if it is given."""

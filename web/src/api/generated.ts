@@ -6095,6 +6095,21 @@ export interface components {
             p: number;
         };
         /**
+         * Liking
+         * @description How sure it is that one side is liked better: its name, the probability, and of so many pairs out of a hundred
+         *     it would win (low and high, with 80 % certainty).
+         */
+        Liking: {
+            /** High */
+            high: number;
+            /** Low */
+            low: number;
+            /** Side */
+            side: string;
+            /** Sure */
+            sure: number;
+        };
+        /**
          * Line
          * @description A dense line, mm from the base.
          */
@@ -7811,6 +7826,7 @@ export interface components {
          * @description Trials of one question: how often each side was liked better, by what is said of it; how often neither was.
          */
         Pooled: {
+            liking?: components["schemas"]["Liking"] | null;
             /** Neither */
             neither: number;
             /** Pairs */
@@ -10179,6 +10195,11 @@ export interface components {
          * @description A trial as it is shown: its sides as they may be known by now, and what it can tell.
          */
         TrialShown: {
+            /**
+             * Apart
+             * @default []
+             */
+            apart: string[];
             /**
              * At
              * Format: date-time

@@ -941,6 +941,8 @@ export interface Words {
     putAway: string
     putAwayDone: string
     undo: string
+    sure: (data: { high: Value; low: Value; percent: Value; side: Value }) => string
+    apart: string
     pooled: string
     wins: (data: { count: Value; side: Value }) => string
     draws: (data: { count: Value }) => string

@@ -6,6 +6,7 @@ from math import comb
 
 from gentle_crust.core import limits
 from gentle_crust.core.errors import CraftError, within
+from gentle_crust.core.loaf.pooling import Liking, liking
 from gentle_crust.core.messages import Message, message
 
 LETTERS = "KMRTWX"
@@ -65,6 +66,8 @@ class Pooled:
     wins: tuple[Wins, ...]
     neither: int
     worth: Message
+    liking: Liking | None = None
+    """How sure it is that the side that was liked better more often is the better one; of two sides only."""
 
 
 def checked(trial: Trial) -> Trial:
@@ -96,7 +99,11 @@ def pooled(trials: Sequence[Trial]) -> Pooled:
             wins[best.says.strip() or best.part] += 1
     neither = sum(trial.better == -1 for trial in judged)
     worth = _worth(len(judged), list(wins.values()), neither)
-    return Pooled(len(judged), tuple(Wins(side, count) for side, count in wins.items()), neither, worth)
+    likes = None
+    if len(wins) == 2:
+        (first, most), (_, least) = sorted(wins.items(), key=lambda each: -each[1])
+        likes = liking(first, most, least)
+    return Pooled(len(judged), tuple(Wins(side, count) for side, count in wins.items()), neither, worth, likes)
 
 
 def chance(wins: int, of: int) -> float:

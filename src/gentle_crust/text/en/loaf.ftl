@@ -112,6 +112,14 @@ trial-no-difference = { $pairs ->
 trial-one-pair = One pair was judged: by pure luck one of the two would be the better one as well. Repeat it before you believe it.
 trial-may-be-luck = { $most } of { $decided } pairs say the same: pure luck does that in one of { $of } cases. Not enough to believe it.
 trial-hardly-luck = { $most } of { $decided } pairs say the same: pure luck does that in one of { $of } cases only.
+trial-figure = { $what }: with “{ $side }” { $by } { $more ->
+    [yes] more
+   *[no] less
+ } on average over { $pairs } pairs; most likely between { $low } and { $high } (80 %).
+trial-figure-once = { $what }: with “{ $side }” { $by } { $more ->
+    [yes] more
+   *[no] less
+ } in the one pair that was measured.
 trial-judged-already = This trial is judged already.
     .remedy = Take its conclusion back first, or plan another one.
 trial-not-baked = Not all of its sides are baked yet.

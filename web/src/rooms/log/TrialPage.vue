@@ -55,6 +55,17 @@ const compareOf = computed(() =>
   (trial.value?.sides ?? []).map(({ bake, part }) => partsBeside(bake, [part])).join(','),
 )
 const hidden = computed(() => Boolean(trial.value?.blind && judged.value === null))
+/** How sure the liking is, once more than one pair speaks. */
+const likes = computed(() => {
+  const found = shown.value?.pooled.liking
+  if (!found || (shown.value?.pooled.pairs ?? 0) < 2) return null
+  return {
+    side: found.side,
+    percent: Math.round(100 * found.sure),
+    low: Math.round(10 * found.low),
+    high: Math.round(10 * found.high),
+  }
+})
 const { problem: wrong, act } = useActing()
 const taken = (asked: Promise<Schemas['TrialAnswer']>) =>
   act(async () => {
@@ -123,6 +134,15 @@ const putAway = (away: boolean) =>
               · {{ t.draws({ count: shown.pooled.neither }) }}</template
             >
           </p>
+          <p v-if="likes" class="sure">
+            {{ t.sure(likes) }}
+          </p>
+          <template v-if="shown.apart?.length">
+            <h3>{{ t.apart }}</h3>
+            <ul>
+              <li v-for="line in shown.apart" :key="line">{{ say(line) }}</li>
+            </ul>
+          </template>
         </section>
         <p class="no-print">
           <RouterLink :to="`/log/formula/${shown.formula_id}`">{{ t.history }}</RouterLink>

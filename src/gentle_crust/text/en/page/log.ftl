@@ -166,6 +166,8 @@ log-reopen = Take the conclusion back
 log-putAway = Put the trial away
 log-putAwayDone = The trial is put away.
 log-undo = Bring it back
+log-sure = “{ $side }” is really liked better: { $percent } % sure. Of ten more such pairs it would win between { $low } and { $high }.
+log-apart = What was measured
 log-pooled = With all trials of this question
 log-wins = { $side }: better { $count ->
         [0] never
