@@ -330,7 +330,7 @@ def measured_pair(day, n):
     for place, (vessel, says) in enumerate((("pot", "in the pot"), ("stone", "on the stone"))):
         key = f"{vessel}-{n}"
         enter(day, key, f"2026-11-{10 + n}T10:00", f"2026-11-{10 + n}T18:30", vessel_id=vessel)
-        day.press("bake_loaf", {"height_mm": 90 + (6 + n) * place, "width_mm": 200, "out_g": 740}, dough=key)
+        day.press("bake_loaf", {"height_mm": 90 + (7 + n) * place, "width_mm": 200, "out_g": 740}, dough=key)
         sides.append({"bake": key, "says": says})
     return sides if n % 2 else sides[::-1]
 
