@@ -268,6 +268,11 @@ def lived_bakes() -> Proof:
     return _tests("tests/core/test_simulated_change.py", "-k", "engines_lived", said=r"first cause right in .*")
 
 
+def kitchens_learnt() -> Proof:
+    """200 kitchens lived in: how far "ready at" is off at the first bake and after ten, bands, and what is unlearnt."""
+    return _tests("tests/core/test_learning.py", "-k", "kitchens_are_learnt", said=r"\d+ kitchens: .*")
+
+
 def crumbs() -> Proof:
     """Forty drawn slices whose holes are known: how far each figure is off."""
     off: dict[str, list[float]] = {"share": [], "mean": [], "count": [], "largest": []}
@@ -346,6 +351,7 @@ PROOFS: dict[str, Callable[[], Proof]] = {
     "recipes": recipes,
     "stories": stories,
     "lived_bakes": lived_bakes,
+    "kitchens_learnt": kitchens_learnt,
     "crumbs": crumbs,
     "whole_bake": whole_bake,
     "feeds": feeds,

@@ -21,6 +21,7 @@ from gentle_crust.api.door_room import entrance, secret_calendar
 from gentle_crust.api.formula_room import formulas
 from gentle_crust.api.keeping_room import keeping
 from gentle_crust.api.kitchen_room import kitchen
+from gentle_crust.api.learning_room import learning
 from gentle_crust.api.log_room import log
 from gentle_crust.api.oven_room import oven
 from gentle_crust.api.plan_room import plans
@@ -70,7 +71,20 @@ def create_app(
     _one_work_a_request(app)
     pack_answers(app)
     guard.protect(app, listening, passcode)
-    for blueprint in (kitchen, formulas, plans, water, cultures, bench, log, oven, courses, keeping, entrance):
+    for blueprint in (
+        kitchen,
+        formulas,
+        plans,
+        water,
+        cultures,
+        bench,
+        log,
+        learning,
+        oven,
+        courses,
+        keeping,
+        entrance,
+    ):
         app.register_api(blueprint)
     app.add_url_rule("/calendar/<secret>.ics", "secret_calendar", secret_calendar)
     refusals.answer_errors(app)

@@ -4,6 +4,7 @@ from dataclasses import dataclass
 from typing import Any, Literal
 
 from gentle_crust.core.fermentation.targets import School
+from gentle_crust.core.learning.learnt import LearntHere
 
 
 @dataclass(frozen=True)
@@ -51,6 +52,8 @@ class Asked:
     room_night_c: float | None = None
     fridge_c: float | None = None
     tap_c: float | None = None
+    learnt: LearntHere | None = None
+    """What this kitchen's bakes had taught when this was asked; none: nothing."""
     mind: str | None = None
     """What its baker wants to mind this time, in words."""
     sleep_from: str | None = None

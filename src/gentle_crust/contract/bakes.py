@@ -47,6 +47,33 @@ class LoafLine:
     """Share of holes that was measured on a photo of its slice."""
 
 
+Told = tuple[float, float]
+"""What was told, and how surely: a value and its standard deviation."""
+
+
+@dataclass(frozen=True)
+class BakeTells:
+    """What a finished bake tells of its kitchen, each with how surely; None of what it tells nothing.
+
+    ``pace`` of its leaven, the logarithm of a factor; ``room_day``, ``room_night``, ``fridge``: K warmer than said;
+    ``bowl_loss``, ``bake_loss``: shares; ``finger``: share of the greatest volume; ``late``: minutes; ``water``:
+    points.
+    """
+
+    leaven: str = ""
+    pace: Told | None = None
+    room_day: Told | None = None
+    room_night: Told | None = None
+    fridge: Told | None = None
+    bowl_loss: Told | None = None
+    bake_loss: Told | None = None
+    finger: Told | None = None
+    late: Told | None = None
+    water: Told | None = None
+    flour: str = ""
+    """The flour that there is most of, for what it tells of water."""
+
+
 @dataclass(frozen=True)
 class BakeFigures:
     """A finished bake in figures. Minutes; C; rises and shares fractions; None for what nobody said.
@@ -69,6 +96,7 @@ class BakeFigures:
     late_min: int | None = None
     verdict: str = ""
     how: str = ""
+    tells: BakeTells | None = None
 
 
 @dataclass(frozen=True)

@@ -215,7 +215,8 @@ def _asked_4(body: Body) -> None:
 
 
 def _asked_5(body: Body) -> None:
-    """Older plans had nothing to be minded."""
+    """Older plans had nothing to be minded, and no bake had taught them anything."""
+    body.setdefault("learnt", None)
     body.setdefault("mind", None)
 
 

@@ -46,6 +46,7 @@ MIXED, TEST_BEGUN, TEST_READ = "mixed", "yeast_test_begun", "yeast_test_read"
 PACK_OPENED = "yeast_pack_opened"
 OVEN_TAUGHT, OVEN_ASIDE, OVEN_COUNTED = "oven_taught", "oven_lesson_aside", "oven_lesson_counted"
 OVEN_FORGOTTEN = "oven_lesson_forgotten"
+LESSON_ASIDE, LESSON_COUNTED = "lesson_aside", "lesson_counted"
 CULTURE_WITHDRAWN, CULTURE_REINSTATED = "culture_withdrawn", "culture_reinstated"
 CULTURE_KINDS = get_args(EventKind)
 CORE, OVEN = "core_c", "oven_c"
@@ -243,6 +244,13 @@ class Absence(Kept):
     end: AwareDatetime
 
 
+class LessonMark(Kept):
+    """A lesson of the kitchen that is put aside or counts again: all of it, or what one bake told of it."""
+
+    lesson: Annotated[str, StringConstraints(min_length=1, max_length=80)]
+    bake: Annotated[str, StringConstraints(max_length=60)] = ""
+
+
 class Mark(Kept):
     """Another event that this one takes back, or brings in again."""
 
@@ -256,6 +264,7 @@ BODIES: dict[str, type[Kept]] = {
     READ_WITHDRAWN: ReadWithdrawn, WITHDRAWN: Withdrawn, CORRECTED: Corrected,
     ABSENT: Absence, PRESENT: Mark, MIXED: Mixed, TEST_BEGUN: Kept, TEST_READ: TestRead, PACK_OPENED: Kept,
     OVEN_TAUGHT: OvenTaught, OVEN_ASIDE: Mark, OVEN_COUNTED: Mark, OVEN_FORGOTTEN: Mark,
+    LESSON_ASIDE: LessonMark, LESSON_COUNTED: LessonMark,
     CULTURE_WITHDRAWN: Mark, CULTURE_REINSTATED: Mark,
 }  # fmt: skip
 """By the kind of event; those of a culture's life are the core's own."""

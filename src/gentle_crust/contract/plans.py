@@ -70,6 +70,7 @@ class AskedBody(Strict):
     yeast_supplement_percent: Number = 0
     yeast_percent: Number | None = Field(None, description="Yeast in the dough; omitted: the formula's")
     yeast_strength: Number | None = Field(None, description="By the dry yeast's last test, whatever is sent")
+    learnt: dict[str, Any] | None = Field(None, description="What bakes have taught, whatever is sent")
     mind: Annotated[str, StringConstraints(max_length=300)] | None = Field(None, description="What to mind this time")
     stand_c: Number | None = Field(
         None, description="A warm or cool place for levain, bulk and proof; omitted: the kitchen"
@@ -87,7 +88,7 @@ class AskedBody(Strict):
 
     def asked(self) -> Asked:
         """As the kitchen takes it."""
-        given = self.model_dump(exclude={"method"})
+        given = self.model_dump(exclude={"method", "learnt"})
         method = None if self.method is None else self.method.model_dump(by_alias=True, exclude_none=True)
         return Asked(**given, method=method)
 

@@ -22,6 +22,7 @@ from gentle_crust.core.course.ask import Asked
 from gentle_crust.core.course.believed import Read
 from gentle_crust.core.errors import CraftError, Infeasible, NotFound, within
 from gentle_crust.core.fermentation.probe import Sample, listen
+from gentle_crust.core.fermentation.targets import ShareTarget
 from gentle_crust.core.messages import message
 from gentle_crust.core.oven.equipment import Vessel
 from gentle_crust.core.plan.shown import Plan
@@ -48,6 +49,8 @@ IN_A_LOAF_C = 35.0
 HEARD_BACK = timedelta(hours=2)
 """So far back from its last figure a probe is weighed."""
 LONGEST_AWAY = timedelta(days=7)
+MOST_ASKED = 0.95
+"""No greater share of its greatest volume is asked of a loaf, however early its baker calls one ready."""
 MOST_BACK = timedelta(hours=26)
 """A clock that says so much less than it did is set back, not wrong by a day or more."""
 
@@ -217,7 +220,7 @@ class BenchBook:
             raise Infeasible("id", "kitchen-plan-too-old-to-start")
         latest = story.told[-1].at if story.told else now
         now = max(now, min(latest, now + MOST_BACK))
-        readings = as_read(readings_of(story, mixed))
+        readings = as_read(readings_of(story, mixed), self.plans.learning.bias("eye"))
         oven_c = self._oven_heard(plan, story, now) if story.oven_c is None else story.oven_c
         if oven_c is not None:
             asked = _oven_as_read(asked, oven_c, plan.bake.preheat_c)
@@ -336,7 +339,17 @@ class BenchBook:
         if "out_g" in cues:
             cues = _with_loss(cues, dough.each_g)
         answer = dough.saved.answer
-        return question_of(answer.plan, stands, dough.vessel.kind, answer.formula, measured, cues)
+        found = question_of(answer.plan, stands, dough.vessel.kind, answer.formula, measured, cues)
+        return self._by_finger(found)
+
+    def _by_finger(self, question: Question) -> Question:
+        """The final proof's target moved for a baker who calls loaves ready early, or late, and wishes that minded."""
+        finger = self.plans.learning.bias("finger") if question.stage == "final_proof" else 0.0
+        target = question.share_target
+        if not finger or target is None:
+            return question
+        moved = ShareTarget(min(target.low - finger, MOST_ASKED), min(target.high - finger, MOST_ASKED))
+        return replace(question, share_target=moved)
 
     # -- absences, record, score -----------------------------------------------------------------------------
 

@@ -5,6 +5,7 @@ Each is read off by a rule with a number. Whatever an older rule wrote, or none,
 
 import logging
 from collections.abc import Iterator, Sequence
+from dataclasses import replace
 from datetime import datetime
 from typing import Any
 
@@ -12,7 +13,7 @@ from sqlalchemy.orm import Session
 
 from gentle_crust.contract import events as bodies
 from gentle_crust.contract.adapted import Adapted
-from gentle_crust.contract.bakes import BakeFigures, Drawn, LoafLine
+from gentle_crust.contract.bakes import BakeFigures, Drawn, LoafLine, Told
 from gentle_crust.contract.documents import FORMULA
 from gentle_crust.contract.formulas import FormulaLine
 from gentle_crust.contract.sentences import kept
@@ -29,6 +30,7 @@ from gentle_crust.kitchen.drawn import drawing, loaf_line, sheets_of
 from gentle_crust.kitchen.figures import figures_of
 from gentle_crust.kitchen.pantry import PantryBook
 from gentle_crust.kitchen.story import Story, story_of
+from gentle_crust.kitchen.tells import bake_loss
 from gentle_crust.kitchen.work import Work
 from gentle_crust.store.baking import Bakes, Plans
 from gentle_crust.store.models import BakeRow, FormulaRow, PlanRow
@@ -38,7 +40,7 @@ FIGURES: Adapted[BakeFigures] = Adapted(BakeFigures)
 DRAWN: Adapted[Drawn] = Adapted(Drawn)
 LOAF_LINE: Adapted[LoafLine] = Adapted(LoafLine)
 LOG = logging.getLogger(__name__)
-RULE = 5
+RULE = 6
 AT_ONCE = 200
 """So many rows are written anew in one transaction."""
 
@@ -53,6 +55,7 @@ def write_bake(session: Session, key: str, story: Story | None = None) -> None:
         return
     out, outcome, removed = out_of(story), story.last(bodies.OUTCOME), story.last(bodies.REMOVED)
     shown = {} if out is None else Plans(session).shown(key)
+    asked = {} if out is None else Plans(session).asked(key)
     drawn = None if out is None else drawing(shown, story, out)
     loaf = loaf_line(story)
     row = BakeRow(
@@ -75,13 +78,39 @@ def write_bake(session: Session, key: str, story: Story | None = None) -> None:
         culture_id=head.culture_id,
         words=_words(story),
         faults=_faults(story),
-        figures=None if out is None else FIGURES.write(figures_of(shown, story)),
+        figures=None if out is None else FIGURES.write(_figures(session, key, shown, asked, story)),
         afterwards=bool(story.of(bodies.STARTED)[0].body.get("afterwards")),
         removed=None if removed is None else removed.at,
         latest=out or story.started,
         rule=RULE,
     )
     Bakes(session).put(row)
+
+
+def _figures(session: Session, key: str, shown: dict[str, Any], asked: dict[str, Any], story: Story) -> BakeFigures:
+    """A finished bake in figures, with what it tells of its kitchen; one that was entered afterwards tells nothing."""
+    if story.of(bodies.STARTED)[0].body.get("afterwards"):
+        return figures_of(shown, story)
+    found = figures_of(shown, story, 0, asked)
+    if found.tells is None:
+        return found
+    formula = Plans(session).formula(key)
+    preferments = formula.get("preferments") or []
+    wild = any(each.get("kind") == "levain" for each in preferments if isinstance(each, dict))
+    yeasted = bool(formula.get("yeast_percent")) or any(each.get("yeast_percent") for each in preferments)
+    tells = replace(found.tells, leaven="levain" if wild else "yeast", bake_loss=_bake_loss(asked, story))
+    # Of two leavens nobody knows which of them was slow.
+    return replace(found, tells=replace(tells, pace=None) if wild and yeasted else tells)
+
+
+def _bake_loss(asked: dict[str, Any], story: Story) -> Told | None:
+    """What its loaves lost in the oven, by what was weighed of the first of them."""
+    weighed = next((sheet.out_g for sheet in sheets_of(story) if sheet.day == 0 and sheet.out_g), None)
+    pieces, planned = asked.get("pieces"), asked.get("scaling_weight_g")
+    if not isinstance(pieces, int | float) or not isinstance(planned, int | float) or pieces < 1:
+        return None
+    whole = story.happened.dough_g
+    return bake_loss(float(planned) if whole is None else whole / pieces, weighed)
 
 
 def _words(story: Story) -> str:

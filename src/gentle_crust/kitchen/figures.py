@@ -11,6 +11,7 @@ from gentle_crust.contract.bakes import BakeFigures
 from gentle_crust.core.fermentation.readings import RISES
 from gentle_crust.core.plan.steps_shown import PARTS_APART
 from gentle_crust.kitchen.story import Story, Told
+from gentle_crust.kitchen.tells import tells_of
 
 MIN = timedelta(minutes=1)
 ENDS_BULK = ("divide-1", "preshape-1", "shape-1", "chill-1", "load-1")
@@ -22,10 +23,11 @@ MOST_OFF_MIN = 600.0
 """A forecast that is further off than this is reckoned as so far off."""
 
 
-def figures_of(shown: dict[str, Any], story: Story, place: int = 0) -> BakeFigures:
+def figures_of(shown: dict[str, Any], story: Story, place: int = 0, asked: dict[str, Any] | None = None) -> BakeFigures:
     """Figures of a bake from its plan as it was shown, and from what was pressed; None for what is not known.
 
-    Proof and oven are those of the dough's part at ``place``.
+    Proof and oven are those of the dough's part at ``place``. ``asked``: what its plan was asked for, if what it tells
+    of its kitchen is wanted too.
     """
     done = {deed.key: deed.at for deed in story.happened.deeds if not deed.skipped}
     number = PARTS_APART * place + 1
@@ -39,6 +41,8 @@ def figures_of(shown: dict[str, Any], story: Story, place: int = 0) -> BakeFigur
     warmths = [float(each.body["value"]) for each in story.of(bodies.READ) if each.body["kind"] == "dough_c"]
     proofs = [each for each in story.of(bodies.JUDGED) if each.body["stage"] == "final_proof"]
     outcome = story.last(bodies.OUTCOME)
+    verdict = str(proofs[-1].body["verdict"].get("verdict", "")) if proofs else ""
+    how = "" if outcome is None else str(outcome.body["how"])
     return BakeFigures(
         dough_c=warmths[0] if warmths else None,
         bulk_min=_between(mixed, bulk_end),
@@ -50,8 +54,9 @@ def figures_of(shown: dict[str, Any], story: Story, place: int = 0) -> BakeFigur
         read=len(offs),
         inside=sum(inside for _, inside in offs),
         late_min=round(median(late for late, _ in offs)) if offs else None,
-        verdict=str(proofs[-1].body["verdict"].get("verdict", "")) if proofs else "",
-        how="" if outcome is None else str(outcome.body["how"]),
+        verdict=verdict,
+        how=how,
+        tells=None if asked is None else tells_of(shown, asked, story, began, verdict, how),
     )
 
 

@@ -67,9 +67,11 @@ def readings_of(story: Story, mixed: datetime) -> tuple[TakenReading, ...]:
     return tuple(each for each in story.readings if each.at >= mixed)
 
 
-def as_read(readings: tuple[TakenReading, ...]) -> tuple[Read, ...]:
-    """Readings as the core counts them."""
-    return tuple(Read(each.at, each.kind, each.value, each.sure) for each in readings)
+def as_read(readings: tuple[TakenReading, ...], eye: float = 0.0) -> tuple[Read, ...]:
+    """Readings as the core counts them; those by an ``eye`` that reads so much too high are put right."""
+    return tuple(
+        Read(each.at, each.kind, each.value - (eye if each.kind == "rise_eye" else 0.0), each.sure) for each in readings
+    )
 
 
 def value_of(taken: Taken, plan: Plan) -> tuple[ReadingKind, float]:
@@ -109,7 +111,10 @@ class FollowBook:
         if not taken and not story.happened.deeds:
             return Followed(saved, taken, None, story.started)
         following = Following(
-            as_read(taken), story.looked(mixed), story.happened, self.now() if story.happened.deeds else None
+            as_read(taken, self.plans.learning.bias("eye")),
+            story.looked(mixed),
+            story.happened,
+            self.now() if story.happened.deeds else None,
         )
         try:
             plan = follow(saved.answer.plan, self.plans.question(saved), following).plan

@@ -33,6 +33,7 @@ from gentle_crust.kitchen import states
 from gentle_crust.kitchen.beside import write_plan
 from gentle_crust.kitchen.cultures import CultureBook
 from gentle_crust.kitchen.formulas import FormulaBook
+from gentle_crust.kitchen.learning import LearningBook
 from gentle_crust.kitchen.local_time import LOCAL
 from gentle_crust.kitchen.mixes import MixBook
 from gentle_crust.kitchen.once import Known
@@ -109,7 +110,7 @@ class PlanBook:
         self.work, self.now = work, work.now
         self.formulas = FormulaBook(work)
         self.settings = KitchenSettings(work)
-        self.mixes, self.lessons = MixBook(work), OvenLessons(work)
+        self.mixes, self.lessons, self.learning = MixBook(work), OvenLessons(work), LearningBook(work)
         self.cultures = CultureBook(work)
 
     def preview(self, asked: Asked, taken: tuple[Taken, ...] = ()) -> Answer:
@@ -136,7 +137,8 @@ class PlanBook:
         settings = self.lessons.kitchen()
         formula, about = self._formula(asked)
         whole, starter = self._complete(asked, settings, formula)
-        whole = replace(whole, yeast_strength=self.mixes.yeast_strength())
+        learnt = self.learning.here(whole.culture_id or "", whole.formula_id, formula)
+        whole = replace(whole, yeast_strength=self.mixes.yeast_strength(), learnt=learnt if learnt.any else None)
         return whole, Behind(settings, formula, starter, self.now(), self.mixes.learnt_k(), taken), about
 
     def _answer(self, whole: Asked, behind: Behind, about: tuple[bool, int], made: CoursePlan) -> Answer:

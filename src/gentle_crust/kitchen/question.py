@@ -24,6 +24,7 @@ from gentle_crust.core.fermentation.targets import SCHOOLS
 from gentle_crust.core.formula.edit import with_levain_share, with_yeast, with_yeast_beside
 from gentle_crust.core.formula.feel import feel
 from gentle_crust.core.formula.model import Formula
+from gentle_crust.core.learning.learnt import NOTHING_LEARNT, LearntHere
 from gentle_crust.core.leaven.starter import Starter
 from gentle_crust.core.limits import Limit
 from gentle_crust.core.oven.equipment import Vessel, fits
@@ -127,9 +128,10 @@ def course_question(asked: Asked, behind: Behind) -> CourseAsked:
     vessel = None if asked.vessel_id == AS_METHOD else vessel_of(asked, settings, formula)
     tailoring = _tailoring(asked, formula, vessel)
     method = _method(asked, formula, tailoring)
+    learnt = asked.learnt or NOTHING_LEARNT
     kitchen = Kitchen(
         zone=zone.key,
-        room=Room(float(asked.room_day_c or 0), float(asked.room_night_c or 0), float(asked.fridge_c or 0)),
+        room=_room(asked, learnt),
         nights=nights(asked.sleep_from or "", asked.sleep_to or ""),
         oven=settings.oven,
         vessels=settings.vessels,
@@ -158,7 +160,23 @@ def course_question(asked: Asked, behind: Behind) -> CourseAsked:
         style="" if asked.method is not None else asked.style or "",
         stands=() if asked.stand_c is None else (Stand(ALWAYS, None, asked.stand_c),),
         tailoring=tailoring,
+        learnt=learnt,
     )
+
+
+def _room(asked: Asked, learnt: LearntHere) -> Room:
+    """The kitchen's warmth as it is said to be, moved by what its bakes have taught of it."""
+    return Room(
+        _moved(asked.room_day_c, learnt.room_day_k, limits.ROOM_DAY_C),
+        _moved(asked.room_night_c, learnt.room_night_k, limits.ROOM_NIGHT_C),
+        _moved(asked.fridge_c, learnt.fridge_k, limits.FRIDGE_C),
+    )
+
+
+def _moved(said: float | None, by: float, limit: Limit) -> float:
+    """A warmth moved by so many K, but never to where no kitchen is."""
+    value = float(said or 0)
+    return min(max(value + by, limit.low), limit.high) if by else value
 
 
 def wanted(asked: Asked, settings: Settings) -> Wanted:

@@ -72,6 +72,16 @@ class Plans:
         found = self.session.scalar(select(PlanRow.shown).where(PlanRow.id == key))
         return found if isinstance(found, dict) else {}
 
+    def asked(self, key: str) -> dict[str, Any]:
+        """What a plan was asked for, as it is stored; empty for none."""
+        found = self.session.scalar(select(PlanRow.asked).where(PlanRow.id == key))
+        return found if isinstance(found, dict) else {}
+
+    def formula(self, key: str) -> dict[str, Any]:
+        """A plan's formula as it is stored; empty for none."""
+        found = self.session.scalar(select(PlanRow.formula).where(PlanRow.id == key))
+        return found if isinstance(found, dict) else {}
+
     def put_steps(self, key: str, steps: Sequence[tuple[str, str, datetime]]) -> None:
         """Kind, title and instant of a plan's steps, in place of those that were there."""
         self.session.execute(delete(PlanStepRow).where(PlanStepRow.plan_id == key))
@@ -176,6 +186,17 @@ class BakeFiguresRow(NamedTuple):
     figures: dict[str, Any] | None
 
 
+class TeachingRow(NamedTuple):
+    """A finished bake as its kitchen learns from it."""
+
+    id: str
+    name: str
+    latest: datetime
+    culture_id: str
+    formula_id: str
+    figures: dict[str, Any] | None
+
+
 def _sought(sought: Sought) -> list[Any]:
     """What is sought as conditions; bakes taken out of the log are never found."""
     found: list[Any] = [BakeRow.removed.is_(None)]
@@ -242,6 +263,15 @@ class Bakes:
         wanted = wanted.where(*_sought(sought), BakeRow.out.is_not(None), BakeRow.stopped.is_(False))
         rows = self.session.execute(wanted.order_by(BakeRow.latest.desc(), BakeRow.id.desc()).limit(limit))
         return [BakeFiguresRow(*row) for row in rows]
+
+    def teaching(self, limit: int) -> list[TeachingRow]:
+        """What the latest finished bakes tell of their kitchen, the oldest first."""
+        wanted = select(
+            BakeRow.id, BakeRow.name, BakeRow.latest, BakeRow.culture_id, BakeRow.formula_id, BakeRow.figures
+        )
+        wanted = wanted.where(BakeRow.removed.is_(None), BakeRow.out.is_not(None), BakeRow.stopped.is_(False))
+        rows = self.session.execute(wanted.order_by(BakeRow.latest.desc(), BakeRow.id.desc()).limit(limit))
+        return [TeachingRow(*row) for row in reversed(rows.all())]
 
     def by_version(self, formula: str) -> list[VersionCount]:
         """Of each version of a formula, how many bakes there are and what they were liked on average."""

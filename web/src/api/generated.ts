@@ -1078,6 +1078,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/learning": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Everything that bakes have taught, and on which of them it rests. */
+        get: operations["learning_lessons_learning_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/learning/aside": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put a lesson aside, or what one bake told of it; or let it count again. */
+        post: operations["learning_put_aside_learning_aside_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/log/file": {
         parameters: {
             query?: never;
@@ -2265,6 +2299,26 @@ export interface components {
             name: string;
         };
         /**
+         * AsideBody
+         * @description A lesson, or what one bake told of it, that counts no longer, or again; ``event``: the client's own key.
+         */
+        AsideBody: {
+            /**
+             * Aside
+             * @default true
+             */
+            aside: boolean;
+            /**
+             * Bake
+             * @default
+             */
+            bake: string;
+            /** Event */
+            event: string;
+            /** Lesson */
+            lesson: string;
+        };
+        /**
          * Ask
          * @description What would settle it best: the cue, how to look, and the bits that it is expected to bring.
          */
@@ -2314,6 +2368,7 @@ export interface components {
              * @default 0
              */
             later_pieces: number;
+            learnt?: components["schemas"]["LearntHere"] | null;
             /** Levain Percent */
             levain_percent?: number | null;
             /** Method */
@@ -2413,6 +2468,13 @@ export interface components {
              * @default 0
              */
             later_pieces: number;
+            /**
+             * Learnt
+             * @description What bakes have taught, whatever is sent
+             */
+            learnt?: {
+                [key: string]: unknown;
+            } | null;
             /** Levain Percent */
             levain_percent?: number | null;
             method?: components["schemas"]["CourseMethodBody"] | null;
@@ -2630,6 +2692,7 @@ export interface components {
             rise?: number | null;
             /** Share */
             share?: number | null;
+            tells?: components["schemas"]["BakeTells"] | null;
             /**
              * Verdict
              * @default
@@ -2802,6 +2865,71 @@ export interface components {
             g: number | null;
             /** Kind */
             kind: string;
+        };
+        /**
+         * BakeTells
+         * @description What a finished bake tells of its kitchen, each with how surely; None of what it tells nothing.
+         *
+         *     ``pace`` of its leaven, the logarithm of a factor; ``room_day``, ``room_night``, ``fridge``: K warmer than said;
+         *     ``bowl_loss``, ``bake_loss``: shares; ``finger``: share of the greatest volume; ``late``: minutes; ``water``:
+         *     points.
+         */
+        BakeTells: {
+            /** Bake Loss */
+            bake_loss?: [
+                number,
+                number
+            ] | null;
+            /** Bowl Loss */
+            bowl_loss?: [
+                number,
+                number
+            ] | null;
+            /** Finger */
+            finger?: [
+                number,
+                number
+            ] | null;
+            /**
+             * Flour
+             * @default
+             */
+            flour: string;
+            /** Fridge */
+            fridge?: [
+                number,
+                number
+            ] | null;
+            /** Late */
+            late?: [
+                number,
+                number
+            ] | null;
+            /**
+             * Leaven
+             * @default
+             */
+            leaven: string;
+            /** Pace */
+            pace?: [
+                number,
+                number
+            ] | null;
+            /** Room Day */
+            room_day?: [
+                number,
+                number
+            ] | null;
+            /** Room Night */
+            room_night?: [
+                number,
+                number
+            ] | null;
+            /** Water */
+            water?: [
+                number,
+                number
+            ] | null;
         };
         /**
          * BakeVessel
@@ -5968,6 +6096,16 @@ export interface components {
             warm_min: number;
         };
         /**
+         * LearningAnswer
+         * @description All that the kitchen has taught.
+         */
+        LearningAnswer: {
+            /** Lessons */
+            lessons: components["schemas"]["LessonLine"][];
+            /** Others */
+            others: components["schemas"]["OtherLesson"][];
+        };
+        /**
          * LearntAnswer
          * @description What was learnt; null: not measured.
          */
@@ -5982,6 +6120,101 @@ export interface components {
             offset_k: number | null;
             /** Said */
             said: string[];
+        };
+        /**
+         * LearntHere
+         * @description What forecasts are moved by: a factor on the leaven's pace, with how sure the next bake's is (standard deviation
+         *     of its logarithm; None: as usual), and by how many K room and fridge are warmer than they are said to be.
+         *
+         *     ``bakes``: how many the pace rests on. ``bowl_loss``: what of a dough stays in bowl and hands, a share.
+         */
+        LearntHere: {
+            /** Bake Loss */
+            bake_loss?: number | null;
+            /**
+             * Bakes
+             * @default 0
+             */
+            bakes: number;
+            /** Bowl Loss */
+            bowl_loss?: number | null;
+            /**
+             * Fridge K
+             * @default 0
+             */
+            fridge_k: number;
+            /**
+             * Late Min
+             * @default 0
+             */
+            late_min: number;
+            /**
+             * Pace
+             * @default 1
+             */
+            pace: number;
+            /**
+             * Room Day K
+             * @default 0
+             */
+            room_day_k: number;
+            /**
+             * Room Night K
+             * @default 0
+             */
+            room_night_k: number;
+            /** Sigma */
+            sigma?: number | null;
+        };
+        /**
+         * LessonBake
+         * @description What one bake told of a lesson; ``aside``: it does not count.
+         */
+        LessonBake: {
+            /** Aside */
+            aside: boolean;
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Says */
+            says: string;
+        };
+        /**
+         * LessonLine
+         * @description A lesson: what it is about, what it says, how sure it is (0-1 of what was unknown at first), where it is used.
+         *
+         *     ``tells``: on so many bakes it rests; ``by_wish``: it counts only if its baker wishes so; ``changed``: the last
+         *     bakes say that the thing is no longer as it was.
+         */
+        LessonLine: {
+            /** Aside */
+            aside: boolean;
+            /** Bakes */
+            bakes: components["schemas"]["LessonBake"][];
+            /** By Wish */
+            by_wish: boolean;
+            /** Changed */
+            changed: boolean;
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Says */
+            says: string;
+            /** Sure */
+            sure: number;
+            /** Tells */
+            tells: number;
+            /** Used */
+            used: string;
+            /** What */
+            what: string;
         };
         /**
          * LevainBuild
@@ -6865,6 +7098,20 @@ export interface components {
             in_formula: boolean;
             /** Takes */
             takes: string[];
+        };
+        /**
+         * OtherLesson
+         * @description What is learnt elsewhere, by the mixing bowl or the oven; ``to``: the room that shows it.
+         */
+        OtherLesson: {
+            /** Name */
+            name: string;
+            /** Says */
+            says: string;
+            /** Tells */
+            tells: number;
+            /** To */
+            to: string;
         };
         /**
          * OtherTakes
@@ -15980,6 +16227,131 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["KitchenAnswer"];
+                };
+            };
+            /** @description Somebody else changed it, or it is under way already. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ChangedDocument"] | components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    learning_lessons_learning_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LearningAnswer"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    learning_put_aside_learning_aside_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AsideBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LearningAnswer"];
                 };
             };
             /** @description Somebody else changed it, or it is under way already. */

@@ -756,6 +756,31 @@ export interface Words {
     load: string
     out: string
   }
+  learnt: {
+    lead: string
+    none: string
+    noneMore: string
+    groups: {
+      leaven: string
+      kitchen: string
+      loaf: string
+      baker: string
+    }
+    elsewhere: string
+    restsOn: (data: { bakes: Value }) => string
+    known: (data: { percent: Value }) => string
+    changed: string
+    aside: string
+    again: string
+    wish: string
+    unwish: string
+    isAside: string
+    notWished: string
+    bakes: string
+    bakeAside: string
+    bakeAgain: string
+    open: string
+  }
   loaf: {
     title: string
     lead: string
@@ -816,6 +841,7 @@ export interface Words {
       bakes: string
       time: string
       trials: string
+      learnt: string
     }
     enter: string
     anyFormula: string

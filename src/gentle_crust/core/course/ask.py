@@ -10,6 +10,8 @@ from gentle_crust.core.course.taken import Taken
 from gentle_crust.core.fermentation.dough import Makeup, makeup_of
 from gentle_crust.core.fermentation.uncertainty import Vigour, of_dough, of_leaven
 from gentle_crust.core.formula.model import Formula
+from gentle_crust.core.formula.scaling import BOWL_LOSS
+from gentle_crust.core.learning.learnt import NOTHING_LEARNT, LearntHere
 from gentle_crust.core.leaven.starter import Starter
 from gentle_crust.core.oven.equipment import Oven, Vessel
 from gentle_crust.core.oven.kit import Fired, Steam
@@ -75,6 +77,8 @@ class Asked:
     """Where else than in the room it stands what would be in the room, from when to when."""
     tailoring: Tailoring = PLAIN
     """What the baker wants otherwise in any style."""
+    learnt: LearntHere = NOTHING_LEARNT
+    """What this kitchen's bakes have taught."""
 
     @property
     def makeup(self) -> Makeup:
@@ -89,9 +93,16 @@ class Asked:
     def belief(self) -> Vigour:
         """How sure the leaven's activity is, its likely one being in the dough's liveliness."""
         usual = of_leaven(self.makeup)
+        if self.learnt.sigma is not None:
+            return Vigour(1.0, min(self.learnt.sigma, usual.sigma))
         if self.starter is None or not self.formula.by_culture_alone:
             return usual
         return of_dough(self.starter.vigour)
+
+    @property
+    def stays_behind(self) -> float:
+        """What of a dough stays in bowl and hands here, a share."""
+        return BOWL_LOSS if self.learnt.bowl_loss is None else self.learnt.bowl_loss
 
     def ready_at(self, part: str) -> datetime | None:
         """When a part is wanted, if that was said."""

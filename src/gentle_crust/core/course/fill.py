@@ -128,7 +128,7 @@ class FilledPath:
 
 def fill(asked: Asked) -> tuple[FilledPath, ...]:
     """Every path of the method, filled. Raises CraftError if a stage cannot be: it names stage and remedy."""
-    weighed = weigh(asked.formula, asked.pieces, asked.scaling_weight_g)
+    weighed = weigh(asked.formula, asked.pieces, asked.scaling_weight_g, asked.stays_behind)
     return tuple(_path(asked, name, stages, weighed) for name, stages in asked.method.paths)
 
 
@@ -318,6 +318,7 @@ def _folds(dough: Feel, kneaded: bool, no_more: bool) -> tuple[tuple[Series, ...
 def _batch(asked: Asked, name: str, stages: tuple[Filled, ...], pieces: int, weighed: Weighed, dough: Feel) -> Batch:
     formula = asked.formula
     lively = asked.starter.vigour.likely if asked.starter and formula.by_culture_alone else 1.0
+    lively *= asked.learnt.pace
     share = pieces / asked.pieces
     made = replace(
         asked.makeup, flour_g=weighed.flour_g * share, dough_g=weighed.dough_g * share,

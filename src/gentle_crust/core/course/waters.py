@@ -37,7 +37,7 @@ def water_of(solved: "Solved") -> WaterAnswer:
     ripe = [each.ripening for each in solved.beside if each.ripening is not None and each.kind != "feed"]
     mass = sum(each.build.g for each in ripe)
     levain_c = room if not mass else sum(each.build.g * ripe_c(each) for each in ripe) / mass
-    weighed = weigh(asked.formula, asked.pieces, asked.scaling_weight_g)
+    weighed = weigh(asked.formula, asked.pieces, asked.scaling_weight_g, asked.stays_behind)
     mix = mix_of_formula(asked.formula, weighed, room, room, levain_c, work)
     taps = Taps(kitchen.tap_c, kitchen.hot_tap_c, 0.0, kitchen.altitude_m)
     return plan_water(mix, min(asked.dough_c, dough_from(HOTTEST_POUR_C, mix)), taps)

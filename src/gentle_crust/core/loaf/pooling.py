@@ -4,7 +4,6 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 import numpy as np
-from scipy.special import betainc, betaincinv, stdtr, stdtrit
 
 from gentle_crust.core.messages import Message
 
@@ -54,6 +53,8 @@ def liking(side: str, wins: int, losses: int) -> Liking | None:
     """
     if not wins + losses:
         return None
+    from scipy.special import betainc, betaincinv
+
     a, b = 1 + wins, 1 + losses
     low, high = (float(betaincinv(a, b, (1 + part) / 2)) for part in (-CERTAINTY, CERTAINTY))
     return Liking(side, round(1 - float(betainc(a, b, 0.5)), 3), round(low, 3), round(high, 3))
@@ -81,6 +82,8 @@ def apart(what: Message, side: str, differences: Sequence[float]) -> FigureApart
     error = float(values.std(ddof=1)) / count**0.5
     if error == 0:
         return FigureApart(what, side, mean, mean, mean, count, 0.5 if mean == 0 else 1.0)
+    from scipy.special import stdtr, stdtrit
+
     off = float(stdtrit(count - 1, (1 + CERTAINTY) / 2)) * error
     sure = float(stdtr(count - 1, abs(mean) / error))
     return FigureApart(what, side, mean, mean - off, mean + off, count, round(sure, 3))

@@ -13,6 +13,7 @@ from gentle_crust.core.course.standing import Run
 from gentle_crust.core.fermentation.engine import rise_of
 from gentle_crust.core.fermentation.targets import share_of_greatest
 from gentle_crust.core.fermentation.uncertainty import band
+from gentle_crust.core.learning.learnt import notes_of
 from gentle_crust.core.messages import NOTHING, Message, message
 from gentle_crust.core.oven.profile import BakeProfile
 from gentle_crust.core.plan.bake_shown import bake_shown
@@ -193,4 +194,5 @@ def _notes(solved: Solved, water: WaterAnswer, bake: BakeProfile, times: Milesto
     if times.proof is None:
         found.append(message("shown-note-no-proof"))
     found.append(_of_yeast(solved.asked))
+    found += notes_of(solved.asked.learnt, solved.asked.scaling_weight_g)
     return tuple(each for each in found if each)

@@ -8,6 +8,7 @@ const pages = [
   { to: '/log', name: t.tab.bakes },
   { to: '/log/time', name: t.tab.time },
   { to: '/log/trials', name: t.tab.trials },
+  { to: '/log/learnt', name: t.tab.learnt },
 ]
 defineProps<{ lead: string }>()
 </script>

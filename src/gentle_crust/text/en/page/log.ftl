@@ -3,6 +3,7 @@ log-find = Find in names and notes
 log-tab-bakes = Bakes
 log-tab-time = Over time
 log-tab-trials = Trials
+log-tab-learnt = Learnt
 log-enter = Enter a bake
 log-anyFormula = Any formula
 log-anyCulture = Any culture

@@ -1,0 +1,175 @@
+"""What bakes have taught, over the API: shown with its bakes, put aside and back, and what plans make of it."""
+
+from datetime import datetime, timedelta
+
+import pytest
+
+from gentle_crust.api.app import create_app
+from gentle_crust.demo.past import remember
+from gentle_crust.store.models import BakeRow, PlanRow
+from tests.api.test_loaf_sheet import until_cut
+from tests.conftest import SATURDAY
+
+COUNTRY = "tidewater-country"
+
+
+@pytest.fixture
+def past(sessions, folder):
+    """The six weeks of the demo."""
+    remember(sessions, lambda: SATURDAY, folder)
+    return create_app(sessions, lambda: SATURDAY).test_client()
+
+
+def lessons(client):
+    return {each["key"]: each for each in client.get("/api/learning").json["lessons"]}
+
+
+def put(client, lesson, bake="", aside=True, event="tap-1"):
+    return client.post("/api/learning/aside", json={"event": event, "lesson": lesson, "bake": bake, "aside": aside})
+
+
+def learnt(client, formula=COUNTRY):
+    return client.post("/api/plan", json={"formula_id": formula}).json["asked"]["learnt"]
+
+
+def a_day(day, key, *, late_min, warm=None, bowl=None):
+    """A bake by a plan of its own, its rise read so many minutes later than it was forecast."""
+    ready = (day.now + timedelta(hours=34)).strftime("%Y-%m-%dT%H:%M")
+    kept = day.client.put(f"/api/plans/{key}", json={"formula_id": COUNTRY, "ready": ready, "culture_id": "gull"})
+    assert kept.status_code == 200, kept.json
+    plan = kept.json["plan"]
+    day.press("bake_started", dough=key)
+    at = {step["key"]: datetime.fromisoformat(step["at"]) for step in plan["steps"]}
+    minutes = {step["key"]: step["minutes"] for step in plan["steps"]}
+    bulk = next(part for part in plan["ribbon"]["parts"] if part["kind"] == "bulk")["points"]
+    point = bulk[round(0.85 * len(bulk))]
+    day.now = at["mix-1"] + timedelta(minutes=minutes["mix-1"])
+    day.press("bake_step", {"key": "mix-1"}, dough=key)
+    day.now = datetime.fromisoformat(point["at"]) + timedelta(minutes=late_min)
+    if warm is not None:
+        day.press("reading", {"measure": "celsius", "value": point["dough_c"] + warm}, dough=key)
+    day.press("reading", {"measure": "percent", "value": 100 * point["rise"]}, dough=key)
+    day.now = max(day.now, at["divide-1"]) + timedelta(minutes=minutes["divide-1"] + late_min)
+    if bowl is not None:
+        day.press("bake_edited", {"code": "weighed", "dough_g": (1 - bowl) * plan["totals"]["dough_g"]}, dough=key)
+    day.press("bake_step", {"key": "divide-1"}, dough=key)
+    for step in ("load-1", "out-1"):
+        day.now = max(day.now, at[step]) + timedelta(minutes=1)
+        day.press("bake_step", {"key": step}, dough=key)
+    day.now += timedelta(hours=14)
+    return plan
+
+
+def test_lessons_stand_with_the_bakes_they_rest_on(past):
+    found = lessons(past)
+    assert {each.split(":")[0] for each in found} >= {"pace", "bake_loss", "late", "finger"}
+    for each in found.values():
+        assert 0 < each["sure"] <= 1 and min(each["tells"], 20) == len(each["bakes"])
+        assert each["says"] and each["used"] and not each["changed"]
+        days = [bake["at"] for bake in each["bakes"]]
+        assert days == sorted(days, reverse=True)
+    loaf = found[f"bake_loss:{COUNTRY}"]
+    assert loaf["name"] == "Tidewater country loaf" and "loses 1" in loaf["says"]
+
+
+def test_a_lesson_is_put_aside_with_a_tap_and_counts_again(past):
+    key = next(each for each in lessons(past) if each.startswith("pace"))
+    assert put(past, key).status_code == 200 and lessons(past)[key]["aside"]
+    assert put(past, key, aside=False, event="tap-1").status_code == 200
+    assert lessons(past)[key]["aside"], "the same tap sent again changes nothing"
+    put(past, key, aside=False, event="tap-2")
+    assert not lessons(past)[key]["aside"]
+
+
+def test_one_bake_is_left_out_of_a_lesson(past):
+    before = lessons(past)[f"bake_loss:{COUNTRY}"]
+    bake = before["bakes"][0]["id"]
+    put(past, before["key"], bake)
+    after = lessons(past)[before["key"]]
+    assert after["tells"] == before["tells"] - 1 and after["bakes"][0]["aside"] and after["sure"] < before["sure"]
+    assert not lessons(past)["late"]["bakes"][0]["aside"], "only of that lesson"
+
+
+def test_lessons_on_the_baker_count_only_by_wish(past):
+    assert lessons(past)["finger"]["by_wish"] and lessons(past)["finger"]["aside"]
+    put(past, "finger", aside=False)
+    assert not lessons(past)["finger"]["aside"]
+
+
+@pytest.mark.parametrize(("lesson", "bake"), [("pace:nobody", ""), ("late", "never"), ("weather", "")])
+def test_what_was_never_taught_cannot_be_put_aside(past, lesson, bake):
+    answer = put(past, lesson, bake)
+    assert answer.status_code == 404 and answer.json["errors"][0]["remedy"]
+
+
+def test_a_new_kitchen_has_learnt_nothing_and_moves_nothing(day):
+    assert day.client.get("/api/learning").json == {"lessons": [], "others": []}
+    assert learnt(day.client) is None
+
+
+def test_a_leaven_that_is_slow_here_is_planned_slower_and_a_plan_says_so(day):
+    for number in range(3):
+        a_day(day, f"slow-{number}", late_min=70, warm=0.0)
+    found = lessons(day.client)["pace:gull"]
+    assert found["name"] == "Gull" and "slower than usual" in found["says"] and found["tells"] == 3
+    ready = (day.now + timedelta(hours=40)).strftime("%Y-%m-%dT%H:%M")
+    asked = {"formula_id": COUNTRY, "ready": ready, "culture_id": "gull"}
+    planned = day.client.post("/api/plan", json=asked).json
+    assert 0.6 < planned["asked"]["learnt"]["pace"] < 0.93 and planned["asked"]["learnt"]["bakes"] == 3
+    assert any("slower than usual here" in note for note in planned["plan"]["notes"])
+    put(day.client, "pace:gull")
+    plain = day.client.post("/api/plan", json=asked).json
+    assert plain["asked"]["learnt"] is None or plain["asked"]["learnt"]["pace"] == 1
+    assert plain["plan"]["times"]["mix"] > planned["plan"]["times"]["mix"], "what is slow is begun earlier"
+    yeasted = day.client.post("/api/plan", json={"formula_id": "lamplighters-tin", "ready": ready}).json
+    assert (yeasted["asked"]["learnt"] or {"pace": 1})["pace"] == 1, "what a culture taught is not yeast's"
+
+
+def test_what_is_known_already_is_not_learnt_twice(day):
+    for number in range(6):
+        a_day(day, f"bake-{number}", late_min=60 if number < 3 else 0, warm=0.0)
+    found = lessons(day.client)["pace:gull"]
+    said = [each["says"] for each in found["bakes"]]
+    assert all("slower" in each for each in said), said
+    assert "slower" in found["says"], "forecasts that are right by what was learnt confirm it"
+
+
+def test_a_dough_colder_than_forecast_tells_of_the_room_and_not_of_the_leaven(day):
+    for number in range(3):
+        a_day(day, f"cold-{number}", late_min=25, warm=-1.5)
+    found = lessons(day.client)
+    assert "cooler than you say" in found["room_day"]["says"]
+    assert learnt(day.client)["room_day_k"] < -0.5
+
+
+def test_what_stays_in_the_bowl_is_weighed_for(day):
+    plans = [a_day(day, f"sticky-{number}", late_min=0, bowl=0.035) for number in range(3)]
+    assert "keep 2" in lessons(day.client)["bowl_loss"]["says"] or "keep 3" in lessons(day.client)["bowl_loss"]["says"]
+    ready = (day.now + timedelta(hours=40)).strftime("%Y-%m-%dT%H:%M")
+    now = day.client.post("/api/plan", json={"formula_id": COUNTRY, "ready": ready}).json["plan"]
+    assert now["totals"]["dough_g"] > plans[0]["totals"]["dough_g"] * 1.008
+
+
+def test_a_saved_plan_stands_as_it_was_and_what_is_sent_of_lessons_is_not_believed(day):
+    a_day(day, "one", late_min=70, warm=0.0)
+    ready = (day.now + timedelta(hours=40)).strftime("%Y-%m-%dT%H:%M")
+    sent = {"formula_id": COUNTRY, "ready": ready, "culture_id": "gull", "learnt": {"pace": 9.0}}
+    kept = day.client.put("/api/plans/kept", json=sent).json
+    assert kept["asked"]["learnt"]["pace"] < 1
+    put(day.client, "pace:gull")
+    again = day.client.get("/api/plans/kept").json
+    assert again["asked"]["learnt"] == kept["asked"]["learnt"]
+    with day.sessions.begin() as session:
+        assert session.get(PlanRow, "kept").asked["learnt"]["pace"] < 1
+
+
+def test_a_bake_taken_back_or_out_of_the_log_teaches_nothing(day):
+    day.mixed()
+    until_cut(day)
+    count = len(lessons(day.client))
+    assert count
+    day.now += timedelta(hours=13)
+    day.press("bake_removed")
+    assert lessons(day.client) == {}
+    with day.sessions.begin() as session:
+        assert session.query(BakeRow).one().figures["tells"] is not None
