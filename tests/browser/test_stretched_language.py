@@ -10,7 +10,19 @@ from gentle_crust.text.pseudo import CLOSES, OPENS
 from tests.browser.conftest import DESK, PHONE
 
 pytestmark = pytest.mark.browser
-ROOMS = ("/bench", "/log", "/plan", "/formulas", "/cultures", "/oven", "/water", "/kitchen", "/trust")
+ROOMS = (
+    "/bench",
+    "/log",
+    "/log/learnt",
+    "/log/practice",
+    "/plan",
+    "/formulas",
+    "/cultures",
+    "/oven",
+    "/water",
+    "/kitchen",
+    "/trust",
+)
 SAID = """() => {
   const found = [], walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT)
   while (walker.nextNode()) {

@@ -18,6 +18,7 @@ from gentle_crust.api.compression import pack_answers, packed
 from gentle_crust.api.course_room import courses
 from gentle_crust.api.culture_room import cultures
 from gentle_crust.api.door_room import entrance, secret_calendar
+from gentle_crust.api.drill_room import drills
 from gentle_crust.api.formula_room import formulas
 from gentle_crust.api.keeping_room import keeping
 from gentle_crust.api.kitchen_room import kitchen
@@ -80,6 +81,7 @@ def create_app(
         bench,
         log,
         learning,
+        drills,
         oven,
         courses,
         keeping,

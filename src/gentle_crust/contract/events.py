@@ -31,6 +31,7 @@ from gentle_crust.core.loaf.photo_line import PhotoLine
 from gentle_crust.core.loaf.photo_line import checked as line_checked
 from gentle_crust.core.loaf.sheet import Sheet, checked
 from gentle_crust.core.oven.lesson import Lesson
+from gentle_crust.core.readiness.cues import State
 
 STARTED, STEP, NOT_YET, SNOOZED = "bake_started", "bake_step", "bake_not_yet", "bake_snoozed"
 NOTE, PHOTO, CHANGED, JUDGED = "bake_note", "bake_photo", "bake_changed", "bake_judged"
@@ -46,6 +47,7 @@ MIXED, TEST_BEGUN, TEST_READ = "mixed", "yeast_test_begun", "yeast_test_read"
 PACK_OPENED = "yeast_pack_opened"
 OVEN_TAUGHT, OVEN_ASIDE, OVEN_COUNTED = "oven_taught", "oven_lesson_aside", "oven_lesson_counted"
 OVEN_FORGOTTEN = "oven_lesson_forgotten"
+DRILLED = "dough_drilled"
 LESSON_ASIDE, LESSON_COUNTED = "lesson_aside", "lesson_counted"
 CULTURE_WITHDRAWN, CULTURE_REINSTATED = "culture_withdrawn", "culture_reinstated"
 CULTURE_KINDS = get_args(EventKind)
@@ -251,6 +253,19 @@ class LessonMark(Kept):
     bake: Annotated[str, StringConstraints(max_length=60)] = ""
 
 
+class Drilled(Kept):
+    """A dough that was read for practice: how it was, how it was read, and what that tells of eye and finger."""
+
+    formula: Annotated[str, StringConstraints(max_length=60)]
+    stage: Literal["bulk", "final_proof"]
+    state: State
+    said: State
+    sure: Annotated[str, StringConstraints(max_length=20)]
+    bits: Number
+    eye: Number | None = None
+    finger: Number | None = None
+
+
 class Mark(Kept):
     """Another event that this one takes back, or brings in again."""
 
@@ -264,7 +279,7 @@ BODIES: dict[str, type[Kept]] = {
     READ_WITHDRAWN: ReadWithdrawn, WITHDRAWN: Withdrawn, CORRECTED: Corrected,
     ABSENT: Absence, PRESENT: Mark, MIXED: Mixed, TEST_BEGUN: Kept, TEST_READ: TestRead, PACK_OPENED: Kept,
     OVEN_TAUGHT: OvenTaught, OVEN_ASIDE: Mark, OVEN_COUNTED: Mark, OVEN_FORGOTTEN: Mark,
-    LESSON_ASIDE: LessonMark, LESSON_COUNTED: LessonMark,
+    DRILLED: Drilled, LESSON_ASIDE: LessonMark, LESSON_COUNTED: LessonMark,
     CULTURE_WITHDRAWN: Mark, CULTURE_REINSTATED: Mark,
 }  # fmt: skip
 """By the kind of event; those of a culture's life are the core's own."""

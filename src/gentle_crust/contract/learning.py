@@ -13,9 +13,10 @@ from gentle_crust.core.messages import Message
 
 @dataclass(frozen=True)
 class LessonBake:
-    """What one bake told of a lesson; ``aside``: it does not count."""
+    """What one bake told of a lesson, or one dough of the ``drill``; ``aside``: it does not count."""
 
     id: str
+    drill: bool
     name: str
     at: datetime
     says: Message

@@ -2,7 +2,7 @@
 
 from collections.abc import Iterable, Sequence
 from dataclasses import dataclass, replace
-from datetime import datetime
+from datetime import UTC, datetime
 from zoneinfo import ZoneInfo
 
 from gentle_crust.contract import events as bodies
@@ -15,6 +15,7 @@ from gentle_crust.core.learning.belief import Tell
 from gentle_crust.core.learning.learnt import NOTHING_LEARNT, PRIORS, LearntHere, belief_of, paced, said_of, sureness
 from gentle_crust.core.messages import Message, message
 from gentle_crust.kitchen.beside import FIGURES
+from gentle_crust.kitchen.drills import DrillBook
 from gentle_crust.kitchen.settings import KitchenSettings
 from gentle_crust.kitchen.story import readable
 from gentle_crust.kitchen.work import Work
@@ -152,6 +153,10 @@ class LearningBook:
             tells = FIGURES.read(row.figures).tells if row.figures and row.figures.get("tells") else None
             for which, tell in () if tells is None else _tells(row, tells, zone):
                 found.setdefault(which, []).append((tell, row))
+        for what, told in DrillBook(self.work).tells().items():
+            drilled = [(tell, TeachingRow("", "", _at(tell), "", "", None)) for _, tell in told]
+            if drilled:
+                found[(what, "")] = sorted([*found.get((what, ""), []), *drilled], key=lambda each: each[0].day)
         order = list(PRIORS)
         all_of_it = [Taught(what, of, tuple(tells)) for (what, of), tells in found.items()]
         return tuple(sorted(all_of_it, key=lambda each: (order.index(each.prior), each.of)))
@@ -163,6 +168,10 @@ class LearningBook:
 
     def _zone(self) -> ZoneInfo:
         return zone_of(self.settings.get().zone)
+
+
+def _at(tell: Tell) -> datetime:
+    return datetime.fromtimestamp(tell.day * DAY_S, UTC)
 
 
 def season_of(at: datetime, zone: ZoneInfo) -> int:
@@ -188,11 +197,12 @@ def _line(taught: Taught, marks: Marks, cultures: dict[str, str], season: int, d
     found = belief_of(taught.prior, counted, season, day)
     bakes = tuple(
         LessonBake(
-            id=row.id,
+            id=tell.bake,
+            drill=not row.id,
             name=row.name,
             at=row.latest,
             says=said_of(taught.prior, replace(found, mean=tell.value)),
-            aside=(taught.key, row.id) in marks.bakes,
+            aside=(taught.key, tell.bake) in marks.bakes,
         )
         for tell, row in reversed(taught.tells[-SHOWN:])
     )

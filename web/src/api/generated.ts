@@ -749,6 +749,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/drill": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A dough to be read. */
+        get: operations["drill_a_dough_drill_get"];
+        put?: never;
+        /** Judge a dough: how it was is told then. */
+        post: operations["drill_read_it_drill_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/drill/sides": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Under, ready and over of one kind of dough. */
+        get: operations["drill_side_by_side_drill_sides_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/formulas": {
         parameters: {
             query?: never;
@@ -4572,6 +4607,87 @@ export interface components {
             points: number[][];
         };
         /**
+         * DrillAnswer
+         * @description A dough to be read: what is seen of it, and nothing more.
+         */
+        DrillAnswer: {
+            /**
+             * Container
+             * @enum {string}
+             */
+            container: "bowl" | "box" | "basket" | "tin";
+            drawn: components["schemas"]["StandingDough"];
+            score: components["schemas"]["DrillScore"];
+            /** Signs */
+            signs: components["schemas"]["SeenSign"][];
+        };
+        /**
+         * DrillScore
+         * @description How the latest doughs were read: so many ``right``, and ``near`` by one state; ``bits`` better than guessing on
+         *     average; by how many states they were taken for ``riper`` than they were; by how much a rise in a bowl was read too
+         *     high, percent points.
+         */
+        DrillScore: {
+            /** Bits */
+            bits: number | null;
+            /** Doughs */
+            doughs: number;
+            /** Eye Percent */
+            eye_percent: number | null;
+            /** Near */
+            near: number;
+            /** Right */
+            right: number;
+            /** Riper */
+            riper: number | null;
+        };
+        /**
+         * DrillSide
+         * @description A dough as it is likeliest to show itself in a state.
+         */
+        DrillSide: {
+            /** Becomes */
+            becomes: string;
+            drawn: components["schemas"]["StandingDough"];
+            /** Rise Percent */
+            rise_percent: number;
+            /** Share Percent */
+            share_percent: number;
+            /** Signs */
+            signs: components["schemas"]["SeenSign"][];
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "early" | "nearly" | "ready" | "late" | "over";
+        };
+        /**
+         * DrillToldAnswer
+         * @description How it really was: what spoke for it, what it would have become, and how well it was read.
+         */
+        DrillToldAnswer: {
+            /** Becomes */
+            becomes: string;
+            /** Bits */
+            bits: number;
+            /** Given Percent */
+            given_percent: number;
+            /** Ready Percent */
+            ready_percent: number[];
+            /** Rise Percent */
+            rise_percent: number;
+            score: components["schemas"]["DrillScore"];
+            /** Share Percent */
+            share_percent: number;
+            /** Spoke */
+            spoke: components["schemas"]["Spoke"][];
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "early" | "nearly" | "ready" | "late" | "over";
+        };
+        /**
          * Driver
          * @description One driver: ``factor`` is what it does to the time of bulk (1.2: a fifth longer than with a plain one).
          */
@@ -6168,7 +6284,7 @@ export interface components {
         };
         /**
          * LessonBake
-         * @description What one bake told of a lesson; ``aside``: it does not count.
+         * @description What one bake told of a lesson, or one dough of the ``drill``; ``aside``: it does not count.
          */
         LessonBake: {
             /** Aside */
@@ -6178,6 +6294,8 @@ export interface components {
              * Format: date-time
              */
             at: string;
+            /** Drill */
+            drill: boolean;
             /** Id */
             id: string;
             /** Name */
@@ -8443,6 +8561,29 @@ export interface components {
             why: "" | "dark" | "flat" | "blurred" | "small" | "no_slice";
         };
         /**
+         * ReadBody
+         * @description How a dough was read; ``event``: the client's own key; ``rise_percent``: how far it was taken to have risen.
+         */
+        ReadBody: {
+            /** Event */
+            event: string;
+            /** Formula */
+            formula: string;
+            /** Rise Percent */
+            rise_percent?: number | null;
+            /** Seed */
+            seed: number;
+            /**
+             * Stage
+             * @enum {string}
+             */
+            stage: "bulk" | "final_proof";
+            /** State */
+            state: string;
+            /** Sure */
+            sure: string;
+        };
+        /**
          * ReadItem
          * @description One ingredient of a recipe read whole. ``stage``: the id of a stage of the method, or "final".
          *
@@ -9257,6 +9398,20 @@ export interface components {
             score: components["schemas"]["Score"];
         };
         /**
+         * SeenSign
+         * @description A sign that is shown: how one looks for it, which it is, and what is seen.
+         */
+        SeenSign: {
+            /** Cue */
+            cue: string;
+            /** Look */
+            look: string;
+            /** Says */
+            says: string;
+            /** Value */
+            value: string;
+        };
+        /**
          * SentenceFixBody
          * @description What the baker says of a sentence, by its text: the kind of its stage, or "none" if nothing happens in it.
          */
@@ -9656,6 +9811,14 @@ export interface components {
             top: string | null;
         };
         /**
+         * SidesAnswer
+         * @description Under, ready and over.
+         */
+        SidesAnswer: {
+            /** Sides */
+            sides: components["schemas"]["DrillSide"][];
+        };
+        /**
          * Sign
          * @description What was found on a loaf and the step that follows: minutes more, and how.
          */
@@ -9928,6 +10091,16 @@ export interface components {
             text: string;
         };
         /**
+         * Spoke
+         * @description A sign that spoke for how a dough was, or against it, in bits.
+         */
+        Spoke: {
+            /** Bits */
+            bits: number;
+            /** Says */
+            says: string;
+        };
+        /**
          * Stage
          * @description What is weighed together at one time.
          */
@@ -9975,6 +10148,22 @@ export interface components {
              * @enum {string}
              */
             stage: "gluten" | "culture" | "preferment" | "bulk" | "final_proof" | "baked";
+        };
+        /**
+         * StandingDough
+         * @description What is drawn: the vessel's wall, the dough, and the line at which it stood without gas; half widths and heights.
+         *
+         *     ``bubbles``: across, up and radius, mm.
+         */
+        StandingDough: {
+            /** Began */
+            began: number[][];
+            /** Bubbles */
+            bubbles: number[][];
+            /** Dough */
+            dough: number[][];
+            /** Wall */
+            wall: number[][];
         };
         /**
          * Starter
@@ -14709,6 +14898,185 @@ export interface operations {
             };
             /** @description The disk is full. */
             507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    drill_a_dough_drill_get: {
+        parameters: {
+            query: {
+                formula: string;
+                stage?: "bulk" | "final_proof";
+                seed?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrillAnswer"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    drill_read_it_drill_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrillToldAnswer"];
+                };
+            };
+            /** @description Somebody else changed it, or it is under way already. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ChangedDocument"] | components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+        };
+    };
+    drill_side_by_side_drill_sides_get: {
+        parameters: {
+            query: {
+                formula: string;
+                stage?: "bulk" | "final_proof";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SidesAnswer"];
+                };
+            };
+            /** @description A field is wrong; the sentence says which and what to do. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The program failed; it is logged under the request's number. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDocument"];
+                };
+            };
+            /** @description The data file is held by another program. */
+            503: {
                 headers: {
                     [name: string]: unknown;
                 };

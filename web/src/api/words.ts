@@ -497,6 +497,57 @@ export interface Words {
     surelyMine: string
     keep: string
   }
+  drill: {
+    title: string
+    lead: string
+    of: string
+    stage: string
+    stages: {
+      bulk: string
+      final_proof: string
+    }
+    containers: {
+      bowl: string
+      box: string
+      basket: string
+      tin: string
+    }
+    dashed: string
+    shows: string
+    where: string
+    rise: string
+    rises: (data: { percent: Value }) => string
+    sure: string
+    sures: {
+      sure: string
+      fairly: string
+      guess: string
+    }
+    judge: string
+    another: string
+    right: (data: { state: Value }) => string
+    wrong: (data: { state: Value }) => string
+    was: (data: { from: Value; rise: Value; to: Value }) => string
+    wasShare: (data: { share: Value }) => string
+    eyeHigh: (data: { by: Value }) => string
+    eyeLow: (data: { by: Value }) => string
+    eyeRight: string
+    given: (data: { bits: Value; percent: Value }) => string
+    spoke: string
+    against: string
+    nothing: string
+    score: (data: { bits: Value; doughs: Value; near: Value; right: Value }) => string
+    early: string
+    late: string
+    eyeBias: (data: { by: Value; way: Value }) => string
+    offered: string
+    toLearnt: string
+    sides: string
+    at: (data: { rise: Value }) => string
+    picture: (data: { what: Value }) => string
+    states: Record<string, string>
+    founds: Record<string, string>
+  }
   forms: {
     nameIt: string
     less: string
@@ -842,6 +893,7 @@ export interface Words {
       time: string
       trials: string
       learnt: string
+      practice: string
     }
     enter: string
     anyFormula: string

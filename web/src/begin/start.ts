@@ -21,6 +21,7 @@ const router = createRouter({
     { path: '/log', name: 'log', component: () => import('../rooms/log/LogRoom.vue') },
     { path: '/log/time', name: 'log-time', component: () => import('../rooms/log/OverTime.vue') },
     { path: '/log/learnt', name: 'log-learnt', component: () => import('../rooms/log/LearntPage.vue') },
+    { path: '/log/practice', name: 'log-practice', component: () => import('../rooms/log/DrillPage.vue') },
     { path: '/log/trials', name: 'log-trials', component: () => import('../rooms/log/TrialsList.vue') },
     { path: '/log/trials/:id', name: 'log-trial', component: () => import('../rooms/log/TrialPage.vue') },
     { path: '/log/compare', name: 'log-compare', component: () => import('../rooms/log/SideBySide.vue') },

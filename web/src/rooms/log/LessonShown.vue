@@ -32,7 +32,8 @@ const tap = computed(() => {
         <ul>
           <li v-for="bake in lesson.bakes" :key="bake.id" :class="{ out: bake.aside }">
             <span class="when small quiet">{{ day(bake.at) }}</span>
-            <RouterLink :to="`/log/${bake.id}`">{{ bake.name }}</RouterLink>
+            <RouterLink v-if="bake.drill" to="/log/practice">{{ words.drill.title }}</RouterLink>
+            <RouterLink v-else :to="`/log/${bake.id}`">{{ bake.name }}</RouterLink>
             <span>{{ bake.says }}</span>
             <ElButton class="link" :disabled="busy" @click="emit('put', bake.id, !bake.aside)">{{
               bake.aside ? t.bakeAgain : t.bakeAside

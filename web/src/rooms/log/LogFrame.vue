@@ -9,6 +9,7 @@ const pages = [
   { to: '/log/time', name: t.tab.time },
   { to: '/log/trials', name: t.tab.trials },
   { to: '/log/learnt', name: t.tab.learnt },
+  { to: '/log/practice', name: t.tab.practice },
 ]
 defineProps<{ lead: string }>()
 </script>

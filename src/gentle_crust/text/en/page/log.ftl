@@ -4,6 +4,7 @@ log-tab-bakes = Bakes
 log-tab-time = Over time
 log-tab-trials = Trials
 log-tab-learnt = Learnt
+log-tab-practice = Reading dough
 log-enter = Enter a bake
 log-anyFormula = Any formula
 log-anyCulture = Any culture
