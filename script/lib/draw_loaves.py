@@ -5,7 +5,7 @@ import random
 from itertools import pairwise
 from math import cos, pi, sin
 
-from PIL import Image, ImageDraw, ImageFilter
+from PIL import Image, ImageChops, ImageDraw, ImageFilter
 
 SIZE = (640, 440)
 BOARD, CLOTH = (96, 74, 56), (214, 209, 198)
@@ -105,8 +105,8 @@ def loaf(sheet: dict, seed: str) -> bytes:
     return _jpeg(picture, dice)
 
 
-def slice_of(sheet: dict, seed: str) -> bytes:
-    """A slice: its crumb by openness, its holes where the sheet says they are."""
+def slice_of(sheet: dict, seed: str, share: float | None = None) -> bytes:
+    """A slice: its crumb by openness, its holes where the sheet says; ``share`` of it holes, if that is known."""
     dice = random.Random(seed + "slice")  # noqa: S311 - the same each time
     form = sheet.get("form", "domed")
     wide = 570 if form in ("flat", "spread") else 530
@@ -125,13 +125,19 @@ def slice_of(sheet: dict, seed: str) -> bytes:
     draw = ImageDraw.Draw(inside)
     count, size = HOLES[sheet.get("openness", "even_medium")]
     where = sheet.get("holes", [])
-    for _ in range(count):
+    full = sum(mask.histogram()[128:])
+    holes = Image.new("L", SIZE, 0)
+    pen = ImageDraw.Draw(holes)
+    for number in range(count if share is None else 3000):
+        if share is not None and number % 8 == 0 and _covered(holes, mask) >= share * full:
+            break
         r = size * dice.lognormvariate(0, 0.5) * 0.62
         x, y = dice.uniform(60, 580), dice.uniform(404 - high, 400)
         if "under_crust" in where and dice.random() < 0.4:
             y, r = 404 - high * dice.uniform(0.78, 0.9), r * 1.6
         if "dense_base" in where and y > 368:
             continue
+        pen.ellipse((x - r * 1.15, y - r * 0.85, x + r * 1.15, y + r * 0.85), fill=255)
         tone = _shade(crumb, dice.uniform(0.6, 0.8))
         draw.ellipse((x - r * 1.15, y - r * 0.85, x + r * 1.15, y + r * 0.85), fill=tone)
         draw.arc((x - r * 1.15, y - r * 0.85, x + r * 1.15, y + r * 0.85), 200, 340, fill=_shade(crumb, 0.5), width=1)
@@ -142,6 +148,11 @@ def slice_of(sheet: dict, seed: str) -> bytes:
         draw.point((x, y), fill=_shade(crumb, dice.uniform(0.8, 1.06)))
     picture.paste(inside.filter(ImageFilter.GaussianBlur(0.8)), mask=mask.filter(ImageFilter.GaussianBlur(1)))
     return _jpeg(picture, dice)
+
+
+def _covered(holes: Image.Image, mask: Image.Image) -> int:
+    """Points of the crumb that are holes."""
+    return sum(ImageChops.multiply(holes, mask).histogram()[128:])
 
 
 def _jpeg(picture: Image.Image, dice: random.Random) -> bytes:

@@ -1,5 +1,6 @@
 """The demo's past: six weeks of the made-up bakery, shipped as a log, its days moved so that they end yesterday."""
 
+import json
 import re
 import tempfile
 import zipfile
@@ -14,12 +15,15 @@ from gentle_crust.core.clock import zone_of
 from gentle_crust.kitchen.log_in import bring_in
 from gentle_crust.kitchen.log_out import LOG
 from gentle_crust.kitchen.now import Now
+from gentle_crust.kitchen.oven_lessons import OVEN
 from gentle_crust.kitchen.photos import PhotoShelf
 from gentle_crust.kitchen.settings import KitchenSettings
 from gentle_crust.kitchen.work import Work
 from gentle_crust.store.baking import Bakes
+from gentle_crust.store.models import EventRow
+from gentle_crust.store.repositories import Events
 
-SHIPPED = "six-weeks.zip"
+SHIPPED, LESSONS = "six-weeks.zip", "lessons.json"
 ENDS = date(2026, 11, 28)
 """The day on which the shipped weeks end."""
 FIRST = "six-weeks-1"
@@ -45,7 +49,16 @@ def remember(sessions: sessionmaker[Session], now: Now, folder: Path) -> None:
         path = laid_out / LOG
         path.write_text(moved(path.read_text(encoding="utf-8"), days, zone), encoding="utf-8")
         bring_in(work, PhotoShelf(folder), laid_out, laid_out)
+        _taught(work, moved((laid_out / LESSONS).read_text(encoding="utf-8"), days, zone))
     mark.touch()
+
+
+def _taught(work: Work, lessons: str) -> None:
+    """What the loaves of those weeks taught of the oven."""
+    with work.write() as session:
+        for each in json.loads(lessons):
+            at = datetime.fromisoformat(each["at"])
+            Events(session).add(EventRow(id=each["id"], kind=each["kind"], subject=OVEN, at=at, body=each["body"]))
 
 
 def moved(text: str, days: int, zone: ZoneInfo) -> str:

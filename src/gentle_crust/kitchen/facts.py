@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from datetime import datetime
 from functools import cached_property
 
-from gentle_crust.contract.bakes import BakeFigures, Drawn
+from gentle_crust.contract.bakes import BakeFigures, BakeTells, Drawn
 from gentle_crust.core.course.ask import Asked as CourseAsked
 from gentle_crust.core.course.method import Method, Stage
 from gentle_crust.core.course.stage_lines import stage_line
@@ -76,6 +76,11 @@ class Baked:
         """Its dough's way on the clock of what was done."""
         out = self.out
         return None if out is None else drawing(self.row.shown, self.story, out, self.place)
+
+    @cached_property
+    def tells(self) -> BakeTells:
+        """What it tells of its kitchen."""
+        return figures_of(self.row.shown, self.story, self.place, self.row.asked).tells or BakeTells()
 
     @cached_property
     def figures(self) -> BakeFigures:

@@ -1,6 +1,7 @@
 """Why a bake of the log came out so: its record as a diagnosis takes it, and the faults of its loaf."""
 
 from dataclasses import dataclass
+from math import exp
 from typing import Any
 
 from gentle_crust.contract import events as bodies
@@ -13,11 +14,17 @@ from gentle_crust.core.errors import CraftError
 from gentle_crust.core.formula.model import Formula, brought_by
 from gentle_crust.core.loaf.sheet import Sheet
 from gentle_crust.core.oven.learnt import as_it_went
+from gentle_crust.core.oven.lesson import OvenLearnt
 from gentle_crust.kitchen.facts import Baked
+from gentle_crust.kitchen.oven_lessons import OvenLessons
 from gentle_crust.kitchen.side_by_side import SideBySide
 from gentle_crust.kitchen.work import Work
 
 SHARE_SPREAD = 0.07
+SURE_PACE = 0.15
+"""A pace told less surely than this (standard deviation of its logarithm) says nothing of one bake."""
+TAUGHT_BY, AT_THE_BOIL_C = 4, 95.0
+NO_LESSON = OvenLearnt()
 OF_THE_FORMULA = ("salt_percent", "hydration_over_capacity", "flour_protein")
 """Changes that are made in the formula itself."""
 
@@ -47,7 +54,8 @@ def why(work: Work, key: str, part: str = "", more: tuple[str, ...] = ()) -> Why
     if not seen:
         return Why((), None)
     absent = () if sheet is None else faults_not_seen(sheet, seen)
-    return Why(seen, diagnose(record_of(baked), seen, absent, known_of(baked)))
+    oven = OvenLessons(work).in_use()
+    return Why(seen, diagnose(record_of(baked, oven), seen, absent, known_of(baked)))
 
 
 def known_of(baked: Baked) -> Known:
@@ -65,8 +73,8 @@ def known_of(baked: Baked) -> Known:
     return Known(path.batch.makeup, max(path.batch.piece_g, 30.0), question)
 
 
-def record_of(baked: Baked) -> Record:
-    """What is known of a bake; None for what nobody measured or said."""
+def record_of(baked: Baked, oven: OvenLearnt = NO_LESSON) -> Record:
+    """What is known of a bake, and of its ``oven`` by what bakes have taught; None for what nobody measured or said."""
     figures, shown, sheet = baked.figures, baked.row.shown, baked.sheet
     formula = baked.saved.answer.formula
     proof = shown.get("proof") or {}
@@ -76,6 +84,7 @@ def record_of(baked: Baked) -> Record:
         dough_c=figures.dough_c,
         room_c=baked.saved.answer.asked.room_day_c,
         leaven="mixed" if formula.leaven == "levain" and formula.yeast_percent else formula.leaven,
+        leaven_vigour=_vigour(baked),
         bulk_rise=figures.end_rise if figures.end_rise is not None else figures.rise,
         bulk_wanted=_positive(proof.get("bulk_rise")),
         bulk_hours=None if figures.bulk_min is None else figures.bulk_min / 60,
@@ -91,6 +100,7 @@ def record_of(baked: Baked) -> Record:
         sugar_percent=round(brought_by(formula.all_extras, "sugar"), 1),
         scored=None if baked.done("score") else _unscored(formula, shown),
         vessel="tin" if formula.shape == "pan_loaf" else None,
+        chamber_c=_chamber(baked, first.get("setpoint_c"), oven),
         set_c=first.get("setpoint_c"),
         baked_min=None if figures.baked_min is None else float(figures.baked_min),
         core_c=_core(baked),
@@ -135,6 +145,25 @@ def _unscored(formula: Formula, shown: dict[str, Any]) -> Any:
     """Not scored, if a score was planned and was not pressed."""
     planned = any(str(each.get("kind")) == "score" for each in shown.get("steps") or [])
     return "none" if planned and formula.shape not in ("slipper", "flat_round") else None
+
+
+def _vigour(baked: Baked) -> float | None:
+    """How fast its leaven worked beside a usual one, its warmth aside, if enough was read of it."""
+    told = baked.tells.pace
+    return round(exp(told[0]), 2) if told is not None and told[1] <= SURE_PACE else None
+
+
+def _chamber(baked: Baked, set_c: Any, oven: OvenLearnt) -> float | None:
+    """What a thermometer in the oven showed last; else what its bakes have taught of it.
+
+    An oven whose heat is taken up more slowly bakes like a cooler one: as a loaf at the boil sees it.
+    """
+    read = [float(each.body["value"]) for each in baked.story.of(bodies.READ) if each.body["kind"] == bodies.OVEN]
+    if read:
+        return read[-1]
+    if oven.bakes < TAUGHT_BY or not isinstance(set_c, int | float):
+        return None
+    return round(set_c + oven.heat_k + (oven.pace - 1) * (set_c - AT_THE_BOIL_C), 0)
 
 
 def _core(baked: Baked) -> float | None:
