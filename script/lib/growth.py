@@ -15,7 +15,7 @@ ASKED = {
     "bench": "/api/bench", "next": "/api/next", "plans": "/api/plans", "a plan": f"/api/plans/{demo.TOMORROW_PLAN}",
     "formulas": "/api/formulas", "cultures": "/api/cultures", "bakes": "/api/bakes", "score": "/api/bench/score",
     "bakes by words": "/api/bakes?name=crackling+crumb", "bakes of a season": "/api/bakes?season=sep_nov",
-    "history": "/api/formulas/tidewater-country/history", "figures": "/api/bakes/figures",
+    "history": "/api/formulas/tidewater-country/history", "figures": "/api/bakes/figures", "learning": "/api/learning",
 }  # fmt: skip
 TURNS = 15
 

@@ -37,12 +37,6 @@ def printed(page: Page) -> None:
     page.emulate_media(media="print")
 
 
-def down_to_the_ribbon(page: Page) -> None:
-    """The phone, scrolled to the ribbon."""
-    page.locator("figure.down").scroll_into_view_if_needed()
-    page.evaluate("window.scrollTo(0, document.querySelector('figure.down').offsetTop - 16)")
-
-
 def editing(page: Page) -> None:
     """The editor with a formula of two preferments and a soaker."""
     page.get_by_role("button", name="Two tides wholemeal").click()
@@ -106,7 +100,6 @@ Picture = tuple[str, str, tuple[int, int], Literal["light", "dark"], Callable[[P
 PICTURES: list[Picture] = [
     ("plan", "/plan", DESK, "light", None),
     ("card", "/plan", (794, 1123), "light", printed),
-    ("plan-phone", "/plan", PHONE, "light", down_to_the_ribbon),
     ("kitchen", "/kitchen", DESK, "light", None),
     ("formula-editor", "/formulas", DESK, "light", editing),
     ("written-recipe", "/formulas", (1280, 1100), "light", pasting),
@@ -166,27 +159,43 @@ def proofing(page: Page) -> None:
     page.get_by_text("the dent comes back slowly").wait_for()
 
 
-def parted(page: Page) -> None:
-    """One piece kept for tomorrow, on a row of its own."""
-    page.get_by_role("button", name="Two tides wholemeal").click()
-    page.get_by_role("button", name="Change", exact=True).click()
-    page.get_by_role("button", name="Keep some pieces for later").click()
-    page.locator(".comes:not(.awaited)", has_text="Out of the oven").wait_for()
-    page.get_by_role("button", name="Do it").click()
-    page.get_by_role("button", name="later").first.wait_for()
-    page.evaluate("document.activeElement.blur(); window.scrollTo(0, 0)")
+def explained(page: Page) -> None:
+    """Why a loaf came out so: its causes, and one change."""
+    why = page.locator(".why")
+    why.locator(".change").wait_for()
+    why.scroll_into_view_if_needed()
+    page.evaluate("document.activeElement.blur(); window.scrollTo(0, document.querySelector('.why').offsetTop - 12)")
+
+
+def measured(page: Page) -> None:
+    """A slice measured on its photo, its holes outlined."""
+    page.get_by_role("button", name="Measure").nth(1).click()
+    sheet = page.get_by_role("dialog")
+    sheet.locator("path.over").wait_for()
+    sheet.locator("dl").wait_for()
+    page.evaluate("document.activeElement.blur()")
+
+
+def read_once(page: Page) -> None:
+    """A dough that was read: how it was, and what spoke for it."""
+    page.locator("figure svg path.dough").wait_for()
+    page.get_by_role("radio", name="ready", exact=True).check(force=True)
+    page.get_by_role("button", name="Judge it").click()
+    page.locator(".told h2").wait_for()
+    page.evaluate("document.activeElement.blur(); window.scrollTo(0, 190)")
 
 
 BENCH: list[Picture] = [
     ("bench", "/bench", DESK, "light", None),
     ("bench-judge", "/bench", DESK, "light", proofing),
-    ("bench-phone", "/bench", PHONE, "dark", None),
     ("log", "/log", DESK, "light", settled),
     ("loaf-sheet", "/log/demo-baked-20261128", PHONE, "light", judging),
     ("log-beside", "/log/compare?of=six-weeks-3,six-weeks-15", (1280, 1700), "light", beside),
-    ("log-trial", "/log/trials/six-weeks-trial-2", DESK, "light", None),
+    ("why", "/log/six-weeks-7", (1280, 1150), "light", explained),
+    ("slice", "/log/six-weeks-10", DESK, "light", measured),
+    ("learnt", "/log/learnt", DESK, "light", None),
+    ("drill", "/log/practice", (390, 1180), "light", read_once),
     ("log-history", "/log/formula/quayside-malted", (1280, 1100), "light", None),
-    ("bench-parts", "/bench", (1280, 1000), "light", parted),
 ]
 
 

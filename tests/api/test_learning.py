@@ -6,6 +6,8 @@ import pytest
 
 from gentle_crust.api.app import create_app
 from gentle_crust.demo.past import remember
+from gentle_crust.kitchen.mixes import MixBook
+from gentle_crust.kitchen.work import Work
 from gentle_crust.store.models import BakeRow, PlanRow
 from tests.api.test_loaf_sheet import until_cut
 from tests.conftest import SATURDAY
@@ -148,6 +150,49 @@ def test_what_stays_in_the_bowl_is_weighed_for(day):
     ready = (day.now + timedelta(hours=40)).strftime("%Y-%m-%dT%H:%M")
     now = day.client.post("/api/plan", json={"formula_id": COUNTRY, "ready": ready}).json["plan"]
     assert now["totals"]["dough_g"] > plans[0]["totals"]["dough_g"] * 1.008
+
+
+def test_what_water_a_flour_takes_is_written_down_learnt_and_said(day):
+    for number in range(4):
+        plan = a_day(day, f"thirsty-{number}", late_min=0)
+        pressed = day.press("bake_water", {"more_g": 0.03 * plan["totals"]["flour_g"]}, dough=f"thirsty-{number}")
+        assert pressed["refused"] == []
+    water = lessons(day.client)["water:strong_white"]
+    assert water["name"] == "Strong white" and "points more water than the tables say" in water["says"]
+    ready = (day.now + timedelta(hours=40)).strftime("%Y-%m-%dT%H:%M")
+    planned = day.client.post("/api/plan", json={"formula_id": COUNTRY, "ready": ready}).json
+    assert 2 < planned["asked"]["learnt"]["water"] < 3
+    assert any("points more water than is written" in note for note in planned["plan"]["notes"])
+
+
+@pytest.mark.parametrize("more", [9000, "a cup", None])
+def test_water_that_no_dough_takes_is_refused(day, more):
+    day.mixed()
+    refused = day.press("bake_water", {"more_g": more})["refused"]
+    assert [each["field"] for each in refused] == ["more_g"] and refused[0]["remedy"]
+    assert day.press("bake_water", {"more_g": -25})["refused"] == []
+
+
+def test_what_other_rooms_learnt_is_listed_and_put_aside_too(past):
+    oven = next(each for each in past.get("/api/learning").json["others"] if each["key"] == "oven")
+    assert oven["tells"] >= 4 and not oven["aside"] and "bakes say" in oven["says"]
+    asked = {"formula_id": COUNTRY, "ready": "2026-11-30T15:00"}
+    taught = past.post("/api/plan", json=asked).json["plan"]["bake"]
+    assert put(past, "oven").status_code == 200
+    assert next(each for each in past.get("/api/learning").json["others"] if each["key"] == "oven")["aside"]
+    plain = past.post("/api/plan", json=asked).json["plan"]["bake"]
+    assert plain["stages"] != taught["stages"] or plain["core"] != taught["core"], "the oven as it is described"
+
+
+def test_what_mixing_adds_is_put_aside(day):
+    book = MixBook(Work(day.sessions, lambda: day.now))
+    for number in range(3):
+        book.log(f"mix-{number}", "spiral_mixer", 11.0, {})
+    mixer = next(each for each in day.client.get("/api/learning").json["others"] if each["key"].startswith("mixer"))
+    assert mixer["to"] == "/water" and mixer["tells"] == 3
+    assert dict(book.learnt_k())["spiral_mixer"] > 8
+    put(day.client, mixer["key"])
+    assert book.learnt_k() == ()
 
 
 def test_a_saved_plan_stands_as_it_was_and_what_is_sent_of_lessons_is_not_believed(day):

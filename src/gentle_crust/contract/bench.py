@@ -33,7 +33,8 @@ Body = Annotated[dict[str, Any], Field(max_length=40)]
 PressKind = Literal[
     "bake_started", "bake_step", "bake_not_yet", "bake_snoozed", "bake_note", "bake_changed", "bake_judged",
     "bake_edited", "bake_outcome", "bake_loaf", "bake_removed", "bake_finished", "bake_stopped", "bake_probe",
-    "bake_scaled", "bake_sliced", "reading", "bake_withdrawn", "bake_corrected", "absence", "absence_withdrawn",
+    "bake_scaled", "bake_sliced", "bake_water", "reading", "bake_withdrawn", "bake_corrected", "absence",
+    "absence_withdrawn",
 ]  # fmt: skip
 
 

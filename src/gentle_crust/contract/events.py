@@ -41,6 +41,7 @@ EDITED = "bake_edited"
 LOAF = "bake_loaf"
 REMOVED = "bake_removed"
 SCALED, SLICED = "bake_scaled", "bake_sliced"
+WATER = "bake_water"
 READ, READ_WITHDRAWN = "reading", "reading_withdrawn"
 ABSENT, PRESENT = "absence", "absence_withdrawn"
 MIXED, TEST_BEGUN, TEST_READ = "mixed", "yeast_test_begun", "yeast_test_read"
@@ -184,6 +185,12 @@ class Sliced(Kept):
     slice: SliceKept
 
 
+class Water(Kept):
+    """Water that was worked in beyond what was weighed, g; held back: negative."""
+
+    more_g: Number
+
+
 class Outcome(Kept):
     """How the loaf came out of its proof, with whatever else was said of it."""
 
@@ -275,7 +282,7 @@ class Mark(Kept):
 BODIES: dict[str, type[Kept]] = {
     STARTED: Started, STEP: Step, NOT_YET: Held, SNOOZED: Held, NOTE: Note, PHOTO: Photo, CHANGED: Change,
     EDITED: Edited, JUDGED: Judged, OUTCOME: Outcome, LOAF: Kept, REMOVED: Kept, FINISHED: Kept, STOPPED: Kept,
-    PROBE: Probe, SCALED: Scaled, SLICED: Sliced, READ: TakenReading,
+    PROBE: Probe, SCALED: Scaled, SLICED: Sliced, WATER: Water, READ: TakenReading,
     READ_WITHDRAWN: ReadWithdrawn, WITHDRAWN: Withdrawn, CORRECTED: Corrected,
     ABSENT: Absence, PRESENT: Mark, MIXED: Mixed, TEST_BEGUN: Kept, TEST_READ: TestRead, PACK_OPENED: Kept,
     OVEN_TAUGHT: OvenTaught, OVEN_ASIDE: Mark, OVEN_COUNTED: Mark, OVEN_FORGOTTEN: Mark,

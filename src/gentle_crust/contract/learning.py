@@ -48,10 +48,12 @@ class LessonLine:
 class OtherLesson:
     """What is learnt elsewhere, by the mixing bowl or the oven; ``to``: the room that shows it."""
 
+    key: str
     name: Message
     says: Message
     tells: int
     to: str
+    aside: bool
 
 
 class LearningAnswer(Shown):

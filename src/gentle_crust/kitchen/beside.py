@@ -98,7 +98,12 @@ def _figures(session: Session, key: str, shown: dict[str, Any], asked: dict[str,
     preferments = formula.get("preferments") or []
     wild = any(each.get("kind") == "levain" for each in preferments if isinstance(each, dict))
     yeasted = bool(formula.get("yeast_percent")) or any(each.get("yeast_percent") for each in preferments)
-    tells = replace(found.tells, leaven="levain" if wild else "yeast", bake_loss=_bake_loss(asked, story))
+    flours = [each for each in formula.get("flours") or [] if isinstance(each, dict)]
+    main = max(flours, key=lambda each: float(each.get("percent") or 0), default={})
+    tells = replace(
+        found.tells, leaven="levain" if wild else "yeast", bake_loss=_bake_loss(asked, story),
+        flour=str(main.get("kind", "")),
+    )  # fmt: skip
     # Of two leavens nobody knows which of them was slow.
     return replace(found, tells=replace(tells, pace=None) if wild and yeasted else tells)
 

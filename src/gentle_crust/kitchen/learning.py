@@ -16,20 +16,16 @@ from gentle_crust.core.learning.learnt import NOTHING_LEARNT, PRIORS, LearntHere
 from gentle_crust.core.messages import Message, message
 from gentle_crust.kitchen.beside import FIGURES
 from gentle_crust.kitchen.drills import DrillBook
+from gentle_crust.kitchen.lesson_marks import BY_WISH, ELSEWHERE, KITCHEN, Marks, marks_of
 from gentle_crust.kitchen.settings import KitchenSettings
-from gentle_crust.kitchen.story import readable
 from gentle_crust.kitchen.work import Work
 from gentle_crust.store.baking import Bakes, TeachingRow
 from gentle_crust.store.models import EventRow
 from gentle_crust.store.repositories import Cultures, Events
 
-KITCHEN = "kitchen"
-"""Whose lessons they are."""
-LATEST, MARKS, SHOWN = 80, 400, 20
-"""So many finished bakes teach, the latest; so many taps are looked at; so many bakes of a lesson are shown."""
+LATEST, SHOWN = 80, 20
+"""So many finished bakes teach, the latest; so many bakes of a lesson are shown."""
 DAY_S = 86_400.0
-BY_WISH = ("finger", "eye")
-"""Lessons on the baker, which count only if the baker wishes it."""
 ALONE = ("room_day", "room_night", "fridge", "bowl_loss", "finger", "late")
 """Lessons of which a kitchen has one."""
 MOST_BOWL = 0.1
@@ -56,23 +52,6 @@ class Taught:
         return self.what
 
 
-@dataclass(frozen=True)
-class Marks:
-    """What was put aside: lessons by their keys, what single bakes told of them, and lessons that count by wish."""
-
-    lessons: frozenset[str]
-    bakes: frozenset[tuple[str, str]]
-    wished: frozenset[str]
-
-    def aside(self, key: str) -> bool:
-        """Whether a lesson does not count."""
-        return key not in self.wished if key in BY_WISH else key in self.lessons
-
-    def counted(self, taught: Taught) -> Sequence[Tell]:
-        """What of a lesson counts."""
-        return [tell for tell, _ in taught.tells if (taught.key, tell.bake) not in self.bakes]
-
-
 class LearningBook:
     """The lessons of the one kitchen."""
 
@@ -86,8 +65,8 @@ class LearningBook:
         """
         leaven = formula.leaven if formula.leaven == "yeast" or formula.by_culture_alone else "mixed"
         whose = culture_id if leaven == "levain" else ""
-        marks = self.marks()
-        counted = {each.key: marks.counted(each) for each in self.taught() if not marks.aside(each.key)}
+        marks = marks_of(self.work)
+        counted = {each.key: counted_of(marks, each) for each in self.taught() if not marks.aside(each.key)}
         if not any(counted.values()):
             return NOTHING_LEARNT
         season, day = self._when()
@@ -96,25 +75,25 @@ class LearningBook:
 
         def of(name: str) -> float:
             told = counted.get(name, ())
-            return round(belief_of(name, told, season, day).mean, 3) if told else 0.0
+            return round(belief_of(name.split(":")[0], told, season, day).mean, 3) if told else 0.0
 
         bowl = min(max(of("bowl_loss"), 0.0), MOST_BOWL) if counted.get("bowl_loss") else None
         loaf = f"bake_loss:{formula_id}"
         return LearntHere(
             pace, sigma, bakes, of("room_day"), of("room_night"), of("fridge"), bowl,
             round(belief_of("bake_loss", counted[loaf], season, day).mean, 3) if counted.get(loaf) else None,
-            round(of("late"), 1),
+            round(of(f"water:{_main_flour(formula)}"), 1), round(of("late"), 1),
         )  # fmt: skip
 
     def bias(self, what: str) -> float:
         """How this baker's eye or finger errs, if the baker wishes forecasts to mind it; else 0."""
-        marks = self.marks()
+        marks = marks_of(self.work)
         found = None if marks.aside(what) else next((each for each in self.taught() if each.key == what), None)
-        return 0.0 if found is None else belief_of(what, marks.counted(found)).mean
+        return 0.0 if found is None else belief_of(what, counted_of(marks, found)).mean
 
     def lines(self) -> tuple[LessonLine, ...]:
         """All lessons, with what each rests on."""
-        marks, when = self.marks(), self._when()
+        marks, when = marks_of(self.work), self._when()
         with self.work.read() as session:
             cultures = Cultures(session).names()
         return tuple(_line(each, marks, cultures, *when) for each in self.taught())
@@ -122,7 +101,8 @@ class LearningBook:
     def put_aside(self, key: str, lesson: str, bake: str, aside: bool) -> None:
         """Let a lesson, or what one bake told of it, count no longer, or count again. NotFound for one there is not."""
         there = next((each for each in self.taught() if each.key == lesson), None)
-        if there is None or (bake and all(tell.bake != bake for tell, _ in there.tells)):
+        known = lesson.split(":")[0] in ELSEWHERE if there is None else True
+        if not known or (bake and (there is None or all(tell.bake != bake for tell, _ in there.tells))):
             raise NotFound("lesson", "lesson-unknown")
         kind = bodies.LESSON_ASIDE if aside else bodies.LESSON_COUNTED
         with self.work.write() as session:
@@ -130,18 +110,6 @@ class LearningBook:
             if events.get(key) is None:
                 body = {"lesson": lesson, "bake": bake}
                 events.add(EventRow(id=key, kind=kind, subject=KITCHEN, at=self.work.now(), body=body))
-
-    def marks(self) -> Marks:
-        """What was put aside, and what was wished."""
-        kinds = (bodies.LESSON_ASIDE, bodies.LESSON_COUNTED)
-        with self.work.read() as session:
-            told = readable(Events(session).plain(*kinds, subject=KITCHEN, last=MARKS))
-        aside = {(str(body["lesson"]), str(body.get("bake", ""))): kind == kinds[0] for _, kind, _, body in told}
-        return Marks(
-            frozenset(lesson for (lesson, bake), is_aside in aside.items() if is_aside and not bake),
-            frozenset(which for which, is_aside in aside.items() if is_aside and which[1]),
-            frozenset(lesson for (lesson, bake), is_aside in aside.items() if not is_aside and not bake),
-        )
 
     def taught(self) -> tuple[Taught, ...]:
         """Everything that the latest bakes told, each thing apart, in the order of the tables."""
@@ -170,8 +138,18 @@ class LearningBook:
         return zone_of(self.settings.get().zone)
 
 
+def _main_flour(formula: Formula) -> str:
+    """The kind of flour that there is most of."""
+    return max(formula.flours, key=lambda each: each.percent).kind
+
+
 def _at(tell: Tell) -> datetime:
     return datetime.fromtimestamp(tell.day * DAY_S, UTC)
+
+
+def counted_of(marks: Marks, taught: Taught) -> Sequence[Tell]:
+    """What of a lesson counts."""
+    return [tell for tell, _ in taught.tells if (taught.key, tell.bake) not in marks.bakes]
 
 
 def season_of(at: datetime, zone: ZoneInfo) -> int:
@@ -193,7 +171,7 @@ def _tells(row: TeachingRow, tells: BakeTells, zone: ZoneInfo) -> Iterable[tuple
 
 
 def _line(taught: Taught, marks: Marks, cultures: dict[str, str], season: int, day: float) -> LessonLine:
-    counted = marks.counted(taught)
+    counted = counted_of(marks, taught)
     found = belief_of(taught.prior, counted, season, day)
     bakes = tuple(
         LessonBake(

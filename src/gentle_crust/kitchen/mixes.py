@@ -9,6 +9,7 @@ from gentle_crust.contract.water import YeastTest
 from gentle_crust.core.formula.yeast_test import COUNTS_DAYS, Foam, YeastVerdict, verdict
 from gentle_crust.core.water.friction import Friction, check_measured, learnt
 from gentle_crust.core.water.mixing import FRICTION_K, friction_of
+from gentle_crust.kitchen.lesson_marks import marks_of
 from gentle_crust.kitchen.story import readable
 from gentle_crust.kitchen.work import Work
 from gentle_crust.store.models import EventRow
@@ -33,8 +34,11 @@ class MixBook:
         return tuple(learnt(kind, tuple(k for mixing, k in measured if mixing == kind)) for kind in FRICTION_K)
 
     def learnt_k(self) -> tuple[tuple[str, float], ...]:
-        """The same for the planner: only the ways that were measured."""
-        return tuple((each.mixing, each.k) for each in self.frictions() if each.mixes)
+        """The same for the planner: only the ways that were measured, and not put aside."""
+        marks = marks_of(self.work)
+        return tuple(
+            (each.mixing, each.k) for each in self.frictions() if each.mixes and not marks.aside(f"mixer:{each.mixing}")
+        )
 
     def log(self, key: str, mixing: str, friction_k: float, body: dict[str, Any]) -> None:
         """Keep one measured mix under the client's own key. CraftError if its friction cannot be."""

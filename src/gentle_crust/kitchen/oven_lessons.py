@@ -18,6 +18,7 @@ from gentle_crust.core.oven.learnt import as_it_went, learnt, lesson, taught
 from gentle_crust.core.oven.lesson import Lesson, OvenLearnt, Seen
 from gentle_crust.core.oven.staged import heat_of
 from gentle_crust.core.plan.steps_shown import PARTS_APART
+from gentle_crust.kitchen.lesson_marks import marks_of
 from gentle_crust.kitchen.settings import KitchenSettings
 from gentle_crust.kitchen.story import Story, readable
 from gentle_crust.kitchen.work import Work
@@ -57,8 +58,10 @@ class OvenLessons:
         self.work, self.settings = work, KitchenSettings(work)
 
     def kitchen(self) -> Settings:
-        """The kitchen, its oven as its bakes have taught it to be."""
+        """The kitchen, its oven as its bakes have taught it to be, if that was not put aside."""
         settings = self.settings.get()
+        if marks_of(self.work).aside("oven"):
+            return settings
         return replace(settings, oven=taught(settings.oven, self.learnt(settings.oven)))
 
     def learnt(self, oven: Oven) -> OvenLearnt:

@@ -42,6 +42,8 @@ from gentle_crust.store.repositories import Events
 
 OF_A_BAKE = {"core": (bodies.CORE, limits.BAKING_CORE_C), "oven": (bodies.OVEN, limits.BAKING_OVEN_C)}
 """What is read of a bake: its kind and its limits."""
+MOST_WATER = 0.3
+"""More water than this share of the flour is worked into no dough, nor held back: it is another recipe (practice)."""
 LOOK_AGAIN = timedelta(minutes=15)
 """When a step that was not due yet is looked at again, if nobody says (practice)."""
 LONG_GONE = timedelta(hours=6)
@@ -199,7 +201,7 @@ class Presses:
             bodies.EDITED: self._edit, bodies.JUDGED: self._judged, bodies.NOTE: self._note,
             bodies.OUTCOME: self._outcome, bodies.PROBE: self._probe,
             bodies.LOAF: self._loaf, bodies.REMOVED: self._removed, bodies.PHOTO: self._photo,
-            bodies.SCALED: self._scaled, bodies.SLICED: self._sliced,
+            bodies.SCALED: self._scaled, bodies.SLICED: self._sliced, bodies.WATER: self._water,
         }.get(press.kind)  # fmt: skip
         if keep is None:
             return {}
@@ -356,6 +358,17 @@ class Presses:
         if not read.quality.usable:
             raise CraftError("photo", f"crumb-quality-{read.quality.why.replace('_', '-')}")
         return {"photo": photo, "slice": bodies.SLICE.write(SliceKept(width, shift, read))}
+
+    def _water(self, press: Press, story: Story, saved: _Once) -> dict[str, Any]:
+        """Water that was worked in beyond what was weighed, or held back."""
+        try:
+            more = float(press.body.get("more_g", ""))
+        except (TypeError, ValueError):
+            raise Unreadable("more_g", "kitchen-not-number", what=called(limits.WATER_MORE_G)) from None
+        flour = saved().answer.plan.totals.flour_g
+        if abs(more) > MOST_WATER * flour:
+            raise CraftError("more_g", "kitchen-water-beyond", g=abs(more), most=MOST_WATER * flour)
+        return {"more_g": within("more_g", limits.WATER_MORE_G, more)}
 
     def _own_photo(self, press: Press, story: Story) -> str:
         """The key of one of this dough's photos. Raises NotFound for any other."""

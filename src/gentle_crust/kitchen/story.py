@@ -31,6 +31,7 @@ from gentle_crust.contract.events import (
     STARTED,
     STEP,
     STOPPED,
+    WATER,
     WITHDRAWN,
 )
 from gentle_crust.contract.shown import TakenReading
@@ -60,6 +61,7 @@ PRESSES = (
     REMOVED,
     SCALED,
     SLICED,
+    WATER,
     FINISHED,
     STOPPED,
     PROBE,

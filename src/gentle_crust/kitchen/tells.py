@@ -41,6 +41,7 @@ def tells_of(
         "finger": finger_told(verdict, how),
         "bowl_loss": _bowl(shown, story),
         "late": _late(shown, story),
+        "water": _water(shown, story),
     }
     if course is not None:
         found |= _of_course(course, story, asked, learnt)
@@ -160,6 +161,17 @@ def bake_loss(piece_g: float, out_g: float | None) -> Told | None:
         return None if out_g is None else share_told(piece_g, out_g, MOST_BAKE, BAKE_SD)
     except CraftError:
         return None
+
+
+WATER_SD = 0.8
+
+
+def _water(shown: dict[str, Any], story: Story) -> Told | None:
+    """How many points more water than written its flour took, until it felt right."""
+    told, totals = story.of(bodies.WATER), shown.get("totals") or {}
+    if not told or not totals.get("flour_g"):
+        return None
+    return 100 * sum(float(each.body["more_g"]) for each in told) / float(totals["flour_g"]), WATER_SD
 
 
 def _late(shown: dict[str, Any], story: Story) -> Told | None:

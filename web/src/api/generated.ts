@@ -6281,6 +6281,11 @@ export interface components {
             room_night_k: number;
             /** Sigma */
             sigma?: number | null;
+            /**
+             * Water
+             * @default 0
+             */
+            water: number;
         };
         /**
          * LessonBake
@@ -7222,6 +7227,10 @@ export interface components {
          * @description What is learnt elsewhere, by the mixing bowl or the oven; ``to``: the room that shows it.
          */
         OtherLesson: {
+            /** Aside */
+            aside: boolean;
+            /** Key */
+            key: string;
             /** Name */
             name: string;
             /** Says */
@@ -8363,7 +8372,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "bake_started" | "bake_step" | "bake_not_yet" | "bake_snoozed" | "bake_note" | "bake_changed" | "bake_judged" | "bake_edited" | "bake_outcome" | "bake_loaf" | "bake_removed" | "bake_finished" | "bake_stopped" | "bake_probe" | "bake_scaled" | "bake_sliced" | "reading" | "bake_withdrawn" | "bake_corrected" | "absence" | "absence_withdrawn";
+            kind: "bake_started" | "bake_step" | "bake_not_yet" | "bake_snoozed" | "bake_note" | "bake_changed" | "bake_judged" | "bake_edited" | "bake_outcome" | "bake_loaf" | "bake_removed" | "bake_finished" | "bake_stopped" | "bake_probe" | "bake_scaled" | "bake_sliced" | "bake_water" | "reading" | "bake_withdrawn" | "bake_corrected" | "absence" | "absence_withdrawn";
         };
         /**
          * PressedAnswer

@@ -151,6 +151,7 @@ export const limits = {
   VESSEL_LID_KG: { low: 0.05, high: 30 },
   VESSEL_RATED_C: { low: 100, high: 600 },
   WARM_PLACE_C: { low: 20, high: 32 },
+  WATER_MORE_G: { low: -20000, high: 20000 },
   WEEKDAY: { low: 0, high: 6 },
   WHOLE_GRAIN: { low: 0, high: 1 },
   YEAST_PERCENT: { low: 0, high: 5 },

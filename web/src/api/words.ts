@@ -162,6 +162,11 @@ export interface Words {
     skipped: string
     stages: Record<string, string>
     mind: string
+    waterHint: string
+    waterG: string
+    saysWater: string
+    abouts: Record<string, string>
+    waters: Record<string, string>
   }
   byHand: {
     title: string
@@ -1594,6 +1599,7 @@ export interface Words {
     dense: (data: { from: Value; to: Value }) => string
     noDense: string
     measured: (data: { percent: Value }) => string
+    measuredMean: (data: { mm2: Value }) => string
   }
   together: {
     title: string

@@ -37,6 +37,8 @@ class LearntHere:
     bowl_loss: float | None = None
     bake_loss: float | None = None
     """What this formula's loaves lose in the oven, a share."""
+    water: float = 0.0
+    """How many points more water than written its flour takes."""
     late_min: float = 0.0
     """By how many minutes mixing is done later than planned."""
 
@@ -132,7 +134,7 @@ def sureness(what: str, found: Belief) -> float:
     return round(min(max(1 - found.sd / PRIORS[what].sd, 0.0), 1.0), 2)
 
 
-LATE_FROM_MIN = 8.0
+LATE_FROM_MIN, WATER_FROM = 8.0, 1.0
 
 
 def notes_of(learnt: LearntHere, piece_g: float) -> tuple[Message, ...]:
@@ -150,6 +152,8 @@ def notes_of(learnt: LearntHere, piece_g: float) -> tuple[Message, ...]:
     found = [note_of(learnt)]
     if learnt.bake_loss is not None:
         found.append(message("learnt-note-loaf", piece=piece_g, loaf=piece_g * (1 - learnt.bake_loss)))
+    if abs(learnt.water) >= WATER_FROM:
+        found.append(_more_or_less("learnt-note-water", round(learnt.water, 1), WATER_FROM))
     if learnt.late_min >= LATE_FROM_MIN:
         found.append(message("learnt-note-late", minutes=round(learnt.late_min)))
     return tuple(each for each in found if each)

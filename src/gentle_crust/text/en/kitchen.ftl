@@ -234,3 +234,5 @@ kitchen-first-pot = Iron pot
 kitchen-first-stone = Baking stone
 kitchen-first-tin = Loaf tins
 kitchen-first-tray = Tray
+kitchen-water-beyond = { MASS($g) } of water are more than a dough takes beyond its recipe, { MASS($most) } here.
+    .remedy = Write down only what was worked in or held back.

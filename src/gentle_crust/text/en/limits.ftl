@@ -196,6 +196,7 @@ limit-tins-side = Tin’s length, width or height
 limit-rounds-diameter = Diameter of a round
 limit-rounds-thickness = Thickness of a round
 limit-years-back = How many years ago it was baked
+limit-water-beyond-the-recipe = Water worked in or held back
 limit-drills-lot = The lot by which a dough is drawn
 limit-rise-read = The rise
 limit-trials-question-in-letters = A trial's question, in letters,

@@ -11,7 +11,7 @@ import { byHand } from './byHand'
 const props = defineProps<{ dough: BenchDough }>()
 const emit = defineEmits<{ back: [string]; correct: [{ event: string; at: string }] }>()
 const t = words.bench
-const { when, clock, dayKey, warmth, say } = useUnits()
+const { when, clock, dayKey, warmth, mass, say } = useUnits()
 const SHOWN = 12
 const all = ref(false)
 const moving = ref('')
@@ -39,6 +39,10 @@ function says({ kind, body }: Told): string {
     if (body.kind === 'core_c') return `${words.oven.coreNow} ${warmth(value)}`
     if (body.kind === 'oven_c') return `${words.oven.title} ${warmth(value)}`
     return called({ value: body.kind === 'dough_c' ? warmth(value) : `+${Math.round(100 * value)} %` })
+  }
+  if (kind === 'bake_water') {
+    const more = Number(body.more_g)
+    return `${more > 0 ? t.waters.more : t.waters.less}: ${mass(Math.abs(more))}`
   }
   if (kind === 'bake_note') return `${called()}: ${String(body.text)}`
   if (kind === 'bake_changed') return `${called()}: ${say(String(body.sentence ?? ''))}`

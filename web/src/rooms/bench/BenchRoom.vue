@@ -125,6 +125,10 @@ function read(body: Record<string, unknown>) {
   sheet.value = null
   void tap('reading', body, t.says.read)
 }
+function water(more_g: number) {
+  sheet.value = null
+  void tap('bake_water', { more_g }, t.saysWater)
+}
 function note() {
   const text = noted.value.trim()
   sheet.value = null
@@ -350,7 +354,13 @@ watch(
       @close="sheet = null"
       @change="edit"
     />
-    <ReadSheet v-if="sheet === 'read' && dough" :dough="dough" @close="sheet = null" @read="read" />
+    <ReadSheet
+      v-if="sheet === 'read' && dough"
+      :dough="dough"
+      @close="sheet = null"
+      @read="read"
+      @water="water"
+    />
     <SheetFrame v-if="sheet === 'note' && dough" :title="t.note" :lead="dough.name" @close="sheet = null">
       <form class="form" @submit.prevent="note">
         <label class="quiet" for="note-text">{{ t.notes }}</label>

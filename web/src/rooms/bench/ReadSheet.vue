@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import type { Schemas } from '../../api/client'
 import ChoiceRow from '../../forms/ChoiceRow.vue'
 import MaybeField from '../../forms/MaybeField.vue'
+import MaybeMassField from '../../forms/MaybeMassField.vue'
 import ReadingFields from '../../forms/ReadingFields.vue'
 import type { BenchDough } from '../../shell/bench'
 import { useUnits } from '../../shell/units'
@@ -11,7 +12,7 @@ import SheetFrame from './SheetFrame.vue'
 
 /** A reading of the dough: its rise by eye, line or jar, or its temperature; in the oven, the core or the oven itself. */
 const props = defineProps<{ dough: BenchDough }>()
-const emit = defineEmits<{ close: []; read: [Record<string, unknown>] }>()
+const emit = defineEmits<{ close: []; read: [Record<string, unknown>]; water: [number] }>()
 const MEASURES: Schemas['ReadingBody']['measure'][] = ['percent', 'line_ml', 'heights_mm', 'celsius']
 const fields = ref<{ read: () => Record<string, unknown> } | null>(null)
 const { fahrenheit, fromDegrees } = useUnits()
@@ -22,7 +23,17 @@ const options = [
   { value: 'core' as const, label: words.oven.coreNow },
   { value: 'oven' as const, label: words.oven.title },
 ]
+/** Of a dough that is not baking: how it stands, or what water it took beyond its recipe. */
+const about = ref<'dough' | 'water'>('dough')
+const abouts = (['dough', 'water'] as const).map((value) => ({ value, label: words.bench.abouts[value]! }))
+const way = ref<'more' | 'less'>('more')
+const ways = (['more', 'less'] as const).map((value) => ({ value, label: words.bench.waters[value]! }))
+const grams = ref<number | null>(null)
 function keep() {
+  if (!baking.value && about.value === 'water') {
+    if (grams.value) emit('water', way.value === 'more' ? grams.value : -grams.value)
+    return
+  }
   if (!baking.value) return fields.value && emit('read', fields.value.read())
   if (shows.value != null)
     emit('read', { measure: what.value, value: Math.round(fromDegrees(shows.value) * 10) / 10 })
@@ -42,7 +53,14 @@ const start = {
         <ChoiceRow v-model="what" :legend="words.bench.read" :options="options" />
         <MaybeField v-model="shows" :label="words.oven.reads" :unit="fahrenheit ? '°F' : '°C'" />
       </template>
-      <ReadingFields v-else ref="fields" :measures="MEASURES" :start="start" />
+      <template v-else>
+        <ChoiceRow v-model="about" :legend="words.bench.read" :options="abouts" />
+        <ReadingFields v-if="about === 'dough'" ref="fields" :measures="MEASURES" :start="start" />
+        <template v-else>
+          <ChoiceRow v-model="way" :legend="words.bench.waterHint" :options="ways" />
+          <MaybeMassField v-model="grams" :label="words.bench.waterG" />
+        </template>
+      </template>
       <ElButton native-type="submit" class="action">{{ words.bench.keep }}</ElButton>
     </form>
   </SheetFrame>

@@ -74,6 +74,11 @@ async function keepLoaf(sheet: Sheet) {
   judging.value = false
   await send('bake_loaf', sheet as Record<string, unknown>, words.loaf.kept)
 }
+/** What was measured last of a loaf's slice on its day. */
+const sliceOf = ({ part, day: on }: Schemas['Sheet']) =>
+  on
+    ? null
+    : (bake.value?.photos ?? []).filter((each) => each.slice && each.part === part).at(-1)?.slice?.read
 const again = ref(false)
 const remove = () => send('bake_removed', {}, log.says.removed)
 const correct = (body: { event: string; at: string }) =>
@@ -137,7 +142,7 @@ const more = (outcome: Schemas['RecordOutcome']) =>
             <RouterLink :to="{ path: '/log/compare', query: { of: besideOf } }">{{ log.beside }}</RouterLink>
           </p>
           <p v-if="!bake.loaves.length" class="quiet">{{ words.loaf.none }}</p>
-          <LoafSaid v-for="loaf in bake.loaves" :key="loaf.id" :loaf="loaf" />
+          <LoafSaid v-for="loaf in bake.loaves" :key="loaf.id" :loaf="loaf" :slice="sliceOf(loaf.sheet)" />
         </section>
         <WhySo v-if="bake.loaves.length && !hidden" :bake="key" />
         <LoafSheet

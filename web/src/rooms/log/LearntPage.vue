@@ -57,10 +57,18 @@ const put = (lesson: string, bake: string, aside: boolean) =>
         </section>
         <section v-if="found.data.others.length">
           <h2>{{ t.elsewhere }}</h2>
-          <p v-for="other in found.data.others" :key="other.name" class="other">
-            <strong>{{ other.name }} {{ other.says }}.</strong>
+          <p
+            v-for="other in found.data.others"
+            :key="other.key"
+            class="other"
+            :class="{ aside: other.aside }"
+          >
+            <strong>{{ other.name }} {{ other.says.replace(/\.$/, '') }}.</strong>
             <span class="small quiet">{{ t.restsOn({ bakes: other.tells }) }}</span>
             <RouterLink :to="other.to">{{ t.open }}</RouterLink>
+            <ElButton class="link" :disabled="busy" @click="put(other.key, '', !other.aside)">{{
+              other.aside ? t.again : t.aside
+            }}</ElButton>
           </p>
         </section>
       </template>
@@ -83,6 +91,10 @@ h2 {
   align-items: baseline;
   padding: 12px 0;
   border-bottom: 1px solid var(--hairline);
+}
+.aside strong {
+  font-weight: 400;
+  color: var(--quiet);
 }
 .wrong {
   padding: 12px 18px;

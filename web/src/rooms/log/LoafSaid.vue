@@ -7,7 +7,11 @@ import { words } from '../../words'
 import { looksOf } from './looks'
 
 /** What was said of a loaf, in words beside its drawing. */
-const props = defineProps<{ loaf: Schemas['RecordLoaf'] }>()
+const props = defineProps<{
+  loaf: Schemas['RecordLoaf']
+  /** What was measured on a photo of its slice. */
+  slice?: Schemas['CrumbRead'] | null
+}>()
 const t = words.loaf
 const { mass, day: nameOf } = useUnits()
 const sheet = computed(() => props.loaf.sheet)
@@ -27,6 +31,8 @@ const facts = computed(() => {
     g_per_ml == null ? '' : t.density({ g: g_per_ml.toFixed(2) }),
     height_over_width == null ? '' : t.tall({ ratio: height_over_width.toFixed(2) }),
     loss == null ? '' : t.lost({ percent: (100 * loss).toFixed(1) }),
+    props.slice ? words.slice.measured({ percent: Math.round(100 * props.slice.holes_fraction) }) : '',
+    props.slice ? words.slice.measuredMean({ mm2: props.slice.mean_cell_mm2.toFixed(1) }) : '',
   ].filter(Boolean)
 })
 </script>

@@ -194,3 +194,16 @@ bench-stages-baked = in the oven
 bench-stages-cooling = cooling
 bench-stages-waiting = not begun
 bench-mind = To mind this time:
+bench-waterHint = Until it felt right
+bench-waterG = Water
+bench-saysWater = Water written down
+
+## bench-abouts: by code
+
+bench-abouts-dough = how it stands
+bench-abouts-water = water it took
+
+## bench-waters: by code
+
+bench-waters-more = worked in more
+bench-waters-less = held back

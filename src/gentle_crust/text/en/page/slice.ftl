@@ -28,3 +28,4 @@ slice-band = { $place } tenth from the top: { $percent } % holes
 slice-dense = Dense line from { $from } to { $to } mm above the base.
 slice-noDense = No dense line at the base.
 slice-measured = holes measured: { $percent } %
+slice-measuredMean = mean hole { $mm2 } mm²
