@@ -10,6 +10,7 @@ import pytest
 
 from gentle_crust import demo
 from gentle_crust.api.app import create_app
+from gentle_crust.demo.past import remember
 from gentle_crust.kitchen.plans import PlanBook
 from gentle_crust.kitchen.work import Work
 from gentle_crust.store.database import open_store
@@ -49,6 +50,27 @@ def filled(tmp_path_factory):
     demo.fill(sessions, lambda: SATURDAY)
     sessions.kw["bind"].dispose()
     return folder
+
+
+@pytest.fixture(scope="session")
+def remembered(filled, tmp_path_factory):
+    """The demo's data with its six weeks, brought in once; each test works on a copy."""
+    folder = tmp_path_factory.mktemp("remembered") / "data"
+    shutil.copytree(filled, folder)
+    sessions = open_store(folder)
+    remember(sessions, lambda: SATURDAY, folder)
+    sessions.kw["bind"].dispose()
+    return folder
+
+
+@pytest.fixture
+def past_sessions(tmp_path, remembered):
+    """The demo with its six weeks."""
+    folder = tmp_path / "past"
+    shutil.copytree(remembered, folder)
+    sessions = open_store(folder)
+    yield sessions
+    sessions.kw["bind"].dispose()
 
 
 @pytest.fixture

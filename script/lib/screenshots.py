@@ -191,7 +191,7 @@ BENCH: list[Picture] = [
     ("log", "/log", DESK, "light", settled),
     ("loaf-sheet", "/log/demo-baked-20261128", PHONE, "light", judging),
     ("log-beside", "/log/compare?of=six-weeks-3,six-weeks-15", (1280, 1700), "light", beside),
-    ("why", "/log/six-weeks-7", (1280, 1150), "light", explained),
+    ("why", "/log/six-weeks-7", (1280, 1000), "light", explained),
     ("slice", "/log/six-weeks-10", DESK, "light", measured),
     ("learnt", "/log/learnt", DESK, "light", None),
     ("drill", "/log/practice", (390, 1180), "light", read_once),

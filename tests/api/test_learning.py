@@ -5,7 +5,6 @@ from datetime import datetime, timedelta
 import pytest
 
 from gentle_crust.api.app import create_app
-from gentle_crust.demo.past import remember
 from gentle_crust.kitchen.mixes import MixBook
 from gentle_crust.kitchen.work import Work
 from gentle_crust.store.models import BakeRow, PlanRow
@@ -16,10 +15,9 @@ COUNTRY = "tidewater-country"
 
 
 @pytest.fixture
-def past(sessions, folder):
+def past(past_sessions):
     """The six weeks of the demo."""
-    remember(sessions, lambda: SATURDAY, folder)
-    return create_app(sessions, lambda: SATURDAY).test_client()
+    return create_app(past_sessions, lambda: SATURDAY).test_client()
 
 
 def lessons(client):

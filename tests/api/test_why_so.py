@@ -4,7 +4,6 @@ import pytest
 
 from gentle_crust.api.app import create_app
 from gentle_crust.core.oven.lesson import OvenLearnt
-from gentle_crust.demo.past import remember
 from gentle_crust.kitchen.side_by_side import SideBySide
 from gentle_crust.kitchen.why import record_of, why
 from gentle_crust.kitchen.work import Work
@@ -12,14 +11,8 @@ from tests.conftest import SATURDAY
 
 
 @pytest.fixture
-def six_weeks_sessions(sessions, folder):
-    remember(sessions, lambda: SATURDAY, folder)
-    return sessions
-
-
-@pytest.fixture
-def six_weeks_client(six_weeks_sessions):
-    return create_app(six_weeks_sessions, lambda: SATURDAY).test_client()
+def six_weeks_client(past_sessions):
+    return create_app(past_sessions, lambda: SATURDAY).test_client()
 
 
 def asked(client, key, **query):
@@ -51,8 +44,8 @@ def test_a_loaf_without_a_fault_and_a_bake_there_is_not(six_weeks_client):
     assert asked(six_weeks_client, "nowhere").status_code == 404
 
 
-def test_the_record_says_what_was_measured_and_nothing_else(six_weeks_sessions):
-    work = Work(six_weeks_sessions, lambda: SATURDAY)
+def test_the_record_says_what_was_measured_and_nothing_else(past_sessions):
+    work = Work(past_sessions, lambda: SATURDAY)
     record = record_of(SideBySide(work).baked("six-weeks-7"))
     assert 0.3 < record.bulk_rise < record.bulk_wanted < 1
     assert 20 < record.dough_c < 30 and record.leaven == "levain" and record.folds_done == record.folds_planned

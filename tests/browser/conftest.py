@@ -76,6 +76,14 @@ class Own:
 
 
 @pytest.fixture
+def past(browser, past_sessions):
+    """A demo of its own with its six weeks."""
+    found = Own(browser, past_sessions)
+    yield found
+    found.close()
+
+
+@pytest.fixture
 def own(browser, sessions):
     found = Own(browser, sessions)
     yield found

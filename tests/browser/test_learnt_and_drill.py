@@ -6,18 +6,9 @@ import pytest
 from playwright.sync_api import expect
 from seeing import sound
 
-from gentle_crust.demo.past import remember
 from tests.browser.conftest import DESK, PHONE
-from tests.conftest import SATURDAY
 
 pytestmark = pytest.mark.browser
-
-
-@pytest.fixture
-def past(own, sessions, folder):
-    """A demo with its six weeks."""
-    remember(sessions, lambda: SATURDAY, folder)
-    return own
 
 
 @pytest.mark.parametrize("size", [DESK, PHONE])

@@ -6,20 +6,11 @@ import pytest
 from playwright.sync_api import expect
 from seeing import sound
 
-from gentle_crust.demo.past import remember
 from tests.browser.conftest import DESK, PHONE
-from tests.conftest import SATURDAY
 
 pytestmark = pytest.mark.browser
 OUTLINE = re.compile(r"^M[\d.]+ [\d.]+L")
 BAKE = "/log/six-weeks-10"
-
-
-@pytest.fixture
-def past(own, sessions, folder):
-    """A demo with its six weeks."""
-    remember(sessions, lambda: SATURDAY, folder)
-    return own
 
 
 def share(place):

@@ -1,6 +1,6 @@
 """Why a bake of the log came out so: its record as a diagnosis takes it, and the faults of its loaf."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from math import exp
 from typing import Any
 
@@ -55,7 +55,9 @@ def why(work: Work, key: str, part: str = "", more: tuple[str, ...] = ()) -> Why
         return Why((), None)
     absent = () if sheet is None else faults_not_seen(sheet, seen)
     oven = OvenLessons(work).in_use()
-    return Why(seen, diagnose(record_of(baked, oven), seen, absent, known_of(baked)))
+    record, known = record_of(baked, oven), known_of(baked)
+    taught = record.chamber_c is not None and record_of(baked).chamber_c is None
+    return Why(seen, diagnose(record, seen, absent, replace(known, oven_taught=taught)))
 
 
 def known_of(baked: Baked) -> Known:

@@ -53,9 +53,7 @@ def evidence(record: Record, known: Known = NOTHING_MORE) -> tuple[Evidence, ...
     -------
     The evidence, in the order of the bake.
     """
-    before, after = _READ[:_BULK_AT], _READ[_BULK_AT:]
-    told = (*(read(record) for read in before), _hours(record, known), *(read(record) for read in after))
-    return tuple(found for found in told if found is not None)
+    return tuple(found for read in _READ if (found := read(record, known)) is not None)
 
 
 def _leaven(r: Record) -> Evidence | None:
@@ -258,7 +256,7 @@ def _soaked(r: Record) -> Evidence | None:
     return Evidence("preheat_min", text, {"oven_unsoaked": ratio(x, ((0.3, 16), (0.6, 6), (0.85, 1), (1.0, 0.15)))})
 
 
-def _chamber(r: Record) -> Evidence | None:
+def _chamber(r: Record, known: Known) -> Evidence | None:
     if r.chamber_c is None or r.set_c is None:
         return None
     x = r.chamber_c - r.set_c
@@ -266,7 +264,13 @@ def _chamber(r: Record) -> Evidence | None:
         "oven_hot": ratio(x, ((-5, 0.05), (3, 0.3), (10, 2), (18, 12), (30, 30))),
         "oven_cool": ratio(x, ((-30, 30), (-18, 12), (-10, 2), (-3, 0.3), (5, 0.05))),
     }
-    return Evidence("chamber_c", message("diagnosis-chamber", chamber=r.chamber_c, set=r.set_c), ratios)
+    return Evidence(
+        "chamber_c",
+        message(
+            "diagnosis-chamber-taught" if known.oven_taught else "diagnosis-chamber", chamber=r.chamber_c, set=r.set_c
+        ),
+        ratios,
+    )
 
 
 def _steamed(r: Record) -> Evidence | None:
@@ -348,10 +352,26 @@ def _cold(r: Record) -> Evidence | None:
     return Evidence("cold_hours", message("diagnosis-cold", minutes=60 * r.cold_hours), ratios)
 
 
-_READ: tuple[Callable[[Record], Evidence | None], ...] = (
-    _leaven, _past_peak, _dough_c, _mixed, _water, _salt, _flour, _gluten, _bulk, _cold, _said("handled"),
-    _said("shaped"), _said("seam"), _proof, _said("skin"), _loaded, _waited, _said("scored"), _said("bench_flour"),
-    _soaked, _chamber,
-    _said("steam"), _steamed, _core, _loss, _cooled, _kept, _filled,
+Reader = Callable[[Record, Known], Evidence | None]
+
+
+def _plain(*readers: Callable[[Record], Evidence | None]) -> tuple[Reader, ...]:
+    """Readers that need the record alone."""
+
+    def of(read: Callable[[Record], Evidence | None]) -> Reader:
+        return lambda record, _: read(record)
+
+    return tuple(of(each) for each in readers)
+
+
+_READ: tuple[Reader, ...] = (
+    *_plain(_leaven, _past_peak, _dough_c, _mixed, _water, _salt, _flour, _gluten, _bulk),
+    _hours,
+    *_plain(
+        _cold, _said("handled"), _said("shaped"), _said("seam"), _proof, _said("skin"), _loaded, _waited,
+        _said("scored"), _said("bench_flour"), _soaked,
+    ),
+    _chamber,
+    *_plain(_said("steam"), _steamed, _core, _loss, _cooled, _kept, _filled),
 )  # fmt: skip
-_BULK_AT = _READ.index(_bulk) + 1
+"""Everything that is read off a record, in the order of the bake."""

@@ -25,11 +25,15 @@ LONGEST_H = 40.0
 
 @dataclass(frozen=True)
 class Known:
-    """What is known of a bake beyond its record: its dough, the weight of a piece (g), and its bake as it was set."""
+    """What is known of a bake beyond its record: its dough, the weight of a piece (g), and its bake as it was set.
+
+    ``oven_taught``: the chamber's temperature was not read, but is what other bakes have taught of the oven.
+    """
 
     dough: Makeup | None = None
     piece_g: float = PIECE_G
     bake: Bake | None = None
+    oven_taught: bool = False
 
 
 NOTHING_MORE = Known()

@@ -41,6 +41,7 @@ diagnosis-bench-flour-little = There was little flour on it.
 diagnosis-loaded = Its middle had { WARMTH($c) } when it was loaded.
 diagnosis-waited = It waited { SPAN($minutes) } for the oven.
 diagnosis-soaked = The oven was heated for { SPAN($minutes) }; this vessel needs { SPAN($wanted) }.
+diagnosis-chamber-taught = By what its bakes have taught the oven has { WARMTH($chamber) } at a set point of { WARMTH($set) }.
 diagnosis-chamber = The oven had { WARMTH($chamber) } at a set point of { WARMTH($set) }.
 diagnosis-steam-min = The steam stayed { SPAN($minutes) } of { SPAN($all) }.
 diagnosis-core = Its core came to { WARMTH($c) }; such a loaf is done at { WARMTH($wanted) }.

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed, reactive, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, ask, type Asked, type Schemas } from '../../api/client'
+import FaultDrawing from '../../charts/FaultDrawing.vue'
 import FoldedPart from '../../forms/FoldedPart.vue'
 import { useActing } from '../../shell/acting'
 import { words } from '../../words'
@@ -75,55 +76,61 @@ const unexplained = computed(() => (answer.value?.diagnosis?.unexplained ?? []).
         class="plain"
         :aria-pressed="more.includes(fault.key)"
         @click="toggle(fault.key)"
-        >{{ fault.name }}</ElButton
+        ><FaultDrawing :of="fault.key" />{{ fault.name }}</ElButton
       >
     </div>
-    <p v-if="!answer.stands_out" class="nothing">{{ t.nothing }}</p>
-    <ol class="causes" aria-live="polite">
-      <li v-for="cause in likely" :key="cause.cause">
-        <div class="head">
-          <strong>{{ cause.name }}</strong>
-          <span class="small quiet">{{ t.likely({ percent: percent(cause.p) }) }}</span>
+    <div class="both">
+      <div class="causes-part">
+        <p v-if="!answer.stands_out" class="nothing">{{ t.nothing }}</p>
+        <ol class="causes" aria-live="polite">
+          <li v-for="cause in likely" :key="cause.cause">
+            <div class="head">
+              <strong>{{ cause.name }}</strong>
+              <span class="small quiet">{{ t.likely({ percent: percent(cause.p) }) }}</span>
+            </div>
+            <div class="bar" aria-hidden="true"><span :style="{ width: `${percent(cause.p)}%` }"></span></div>
+            <dl>
+              <template v-if="cause.for_.length">
+                <dt class="small quiet">{{ t.for }}</dt>
+                <dd v-for="each in cause.for_" :key="each.evidence">{{ each.text }}</dd>
+              </template>
+              <template v-if="cause.against.length">
+                <dt class="small quiet">{{ t.against }}</dt>
+                <dd v-for="each in cause.against" :key="each.evidence">{{ each.text }}</dd>
+              </template>
+            </dl>
+          </li>
+        </ol>
+        <p v-if="others.length" class="small">
+          <span class="quiet">{{ t.others }}</span>
+          {{ others.map((each) => each.name).join(', ') }}
+        </p>
+        <p v-if="unexplained">{{ t.unexplained({ faults: unexplained }) }}</p>
+        <FoldedPart v-if="answer.diagnosis.ruled_out.length" :title="t.ruledOut">
+          <ul class="out">
+            <li v-for="each in answer.diagnosis.ruled_out" :key="each.cause">
+              <strong>{{ each.name }}</strong> {{ each.text }}
+            </li>
+          </ul>
+        </FoldedPart>
+      </div>
+      <aside v-if="answer.diagnosis.change || answer.diagnosis.look_next" class="next-time">
+        <div v-if="answer.diagnosis.change" class="change">
+          <p class="small quiet">{{ t.change }}</p>
+          <p class="said">{{ answer.diagnosis.change.text }}</p>
+          <p v-for="[fault, p] in comesAgain" :key="fault" class="small">
+            {{ t.again({ fault: faultName(fault), percent: percent(p) }) }}
+          </p>
+          <ElButton class="no-print" :loading="busy" @click="planIt">{{
+            answer.change_in_formula ? t.toFormula : t.plan
+          }}</ElButton>
+          <p v-if="problem" class="small" role="alert">{{ problem }}</p>
         </div>
-        <div class="bar" aria-hidden="true"><span :style="{ width: `${percent(cause.p)}%` }"></span></div>
-        <dl>
-          <template v-if="cause.for_.length">
-            <dt class="small quiet">{{ t.for }}</dt>
-            <dd v-for="each in cause.for_" :key="each.evidence">{{ each.text }}</dd>
-          </template>
-          <template v-if="cause.against.length">
-            <dt class="small quiet">{{ t.against }}</dt>
-            <dd v-for="each in cause.against" :key="each.evidence">{{ each.text }}</dd>
-          </template>
-        </dl>
-      </li>
-    </ol>
-    <p v-if="others.length" class="small">
-      <span class="quiet">{{ t.others }}</span>
-      {{ others.map((each) => each.name).join(', ') }}
-    </p>
-    <p v-if="unexplained">{{ t.unexplained({ faults: unexplained }) }}</p>
-    <FoldedPart v-if="answer.diagnosis.ruled_out.length" :title="t.ruledOut">
-      <ul class="out">
-        <li v-for="each in answer.diagnosis.ruled_out" :key="each.cause">
-          <strong>{{ each.name }}</strong> {{ each.text }}
-        </li>
-      </ul>
-    </FoldedPart>
-    <div v-if="answer.diagnosis.change" class="change">
-      <p class="small quiet">{{ t.change }}</p>
-      <p class="said">{{ answer.diagnosis.change.text }}</p>
-      <p v-for="[fault, p] in comesAgain" :key="fault" class="small">
-        {{ t.again({ fault: faultName(fault), percent: percent(p) }) }}
-      </p>
-      <ElButton class="no-print" :loading="busy" @click="planIt">{{
-        answer.change_in_formula ? t.toFormula : t.plan
-      }}</ElButton>
-      <p v-if="problem" class="small" role="alert">{{ problem }}</p>
+        <p v-if="answer.diagnosis.look_next">
+          <span class="small quiet">{{ t.lookNext }}</span> {{ answer.diagnosis.look_next.text }}
+        </p>
+      </aside>
     </div>
-    <p v-if="answer.diagnosis.look_next">
-      <span class="small quiet">{{ t.lookNext }}</span> {{ answer.diagnosis.look_next.text }}
-    </p>
   </section>
 </template>
 
@@ -131,11 +138,35 @@ const unexplained = computed(() => (answer.value?.diagnosis?.unexplained ?? []).
 .why {
   display: grid;
   gap: 12px;
-  max-width: 62ch;
+}
+.why > p,
+.more {
+  max-width: 74ch;
+}
+.both {
+  display: grid;
+  grid-template-columns: minmax(0, 1.25fr) minmax(0, 1fr);
+  gap: 20px 56px;
+  align-items: start;
+}
+.causes-part,
+.next-time {
+  display: grid;
+  gap: 12px;
+}
+@media (max-width: 900px) {
+  .both {
+    grid-template-columns: minmax(0, 1fr);
+  }
 }
 .more {
   display: flex;
   flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+}
+.more :deep(.el-button > span) {
+  display: flex;
   gap: 8px;
   align-items: center;
 }
