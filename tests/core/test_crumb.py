@@ -7,6 +7,7 @@ import sys
 import numpy as np
 import pytest
 from PIL import Image
+from scipy import ndimage
 
 from gentle_crust.core.crumb.measure import BANDS, outlines, read_crumb
 from gentle_crust.core.errors import CraftError
@@ -87,6 +88,26 @@ def test_a_picture_that_cannot_be_read_is_said_to_be_so(spoilt, why):
     picture, _ = slice_of(2)
     found, _ = read_crumb(spoilt(picture), 120.0)
     assert not found.quality.usable and found.quality.why == why
+
+
+@pytest.mark.parametrize("degrees", [15, 25, -20])
+def test_a_slice_that_lies_askew_is_said_to_be_so(degrees):
+    picture, _ = slice_of(3)
+    turned = ndimage.rotate(picture, degrees, axes=(0, 1), reshape=True, order=1, mode="nearest")
+    assert read_crumb(np.clip(turned, 0, 1), 120.0)[0].quality.why == "oblique"
+    little = ndimage.rotate(picture, degrees / 5, axes=(0, 1), reshape=True, order=1, mode="nearest")
+    assert read_crumb(np.clip(little, 0, 1), 120.0)[0].quality.usable
+
+
+@pytest.mark.parametrize(("nearer", "why"), [(0.15, ""), (0.5, "oblique"), (-0.6, "oblique")])
+def test_a_slice_taken_from_one_side_is_said_to_be_so(nearer, why):
+    """One side of the picture is nearer than the other, by that share of the middle."""
+    picture, _ = slice_of(3)
+    high, wide, _ = picture.shape
+    down, across = np.mgrid[0:high, 0:wide]
+    at = (down - high / 2) * (1 + nearer * (across / wide - 0.5)) + high / 2
+    seen = [ndimage.map_coordinates(picture[..., each], [at, across], order=1, mode="nearest") for each in range(3)]
+    assert read_crumb(np.stack(seen, -1), 120.0)[0].quality.why == why
 
 
 def test_a_blurred_picture_is_said_to_be_so():

@@ -3,11 +3,13 @@
 import json
 import sys
 from pathlib import Path
+from typing import get_args
 
 from gentle_crust.contract import problem
+from gentle_crust.core.crumb.read import WhyNot
 from gentle_crust.core.errors import CraftError
 
-WHY = ("no_slice", "small", "dark", "flat", "blurred")
+WHY = get_args(WhyNot)[1:]
 _NUMBER = {"type": "number"}
 SCHEMA = {
     "type": "object",

@@ -8558,7 +8558,7 @@ export interface components {
         };
         /**
          * Quality
-         * @description Whether a picture can be read, and why not: dark, flat, blurred, small, no_slice; empty if it can.
+         * @description Whether a picture can be read, and why not: dark, flat, blurred, oblique, small, no_slice; empty if it can.
          */
         Quality: {
             /** Usable */
@@ -8567,7 +8567,7 @@ export interface components {
              * Why
              * @enum {string}
              */
-            why: "" | "dark" | "flat" | "blurred" | "small" | "no_slice";
+            why: "" | "dark" | "flat" | "blurred" | "small" | "no_slice" | "oblique";
         };
         /**
          * ReadBody

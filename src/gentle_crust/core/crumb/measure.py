@@ -27,6 +27,8 @@ LIGHT_MM = 24.0
 LEAST_PX = 160
 DARK, FLAT, BLURRED = 0.16, 0.05, 0.045
 """Brightness and contrast (0-1), and steepest step over contrast, below which a picture cannot be read (practice)."""
+STEEP, LOPSIDED = 0.2, 1.22
+"""Slope of a slice's base, and its larger half over the other, above which it was not taken straight (practice)."""
 DENSE_SHARE, DENSE_FROM_MM, DENSE_AT_BASE_MM, DENSE_WITHIN = 0.3, 2.5, 4.5, 0.35
 """A dense line: share of holes beside the usual, least thickness, what crust and rim add at the base, and where."""
 EDGE_PX = 3
@@ -130,6 +132,8 @@ def _quality(grey: Floats, slice_: Flags, across: int) -> Quality:
         return Quality(False, "no_slice")
     if across < LEAST_PX:
         return Quality(False, "small")
+    if _oblique(slice_):
+        return Quality(False, "oblique")
     inside = grey[slice_]
     contrast = float(np.percentile(inside, 95) - np.percentile(inside, 5))
     if float(np.percentile(inside, 75)) < DARK:
@@ -141,6 +145,20 @@ def _quality(grey: Floats, slice_: Flags, across: int) -> Quality:
     core = ndimage.binary_erosion(slice_, iterations=max(across // 25, 2))
     sharp = float(np.percentile(steps[core], 99.8)) if core.any() else 0.0
     return Quality(False, "blurred") if sharp < BLURRED * contrast else Quality(True, "")
+
+
+def _oblique(slice_: Flags) -> bool:
+    """Whether the slice lies askew, or was taken from one side: its base slopes, or one of its halves is far larger."""
+    columns = np.flatnonzero(slice_.any(axis=0))
+    left, right = columns[0], columns[-1]
+    middle = columns[(columns > left + (right - left) * 0.2) & (columns < right - (right - left) * 0.2)]
+    if middle.size < LEAST_PX / 4:
+        return False
+    base = slice_.shape[0] - 1 - slice_[::-1, middle].argmax(axis=0)
+    slope = float(np.polyfit(middle, base, 1)[0])
+    centre = (left + right) // 2
+    halves = sorted((int(slice_[:, left:centre].sum()), int(slice_[:, centre:right].sum())))
+    return abs(slope) > STEEP or halves[1] > LOPSIDED * max(halves[0], 1)
 
 
 def _even_light(grey: Floats, slice_: Flags, mm: float) -> Floats:

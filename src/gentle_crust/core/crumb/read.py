@@ -3,7 +3,7 @@
 from dataclasses import dataclass
 from typing import Literal
 
-WhyNot = Literal["", "dark", "flat", "blurred", "small", "no_slice"]
+WhyNot = Literal["", "dark", "flat", "blurred", "small", "no_slice", "oblique"]
 
 
 @dataclass(frozen=True)
@@ -16,7 +16,7 @@ class Line:
 
 @dataclass(frozen=True)
 class Quality:
-    """Whether a picture can be read, and why not: dark, flat, blurred, small, no_slice; empty if it can."""
+    """Whether a picture can be read, and why not: dark, flat, blurred, oblique, small, no_slice; empty if it can."""
 
     usable: bool
     why: WhyNot

@@ -16,4 +16,5 @@ crumb-quality-dark = The photo is too dark to measure. Daylight from the side sh
 crumb-quality-flat = Crumb and holes are of one brightness here. Light from the side makes holes dark.
 crumb-quality-blurred = The photo is blurred: small holes would be missed.
 crumb-quality-small = The slice takes too little of the photo. Come nearer.
+crumb-quality-oblique = The slice lies askew, or was taken from one side: its holes are not as large as they look. Take it from straight above, its base level.
 crumb-quality-no-slice = No slice was found. Lay it flat on a plain ground that is darker or lighter than the crumb.
