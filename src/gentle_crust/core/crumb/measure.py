@@ -27,7 +27,7 @@ LIGHT_MM = 24.0
 LEAST_PX = 160
 DARK, FLAT, BLURRED = 0.16, 0.05, 0.045
 """Brightness and contrast (0-1), and steepest step over contrast, below which a picture cannot be read (practice)."""
-STEEP, LOPSIDED = 0.2, 1.22
+STEEP, LOPSIDED = 0.2, 1.18
 """Slope of a slice's base, and its larger half over the other, above which it was not taken straight (practice)."""
 DENSE_SHARE, DENSE_FROM_MM, DENSE_AT_BASE_MM, DENSE_WITHIN = 0.3, 2.5, 4.5, 0.35
 """A dense line: share of holes beside the usual, least thickness, what crust and rim add at the base, and where."""
