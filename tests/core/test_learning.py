@@ -2,11 +2,14 @@
 
 import os
 from dataclasses import replace
+from datetime import UTC, datetime
 from math import exp, log
+from zoneinfo import ZoneInfo
 
 import numpy as np
 import pytest
 
+from gentle_crust.core.clock import Clock, Nights, Room, Stand
 from gentle_crust.core.course.ask import Asked
 from gentle_crust.core.course.fill import fill
 from gentle_crust.core.course.plan import plan
@@ -20,6 +23,7 @@ from gentle_crust.core.learning.learnt import (
     belief_of,
     note_of,
     paced,
+    part_of_day,
     said_of,
     sureness,
 )
@@ -173,7 +177,7 @@ def test_what_a_forecast_already_knew_is_added_to_what_was_seen_beside_it():
     ("what", "mean", "says"),
     [
         ("levain", log(0.88), "works 12 % slower than usual"), ("levain", 0.0, "works as fast as usual"),
-        ("yeast", log(1.1), "works 10 % faster than usual"), ("room_day", -1.9, "is 1.9 K cooler than you say"),
+        ("yeast", log(1.1), "works 10 % faster than usual"), ("room", -1.9, "is 1.9 K cooler than you say"),
         ("fridge", 2.0, "is 2 K warmer than you say"), ("bowl_loss", 0.014, "keep 1.4 % of the dough"),
         ("bake_loss", 0.133, "loses 13.3 % of its weight in the oven"),
         ("late", 12.0, "begins 12 min later than planned"),
@@ -182,7 +186,25 @@ def test_what_a_forecast_already_knew_is_added_to_what_was_seen_beside_it():
     ],
 )  # fmt: skip
 def test_every_lesson_is_said_in_a_bakers_words(what, mean, says):
-    assert says in str(say(said_of(what, Belief(mean, 0.1, 5))))
+    assert says in str(say(said_of(what, Belief(mean, 0.1, 5, year=mean))))
+
+
+def test_a_room_is_said_by_its_hours_where_they_differ():
+    told = str(say(said_of("room", Belief(-1.0, 0.3, 9, (0.9, -1.0, -0.2, 0.3), -1.0))))
+    assert "in the morning is 2 K cooler than you say" in told and "at night is as warm as you say" in told
+    assert [part_of_day(hour) for hour in (0, 5.9, 6, 13, 18, 23.9, 24)] == [0, 0, 1, 2, 3, 3, 0]
+
+
+def test_a_room_goes_by_its_hours_and_a_place_elsewhere_does_not():
+    origin = datetime(2026, 11, 28, tzinfo=UTC)
+    clock = Clock(origin, ZoneInfo("UTC"), Nights(23, 6), Room(22, 22, 4, (-2.0, 0.0, 1.0, 0.0)))
+    warm = [float(each) for each in clock.room_c(np.array([3.0, 6.0, 9.0, 12.0, 15.0, 21.0, 24.0]))]
+    assert warm == pytest.approx([20, 21, 22, 22.5, 23, 22, 21])
+    stands = replace(clock, stands=(Stand(origin, None, 28.0),))
+    assert float(stands.room_c(np.array([3.0]))[0]) == 28 and stands.kitchen_at(3.0) == pytest.approx(20)
+    cooler = replace(asked_for(), kitchen=replace(asked_for().kitchen, room=Room(22, 19, 4, (-3.0,) * 4)))
+    begins = [tell(plan(each), Wanted(None)).times.mix for each in (asked_for(), cooler)]
+    assert begins[1] < begins[0], "in a cooler room a dough is begun earlier"
 
 
 def test_how_much_is_known_grows_with_bakes():
@@ -207,8 +229,8 @@ def test_what_stays_in_the_bowl_is_weighed_for():
 
 
 def test_a_plan_says_what_moved_it_and_nothing_where_nothing_did():
-    assert not note_of(NOTHING_LEARNT) and not note_of(LearntHere(1.01, 0.2, 3, 0.1))
-    told = str(say(note_of(LearntHere(0.86, 0.2, 6, -1.6, -0.3, 1.2))))
+    assert not note_of(NOTHING_LEARNT) and not note_of(LearntHere(1.01, 0.2, 3, (0.1, 0.1, 0.1, 0.1)))
+    told = str(say(note_of(LearntHere(0.86, 0.2, 6, (-0.3, -1.6, -1.2, -1.0), 1.2))))
     assert "14 % slower" in told and "room is 1.6 K cooler" in told and "fridge is 1.2 K warmer" in told
     notes = tell(plan(replace(asked_for(), learnt=LearntHere(0.8, 0.16, 8))), Wanted(None)).notes
     assert any("20 % slower" in str(say(each)) for each in notes)

@@ -82,7 +82,7 @@ def lived(seed: int, bakes: int, jump_at: int | None = None, jump: float = 0.4, 
         pace += rng.normal(0, 0.02)
         day = DAYS_APART * number
         known = believed(told_pace, PRIORS["levain"], day=day) if learns else believed([], PRIORS["levain"])
-        room = believed(told_room, PRIORS["room_day"], day=day) if learns else believed([], PRIORS["room_day"])
+        room = believed(told_room, PRIORS["room"], day=day) if learns else believed([], PRIORS["room"])
         belief = unknown() if not known.tells else Vigour(1.0, float(np.hypot(known.sd, PRIORS["levain"].scatter)))
         factors = _three(belief) * np.exp(known.mean)
         forecast, bulk, _ = _way(_dough(), DOUGH_C, ROOM_C + room.mean, factors)

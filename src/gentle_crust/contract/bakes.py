@@ -55,15 +55,14 @@ Told = tuple[float, float]
 class BakeTells:
     """What a finished bake tells of its kitchen, each with how surely; None of what it tells nothing.
 
-    ``pace`` of its leaven, the logarithm of a factor; ``room_day``, ``room_night``, ``fridge``: K warmer than said;
-    ``bowl_loss``, ``bake_loss``: shares; ``finger``: share of the greatest volume; ``late``: minutes; ``water``:
-    points.
+    ``pace`` of its leaven, the logarithm of a factor; ``fridge``: K warmer than said, and ``room`` so by parts of the
+    day (0, night, to 3, evening); ``bowl_loss``, ``bake_loss``: shares; ``finger``: share of the greatest volume;
+    ``late``: minutes; ``water``: points.
     """
 
     leaven: str = ""
     pace: Told | None = None
-    room_day: Told | None = None
-    room_night: Told | None = None
+    room: tuple[tuple[int, float, float], ...] = ()
     fridge: Told | None = None
     bowl_loss: Told | None = None
     bake_loss: Told | None = None

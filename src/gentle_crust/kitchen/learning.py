@@ -11,8 +11,17 @@ from gentle_crust.contract.learning import LessonBake, LessonLine
 from gentle_crust.core.clock import zone_of
 from gentle_crust.core.errors import NotFound
 from gentle_crust.core.formula.model import Formula
-from gentle_crust.core.learning.belief import Tell
-from gentle_crust.core.learning.learnt import NOTHING_LEARNT, PRIORS, LearntHere, belief_of, paced, said_of, sureness
+from gentle_crust.core.learning.belief import SEASONS, Tell
+from gentle_crust.core.learning.learnt import (
+    NOTHING_LEARNT,
+    PARTS,
+    PRIORS,
+    LearntHere,
+    belief_of,
+    paced,
+    said_of,
+    sureness,
+)
 from gentle_crust.core.messages import Message, message
 from gentle_crust.kitchen.beside import FIGURES
 from gentle_crust.kitchen.drills import DrillBook
@@ -26,7 +35,7 @@ from gentle_crust.store.repositories import Cultures, Events
 LATEST, SHOWN = 80, 20
 """So many finished bakes teach, the latest; so many bakes of a lesson are shown."""
 DAY_S = 86_400.0
-ALONE = ("room_day", "room_night", "fridge", "bowl_loss", "finger", "late")
+ALONE = ("fridge", "bowl_loss", "finger", "late")
 """Lessons of which a kitchen has one."""
 MOST_BOWL = 0.1
 
@@ -78,9 +87,11 @@ class LearningBook:
             return round(belief_of(name.split(":")[0], told, season, day).mean, 3) if told else 0.0
 
         bowl = min(max(of("bowl_loss"), 0.0), MOST_BOWL) if counted.get("bowl_loss") else None
+        room = counted.get("room", ())
+        by_hours = [belief_of("room", room, part, day).mean for part in range(len(PARTS))] if room else []
         loaf = f"bake_loss:{formula_id}"
         return LearntHere(
-            pace, sigma, bakes, of("room_day"), of("room_night"), of("fridge"), bowl,
+            pace, sigma, bakes, tuple(round(each, 2) for each in by_hours), of("fridge"), bowl,
             round(belief_of("bake_loss", counted[loaf], season, day).mean, 3) if counted.get(loaf) else None,
             round(of(f"water:{_main_flour(formula)}"), 1), round(of("late"), 1),
         )  # fmt: skip
@@ -165,6 +176,8 @@ def _tells(row: TeachingRow, tells: BakeTells, zone: ZoneInfo) -> Iterable[tuple
         ("pace", culture or tells.leaven): tells.pace, ("bake_loss", row.formula_id): tells.bake_loss,
         ("water", tells.flour): tells.water, **{(name, ""): getattr(tells, name) for name in ALONE},
     }  # fmt: skip
+    for part, value, sd in tells.room:
+        yield ("room", ""), Tell(day, value, sd, part, row.id)
     for which, told in about.items():
         if told is not None:
             yield which, Tell(day, told[0], told[1], season, row.id)
@@ -179,7 +192,7 @@ def _line(taught: Taught, marks: Marks, cultures: dict[str, str], season: int, d
             drill=not row.id,
             name=row.name,
             at=row.latest,
-            says=said_of(taught.prior, replace(found, mean=tell.value)),
+            says=said_of(taught.prior, replace(found, mean=tell.value, year=tell.value, seasons=(0.0,) * SEASONS)),
             aside=(taught.key, tell.bake) in marks.bakes,
         )
         for tell, row in reversed(taught.tells[-SHOWN:])

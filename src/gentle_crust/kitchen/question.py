@@ -166,11 +166,8 @@ def course_question(asked: Asked, behind: Behind) -> CourseAsked:
 
 def _room(asked: Asked, learnt: LearntHere) -> Room:
     """The kitchen's warmth as it is said to be, moved by what its bakes have taught of it."""
-    return Room(
-        _moved(asked.room_day_c, learnt.room_day_k, limits.ROOM_DAY_C),
-        _moved(asked.room_night_c, learnt.room_night_k, limits.ROOM_NIGHT_C),
-        _moved(asked.fridge_c, learnt.fridge_k, limits.FRIDGE_C),
-    )
+    fridge = _moved(asked.fridge_c, learnt.fridge_k, limits.FRIDGE_C)
+    return Room(float(asked.room_day_c or 0), float(asked.room_night_c or 0), fridge, learnt.room_k)
 
 
 def _moved(said: float | None, by: float, limit: Limit) -> float:

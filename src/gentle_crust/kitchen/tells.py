@@ -12,7 +12,7 @@ from gentle_crust.contract.adapted import Adapted
 from gentle_crust.contract.bakes import BakeTells, Told
 from gentle_crust.core.errors import CraftError
 from gentle_crust.core.fermentation.readings import RISES
-from gentle_crust.core.learning.learnt import NOTHING_LEARNT, LearntHere
+from gentle_crust.core.learning.learnt import NOTHING_LEARNT, LearntHere, part_of_day
 from gentle_crust.core.learning.tells import (
     SOONEST_H,
     RiseRead,
@@ -25,6 +25,7 @@ from gentle_crust.core.learning.tells import (
 from gentle_crust.kitchen.story import Story
 
 HOUR = timedelta(hours=1)
+FOLLOWS = timedelta(hours=1.5)
 LEARNT: Adapted[LearntHere] = Adapted(LearntHere)
 MOST_BOWL, BOWL_SD, MOST_BAKE, BAKE_SD = 0.08, 0.004, 0.4, 0.006
 MOST_LATE_MIN = 240.0
@@ -92,7 +93,7 @@ class _Course:
         return float(np.interp(hour, self.hours, self.warm))
 
 
-def _of_course(course: _Course, story: Story, asked: dict[str, Any], learnt: LearntHere) -> dict[str, Told | None]:
+def _of_course(course: _Course, story: Story, asked: dict[str, Any], learnt: LearntHere) -> dict[str, Any]:
     """What its readings tell of leaven, room and fridge."""
     ends = _bulk_end(story, course)
     read = [each for each in story.of(bodies.READ) if each.body["kind"] == "dough_c"]
@@ -100,12 +101,15 @@ def _of_course(course: _Course, story: Story, asked: dict[str, Any], learnt: Lea
     in_bulk = [(hour, value, at) for hour, value, at in warm if -0.3 <= hour <= ends + 0.2]
     early = [(value - course.foretold_c(hour)) for hour, value, _ in in_bulk if hour <= SOONEST_H]
     began = early[0] if early else 0.0
-    found: dict[str, Told | None] = {"pace": _pace(course, story, ends, in_bulk, learnt)}
+    found: dict[str, Any] = {"pace": _pace(course, story, ends, in_bulk, learnt)}
+    room: dict[int, Told] = {}
     for hour, value, at in in_bulk:
         told = room_told(hour, value, course.foretold_c(hour), began) if hour > SOONEST_H else None
         if told is not None:
-            name = "room_night" if _asleep(at, asked) else "room_day"
-            found[name] = (told[0] + getattr(learnt, f"{name}_k"), told[1])
+            # A dough follows its room: what it has of it, it took up in the hour or two before.
+            part = part_of_day(_local_hour(at - FOLLOWS, asked))
+            room[part] = (told[0] + (learnt.room_k[part] if learnt.room_k else 0.0), told[1])
+    found["room"] = tuple((part, *each) for part, each in sorted(room.items()))
     chilled = story.happened.done("chill-1")
     fridge = asked.get("fridge_c")
     if chilled is not None and isinstance(fridge, int | float):
@@ -137,14 +141,13 @@ def _bulk_end(story: Story, course: _Course) -> float:
     return min((course.at(each) for each in ends if each is not None), default=float(course.hours[-1]))
 
 
-def _asleep(at: datetime, asked: dict[str, Any]) -> bool:
-    """Whether its baker sleeps at an instant, by the plan's own hours."""
+def _local_hour(at: datetime, asked: dict[str, Any]) -> float:
+    """The hour of the kitchen's day."""
     try:
         here = at.astimezone(ZoneInfo(str(asked.get("zone") or "UTC")))
-        start, end = (int(asked[name][:2]) + int(asked[name][3:5]) / 60 for name in ("sleep_from", "sleep_to"))
-    except (KeyError, TypeError, ValueError):
-        return False
-    return (here.hour + here.minute / 60 - start) % 24 < (end - start) % 24
+    except (KeyError, ValueError):
+        here = at
+    return here.hour + here.minute / 60
 
 
 def _bowl(shown: dict[str, Any], story: Story) -> Told | None:

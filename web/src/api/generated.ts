@@ -2905,9 +2905,9 @@ export interface components {
          * BakeTells
          * @description What a finished bake tells of its kitchen, each with how surely; None of what it tells nothing.
          *
-         *     ``pace`` of its leaven, the logarithm of a factor; ``room_day``, ``room_night``, ``fridge``: K warmer than said;
-         *     ``bowl_loss``, ``bake_loss``: shares; ``finger``: share of the greatest volume; ``late``: minutes; ``water``:
-         *     points.
+         *     ``pace`` of its leaven, the logarithm of a factor; ``fridge``: K warmer than said, and ``room`` so by parts of the
+         *     day (0, night, to 3, evening); ``bowl_loss``, ``bake_loss``: shares; ``finger``: share of the greatest volume;
+         *     ``late``: minutes; ``water``: points.
          */
         BakeTells: {
             /** Bake Loss */
@@ -2950,16 +2950,15 @@ export interface components {
                 number,
                 number
             ] | null;
-            /** Room Day */
-            room_day?: [
+            /**
+             * Room
+             * @default []
+             */
+            room: [
+                number,
                 number,
                 number
-            ] | null;
-            /** Room Night */
-            room_night?: [
-                number,
-                number
-            ] | null;
+            ][];
             /** Water */
             water?: [
                 number,
@@ -6240,7 +6239,8 @@ export interface components {
         /**
          * LearntHere
          * @description What forecasts are moved by: a factor on the leaven's pace, with how sure the next bake's is (standard deviation
-         *     of its logarithm; None: as usual), and by how many K room and fridge are warmer than they are said to be.
+         *     of its logarithm; None: as usual), and by how many K room and fridge are warmer than they are said to be: the room
+         *     at night, in the morning, the afternoon and the evening; empty while nobody knows.
          *
          *     ``bakes``: how many the pace rests on. ``bowl_loss``: what of a dough stays in bowl and hands, a share.
          */
@@ -6270,15 +6270,10 @@ export interface components {
              */
             pace: number;
             /**
-             * Room Day K
-             * @default 0
+             * Room K
+             * @default []
              */
-            room_day_k: number;
-            /**
-             * Room Night K
-             * @default 0
-             */
-            room_night_k: number;
+            room_k: number[];
             /** Sigma */
             sigma?: number | null;
             /**

@@ -23,7 +23,7 @@ FORGETS = 0.75
 class Tell:
     """What one bake told: on which day (days from any origin), how much, and how surely (a standard deviation).
 
-    ``season``: 0-3, the quarter of the year; ``bake``: whose it is.
+    ``season``: 0-3, the quarter of the year (of a room: of the day); ``bake``: whose it is.
     """
 
     day: float
@@ -51,13 +51,15 @@ class Prior:
 class Belief:
     """What is believed: the likely value and its standard deviation, and how many tells it rests on.
 
-    ``seasons``: by how much each quarter of the year is off the year's value.
+    ``seasons``: by how much each quarter is off the value that all share.
     """
 
     mean: float
     sd: float
     tells: int
     seasons: tuple[float, ...] = (0.0,) * SEASONS
+    year: float = 0.0
+    """The value that all of them share."""
     changed: bool = False
     """Whether the last tells said that the thing has changed."""
 
@@ -98,7 +100,8 @@ def believed(tells: Sequence[Tell], prior: Prior, season: int = 0, day: float | 
         spread[0, 0] += prior.drift**2 * max(day - last, 0.0)
     row = _row(season, prior)
     offsets = tuple(float(each) for each in state[1:]) if prior.season_sd else (0.0,) * SEASONS
-    return Belief(float(row @ state), float(np.sqrt(row @ spread @ row)), len(tells), offsets, changed)
+    sd = float(np.sqrt(row @ spread @ row))
+    return Belief(float(row @ state), sd, len(tells), offsets, float(state[0]), changed)
 
 
 def _begun(prior: Prior) -> tuple[np.ndarray, np.ndarray]:

@@ -7,7 +7,7 @@ from math import exp
 import numpy as np
 
 from gentle_crust.core.learning.belief import Belief, Prior, Tell, believed
-from gentle_crust.core.messages import NOTHING, Message, message
+from gentle_crust.core.messages import NOTHING, Message, listed, message
 from gentle_crust.core.tables import toml
 
 PRIORS: dict[str, Prior] = {name: Prior(**row) for name, row in toml("learning").items()}
@@ -23,7 +23,8 @@ WORTH_PERCENT, WORTH_K, WORTH_SHARE = 3, 0.4, 0.004
 @dataclass(frozen=True)
 class LearntHere:
     """What forecasts are moved by: a factor on the leaven's pace, with how sure the next bake's is (standard deviation
-    of its logarithm; None: as usual), and by how many K room and fridge are warmer than they are said to be.
+    of its logarithm; None: as usual), and by how many K room and fridge are warmer than they are said to be: the room
+    at night, in the morning, the afternoon and the evening; empty while nobody knows.
 
     ``bakes``: how many the pace rests on. ``bowl_loss``: what of a dough stays in bowl and hands, a share.
     """
@@ -31,8 +32,7 @@ class LearntHere:
     pace: float = 1.0
     sigma: float | None = None
     bakes: int = 0
-    room_day_k: float = 0.0
-    room_night_k: float = 0.0
+    room_k: tuple[float, ...] = ()
     fridge_k: float = 0.0
     bowl_loss: float | None = None
     bake_loss: float | None = None
@@ -56,7 +56,7 @@ def belief_of(what: str, tells: Sequence[Tell], season: int = 0, day: float | No
 
     Parameters
     ----------
-    what : its name: levain, yeast, room_day, room_night, fridge, bowl_loss, bake_loss, water, eye, finger, late
+    what : its name: levain, yeast, room, fridge, bowl_loss, bake_loss, water, eye, finger, late
     tells : in order of their days
     season : the quarter of the year, 0-3
     day : for which day
@@ -102,7 +102,9 @@ def said_of(what: str, found: Belief) -> Message:
     if what in ("levain", "yeast"):
         percent = round(100 * (exp(found.mean) - 1))
         return _more_or_less("learnt-pace", percent, WORTH_PERCENT)
-    if what in ("room_day", "room_night", "fridge"):
+    if what == "room":
+        return _room_said(found)
+    if what == "fridge":
         return _more_or_less(f"learnt-{what.replace('_', '-')}", round(found.mean, 1), WORTH_K)
     if what in ("bowl_loss", "bake_loss"):
         return message(f"learnt-{what.replace('_', '-')}", percent=round(100 * found.mean, 1))
@@ -111,6 +113,37 @@ def said_of(what: str, found: Belief) -> Message:
     if what == "water":
         return _more_or_less("learnt-water", round(found.mean, 1), 0.5)
     return _more_or_less(f"learnt-{what}", round(100 * found.mean), 1)
+
+
+PARTS = ("night", "morning", "afternoon", "evening")
+"""Parts of a day, six hours each, from midnight on."""
+HOURS_DIFFER_K = 0.5
+
+
+def part_of_day(hour: float) -> int:
+    """The part of the day in which an hour lies.
+
+    Parameters
+    ----------
+    hour : of the local day, 0-24
+
+    Returns
+    -------
+    0 (night) to 3 (evening).
+    """
+    return int(hour % 24 // 6)
+
+
+def _room_said(found: Belief) -> Message:
+    """How a room differs from what is said of it, by the parts of the day where they differ."""
+    told = [round(found.year + each, 1) for each in found.seasons]
+    if max(told) - min(told) < HOURS_DIFFER_K:
+        return _more_or_less("learnt-room", round(found.year, 1), WORTH_K)
+    parts = tuple(
+        message("learnt-room-part", part=message(f"learnt-part-{part}"), by=_more_or_less("learnt-room", by, WORTH_K))
+        for part, by in zip(PARTS, told, strict=True)
+    )
+    return listed(*parts)
 
 
 def _more_or_less(code: str, value: float, worth: float) -> Message:
@@ -171,7 +204,7 @@ def note_of(learnt: LearntHere) -> Message:
     A sentence, or nothing.
     """
     percent = round(100 * (learnt.pace - 1))
-    room = max(learnt.room_day_k, learnt.room_night_k, key=abs)
+    room = max(learnt.room_k, key=abs, default=0.0)
     by_pace = bool(learnt.bakes) and abs(percent) >= WORTH_PERCENT
     by_room = abs(room) >= WORTH_K
     if not by_pace and not by_room and abs(learnt.fridge_k) < WORTH_K:

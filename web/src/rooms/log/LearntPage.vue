@@ -16,7 +16,7 @@ const client = useQueryClient()
 const found = reactive(useQuery({ queryKey: ['learning'], queryFn: () => ask(api.GET('/api/learning')) }))
 const GROUPS = {
   leaven: ['pace'],
-  kitchen: ['room_day', 'room_night', 'fridge', 'bowl_loss', 'water'],
+  kitchen: ['room', 'fridge', 'bowl_loss', 'water'],
   loaf: ['bake_loss'],
   baker: ['late', 'eye', 'finger'],
 } as const
