@@ -134,22 +134,26 @@ def part_of_day(hour: float) -> int:
     return int(hour % 24 // 6)
 
 
+def _hours_differ(by_part: Sequence[float]) -> bool:
+    return bool(by_part) and max(by_part) - min(by_part) >= HOURS_DIFFER_K
+
+
 def _room_said(found: Belief) -> Message:
     """How a room differs from what is said of it, by the parts of the day where they differ."""
     told = [round(found.year + each, 1) for each in found.seasons]
-    if max(told) - min(told) < HOURS_DIFFER_K:
+    if not _hours_differ(told):
         return _more_or_less("learnt-room", round(found.year, 1), WORTH_K)
     parts = tuple(
-        message("learnt-room-part", part=message(f"learnt-part-{part}"), by=_more_or_less("learnt-room", by, WORTH_K))
+        _more_or_less("learnt-room-part", by, WORTH_K, part=message(f"learnt-part-{part}"))
         for part, by in zip(PARTS, told, strict=True)
     )
-    return listed(*parts)
+    return message("learnt-room-hours", parts=listed(*parts))
 
 
-def _more_or_less(code: str, value: float, worth: float) -> Message:
+def _more_or_less(code: str, value: float, worth: float, **more: Message) -> Message:
     if abs(value) < worth:
-        return message(f"{code}-usual")
-    return message(f"{code}-{'more' if value > 0 else 'less'}", by=abs(value))
+        return message(f"{code}-usual", **more)
+    return message(f"{code}-{'more' if value > 0 else 'less'}", by=abs(value), **more)
 
 
 def sureness(what: str, found: Belief) -> float:
@@ -205,6 +209,7 @@ def note_of(learnt: LearntHere) -> Message:
     """
     percent = round(100 * (learnt.pace - 1))
     room = max(learnt.room_k, key=abs, default=0.0)
+    by_hours = "-hours" if _hours_differ(learnt.room_k) else ""
     by_pace = bool(learnt.bakes) and abs(percent) >= WORTH_PERCENT
     by_room = abs(room) >= WORTH_K
     if not by_pace and not by_room and abs(learnt.fridge_k) < WORTH_K:
@@ -212,7 +217,7 @@ def note_of(learnt: LearntHere) -> Message:
     return message(
         "learnt-note",
         pace=NOTHING if not by_pace else _more_or_less("learnt-note-pace", percent, WORTH_PERCENT),
-        room=NOTHING if not by_room else _more_or_less("learnt-note-room", round(room, 1), WORTH_K),
+        room=NOTHING if not by_room else _more_or_less(f"learnt-note-room{by_hours}", round(room, 1), WORTH_K),
         fridge=NOTHING
         if abs(learnt.fridge_k) < WORTH_K
         else _more_or_less("learnt-note-fridge", round(learnt.fridge_k, 1), WORTH_K),
