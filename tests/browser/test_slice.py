@@ -56,3 +56,13 @@ def test_without_a_width_nothing_is_measured_and_a_wrong_one_is_said(past):
     expect(sheet.get_by_role("button", name="Keep these figures")).to_be_enabled()
     page.keyboard.press("Escape")
     expect(page.locator(".photos dl")).to_have_count(0)
+
+
+def test_a_loaf_that_is_not_cut_is_asked_about(past):
+    page = past.open(BAKE)
+    page.get_by_role("button", name="Measure the slice").first.click()
+    expect(page.get_by_role("dialog").locator(".minded")).to_contain_text("a loaf that is cut?")
+    page.keyboard.press("Escape")
+    page.get_by_role("button", name="Measure the slice").nth(1).click()
+    expect(page.get_by_role("dialog").locator("dl")).to_be_visible()
+    expect(page.get_by_role("dialog").locator(".minded")).to_have_count(0)

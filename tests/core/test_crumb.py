@@ -10,6 +10,7 @@ from PIL import Image
 from scipy import ndimage
 
 from gentle_crust.core.crumb.measure import BANDS, outlines, read_crumb
+from gentle_crust.core.crumb.read import unlike_crumb
 from gentle_crust.core.errors import CraftError
 from gentle_crust.interchange.crumb_photo import of_file, read_photo
 from gentle_crust.text.render import say
@@ -34,6 +35,17 @@ def test_holes_are_measured_as_they_are(name):
     assert found.cells_per_cm2 == pytest.approx(truth.cells_per_cm2, rel=0.20)
     assert found.largest_mm == pytest.approx(truth.largest_mm, rel=0.20)
     assert len(found.top_to_bottom) == BANDS and found.dense_line is None
+
+
+@pytest.mark.parametrize("name", SLICES)
+def test_a_drawn_crumb_is_taken_for_one(name):
+    found, _ = read_crumb(slice_of(11, **SLICES[name])[0], SLICES[name].get("width_mm", 120.0))
+    assert not unlike_crumb(found)
+
+
+def test_marks_too_few_and_too_large_are_not_taken_for_crumb():
+    found, _ = read_crumb(slice_of(3, count=4, mean_mm=16.0, spread=0.1)[0], 120.0)
+    assert found.quality.usable and unlike_crumb(found)
 
 
 def test_the_width_is_the_slices_and_not_the_pictures():

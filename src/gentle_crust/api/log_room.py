@@ -37,6 +37,7 @@ from gentle_crust.contract.log import (
 )
 from gentle_crust.contract.oven import ChipAnswer
 from gentle_crust.contract.strict import KeyPath
+from gentle_crust.core.crumb.read import unlike_crumb
 from gentle_crust.core.diagnosis.diagnose import in_front, stands_out
 from gentle_crust.core.diagnosis.seen import NOT_ON_SHEET
 from gentle_crust.core.errors import Unreadable
@@ -195,7 +196,8 @@ def measure_slice(path: KeyPath, query: SliceQuery) -> Response:
     found = SliceDesk(work()).measure(path.key, query.width_mm, query.shift)
     quality = found.read.quality
     doubt = None if quality.usable else message(f"crumb-quality-{quality.why.replace('_', '-')}")
-    return answer(SliceAnswer(read=found.read, rings=[list(ring) for ring in found.rings], doubt=doubt))
+    mind = message("crumb-unlike") if doubt is None and unlike_crumb(found.read) else None
+    return answer(SliceAnswer(read=found.read, rings=[list(ring) for ring in found.rings], doubt=doubt, mind=mind))
 
 
 @log.get("/bakes/<key>/again", responses={200: AgainAnswer})

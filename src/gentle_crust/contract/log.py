@@ -113,6 +113,8 @@ class SliceAnswer(Shown):
     rings: list[list[tuple[float, float]]]
     doubt: Message | None
     """Why the photo cannot be read, if it cannot."""
+    mind: Message | None
+    """What its baker should look at before the figures are kept."""
 
 
 @dataclass(frozen=True)

@@ -6,11 +6,11 @@ from typing import Any
 
 from gentle_crust.contract import events as bodies
 from gentle_crust.contract.drill import DrillScore
+from gentle_crust.core import limits
 from gentle_crust.core.drill.drill import Drill, Reading, Stage, drill, finger_of, score
 from gentle_crust.core.errors import CraftError, within
 from gentle_crust.core.formula.model import Formula
 from gentle_crust.core.learning.belief import Tell
-from gentle_crust.core.limits import Limit
 from gentle_crust.core.oven.equipment import vessel_row
 from gentle_crust.core.readiness.cues import STATES
 from gentle_crust.kitchen.formulas import FormulaBook
@@ -23,7 +23,6 @@ from gentle_crust.store.repositories import Events
 READER = "reader"
 """Whose history it is."""
 LATEST, DAY_S = 60, 86_400.0
-READ_RISE = Limit("rise-read", -20, 400, "percent")
 EYE_SD, FINGER_SD = 0.04, 0.05
 GROUPS = {"pan_loaf": "tin", "roll": "tray"}
 
@@ -57,7 +56,7 @@ class DrillBook:
     def judge(self, key: str, formula_id: str, stage: Stage, seed: int, reading: Reading) -> Judged:
         """Keep how a dough was read, once under the client's own key, and say how it was."""
         if reading.rise is not None:
-            within("rise", READ_RISE, 100 * reading.rise)
+            within("rise", limits.DRILL_RISE, 100 * reading.rise)
         found = self.drill(formula_id, stage, seed)
         bits = score(reading, found.state)
         eye = None if reading.rise is None or found.container != "bowl" else round(reading.rise - found.rise, 3)

@@ -22,6 +22,7 @@ from gentle_crust.core.learning.learnt import (
     said_of,
     sureness,
 )
+from gentle_crust.core.learning.tells import as_tell
 from gentle_crust.core.messages import Message, message
 from gentle_crust.kitchen.beside import FIGURES
 from gentle_crust.kitchen.drills import DrillBook
@@ -177,10 +178,10 @@ def _tells(row: TeachingRow, tells: BakeTells, zone: ZoneInfo) -> Iterable[tuple
         ("water", tells.flour): tells.water, **{(name, ""): getattr(tells, name) for name in ALONE},
     }  # fmt: skip
     for part, value, sd in tells.room:
-        yield ("room", ""), Tell(day, value, sd, part, row.id)
+        yield ("room", ""), as_tell((value, sd), day, part, row.id)
     for which, told in about.items():
         if told is not None:
-            yield which, Tell(day, told[0], told[1], season, row.id)
+            yield which, as_tell(told, day, season, row.id)
 
 
 def _line(taught: Taught, marks: Marks, cultures: dict[str, str], season: int, day: float) -> LessonLine:

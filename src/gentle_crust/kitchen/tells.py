@@ -16,6 +16,7 @@ from gentle_crust.core.learning.learnt import NOTHING_LEARNT, LearntHere, part_o
 from gentle_crust.core.learning.tells import (
     SOONEST_H,
     RiseRead,
+    beside_known,
     finger_told,
     fridge_told,
     pace_told,
@@ -108,7 +109,7 @@ def _of_course(course: _Course, story: Story, asked: dict[str, Any], learnt: Lea
         if told is not None:
             # A dough follows its room: what it has of it, it took up in the hour or two before.
             part = part_of_day(_local_hour(at - FOLLOWS, asked))
-            room[part] = (told[0] + (learnt.room_k[part] if learnt.room_k else 0.0), told[1])
+            room[part] = beside_known(told, learnt.room_k[part] if learnt.room_k else 0.0)
     found["room"] = tuple((part, *each) for part, each in sorted(room.items()))
     chilled = story.happened.done("chill-1")
     fridge = asked.get("fridge_c")
@@ -132,7 +133,7 @@ def _pace(course: _Course, story: Story, ends: float, warm: list[Any], learnt: L
         told = pace_told(RiseRead(hour, due, course.slope(due), rise, each.body["kind"] == "rise_eye", warmer))
         if told is not None and (best is None or told[1] <= best[1]):
             best = told
-    return None if best is None else (best[0] + float(np.log(learnt.pace)), best[1])
+    return None if best is None else beside_known(best, float(np.log(learnt.pace)))
 
 
 def _bulk_end(story: Story, course: _Course) -> float:

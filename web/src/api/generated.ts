@@ -9910,6 +9910,8 @@ export interface components {
         SliceAnswer: {
             /** Doubt */
             doubt: string | null;
+            /** Mind */
+            mind: string | null;
             read: components["schemas"]["CrumbRead"];
             /** Rings */
             rings: [

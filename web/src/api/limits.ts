@@ -33,6 +33,7 @@ export const limits = {
   DIAL_SET_C: { low: 60, high: 500 },
   DIAMETER_CM: { low: 5, high: 60 },
   DOUGH_C: { low: 15, high: 43 },
+  DRILL_RISE: { low: -20, high: 400 },
   DRILL_SEED: { low: 0, high: 999999999 },
   EMPTY_JAR_G: { low: 10, high: 5000 },
   EVERY_DAYS: { low: 1, high: 60 },

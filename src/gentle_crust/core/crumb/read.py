@@ -41,6 +41,24 @@ class CrumbRead:
     quality: Quality
 
 
+FEW_PER_CM2, HUGE_MM2 = 0.4, 60.0
+"""So few holes, and so large ones, no crumb has: they are shadows and colours of a crust (practice)."""
+
+
+def unlike_crumb(read: CrumbRead) -> bool:
+    """Whether what was measured is hardly a crumb: holes so few and so large are rather a loaf that is not cut.
+
+    Parameters
+    ----------
+    read : what was measured
+
+    Returns
+    -------
+    True where its baker should look whether the photo shows a slice.
+    """
+    return 0 < read.cells_per_cm2 < FEW_PER_CM2 and read.mean_cell_mm2 > HUGE_MM2
+
+
 @dataclass(frozen=True)
 class SliceKept:
     """A slice's figures as they were kept: the slice's own width in mm, and how far its baker moved the threshold."""

@@ -105,7 +105,7 @@ def said_of(what: str, found: Belief) -> Message:
     if what == "room":
         return _room_said(found)
     if what == "fridge":
-        return _more_or_less(f"learnt-{what.replace('_', '-')}", round(found.mean, 1), WORTH_K)
+        return _more_or_less("learnt-fridge", round(found.mean, 1), WORTH_K)
     if what in ("bowl_loss", "bake_loss"):
         return message(f"learnt-{what.replace('_', '-')}", percent=round(100 * found.mean, 1))
     if what == "late":

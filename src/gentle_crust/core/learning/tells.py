@@ -144,6 +144,21 @@ def share_told(before_g: float, after_g: float, most: float, sd: float) -> tuple
     return (loss, sd) if -0.005 <= loss <= most else None
 
 
+def beside_known(told: tuple[float, float], known: float) -> tuple[float, float]:
+    """What was told of a forecast that had been moved already, as if it had not been.
+
+    Parameters
+    ----------
+    told : value and standard deviation
+    known : by what the forecast had been moved, in the value's unit
+
+    Returns
+    -------
+    Value and standard deviation.
+    """
+    return told[0] + known, told[1]
+
+
 def as_tell(told: tuple[float, float], day: float, season: int = 0, bake: str = "", known: float = 0.0) -> Tell:
     """What was told as a tell; ``known``: what its forecast had already been moved by.
 
@@ -159,5 +174,4 @@ def as_tell(told: tuple[float, float], day: float, season: int = 0, bake: str = 
     -------
     The tell.
     """
-    value, sd = told
-    return Tell(day, value + known, sd, season, bake)
+    return Tell(day, *beside_known(told, known), season, bake)

@@ -12,6 +12,7 @@ crumb-not-measured = The photo could not be measured.
     .remedy = Try it once more, or with a smaller photo.
 crumb-photo-gone = The photo is no longer there.
     .remedy = Take it again.
+crumb-unlike = Holes so few and so large are hardly those of a crumb. Does this photo show a loaf that is cut?
 crumb-quality-dark = The photo is too dark to measure. Daylight from the side shows holes best.
 crumb-quality-flat = Crumb and holes are of one brightness here. Light from the side makes holes dark.
 crumb-quality-blurred = The photo is blurred: small holes would be missed.

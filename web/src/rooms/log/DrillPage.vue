@@ -2,6 +2,7 @@
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, reactive, ref, watch } from 'vue'
 import { api, ask, type Schemas } from '../../api/client'
+import { limits } from '../../api/limits'
 import DoughStanding from '../../charts/DoughStanding.vue'
 import LookDrawing from '../../charts/LookDrawing.vue'
 import ChoiceRow from '../../forms/ChoiceRow.vue'
@@ -24,8 +25,7 @@ const { lines } = useFormulas()
 const formula = ref('')
 watch(lines, (found) => (formula.value ||= found[0]?.id ?? ''), { immediate: true })
 const stage = ref<Stage>('bulk')
-const LOTS = 1_000_000_000
-const lot = () => Math.floor(Math.random() * LOTS)
+const lot = () => Math.floor(Math.random() * (limits.DRILL_SEED.high + 1))
 const seed = ref(lot())
 const query = computed(() => ({ formula: formula.value, stage: stage.value, seed: seed.value }))
 const found = reactive(

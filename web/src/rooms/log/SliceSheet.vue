@@ -103,7 +103,10 @@ const keep = () =>
         <p v-else-if="!answer" class="quiet" role="status">
           {{ found.isFetching ? t.measuring : t.askWidth }}
         </p>
-        <SliceFigures v-else :read="answer.read" :class="{ waits: found.isPlaceholderData }" />
+        <template v-else>
+          <p v-if="answer.mind" class="minded" role="status">{{ answer.mind }}</p>
+          <SliceFigures :read="answer.read" :class="{ waits: found.isPlaceholderData }" />
+        </template>
         <p v-if="refused" class="inverted wrong" role="alert">{{ refused }}</p>
         <ElButton
           native-type="submit"
@@ -164,6 +167,10 @@ path {
 }
 .waits {
   opacity: 0.6;
+}
+.minded {
+  padding-left: 14px;
+  border-left: 3px solid var(--ink);
 }
 .wrong {
   padding: 12px 18px;
