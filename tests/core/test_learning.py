@@ -31,11 +31,15 @@ from gentle_crust.core.learning.tells import (
     FASTER_PER_K,
     RiseRead,
     as_tell,
+    bowl_told,
     finger_told,
     fridge_told,
+    late_told,
+    loaf_told,
     pace_told,
     room_told,
     share_told,
+    water_told,
 )
 from gentle_crust.core.plan.tell import Wanted, tell
 from gentle_crust.text.render import say
@@ -168,6 +172,13 @@ def test_losses_are_shares_and_slips_of_the_pen_are_left_out():
 
 def test_what_a_forecast_already_knew_is_added_to_what_was_seen_beside_it():
     assert as_tell((0.1, 0.05), 3.0, 2, "b", known=-0.3) == Tell(3.0, pytest.approx(-0.2), 0.05, 2, "b")
+
+
+def test_scales_and_the_clock_tell_and_slips_of_the_pen_do_not():
+    assert bowl_told(1800, 1782)[0] == pytest.approx(0.01) and bowl_told(1800, 900) is None
+    assert loaf_told(880, 770)[0] == pytest.approx(0.125) and loaf_told(880, 400) is None
+    assert water_told(-20, 1000)[0] == pytest.approx(-2) and water_told(20, 0) is None
+    assert late_told(12.34) == (12.3, 5.0) and late_told(600) is None
 
 
 # -- in words, and in forecasts ----------------------------------------------------------------------------------

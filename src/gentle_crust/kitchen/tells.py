@@ -17,19 +17,20 @@ from gentle_crust.core.learning.tells import (
     SOONEST_H,
     RiseRead,
     beside_known,
+    bowl_told,
     finger_told,
     fridge_told,
+    late_told,
+    loaf_told,
     pace_told,
     room_told,
-    share_told,
+    water_told,
 )
 from gentle_crust.kitchen.story import Story
 
 HOUR = timedelta(hours=1)
 FOLLOWS = timedelta(hours=1.5)
 LEARNT: Adapted[LearntHere] = Adapted(LearntHere)
-MOST_BOWL, BOWL_SD, MOST_BAKE, BAKE_SD = 0.08, 0.004, 0.4, 0.006
-MOST_LATE_MIN = 240.0
 
 
 def tells_of(
@@ -156,18 +157,15 @@ def _bowl(shown: dict[str, Any], story: Story) -> Told | None:
     weighed, totals = story.happened.dough_g, shown.get("totals") or {}
     if weighed is None or not totals.get("dough_g"):
         return None
-    return share_told(float(totals["dough_g"]), weighed, MOST_BOWL, BOWL_SD)
+    return bowl_told(float(totals["dough_g"]), weighed)
 
 
 def bake_loss(piece_g: float, out_g: float | None) -> Told | None:
     """What a loaf lost in the oven, by its weight."""
     try:
-        return None if out_g is None else share_told(piece_g, out_g, MOST_BAKE, BAKE_SD)
+        return None if out_g is None else loaf_told(piece_g, out_g)
     except CraftError:
         return None
-
-
-WATER_SD = 0.8
 
 
 def _water(shown: dict[str, Any], story: Story) -> Told | None:
@@ -175,7 +173,7 @@ def _water(shown: dict[str, Any], story: Story) -> Told | None:
     told, totals = story.of(bodies.WATER), shown.get("totals") or {}
     if not told or not totals.get("flour_g"):
         return None
-    return 100 * sum(float(each.body["more_g"]) for each in told) / float(totals["flour_g"]), WATER_SD
+    return water_told(sum(float(each.body["more_g"]) for each in told), float(totals["flour_g"]))
 
 
 def _late(shown: dict[str, Any], story: Story) -> Told | None:
@@ -188,5 +186,4 @@ def _late(shown: dict[str, Any], story: Story) -> Told | None:
         due = datetime.fromisoformat(str(planned["at"])) + timedelta(minutes=float(planned.get("minutes") or 0))
     except (KeyError, TypeError, ValueError):
         return None
-    late = (done - due) / timedelta(minutes=1)
-    return (round(late, 1), 5.0) if abs(late) <= MOST_LATE_MIN else None
+    return late_told((done - due) / timedelta(minutes=1))

@@ -144,6 +144,50 @@ def share_told(before_g: float, after_g: float, most: float, sd: float) -> tuple
     return (loss, sd) if -0.005 <= loss <= most else None
 
 
+BOWL_SD, MOST_BOWL, LOAF_SD, MOST_LOAF = 0.004, 0.08, 0.006, 0.4
+"""Of one weighing, a share; and the greatest loss in bowl and oven that is none of the pen (practice)."""
+WATER_SD, LATE_SD_MIN, MOST_LATE_MIN = 0.8, 5.0, 240.0
+
+
+def bowl_told(mixed_g: float, divided_g: float) -> tuple[float, float] | None:
+    """What stays in the bowl, by the weight of the dough as it was mixed and as it was divided, g: see share_told."""
+    return share_told(mixed_g, divided_g, MOST_BOWL, BOWL_SD)
+
+
+def loaf_told(piece_g: float, out_g: float) -> tuple[float, float] | None:
+    """What a loaf lost in the oven, by its weight before and after, g: see share_told."""
+    return share_told(piece_g, out_g, MOST_LOAF, LOAF_SD)
+
+
+def water_told(more_g: float, flour_g: float) -> tuple[float, float] | None:
+    """What a dough that got more water until it felt right tells of its flour.
+
+    Parameters
+    ----------
+    more_g : water beyond the recipe (less: negative), g
+    flour_g : its flour, g
+
+    Returns
+    -------
+    Points of water in a hundred of flour, and how surely; None without flour.
+    """
+    return (100 * more_g / flour_g, WATER_SD) if flour_g > 0 else None
+
+
+def late_told(late_min: float) -> tuple[float, float] | None:
+    """What the minutes tell by which mixing was later than planned.
+
+    Parameters
+    ----------
+    late_min : minutes late (early: negative)
+
+    Returns
+    -------
+    Minutes, and how surely; None of a bake that was put off.
+    """
+    return (round(late_min, 1), LATE_SD_MIN) if abs(late_min) <= MOST_LATE_MIN else None
+
+
 def beside_known(told: tuple[float, float], known: float) -> tuple[float, float]:
     """What was told of a forecast that had been moved already, as if it had not been.
 
