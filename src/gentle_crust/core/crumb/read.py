@@ -41,7 +41,7 @@ class CrumbRead:
     quality: Quality
 
 
-FEW_PER_CM2, HUGE_MM2 = 0.4, 60.0
+FEW_PER_CM2, HUGE_MM2 = 0.2, 100.0
 """So few holes, and so large ones, no crumb has: they are shadows and colours of a crust (practice)."""
 
 
