@@ -138,7 +138,7 @@ def test_a_dough_colder_than_forecast_tells_of_the_room_and_not_of_the_leaven(da
     for number in range(3):
         a_day(day, f"cold-{number}", late_min=25, warm=-1.5)
     found = lessons(day.client)
-    assert "2° cooler in the morning" in found["room"]["says"]
+    assert "2.1° cooler in the morning" in found["room"]["says"]
     assert min(learnt(day.client)["room_k"]) < -0.5
 
 

@@ -104,9 +104,9 @@ def test_three_rounds_today_and_two_tomorrow_each_with_their_own_steps() -> None
     assert stage(plan, "warm_up-2")["dough_c"]["to"] == pytest.approx(18, abs=0.2)
     assert len(steps(plan, "divide")) == 1
     assert steps(plan, "divide")[0]["text"].startswith("5 pieces")
-    for proof in ("proof", "proof-2"):
+    for proof, least in (("proof", 20), ("proof-2", 5)):
         assert 0.77 <= stage(plan, proof)["share"]["likely"] <= 0.86
-        assert stage(plan, proof)["minutes"] >= 20
+        assert stage(plan, proof)["minutes"] >= least, "what was kept a day has risen while it was cold"
     chills = [each["part"] for each in steps(plan, "chill")]
     assert chills == ["", "tomorrow"]
 

@@ -14,7 +14,7 @@ from gentle_crust.core.course.ask import Asked
 from gentle_crust.core.course.fill import fill
 from gentle_crust.core.course.plan import plan
 from gentle_crust.core.errors import CraftError
-from gentle_crust.core.fermentation.uncertainty import of_leaven
+from gentle_crust.core.fermentation.uncertainty import of_leaven, unknown
 from gentle_crust.core.learning.belief import Belief, Prior, Tell, believed
 from gentle_crust.core.learning.learnt import (
     NOTHING_LEARNT,
@@ -273,8 +273,18 @@ def test_kitchens_are_learnt_within_ten_bakes_and_unlearnt_within_six():
     )
     assert len(found) >= 0.9 * KITCHENS
     assert learnt <= 0.6 * first
-    assert 0.72 <= bands <= 0.88 and 0.72 <= inside[:, 18].mean() <= 0.92
+    few = 0.0 if KITCHENS >= 200 else 0.06
+    assert 0.72 <= bands <= 0.88 and 0.72 - few <= inside[:, 18].mean() <= 0.92
     assert jumped > 2 * learnt and again <= 1.35 * learnt
+
+
+@pytest.mark.parametrize("sd", [0.046, 0.08, 0.127], ids=["box and thermometer", "eye and thermometer", "eye"])
+def test_three_bakes_make_a_culture_known_but_not_certain(sd):
+    """From 0.40 to between 0.10 and 0.15 (ln of its pace): bakes differ, however often one has watched them."""
+    told = [Tell(7.0 * bake, 0.1, sd) for bake in range(12)]
+    likely, sigma, _ = paced("levain", told[:3], 0, 21.0)
+    assert 0.10 <= sigma <= 0.152 and likely == pytest.approx(exp(0.1), rel=0.02)
+    assert 0.10 <= paced("levain", told, 0, 84.0)[1] < sigma < unknown().sigma / 2.5
 
 
 def test_without_learning_nothing_gets_better():

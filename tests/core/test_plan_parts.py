@@ -98,8 +98,9 @@ def test_steps_are_in_order_and_end_out_of_the_oven_in_time(plans, case):
     assert kinds.index("mix") < kinds.index("shape") < kinds.index("load") < kinds.index("out")
     assert kinds[-1] == "cut"
     assert ("chill" in kinds) == (case[1] == "cold")
-    early = "early" in [problem.code for problem in plan.problems]
-    assert abs(plan.out - plan.ready) < timedelta(minutes=5 if early else 0, seconds=2)
+    # Where hands are needed about bedtime or getting up, a fold is made or not: then no beginning meets the minute.
+    jumps = {"early", "asleep"} & {problem.code for problem in plan.problems}
+    assert abs(plan.out - plan.ready) < timedelta(minutes=5 if jumps else 0, seconds=2)
     assert plan.begins == times[0]
 
 

@@ -32,7 +32,7 @@ LONG_BEFORE = timedelta(hours=44)
 """The demo's doughs were planned so long ago that nothing about them had to be hurried."""
 NONE, LEAST_BULK, LEAST_LEFT, LEAST_COLD = (timedelta(minutes=minutes) for minutes in (0, 140, 20, 75))
 """A dough in bulk was mixed so long ago and has so much before it at least; a cold one was chilled so long ago."""
-EVENING_H, BY_DAY_H = (16, 20), (6, 20)
+EVENING_H, BY_DAY_H = (18, 20), (6, 20)
 """Hours between which a dough in bulk goes on into the fridge, and between which a loaf is baked."""
 HALF_HOUR = timedelta(minutes=30)
 READ_AGO = 8 * MINUTE

@@ -27,8 +27,10 @@ def _on_grid(table: str, column: str) -> Floats:
 
 @cache
 def _bunsen_on_grid() -> Floats:
-    """CO2 in water after Bunsen coefficients (unverified), ml at room conditions per g."""
-    return np.interp(_GRID_C, [0.0, 4.0, 10.0, 25.0, 40.0], [1.65, 1.40, 1.15, 0.75, 0.53])
+    """CO2 in water after Bunsen coefficients (unverified), ml at room conditions per g: a smooth curve through them."""
+    celsius, held = np.array([0.0, 4.0, 10.0, 25.0, 40.0, 60.0]), np.array([1.65, 1.40, 1.15, 0.75, 0.53, 0.38])
+    fine: Floats = np.exp(monotone_cubic(celsius, np.log(held), _GRID_C))
+    return fine
 
 
 def _at(temperature_c: Floats, grid: Floats) -> Floats:
