@@ -18,23 +18,38 @@ from gentle_crust.store.database import open_store
 SATURDAY = datetime(2026, 11, 28, 6, 30, tzinfo=UTC)
 
 
-def pytest_collection_modifyitems(config, items):
-    """Of a browser test that is run over many rooms and sizes the first and one more; whole in script/prove.
+OF_ROOMS, OF_MANY = 2, 4
+SIZES = {"size", "viewport", "phone", "scheme"}
 
-    Which one more goes by the test's name, so that it is the same everywhere. Tests that are named are all run.
+
+def pytest_collection_modifyitems(config, items):
+    """Of a browser test that is run at several sizes one, of one over many rooms the first and one more, of one over
+    many kinds (``many``) the first and three more; whole in script/prove.
+
+    Which ones goes by their names, so that it is the same everywhere. Tests that are named are all run.
     """
     if os.environ.get("GENTLE_CRUST_PROVE") or any("::" in each for each in config.args):
         return
     left_out = []
     for _, group in groupby(items, key=lambda item: (item.path, item.originalname)):
         runs = list(group)
-        if len(runs) > 2 and runs[0].get_closest_marker("browser"):
-            chosen = 1 + crc32(runs[0].originalname.encode()) % (len(runs) - 1)
-            left_out += [run for place, run in enumerate(runs) if place not in (0, chosen)]
+        ordered = sorted(runs, key=lambda run: crc32(f"{run.path.name} {run.name}".encode()))
+        if runs[0].get_closest_marker("browser"):
+            sizes = len(runs) > 1 and SIZES & set(runs[0].callspec.params)
+            kept = ordered[:1] if sizes else _first_and_some(runs, ordered, OF_ROOMS)
+        elif runs[0].get_closest_marker("many"):
+            kept = _first_and_some(runs, ordered, OF_MANY)
+        else:
+            continue
+        left_out += [run for run in runs if run not in kept]
     if left_out:
         config.hook.pytest_deselected(items=left_out)
         gone = set(left_out)
         items[:] = [item for item in items if item not in gone]
+
+
+def _first_and_some(runs, ordered, count):
+    return [runs[0], *(run for run in ordered if run is not runs[0])][:count]
 
 
 @pytest.fixture

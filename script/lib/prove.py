@@ -204,6 +204,16 @@ def damage() -> Proof:
     return _tests("tests/store/test_damage.py", said=r"\d+ passed.*")
 
 
+def every_kind() -> Proof:
+    """What is tried over many kinds (refusals, formulas, hours, old kitchens), of which script/test takes a few."""
+    return _tests("tests/api", "tests/core", "tests/kitchen", "tests/store", "-m", "many", said=r"\d+ passed.*")
+
+
+def warmth() -> Proof:
+    """Forecasts in steps of a tenth of a degree from 0 to 40 C: none jumps, and by how much they move at most."""
+    return _tests("tests/core/test_truth_of_dough.py", "-k", "no_cliff", said=r"\d+ passed.*")
+
+
 def old_stores() -> Proof:
     """Data files of every version that ever was: opened, whole, and changes of schema all or nothing."""
     return _tests("tests/store/test_old_stores.py", said=r"\d+ passed.*")
@@ -345,6 +355,8 @@ PROOFS: dict[str, Callable[[], Proof]] = {
     "kills": kills,
     "damage": damage,
     "old_stores": old_stores,
+    "every_kind": every_kind,
+    "warmth": warmth,
     "requests": requests,
     "screens": screens,
     "reader": reader,

@@ -1,11 +1,15 @@
 """A day at the bench: a clock that the test turns, and a client that presses."""
 
-from datetime import UTC, datetime
+import shutil
+from dataclasses import dataclass
+from datetime import UTC, datetime, timedelta
+from pathlib import Path
 
 import pytest
 
 from gentle_crust import demo
 from gentle_crust.api.app import create_app
+from gentle_crust.store.database import open_store
 from tests.conftest import SATURDAY
 
 PLAN = demo.TOMORROW_PLAN
@@ -14,8 +18,8 @@ PLAN = demo.TOMORROW_PLAN
 class Day:
     """A clock that the test turns, and a client that presses."""
 
-    def __init__(self, sessions) -> None:
-        self.sessions, self.now, self.count = sessions, SATURDAY, 0
+    def __init__(self, sessions, now=SATURDAY, count=0) -> None:
+        self.sessions, self.now, self.count = sessions, now, count
         self.client = create_app(sessions, lambda: self.now).test_client()
 
     def at(self, hour, minute=0, day=28):
@@ -53,3 +57,63 @@ class Day:
 @pytest.fixture
 def day(sessions):
     return Day(sessions)
+
+
+def until_cut(day, dough=PLAN):
+    """Everything done in its order until nothing is left to do."""
+    for _ in range(60):
+        found = day.dough(dough)
+        if found["over"]:
+            return
+        step = next(each for each in found["steps"] if each["key"] == found["next"])
+        day.now = max(day.now, datetime.fromisoformat(step["at"]) + timedelta(minutes=step["minutes"]))
+        day.done(step["key"], dough=dough)
+
+
+@dataclass(frozen=True)
+class Lived:
+    """A kitchen in which something was done once; each test goes on in a copy of it."""
+
+    folder: Path
+    now: datetime
+    count: int
+
+
+def live_once(filled, folder, what):
+    """The demo's kitchen after ``what`` was done in it."""
+    shutil.copytree(filled, folder)
+    sessions = open_store(folder)
+    day = Day(sessions)
+    what(day)
+    sessions.kw["bind"].dispose()
+    return Lived(folder, day.now, day.count)
+
+
+def go_on(lived, folder):
+    """Yields a day in a copy of a kitchen in which something was done."""
+    shutil.copytree(lived.folder, folder)
+    sessions = open_store(folder)
+    yield Day(sessions, lived.now, lived.count)
+    sessions.kw["bind"].dispose()
+
+
+@pytest.fixture(scope="session")
+def cut_once(filled, tmp_path_factory):
+    def bake(day):
+        day.mixed()
+        until_cut(day)
+
+    return live_once(filled, tmp_path_factory.mktemp("cut") / "data", bake)
+
+
+@pytest.fixture
+def cut(cut_once, folder):
+    """A bake that has just been cut."""
+    yield from go_on(cut_once, folder)
+
+
+@pytest.fixture
+def baked(cut):
+    """A bake that was cut half an hour ago."""
+    cut.now += timedelta(minutes=30)
+    return cut

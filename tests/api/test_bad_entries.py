@@ -50,6 +50,7 @@ def both(day, kind, body):
     return day.client.post("/api/bench/presses", data=data, content_type="application/json")
 
 
+@pytest.mark.many
 @pytest.mark.parametrize(("kind", "body"), BAD)
 def test_a_good_press_behind_a_bad_one_is_kept_and_the_bench_stays_open(day, kind, body):
     day.mixed().at(15, 0)

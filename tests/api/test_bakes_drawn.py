@@ -9,16 +9,14 @@ from gentle_crust.kitchen.beside import catch_up
 from gentle_crust.kitchen.work import Work
 from gentle_crust.store.models import BakeRow, PlanRow
 from tests.api.conftest import PLAN
-from tests.api.test_loaf_sheet import judge, until_cut
+from tests.api.test_loaf_sheet import judge
 
 MIN = timedelta(minutes=1)
 
 
 @pytest.fixture
-def baked(day):
-    day.mixed()
-    until_cut(day)
-    return day
+def baked(cut):
+    return cut
 
 
 def line(day, key=PLAN):
@@ -105,6 +103,7 @@ def test_a_plan_whose_drawing_cannot_be_read_costs_the_drawing_and_nothing_else(
     assert found["drawn"] is None and found["state"] in ("baked", "on_bench")
 
 
+@pytest.mark.many
 @pytest.mark.parametrize(
     ("hours", "said", "asks"),
     [

@@ -388,6 +388,7 @@ def test_a_file_that_is_no_log_is_refused(day, data):
     assert found.status_code == 422 and found.json["errors"][0]["field"] == "file"
 
 
+@pytest.mark.many
 @pytest.mark.parametrize(
     ("kind", "body", "field"),
     [

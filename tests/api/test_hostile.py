@@ -63,6 +63,7 @@ def test_hosts_that_are_not_the_programs_own(client, host):
     assert client.get("/api/plans", headers={"Host": "evil.example"}).status_code == 421
 
 
+@pytest.mark.many
 @pytest.mark.parametrize("at", TIMES)
 @pytest.mark.parametrize("kind", ["bake_note", "bake_step", "bake_changed", "bake_corrected", "absence"])
 def test_times_that_no_kitchen_has(day, at, kind):

@@ -8,7 +8,7 @@ from gentle_crust.api.app import create_app
 from gentle_crust.kitchen.mixes import MixBook
 from gentle_crust.kitchen.work import Work
 from gentle_crust.store.models import BakeRow, PlanRow
-from tests.api.test_loaf_sheet import until_cut
+from tests.api.conftest import until_cut
 from tests.conftest import SATURDAY
 
 COUNTRY = "tidewater-country"

@@ -1,33 +1,13 @@
 """Loaves judged, over the API: kept with their bake, corrected by another, taken back, refused by name."""
 
-from datetime import datetime, timedelta
+from datetime import timedelta
 
 import pytest
 
 from gentle_crust.api.app import create_app
-from tests.api.conftest import PLAN
+from tests.api.conftest import PLAN, until_cut
 
 MIN = timedelta(minutes=1)
-
-
-def until_cut(day, dough=PLAN):
-    """Everything done in its order until nothing is left to do."""
-    for _ in range(60):
-        found = day.dough(dough)
-        if found["over"]:
-            return
-        step = next(each for each in found["steps"] if each["key"] == found["next"])
-        day.now = max(day.now, datetime.fromisoformat(step["at"]) + step["minutes"] * MIN)
-        day.done(step["key"], dough=dough)
-
-
-@pytest.fixture
-def baked(day):
-    """A bake that was cut half an hour ago."""
-    day.mixed()
-    until_cut(day)
-    day.now += 30 * MIN
-    return day
 
 
 def judge(day, body, **more):

@@ -9,8 +9,8 @@ from PIL import Image
 
 from gentle_crust.api.app import create_app
 from gentle_crust.store.models import BakeRow, EventRow, PlanRow, TrialRow
-from tests.api.conftest import PLAN
-from tests.api.test_loaf_sheet import judge, until_cut
+from tests.api.conftest import PLAN, until_cut
+from tests.api.test_loaf_sheet import judge
 
 COUNTRY, TIN = "tidewater-country", "lamplighters-tin"
 
@@ -19,15 +19,6 @@ def picture(colour="tan", size=(900, 600), kind="JPEG"):
     out = io.BytesIO()
     Image.new("RGB", size, colour).save(out, kind)
     return out.getvalue()
-
-
-@pytest.fixture
-def baked(day):
-    """A bake that was cut half an hour ago."""
-    day.mixed()
-    until_cut(day)
-    day.now += timedelta(minutes=30)
-    return day
 
 
 def enter(day, key, mixed="2026-11-20T10:00", out="2026-11-20T18:30", formula=COUNTRY, **more):
@@ -113,6 +104,7 @@ def several(day):
     return day
 
 
+@pytest.mark.many
 @pytest.mark.parametrize(
     ("query", "keys"),
     [

@@ -14,13 +14,11 @@ from gentle_crust.kitchen.log_out import log_file
 from gentle_crust.kitchen.work import Work
 from gentle_crust.store.database import folder_of, open_store
 from gentle_crust.store.models import BakeRow, EventRow, FormulaRow, PlanRow, TrialRow, VersionRow
-from tests.api.conftest import PLAN, Day
-from tests.api.test_loaf_sheet import until_cut
+from tests.api.conftest import PLAN, Day, go_on, live_once, until_cut
 from tests.api.test_log import COUNTRY, enter, get, picture, trial
 
 
-@pytest.fixture
-def full(day):
+def fill_log(day):
     """A log with a bake lived at the bench, two entered, a trial, loaves, notes, a photo and something taken back."""
     day.mixed()
     day.press("reading", {"measure": "percent", "value": 40}, key="read")
@@ -33,7 +31,16 @@ def full(day):
     enter(day, "stone", "2026-11-17T10:00", "2026-11-17T18:30", vessel_id="stone")
     trial(day)
     day.client.put("/api/trials/t1/conclusion", json={"better": 1, "conclusion": "Crisper."})
-    return day
+
+
+@pytest.fixture(scope="module")
+def full_once(filled, tmp_path_factory):
+    return live_once(filled, tmp_path_factory.mktemp("full") / "data", fill_log)
+
+
+@pytest.fixture
+def full(full_once, folder):
+    yield from go_on(full_once, folder)
 
 
 @pytest.fixture

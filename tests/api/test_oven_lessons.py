@@ -8,7 +8,6 @@ import pytest
 from gentle_crust.api.app import create_app
 from gentle_crust.store.models import EventRow
 from tests.api.conftest import PLAN
-from tests.api.test_loaf_sheet import until_cut
 from tests.api.test_log import COUNTRY, enter
 
 LOAF = {"formula_id": COUNTRY, "pieces": 1, "piece_g": 850, "cold": False}
@@ -86,13 +85,6 @@ def test_what_cannot_be_is_refused_and_teaches_nothing(day, seen, field):
 def test_a_bake_that_took_longer_than_drawn_is_held_against_that_long_a_bake(day):
     short, long = (teach(day, f"t{at}", colour=60, baked_min=at).json["lessons"][0]["told"][0] for at in (35, 60))
     assert long["foretold"] > short["foretold"] + 10
-
-
-@pytest.fixture
-def cut(day):
-    day.mixed()
-    until_cut(day)
-    return day
 
 
 def test_the_sheet_of_a_loaf_teaches_its_oven_and_taken_back_it_does_not(cut):

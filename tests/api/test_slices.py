@@ -6,11 +6,11 @@ import numpy as np
 import pytest
 from PIL import Image
 
-from tests.api.test_log import baked, compare, enter, get
+from tests.api.test_log import compare, enter, get
 from tests.api.test_log_files import bring, other, written_out
 from tests.crumbs import slice_of
 
-__all__ = ["baked", "other"]
+__all__ = ["other"]
 
 
 def photo_of_slice(seed=3, **more):

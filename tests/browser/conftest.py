@@ -1,24 +1,40 @@
 """A browser, and pages in it that must not complain nor speak to any other host."""
 
+import shutil
 from threading import Thread
 
 import pytest
-from live import CHROMIUM, QUIET, serving
+from live import CHROMIUM, QUIET
 from playwright.sync_api import expect, sync_playwright
 from waitress import create_server
 
 from gentle_crust.api.app import create_app
+from gentle_crust.store.database import open_store
 from tests.api.conftest import Day
+from tests.conftest import SATURDAY
 
 expect.set_options(timeout=15_000)
 """A cold start on a busy machine is no fault; what never comes is."""
 DESK, PHONE = {"width": 1280, "height": 800}, {"width": 390, "height": 844}
+CALM = {"service_workers": "block", "reduced_motion": "reduce"}
+"""Pages without a worker and without motion, which takes a sixth of a test's time, where a test wants no other."""
 
 
 @pytest.fixture(scope="module")
-def address():
-    with serving() as address:
-        yield address
+def address(filled, tmp_path_factory):
+    """The demo without its past, at half past six, served to all tests of a file."""
+    folder = tmp_path_factory.mktemp("served") / "data"
+    shutil.copytree(filled, folder)
+    sessions = open_store(folder)
+    yield served(create_app(sessions, lambda: SATURDAY))
+    sessions.kw["bind"].dispose()
+
+
+def served(app):
+    """Serve from a thread of its own, which is left to end with the process; gives the address."""
+    server = create_server(app, host="127.0.0.1", port=0, threads=6)
+    Thread(target=server.run, daemon=True).start()
+    return f"http://127.0.0.1:{server.effective_port}"
 
 
 @pytest.fixture(scope="session")
@@ -35,7 +51,9 @@ def visit(browser, address):
     contexts, complaints = [], []
 
     def opened(path="/plan", viewport=DESK, **more):
-        context = browser.new_context(viewport=viewport, service_workers="block", **more)
+        context = browser.new_context(
+            viewport=viewport, **({"service_workers": "block", "reduced_motion": "reduce"} | more)
+        )
         contexts.append(context)
         page = context.new_page()
         page.on("pageerror", lambda error: complaints.append(str(error)))
@@ -55,14 +73,10 @@ class Own:
 
     def __init__(self, browser, sessions) -> None:
         self.browser, self.day, self.contexts = browser, Day(sessions), []
-        app = create_app(sessions, lambda: self.day.now)
-        self.server = create_server(app, host="127.0.0.1", port=0, threads=6)
-        Thread(target=self.server.run, daemon=True).start()
-        self.address = f"http://127.0.0.1:{self.server.effective_port}"
+        self.address = served(create_app(sessions, lambda: self.day.now))
 
     def open(self, path="/bench", viewport=DESK, **more):
-        more = {"service_workers": "block"} | more
-        self.contexts.append(self.browser.new_context(viewport=viewport, **more))
+        self.contexts.append(self.browser.new_context(viewport=viewport, **CALM | more))
         page = self.contexts[-1].new_page()
         page.goto(self.address + path)
         page.wait_for_load_state("networkidle")

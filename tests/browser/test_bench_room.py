@@ -38,7 +38,7 @@ def press(page, name):
 
 
 def test_from_the_plan_to_the_bench_and_the_first_steps(own):
-    own.day.at(7, 39)
+    own.day.at(6, 34)
     page = own.open(f"/plan/{PLAN}")
     press(page, "Start this bake")
     expect(title(page)).to_have_text("Build the levain")

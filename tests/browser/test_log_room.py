@@ -7,9 +7,8 @@ from hands import pick
 from playwright.sync_api import expect
 from seeing import sound
 
-from tests.api.conftest import PLAN
+from tests.api.conftest import PLAN, until_cut
 from tests.api.test_bakes import baked
-from tests.api.test_loaf_sheet import until_cut
 from tests.api.test_log import COUNTRY, enter, picture, planned_trial
 from tests.api.test_log_files import written_out
 from tests.browser.conftest import DESK, PHONE

@@ -24,6 +24,7 @@ SLICES = {
 }  # fmt: skip
 
 
+@pytest.mark.many
 @pytest.mark.parametrize("name", SLICES)
 def test_holes_are_measured_as_they_are(name):
     more = SLICES[name]
@@ -37,6 +38,7 @@ def test_holes_are_measured_as_they_are(name):
     assert len(found.top_to_bottom) == BANDS and found.dense_line is None
 
 
+@pytest.mark.many
 @pytest.mark.parametrize("name", SLICES)
 def test_a_drawn_crumb_is_taken_for_one(name):
     found, _ = read_crumb(slice_of(11, **SLICES[name])[0], SLICES[name].get("width_mm", 120.0))

@@ -65,7 +65,7 @@ def follow(plan, *readings, **more):
 
 @pytest.mark.parametrize("one", situations(), ids=lambda one: one.name)
 def test_about_four_doughs_in_five_keep_to_the_band(one):
-    """Bought yeast, an unknown culture, one in a fridge that is only known to 2 K, after readings, after three bakes."""
+    """Bought yeast, an unknown culture, one in a fridge that is known to 2 K, after readings, after three bakes."""
     assert 0.70 <= coverage(one, 120).inside <= 0.91, "the whole 400 doughs are for the proof"
 
 
@@ -172,6 +172,7 @@ def test_the_longer_nothing_rises_the_less_the_leaven_is_believed_alive(cold):
     assert all(later <= sooner + 1e-9 for sooner, later in pairwise(together)) and together[-1] < 0.15
 
 
+@pytest.mark.many
 @pytest.mark.parametrize("at_h", [2, 4, 6, 9, 12])
 @pytest.mark.parametrize("kind", ["rise_eye", "rise_box", "rise_jar"])
 def test_a_lower_reading_never_speaks_for_a_livelier_leaven(cold, at_h, kind):

@@ -24,6 +24,7 @@ def opened(folder, now):
     return sessions, {dough.id.split("-")[1]: dough for dough in BenchBook(Work(sessions, lambda: now)).view().doughs}
 
 
+@pytest.mark.many
 @pytest.mark.parametrize(
     "now",
     [datetime(2026, 11, 28, hour, minute, tzinfo=UTC) for hour, minute in HOURS]

@@ -163,6 +163,7 @@ SPOILT = {
 }
 
 
+@pytest.mark.many
 @pytest.mark.parametrize("name", SPOILT)
 def test_a_backup_that_is_not_whole_changes_nothing(busy, folder, tmp_path, name):
     write_backup(folder, tmp_path / "all.zip", SATURDAY)

@@ -77,6 +77,7 @@ PLACES = {
 }
 
 
+@pytest.mark.many
 @pytest.mark.parametrize("body", BODIES, ids=range(len(BODIES)))
 @pytest.mark.parametrize("place", PLACES)
 def test_a_damaged_document_is_named_kept_and_put_away(full, place, body):
@@ -120,6 +121,7 @@ def test_a_damaged_plan_closes_its_own_dough_and_says_so(full, column, body):
     assert full.press("bake_note", {"text": "on"}, dough=other)["taken"]
 
 
+@pytest.mark.many
 @pytest.mark.parametrize(
     ("place", "column", "where"),
     [

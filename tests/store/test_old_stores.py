@@ -122,6 +122,7 @@ def test_a_culture_of_the_first_shape_is_fed_at_one_time_and_with_one_flour():
     assert CULTURE.read(body | {"schedule": None}).schedule is None
 
 
+@pytest.mark.many
 def test_an_old_kitchen_goes_on_being_used(old):
     sessions = open_store(old)
     client = create_app(sessions, now).test_client()
