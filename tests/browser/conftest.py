@@ -51,9 +51,7 @@ def visit(browser, address):
     contexts, complaints = [], []
 
     def opened(path="/plan", viewport=DESK, **more):
-        context = browser.new_context(
-            viewport=viewport, **({"service_workers": "block", "reduced_motion": "reduce"} | more)
-        )
+        context = browser.new_context(viewport=viewport, **CALM | more)
         contexts.append(context)
         page = context.new_page()
         page.on("pageerror", lambda error: complaints.append(str(error)))

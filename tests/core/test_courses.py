@@ -8,7 +8,7 @@ from typing import Any
 import pytest
 
 from gentle_crust.interchange.plan_json import answer, styles_told
-from tests.courses import courses
+from tests.courses import COOL, DIVIDE, LEVAIN, MIX, READY, SHAPE, asked, courses, formula, levain
 
 ANSWERS: dict[str, dict[str, Any]] = {}
 STAGE_KEYS = {
@@ -262,3 +262,18 @@ def test_a_later_load_that_would_go_past_its_proof_waits_in_the_fridge() -> None
     cold = {**courses()["1 cold shaped"], "pieces": 6}
     chills = steps(answer(json.dumps(cold)), "chill")
     assert len(chills) == 1 and "14 h" not in chills[0]["text"], "what comes from the fridge waits there anyway"
+
+
+@pytest.mark.parametrize("until", ["ready", {"rise": 0.5}], ids=["ready", "at half"])
+def test_sets_of_folds_change_the_proof_by_little(until: Any) -> None:
+    """None to three sets, all else equal: they change what a dough can hold, and little of when it is ready."""
+    minutes = []
+    for sets in range(4):
+        folds = [{"kind": "coil", "count": sets, "first_min": 30, "gap_min": 30}] if sets else []
+        bulk = {"kind": "bulk", "until": until, "folds": folds}
+        stages = [LEVAIN, MIX, bulk, DIVIDE, SHAPE, READY, {"kind": "bake", "vessel": "stone"}, COOL]
+        loaf = formula("boule", 72, preferments=[levain(20)], scaling_weight_g=850, pieces=1)
+        plan = answer(json.dumps(asked(loaf, stages, ready="2026-11-29T19:00:00+00:00")))
+        minutes.append(stage(plan, "proof")["minutes"])
+        assert plan["problems"] == [] and minutes[-1] > 30
+    assert max(minutes) <= 1.25 * min(minutes), minutes

@@ -162,6 +162,15 @@ def test_the_soonest_that_is_said_can_be_had():
     assert asked >= 5
 
 
+def test_a_hungry_culture_is_fed_by_amounts_that_can_be_weighed_before_a_small_levain():
+    """The best-timed first feed would start from less than a gram: one that can be weighed is offered in its place."""
+    clock = Clock(NOW, zone_of("Europe/Lisbon"), Nights(22.75, 5.25), Room(24.3, 20.3, 4.5))
+    events = (fed(32.5, ratio=5.5),)
+    answer = feed_for(WHITE, live(WHITE, events, clock), FeedWish(82.0, 44.0, 38.4), clock)
+    assert answer.ways and all(feed.build.seed_g >= LEAST_SEED_G for way in answer.ways for feed in way.feeds)
+    assert len(answer.ways[0].feeds) == 2 and answer.soonest_h is None
+
+
 def test_a_bigger_feed_tonight_or_a_smaller_one_later_are_both_offered():
     life = live(WHITE, (fed(10),), HOME)
     ways = feed_for(WHITE, life, FeedWish(180, 30, 12), HOME).ways

@@ -110,6 +110,13 @@ def test_mends_come_in_the_kitchens_own_time(book):
     assert not book.preview(Asked("tidewater-country", ready=ready[0], style="room_steady")).plan.problems
 
 
+def test_a_rye_that_a_frosty_night_leaves_too_cold_to_mix_is_mended(book):
+    cold = Asked("night-ferry-rye", room_day_c=25, room_night_c=5, style="cold_shaped", ready="2026-11-29T18:00")
+    assert {problem.code for problem in book.preview(cold).plan.problems} == {"water_hot"}
+    change = book.mends(cold)[0].change
+    assert not book.preview(replace(cold, **change)).plan.problems
+
+
 def test_saved_plans_are_listed_with_their_next_step_until_it_has_passed(sessions):
     times = [datetime(2026, 11, day, hour, tzinfo=UTC) for day, hour in ((28, 6), (28, 14), (29, 6), (29, 12))]
     titles = []

@@ -121,6 +121,8 @@ def _changes(made: CoursePlan, problem: Problem) -> Iterator[tuple[Asked, Mend]]
         yield from _other_leaven(asked, problem)
     if problem.code == "water_hot":
         yield from _other_dough_c(asked)
+        # One that is mixed at another hour, when the flour is not as cold as the night.
+        yield from islice(_in_another_style(asked), 2)
     if problem.code in OF_FERMENTING:
         yield from _elsewhere(asked, problem)
         yield from _otherwise(asked, problem)

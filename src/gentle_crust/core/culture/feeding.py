@@ -334,23 +334,31 @@ class _Search:
             rows = [int(row) for row in np.argsort(off[:, column], kind="stable") if np.isfinite(off[row, column])]
             for row in rows[:TRIES]:
                 last = (float(tables[-1].starts[row]), ratio)
-                way = self._way([*self._before(tables[:-1], able[:-1], last[0]), last], spot, feeds)
+                way = self._way([*self._before(tables[:-1], able[:-1], last), last], spot, feeds)
                 if way is not None:
                     found.append(way)
                     break
         return found
 
-    def _before(self, tables: list[_Table], able: list[BoolArray], at_h: float) -> list[tuple[float, float]]:
-        """Starts and ratios of feeds that make a good seed at ``at_h``; fewer than asked for if there are none."""
+    def _before(
+        self, tables: list[_Table], able: list[BoolArray], last: tuple[float, float]
+    ) -> list[tuple[float, float]]:
+        """Starts and ratios of feeds that make a good seed for the last feed (its start and ratio).
+
+        Fewer than asked for if there are none; none asks for less seed than can be weighed.
+        """
         picks: list[tuple[float, float]] = []
+        at_h, ratios_after = last[0], [last[1]]
         for table, hands in zip(reversed(tables), reversed(able), strict=True):
             ripe, late = table.ripe, table.spent + LATE_SEED_H
-            good = (ripe <= at_h) & (at_h <= late) & hands[:, None]
+            weighed = [self._builds([ratio, *ratios_after])[0].seed_g >= LEAST_SEED_G for ratio in RATIOS]
+            good = (ripe <= at_h) & (at_h <= late) & hands[:, None] & np.array(weighed)
             if not good.any():
                 return []
             place = np.where(good, abs((at_h - ripe) / (late - ripe) - BEST_PLACE), np.inf)
             row, column = (int(index) for index in np.unravel_index(int(place.argmin()), place.shape))
             at_h = float(table.starts[row])
+            ratios_after.insert(0, RATIOS[column])
             picks.insert(0, (at_h, RATIOS[column]))
         return picks
 
