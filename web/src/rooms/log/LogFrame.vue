@@ -53,7 +53,8 @@ h1 {
 }
 nav {
   display: flex;
-  gap: 24px;
+  flex-wrap: wrap;
+  gap: 0 24px;
   border-bottom: 1px solid var(--hairline);
 }
 nav a {
