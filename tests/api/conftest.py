@@ -1,6 +1,7 @@
 """A day at the bench: a clock that the test turns, and a client that presses."""
 
 import shutil
+from contextlib import contextmanager
 from dataclasses import dataclass
 from datetime import UTC, datetime, timedelta
 from pathlib import Path
@@ -79,22 +80,28 @@ class Lived:
     count: int
 
 
+@contextmanager
+def day_in(folder, now=SATURDAY, count=0):
+    """A day in the kitchen whose data are in a folder."""
+    sessions = open_store(folder)
+    yield Day(sessions, now, count)
+    sessions.kw["bind"].dispose()
+
+
 def live_once(filled, folder, what):
     """The demo's kitchen after ``what`` was done in it."""
     shutil.copytree(filled, folder)
-    sessions = open_store(folder)
-    day = Day(sessions)
-    what(day)
-    sessions.kw["bind"].dispose()
+    with day_in(folder) as day:
+        what(day)
     return Lived(folder, day.now, day.count)
 
 
+@contextmanager
 def go_on(lived, folder):
-    """Yields a day in a copy of a kitchen in which something was done."""
+    """A day in a copy of a kitchen in which something was done."""
     shutil.copytree(lived.folder, folder)
-    sessions = open_store(folder)
-    yield Day(sessions, lived.now, lived.count)
-    sessions.kw["bind"].dispose()
+    with day_in(folder, lived.now, lived.count) as day:
+        yield day
 
 
 @pytest.fixture(scope="session")
@@ -109,7 +116,8 @@ def cut_once(filled, tmp_path_factory):
 @pytest.fixture
 def cut(cut_once, folder):
     """A bake that has just been cut."""
-    yield from go_on(cut_once, folder)
+    with go_on(cut_once, folder) as day:
+        yield day
 
 
 @pytest.fixture

@@ -12,9 +12,9 @@ from gentle_crust.cli import main
 from gentle_crust.contract.log_file import LogFile
 from gentle_crust.kitchen.log_out import log_file
 from gentle_crust.kitchen.work import Work
-from gentle_crust.store.database import folder_of, open_store
+from gentle_crust.store.database import folder_of
 from gentle_crust.store.models import BakeRow, EventRow, FormulaRow, PlanRow, TrialRow, VersionRow
-from tests.api.conftest import PLAN, Day, go_on, live_once, until_cut
+from tests.api.conftest import PLAN, day_in, go_on, live_once, until_cut
 from tests.api.test_log import COUNTRY, enter, get, picture, trial
 
 
@@ -40,7 +40,8 @@ def full_once(filled, tmp_path_factory):
 
 @pytest.fixture
 def full(full_once, folder):
-    yield from go_on(full_once, folder)
+    with go_on(full_once, folder) as day:
+        yield day
 
 
 @pytest.fixture
@@ -48,9 +49,8 @@ def other(tmp_path):
     """Another kitchen, new and empty."""
     folder = tmp_path / "other"
     folder.mkdir()
-    sessions = open_store(folder)
-    yield Day(sessions)
-    sessions.kw["bind"].dispose()
+    with day_in(folder) as day:
+        yield day
 
 
 def written_out(day, **of):

@@ -80,8 +80,8 @@ def test_hands_take_gas_and_the_second_rise_is_quicker_and_as_high(handling):
     plain = asked(dough(instant_yeast_g=10), stands(14, 25), start_c=25, rise_targets=[1.0])
     first = reached(plain)["likely"]
     answer = asked(dough(instant_yeast_g=10), stands(first, 25), stands(12, 25, handling=handling), start_c=25)
-    after = next(each for each in answer["curve"] if each["hours"] >= first)
-    left = after["rise"] / rise(plain, after["hours"])
+    pressed = next(each for each in answer["curve"] if each["hours"] >= first)
+    left = pressed["rise"] / rise(plain, pressed["hours"])
     assert left < {"knock_back": 0.45, "divide": 0.96, "shape": 0.9}[handling]
     again = next(each["hours"] for each in answer["curve"] if each["hours"] > first + 0.1 and each["rise"] >= 1) - first
     assert again < 0.75 * first

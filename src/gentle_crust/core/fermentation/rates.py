@@ -67,7 +67,7 @@ def mean_dissolved_ml(nodes_c: Floats, share: Floats) -> Floats:
 
 
 def levain_yeast_growth_per_h(temperature_c: Floats) -> Floats:
-    """Specific growth of sourdough yeast, 1/h, 0-60 C (Ganzle, Ehmann and Hammes 1998, unverified).
+    """Specific growth of sourdough yeast, 1/h, 0-60 C (Ganzle, Ehmann and Hammes 1998, unverified; below 18 C tuned).
 
     Parameters
     ----------
@@ -81,7 +81,7 @@ def levain_yeast_growth_per_h(temperature_c: Floats) -> Floats:
 
 
 def levain_gas_per_h(temperature_c: Floats) -> Floats:
-    """Gas making of sourdough yeast, 1/h, 0-60 C: its growth from 20 to 26 C; in the cold and the heat it lasts longer.
+    """Gas making of sourdough yeast, 1/h, 0-60 C: about its growth up to 26 C; about 18 C and in the heat more.
 
     Cells that no longer divide still ferment, up to about 38 C (tuned).
 
