@@ -7,6 +7,8 @@ from gentle_crust.core.oven.equipment import Oven, Vessel
 from gentle_crust.core.oven.loaf import Loaf
 from gentle_crust.core.oven.staged import Want, core_wanted_c, draft
 from gentle_crust.core.oven.vapour import boiling_c
+from gentle_crust.core.readiness.cues import Dough
+from gentle_crust.core.readiness.judge import Question
 
 STILL, FAN, HOT = Oven(), Oven("electric_fan"), Oven(top_c=275)
 BREADS = {
@@ -70,3 +72,11 @@ def test_a_core_is_wanted_as_far_below_boiling_as_at_the_sea_and_never_over_it(a
     assert found <= boiling_c(altitude) - 1.7
     assert found == pytest.approx(min(at_sea - (100 - boiling_c(altitude)), boiling_c(altitude) - 2), abs=0.3)
     assert altitude or found == at_sea
+
+
+def test_a_rye_is_drawn_up_to_the_core_at_which_it_is_judged_done():
+    """What is rich in rye is sticky below 97 C, in a tin as on a stone; at a height both come down together."""
+    asked = Question("baked", Dough(rye_percent=70), vessel="tin")
+    assert drawn("rye tin").done.core_c == asked.wanted == 97
+    assert drawn("rye tin", 1500).done.core_c < 95
+    assert drawn("slippers").done.core_c < 97

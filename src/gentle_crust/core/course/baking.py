@@ -204,7 +204,7 @@ def _baked(
     if baking.stages is not None:
         question, stages = replace(question, stages=_simulated(baking.stages)), baking.stages
     else:
-        question = _until_done(question, core, colour, loss, rye)
+        question = _until_done(question, core, colour, loss)
         stages = heat_stages(question.stages)
     done = done_of(bake(_longer(question)), core, colour, loss)
     units = in_use(vessel, oven, loaf, min(at_once, pieces))
@@ -262,13 +262,13 @@ def _usual_heated(preheated: Preheated, lidded: bool) -> str:
     return "none" if lidded else "oven_only"
 
 
-def _until_done(question: Bake, core: float, colour: float, loss: float, rye: bool) -> Bake:
+def _until_done(question: Bake, core: float, colour: float, loss: float) -> Bake:
     """The last stage made as long as the loaf takes with this heat and this steam."""
     before, last = question.stages[:-1], question.stages[-1]
     covered = sum(stage.minutes for stage in before)
     went = bake(replace(question, stages=(*before, replace(last, minutes=LONGER_MIN))))
     end = done_of(went, core, colour, loss).minute
-    end = covered + last.minutes if end is None else end * (1.06 if rye else 1.0)
+    end = covered + last.minutes if end is None else end
     opened = max(ceil(end - covered - 0.2), LEAST_LAST_MIN)
     return replace(question, stages=(*before, replace(last, minutes=float(opened))))
 

@@ -12,6 +12,7 @@ from gentle_crust.core.oven.equipment import FAN_LOWER_C, Oven, Vessel, per_load
 from gentle_crust.core.oven.kit import Fired, InVessel, OvenHeat, OvenStage, Preheat, Preheated, Steam
 from gentle_crust.core.oven.loaf import Loaf
 from gentle_crust.core.oven.vapour import boiling_c
+from gentle_crust.core.tables import constant
 
 Crust = Literal["usual", "thin", "thick", "soft"]
 CRUSTS: dict[Crust, tuple[float, float, float]] = {
@@ -25,7 +26,6 @@ BEST_STEAM = ("built_in", "hot_stones_and_water", "soaked_towels", "hot_pan", "w
 """Ways to steam an open bake, the best first."""
 SMALL_G = 300.0
 """Pieces smaller than this stay at one temperature."""
-_RYE_LONGER = 1.06
 SOAKED_K = 10.0
 """A vessel is soaked when it is this near the set point."""
 WALLS_MIN = 10.0
@@ -339,7 +339,8 @@ def draft(loaf: Loaf, pieces: int, vessel: Vessel, oven: Oven, want: Want, altit
     heat = replace(heat_of(oven), fired=want.fired)
     soak = 0 if cold_start else soak_min(inside, heat, first, fan, replace(loaf, start_c=22.0, cold_hours=0.0))
     colour = float(form["colour_done"]) + darker
-    core = core_wanted_c(float(form["core_done_c"]) + (1 if want.rye else 0), altitude_m)
+    done_c = float(form["core_done_c"])
+    core = core_wanted_c(max(done_c, constant("oven", "done", "rye_core")) if want.rye else done_c, altitude_m)
     loss = float(form["loss_done"])
     if not covered:
         second = first
@@ -354,10 +355,10 @@ def draft(loaf: Loaf, pieces: int, vessel: Vessel, oven: Oven, want: Want, altit
             else:
                 went, begun = begin(asked, (core, colour, loss))
             done = done_of(went, core, colour, loss)
-            if done.minute is not None and done.minute * _RYE_LONGER < covered + longest:
+            if done.minute is not None and done.minute < covered + longest:
                 break
         end = done.minute if done.minute is not None else covered + _LONGEST_OPEN_MIN
-        end = max(end * (_RYE_LONGER if want.rye else 1.0), covered + 4)
+        end = max(end, covered + 4)
         dark = went.at("colour", end)
         if dark <= VERY_DARK - 4 + darker / 2 or second <= 165:
             break

@@ -26,6 +26,7 @@ from gentle_crust.core.readiness.cues import (
 )
 from gentle_crust.core.readiness.outside import CRUST, Outside, VerdictCode, code_of, outside_of
 from gentle_crust.core.readiness.prior import ANY, ShareBand, check_band, prior, target_of
+from gentle_crust.core.tables import constant
 
 ENGINE = "3"
 """Version of the rules and the table of cues; raised whenever a verdict would change."""
@@ -43,7 +44,7 @@ FALLS = ("culture", "preferment", "bulk", "final_proof")
 APART = 2
 DOUGH_SURE = 0.6
 """Forecast and dough contradict each other if the dough alone is so sure of being so many states from the forecast."""
-DEFAULT_RISE_PERCENT, LEAN_CORE_C, TIN_CORE_C, RYE_CORE_C = 60.0, 95.0, 92.0, 97.0
+DEFAULT_RISE_PERCENT, LEAN_CORE_C, TIN_CORE_C = 60.0, 95.0, 92.0
 CRUST_BESIDE_OTHERS = 0.35
 """A crust tells of the inside of a loaf only where nothing else does; beside a knock or a crackle it counts so much
 (practice), beside a core that was measured not at all."""
@@ -76,7 +77,9 @@ class Question:
         if self.target is not None:
             return self.target
         if self.stage == "baked":
-            return RYE_CORE_C if self.dough.rye else TIN_CORE_C if self.vessel == "tin" else LEAN_CORE_C
+            if self.dough.rye:
+                return constant("oven", "done", "rye_core")
+            return TIN_CORE_C if self.vessel == "tin" else LEAN_CORE_C
         return DEFAULT_RISE_PERCENT
 
 
