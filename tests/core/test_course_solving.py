@@ -181,3 +181,20 @@ def test_clocks_that_go_back_in_the_night_give_a_cold_proof_its_real_hours() -> 
     real = (made.solved.clock.at(proof.end) - made.solved.clock.at(proof.start)).total_seconds() / 3600
     assert real == pytest.approx(proof.hours, abs=0.01)
     assert not [each for each in made.problems if each.code in ("late", "early")]
+
+
+@pytest.mark.parametrize("seed", [83, 188, 345, 423])
+def test_a_plan_says_the_beginning_that_it_was_reckoned_from(seed: int) -> None:
+    """Trees that came out up to a quarter of an hour elsewhere: on time at once, or mixed with riper preferments."""
+    minutes, share = apart(random_tree(random.Random(seed)))
+    assert minutes < 1 and share < 0.01
+
+
+@pytest.mark.parametrize("hour", [12, 15])
+def test_a_loaf_that_would_be_out_after_bedtime_stays_cold_until_the_morning(hour: int) -> None:
+    base = question(asked(formula("boule", 74, preferments=[levain()]), [LEVAIN, MIX, *_plain()]))
+    made = plan(replace(base, now=datetime.fromisoformat(f"2026-11-28T{hour}:00:00+00:00")))
+    proof = next(run for run in made.solved.runs if run.filled.id == "proof")
+    out = made.solved.clock.local_hour_at(made.solved.parts[0].out)
+    assert not made.problems and (proof.hours > 12 or out < 22.5)
+    assert 6.5 <= out <= 22.5

@@ -213,3 +213,15 @@ def test_wishes_that_are_none_name_their_field(wish, field):
     with pytest.raises(CraftError) as refused:
         feed_for(WHITE, live(WHITE, (fed(10),), HOME), wish, HOME)
     assert refused.value.field == field
+
+
+def test_who_sleeps_when_a_long_chain_must_begin_is_offered_it_from_when_hands_wake():
+    """Three equal feeds, each as soon as the one before is ripe, begun when the baker is up and not at once."""
+    clock = Clock(NOW, zone_of("Europe/Lisbon"), Nights(23.33, 8.04), Room(21.9, 19.6, 4.5))
+    events = (fed(763.4), Event("cold", -760.4, "moved", place="fridge"))
+    wish = FeedWish(440.0, 58.0, 26.95)
+    answer = feed_for(WHITE, live(WHITE, events, clock), wish, clock)
+    best = answer.ways[0]
+    assert len(best.feeds) == 3 and best.ripe.likely <= wish.at_h <= best.spent.likely
+    assert best.feeds[0].at_h >= clock.hours(datetime(2026, 11, 28, 8, tzinfo=UTC))
+    assert all(clock.asleep_min(feed.at_h, feed.at_h + 1 / 12) < 0.5 for feed in best.feeds)

@@ -50,7 +50,7 @@ def test_the_middle_of_a_chilled_dough_stays_warm_longest():
 
 
 def test_a_fridge_takes_more_than_its_air_alone():
-    assert heat_loss_w_per_m2_k("tin", fridge=True) == pytest.approx(1.3 * heat_loss_w_per_m2_k("tin"))
+    assert heat_loss_w_per_m2_k("tin", fridge=True) == pytest.approx(1.2 * heat_loss_w_per_m2_k("tin"))
 
 
 def test_an_unknown_container_is_named():
@@ -97,7 +97,7 @@ def test_levain_makes_gas_where_it_hardly_grows_any_more():
     gas, growth = rates.levain_gas_per_h, rates.levain_yeast_growth_per_h
     assert np.all(gas(cold) > growth(cold)) and np.all(gas(hot) > 1.3 * growth(hot))
     assert gas(warm) == pytest.approx(growth(warm), rel=0.01)
-    assert gas(np.array([43.0]))[0] < 0.03 * gas(warm).max(), "heat stops it in the end"
+    assert gas(np.array([46.0]))[0] < 0.05 * gas(warm).max(), "heat stops it in the end"
 
 
 def test_a_stick_is_cold_in_its_middle_long_before_a_ball():

@@ -194,13 +194,13 @@ YEASTED, QUICK, LEVAIN = dough(instant_yeast_g=3), dough(instant_yeast_g=10), ri
     ("of", "target", "mixed_c", "most"),
     [
         (QUICK, 0.3, None, 0.02),
-        (LEVAIN, 0.3, None, 0.02),
-        (LEVAIN, 0.75, 24, 0.0225),
-        (YEASTED, 1.0, 24, 0.0205),
+        (LEVAIN, 0.75, None, 0.02),
+        (LEVAIN, 0.5, 24, 0.02),
+        (YEASTED, 0.5, 24, 0.02),
         # Mixed warm and put somewhere cold, what little is wanted is reached before it is cold, or long after.
-        (LEVAIN, 0.1, 24, 0.032),
-        (YEASTED, 0.1, 24, 0.038),
-        (QUICK, 1.0, 24, 0.032),
+        (LEVAIN, 0.1, 24, 0.0255),
+        (YEASTED, 0.1, 24, 0.025),
+        (QUICK, 1.0, 24, 0.0225),
     ],
 )
 def test_no_cliff_as_it_gets_warmer(of, target, mixed_c, most):

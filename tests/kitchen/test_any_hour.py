@@ -125,7 +125,7 @@ def test_saved_plans_are_listed_with_their_next_step_until_it_has_passed(session
             line for line in PlanBook(Work(sessions, lambda now=now: now)).page().lines if line.id == demo.TOMORROW_PLAN
         )
         titles.append(say(line.next_step.title).sentence if line.next_step else None)
-    assert titles == ["Build the levain", "Fold 3 of 4", "Preheat", None]
+    assert titles == ["Build the levain", "Fold 4 of 4", "Preheat", None]
 
 
 def test_formulas_keep_their_order_and_their_names(sessions):

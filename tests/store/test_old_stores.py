@@ -83,14 +83,14 @@ def test_an_old_kitchen_opens_with_all_that_is_in_it(old):
 
 
 def test_doughs_that_were_begun_before_there_were_courses_go_on_as_they_were(tmp_path):
-    """Steps to come within half an hour of what the older program said, rises within .2: it has learnt of fridges."""
+    """Steps to come within half an hour of what the older program said, rises within .25: it has learnt of fridges."""
     before = json.loads((SHAPES.parent / "answers" / "bench-before-courses.json").read_text())
     sessions = open_store(laid_out(next(path for path in STORES if path.name.startswith("0007")), tmp_path / "old"))
     doughs = BenchBook(Work(sessions, now)).view().doughs
     assert {dough.id for dough in doughs} == set(before)
     for dough in doughs:
         was, stands = before[dough.id], dough.live.standing
-        assert stands.stage == was["stage"] and abs(stands.rise - was["rise"]) <= 0.2
+        assert stands.stage == was["stage"] and abs(stands.rise - was["rise"]) <= 0.25
         steps = {step.key: step for step in dough.live.steps}
         for key, (at, state) in was["steps"].items():
             if key.startswith("vent") and key not in steps:

@@ -44,6 +44,10 @@ from gentle_crust.core.fermentation.uncertainty import ONE
 
 ROUGHLY_H = 0.3
 """So near is near enough to weigh one choice against another."""
+SAME_H = 0.02
+"""Mixed so much sooner or later, a dough gets its preferments as ripe."""
+TOO_FAR_H = 1 / 90
+"""If parts would come out so far from where they do, the bulk before them is looked at anew."""
 NEARLY_H = 1.0
 """Moved by less, a bulk is stopped as it was."""
 LEAST_FOLLOWS, MOST_FOLLOWS = 0.6, 2.5
@@ -53,6 +57,8 @@ MOST_TO_MEET = 14
 MOST_TRIES = 3
 MOVES_H = (0.0, 0.02, 0.05, 0.1, *(step / 6 for step in range(1, 19)), -1 / 6, -1 / 3, -0.5)
 """How much later, or sooner, what is wanted soon is begun if hands are needed too early, or in the night."""
+LONGER = (0.0, 0.25, 0.5, 0.75, 1.0)
+"""Shares of what its holds may still last longer that are tried if hands are needed in the night all the same."""
 
 
 def solve(asked: Asked) -> Solved:
@@ -204,7 +210,7 @@ class _Root:
         if self.jumps:
             # A little beyond the jump, on the side that comes nearer: on its very edge nobody could say which it is.
             return self.late[0] + NEAR_H if self.late[1] < -self.early[1] else self.early[0] - NEAR_H
-        if within and not self.early[0] < after < self.late[0]:
+        if within and not self.early[0] <= after <= self.late[0]:
             return (self.early[0] + self.late[0]) / 2
         return after
 
@@ -249,18 +255,68 @@ def _together(
 
 def _told(search: Laying, start: float, holds: dict[str, float]) -> Solved:
     """The course with every activity of its leaven side by side, at the lengths that were found."""
-    search.ripe_for(mix_at(search.lay(start, holds)))
-    start, holds, laid = _exact(search, start, holds, NEAR_H, 10 * NEAR_H)
+    laid = search.lay(start, holds)
+    for _ in range(MOST_TRIES):
+        mixed = mix_at(laid)
+        search.ripe_for(mixed)
+        start, holds, laid = _exact(search, start, holds, NEAR_H, 10 * NEAR_H)
+        if abs(mix_at(laid) - mixed) < SAME_H:
+            break
+    if _moves_by_h(search, start, holds, laid) > TOO_FAR_H:
+        # A bulk that was stopped as it was would now be stopped otherwise.
+        again = _exact(search, start, holds, NEAR_H, 0.0)
+        if _moves_by_h(search, *again) < TOO_FAR_H:
+            start, holds, laid = again
     if search.wanted[anchor_of(search)] is None:
-        start, laid = _not_in_the_past(search, start, holds, laid)
+        start, holds, laid = _soon_and_awake(search, start, holds, laid)
     return as_told(search, start, holds, laid)
 
 
-def _not_in_the_past(search: Laying, start: float, holds: dict[str, float], laid: Laid) -> tuple[float, Laid]:
-    """What is wanted as soon as it can be, moved so that its first hand is not too early, nor needed in the night."""
+def _moves_by_h(search: Laying, start: float, holds: dict[str, float], laid: Laid) -> float:
+    """By how much parts would come out elsewhere if every bulk's end were looked for anew, h."""
+    return max(abs(one - other) for one, other in zip(search.lay(start, holds).outs(), laid.outs(), strict=True))
+
+
+def _soon_and_awake(
+    search: Laying, start: float, holds: dict[str, float], laid: Laid
+) -> tuple[float, dict[str, float], Laid]:
+    """What is wanted as soon as it can be, with its first hand not too early and none in the night.
+
+    It begins a little later or sooner; where that does not help, holds last longer, over the night.
+    """
+    for _ in range(MOST_TRIES):
+        at, lasts = _moved_or_longer(search, start, holds, laid)
+        if (at, lasts) == (start, holds):
+            break
+        # Begun at another hour, its bulk takes another time: it is looked at once more.
+        start, holds = at, lasts
+        laid = search.lay(start, holds)
+    return start, holds, laid
+
+
+def _moved_or_longer(
+    search: Laying, start: float, holds: dict[str, float], laid: Laid
+) -> tuple[float, dict[str, float]]:
+    """The beginning, and the lengths of the holds, of the least cost near those that were found."""
+    longest = {each.id: each.until.minutes[1] / 60 for each in held((*search.trunk, *search.tails[anchor_of(search)]))}
+    best = (np.inf, start, holds)
+    for longer in LONGER:
+        lasts = {**holds, **{id_: holds[id_] + longer * (most - holds[id_]) for id_, most in longest.items()}}
+        added = LATER_H * sum(lasts[id_] - holds[id_] for id_ in longest)
+        cost, at = _best_move(search, start, {id_: lasts[id_] for id_ in longest}, laid)
+        if cost + added < best[0] - 1:
+            best = (cost + added, at, lasts)
+        if best[0] < ASLEEP_STEP:
+            break
+    return best[1], best[2]
+
+
+def _best_move(search: Laying, start: float, lasts: dict[str, float], laid: Laid) -> tuple[float, float]:
+    """What the best beginning near ``start`` costs, and when it is, with holds of such lengths."""
     anchor = anchor_of(search)
     own = (*search.trunk, *search.tails[anchor])
-    chosen: Lengths = {each.id: np.array([holds[each.id]]) for each in held(own)}
+    runs = {run.filled.id: run.hours for run in (*laid.trunk, *laid.parts[anchor])}
+    chosen: Lengths = {id_: np.array([hours]) for id_, hours in {**runs, **lasts}.items()}
     best = (np.inf, start)
     for move in MOVES_H:
         at = start + move
@@ -274,5 +330,4 @@ def _not_in_the_past(search: Laying, start: float, holds: dict[str, float], laid
             best = (total, at)
         if total < 1 + LATER_H * move and move >= 0:
             break
-    start = best[1]
-    return start, search.lay(start, holds)
+    return best

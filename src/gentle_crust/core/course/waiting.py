@@ -15,6 +15,8 @@ LONGEST_H = 120.0
 """So long a dough is followed for its rise or its proof."""
 STEPS_H = ((4.0, 1 / 12), (12.0, 1 / 6), (24.0, 1 / 4), (48.0, 1 / 2), (LONGEST_H, 1.0))
 """How far a dough is followed, and in which steps: the same steps whatever was thought of it before."""
+STEPS = ((0.0, *(within for within, _ in STEPS_H)), (0.0, *(within / step for within, step in STEPS_H)))
+"""Hours, and in how many steps a dough is followed so long: no hour more makes them much longer at once."""
 FURTHER = 1.4
 """So much further than it takes a dough is followed: what it does after is looked at, too."""
 
@@ -32,8 +34,7 @@ class Waiting:
 
     def run(self, hours: float, folds: tuple[float, ...] | None = None) -> Trace:
         """The dough for so long; folded as it is wished if ``folds`` (hours into the stage) are not given."""
-        step = next((step for within, step in STEPS_H if hours <= within + 1e-9), STEPS_H[-1][1])
-        steps = max(int(np.ceil(hours / step - 1e-6)), 2)
+        steps = max(int(np.ceil(np.interp(hours, *STEPS) - 1e-6)), 2)
         middles = self.now.at + (np.arange(steps) + 0.5) * hours / steps
         air = self.ground.air_c(self.each.place, middles, self.now.at)
         wished = self.folds(None) if folds is None else folds

@@ -204,19 +204,30 @@ def _ends(waits: Waiting, fixed: Fixed, rest: Ways, about: dict[str, float]) -> 
         else:
             # What is just missed in fine steps and reached in coarse ones is told by those.
             break
-    if np.isnan(found) and until.way != "dough_c" and followed_h(float(trace.hours[values.argmax()])) < LONGEST_H:
-        trace = waits.run(followed_h(float(trace.hours[values.argmax()])))
+    if np.isnan(found) and until.way != "dough_c" and followed_h(_highest_h(trace, values)) < LONGEST_H:
+        trace = waits.run(followed_h(_highest_h(trace, values)))
         values = _measure(waits, trace)
     nearly = waits.batch.target.low - waits.batch.target.aim
     if np.isnan(found) and waits.now.shaped and until.way in ("ready", "judged") and values.max() >= nearly:
-        return max(float(trace.hours[values.argmax()]), SHORTEST_H), True, trace
+        return max(_highest_h(trace, values), SHORTEST_H), True, trace
     if np.isnan(found) and until.way == "dough_c":
-        return min(max(float(trace.hours[values.argmax()]), 0.5), LONGEST_WARMING_H), False, trace
+        return min(max(_highest_h(trace, values), 0.5), LONGEST_WARMING_H), False, trace
     if np.isnan(found):
-        return max(float(trace.hours[values.argmax()]), 0.5), False, trace
+        return max(_highest_h(trace, values), 0.5), False, trace
     if is_solved(each):
         found = min(stopped(waits, trace, found, way, fixed, walk) for way in rest)
     return max(found, SHORTEST_H), True, trace if found <= float(trace.hours[-1]) else None
+
+
+def _highest_h(trace: Trace, values: Floats) -> float:
+    """Hours until ``values`` are highest, between the steps by a parabola: so it moves smoothly with what moves it."""
+    at = int(values.argmax())
+    if not 0 < at < len(values) - 1:
+        return float(trace.hours[at])
+    before, highest, after = (float(each) for each in values[at - 1 : at + 2])
+    bend = before - 2 * highest + after
+    step = float(trace.hours[at + 1] - trace.hours[at])
+    return float(trace.hours[at]) + (0.5 * (before - after) / bend * step if bend < 0 else 0.0)
 
 
 def _measure(waits: Waiting, trace: Trace) -> Floats:

@@ -264,8 +264,8 @@ class _Search:
         return self._at_once(awake)
 
     def _at_once(self, awake: bool) -> list[FeedWay]:
-        """Equal parts now and whenever that is ripe: the soonest way, which the hours of the tables may just miss."""
-        picks, ripe = self._equal_parts
+        """Equal parts soon and whenever that is ripe: the soonest way, which the hours of the tables may just miss."""
+        picks, ripe = self._equal_parts(self._first_up()) if awake else self._equal_parts_now
         if ripe is None or ripe > self.wish.at_h:
             return []
         if awake and not self._awake(np.array([at for at, _ in picks])).all():
@@ -275,13 +275,21 @@ class _Search:
 
     def soonest(self) -> float | None:
         """When an equal-parts feed now, after those that wake the culture, would be ripe, h; None if it never is."""
-        return self._equal_parts[1]
+        return self._equal_parts_now[1]
+
+    def _first_up(self) -> float:
+        """When hands are awake at the soonest, h; now, where they are not before the levain is wanted."""
+        starts = starts_of(self.now_h, self.wish.at_h, self.clock)
+        return float(np.append(starts[self._awake(starts)], self.now_h)[0])
 
     @cached_property
-    def _equal_parts(self) -> tuple[list[tuple[float, float]], float | None]:
-        """Starts and ratios of the feeds of that chain, and when the last of them is ripe."""
-        at, seed, spot = self.now_h, self.life.forecast.seed_at(self.now_h), self.spots[-1]
-        feeds = next((feeds for feeds in range(1, MOST_FEEDS + 1) if self.wakes(self.now_h, feeds)), MOST_FEEDS)
+    def _equal_parts_now(self) -> tuple[list[tuple[float, float]], float | None]:
+        return self._equal_parts(self.now_h)
+
+    def _equal_parts(self, at: float) -> tuple[list[tuple[float, float]], float | None]:
+        """Starts and ratios of the feeds of that chain, the first at ``at``, and when the last of them is ripe."""
+        seed, spot = self.life.forecast.seed_at(at), self.spots[-1]
+        feeds = next((feeds for feeds in range(1, MOST_FEEDS + 1) if self.wakes(at, feeds)), MOST_FEEDS)
         picks: list[tuple[float, float]] = []
         for made in self._builds([1.0] * feeds):
             feed = PlannedFeed(at, made, spot, 0.0)

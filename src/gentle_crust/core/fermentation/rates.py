@@ -83,7 +83,7 @@ def levain_yeast_growth_per_h(temperature_c: Floats) -> Floats:
 def levain_gas_per_h(temperature_c: Floats) -> Floats:
     """Gas making of sourdough yeast, 1/h, 0-60 C: about its growth up to 26 C; about 18 C and in the heat more.
 
-    Cells that no longer divide still ferment, up to about 38 C (tuned).
+    Cells that no longer divide still ferment, up to about 40 C (tuned).
 
     Parameters
     ----------

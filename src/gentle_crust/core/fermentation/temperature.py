@@ -13,7 +13,7 @@ from gentle_crust.core.fermentation.stepping import follow_air
 from gentle_crust.core.tables import constant, numbers
 
 NODES = 8
-STILL_FRIDGE = 1.3
+STILL_FRIDGE = 1.2
 """A fridge's moving, cold air takes heat this much faster than a room's (practice)."""
 FOLD_COOLS_K = 0.3
 """What cold hands and air take from a dough at each fold (practice)."""
