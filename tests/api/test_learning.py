@@ -111,13 +111,16 @@ def test_a_leaven_that_is_slow_here_is_planned_slower_and_a_plan_says_so(day):
     for number in range(3):
         a_day(day, f"slow-{number}", late_min=70, warm=0.0)
     found = lessons(day.client)["pace:gull"]
-    assert found["name"] == "Gull" and "slower than usual" in found["says"] and found["tells"] == 3
+    assert found["name"] == "Gull" and "slower than its jar lets expect" in found["says"] and found["tells"] == 3
     ready = (day.now + timedelta(hours=40)).strftime("%Y-%m-%dT%H:%M")
     asked = {"formula_id": COUNTRY, "ready": ready, "culture_id": "gull"}
     planned = day.client.post("/api/plan", json=asked).json
     assert 0.6 < planned["asked"]["learnt"]["pace"] < 0.93 and planned["asked"]["learnt"]["bakes"] == 3
-    assert any("slower than usual here" in note for note in planned["plan"]["notes"])
+    assert any("slower than its jar lets expect" in note for note in planned["plan"]["notes"])
+    of_jar = day.client.get("/api/cultures/gull").json["culture"]["raises"]
+    assert of_jar.startswith(f"Gull {found['says']} (3 bakes)"), "the page of its jar says the same"
     put(day.client, "pace:gull")
+    assert not day.client.get("/api/cultures/gull").json["culture"]["raises"]
     plain = day.client.post("/api/plan", json=asked).json
     assert plain["asked"]["learnt"] is None or plain["asked"]["learnt"]["pace"] == 1
     assert plain["plan"]["times"]["mix"] > planned["plan"]["times"]["mix"], "what is slow is begun earlier"

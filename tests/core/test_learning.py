@@ -184,6 +184,13 @@ def test_scales_and_the_clock_tell_and_slips_of_the_pen_do_not():
 # -- in words, and in forecasts ----------------------------------------------------------------------------------
 
 
+def test_what_a_culture_does_in_doughs_is_said_beside_its_jar():
+    slow = Belief(log(0.76), 0.1, 5, year=log(0.76))
+    assert str(say(said_of("levain", slow, by_jar=True))) == "raises doughs 24 % slower than its jar lets expect"
+    note = str(say(note_of(LearntHere(pace=0.76, sigma=0.15, bakes=5), by_jar=True)))
+    assert note.endswith("the culture raises doughs 24 % slower than its jar lets expect.")
+
+
 @pytest.mark.parametrize(
     ("what", "mean", "says"),
     [

@@ -111,6 +111,8 @@ class CultureView:
     guide: Guide | None
     guide_next: datetime | None
     doublings: int
+    raises: Message
+    """How fast it raises doughs beside what its jar lets expect, by the bakes; empty while they do not tell."""
     next_feeds: tuple[datetime, ...]
     discard: Discard
     events: tuple[Logged, ...]

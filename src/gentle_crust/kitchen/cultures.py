@@ -43,6 +43,7 @@ from gentle_crust.core.leaven.starter import Starter
 from gentle_crust.kitchen import culture_view as view
 from gentle_crust.kitchen.culture_past import LATELY, LATEST, Past, pasts
 from gentle_crust.kitchen.culture_pictures import RECOVERABLE, pictures_of
+from gentle_crust.kitchen.learning import LearningBook
 from gentle_crust.kitchen.local_time import instant_of
 from gentle_crust.kitchen.settings import KitchenSettings, nights
 from gentle_crust.kitchen.work import Work
@@ -348,6 +349,7 @@ class CultureBook:
             guide=beginning,
             guide_next=None if beginning is None else clock.at(beginning.next_h),
             doublings=in_a_row(risen(known.culture, known.courses[-REMEMBERED:])),
+            raises=LearningBook(self.work).of_culture(key, known.culture.name),
             next_feeds=self._feeds(known, beginning),
             discard=discard(known.culture, known.events),
             events=tuple(view.at_instant(event, clock) for event in reversed(known.events[-shown:])),

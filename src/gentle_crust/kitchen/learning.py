@@ -13,6 +13,7 @@ from gentle_crust.core.errors import NotFound
 from gentle_crust.core.formula.model import Formula
 from gentle_crust.core.learning.belief import SEASONS, Tell
 from gentle_crust.core.learning.learnt import (
+    COUNTS_FROM,
     NOTHING_LEARNT,
     PARTS,
     PRIORS,
@@ -23,7 +24,7 @@ from gentle_crust.core.learning.learnt import (
     sureness,
 )
 from gentle_crust.core.learning.tells import as_tell
-from gentle_crust.core.messages import Message, message
+from gentle_crust.core.messages import NOTHING, Message, message
 from gentle_crust.kitchen.beside import FIGURES
 from gentle_crust.kitchen.drills import DrillBook
 from gentle_crust.kitchen.lesson_marks import BY_WISH, ELSEWHERE, KITCHEN, Marks, marks_of
@@ -110,6 +111,16 @@ class LearningBook:
             cultures = Cultures(session).names()
         return tuple(_line(each, marks, cultures, *when) for each in self.taught())
 
+    def of_culture(self, key: str, name: str) -> Message:
+        """How fast a culture raises doughs beside what its jar lets expect; nothing of one bake, or one put aside."""
+        marks = marks_of(self.work)
+        found = None if marks.aside(f"pace:{key}") else next((t for t in self.taught() if t.key == f"pace:{key}"), None)
+        counted = () if found is None else counted_of(marks, found)
+        if len(counted) < COUNTS_FROM:
+            return NOTHING
+        says = said_of("levain", belief_of("levain", counted, *self._when()), by_jar=True)
+        return message("lesson-of-culture", name=name, says=says, bakes=len(counted))
+
     def put_aside(self, key: str, lesson: str, bake: str, aside: bool) -> None:
         """Let a lesson, or what one bake told of it, count no longer, or count again. NotFound for one there is not."""
         there = next((each for each in self.taught() if each.key == lesson), None)
@@ -187,13 +198,16 @@ def _tells(row: TeachingRow, tells: BakeTells, zone: ZoneInfo) -> Iterable[tuple
 def _line(taught: Taught, marks: Marks, cultures: dict[str, str], season: int, day: float) -> LessonLine:
     counted = counted_of(marks, taught)
     found = belief_of(taught.prior, counted, season, day)
+    by_jar = taught.what == "pace" and taught.of in cultures
     bakes = tuple(
         LessonBake(
             id=tell.bake,
             drill=not row.id,
             name=row.name,
             at=row.latest,
-            says=said_of(taught.prior, replace(found, mean=tell.value, year=tell.value, seasons=(0.0,) * SEASONS)),
+            says=said_of(
+                taught.prior, replace(found, mean=tell.value, year=tell.value, seasons=(0.0,) * SEASONS), by_jar
+            ),
             aside=(taught.key, tell.bake) in marks.bakes,
         )
         for tell, row in reversed(taught.tells[-SHOWN:])
@@ -202,7 +216,7 @@ def _line(taught: Taught, marks: Marks, cultures: dict[str, str], season: int, d
         key=taught.key,
         what=taught.what,
         name=_name(taught, cultures),
-        says=said_of(taught.prior, found),
+        says=said_of(taught.prior, found, by_jar),
         sure=sureness(taught.prior, found),
         used=message(f"learnt-used-{taught.what.replace('_', '-')}"),
         tells=len(counted),

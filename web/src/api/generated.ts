@@ -4163,6 +4163,8 @@ export interface components {
             pictures_gone: components["schemas"]["Picture"][];
             /** Put Away */
             put_away: boolean;
+            /** Raises */
+            raises: string;
             /** Withdrawn */
             withdrawn: components["schemas"]["Withdrawn"][];
         };

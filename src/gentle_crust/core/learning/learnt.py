@@ -87,13 +87,14 @@ def paced(leaven: str, tells: Sequence[Tell], season: int, day: float) -> tuple[
     return round(exp(found.mean), 3), round(float(np.hypot(found.sd, PRIORS[leaven].scatter)), 3), found.tells
 
 
-def said_of(what: str, found: Belief) -> Message:
+def said_of(what: str, found: Belief, by_jar: bool = False) -> Message:
     """What was learnt of one thing as a sentence, whoever it is about being named before it.
 
     Parameters
     ----------
     what : its name
     found : what is believed of it
+    by_jar : of a culture whose jar is known: its doughs are told beside what their forecasts took from it
 
     Returns
     -------
@@ -101,7 +102,7 @@ def said_of(what: str, found: Belief) -> Message:
     """
     if what in ("levain", "yeast"):
         percent = round(100 * (exp(found.mean) - 1))
-        return _more_or_less("learnt-pace", percent, WORTH_PERCENT)
+        return _more_or_less("learnt-pace-jar" if by_jar else "learnt-pace", percent, WORTH_PERCENT)
     if what == "room":
         return _room_said(found)
     if what == "fridge":
@@ -174,19 +175,20 @@ def sureness(what: str, found: Belief) -> float:
 LATE_FROM_MIN, WATER_FROM = 8.0, 1.0
 
 
-def notes_of(learnt: LearntHere, piece_g: float) -> tuple[Message, ...]:
+def notes_of(learnt: LearntHere, piece_g: float, by_jar: bool = False) -> tuple[Message, ...]:
     """What a plan says of the lessons that moved it, and of what is to be expected by them.
 
     Parameters
     ----------
     learnt : what moved it
     piece_g : weight of one piece of dough, g
+    by_jar : whether it is raised by a culture whose jar is known
 
     Returns
     -------
     Sentences; those that say nothing are left out.
     """
-    found = [note_of(learnt)]
+    found = [note_of(learnt, by_jar)]
     if learnt.bake_loss is not None:
         found.append(message("learnt-note-loaf", piece=piece_g, loaf=piece_g * (1 - learnt.bake_loss)))
     if abs(learnt.water) >= WATER_FROM:
@@ -196,12 +198,13 @@ def notes_of(learnt: LearntHere, piece_g: float) -> tuple[Message, ...]:
     return tuple(each for each in found if each)
 
 
-def note_of(learnt: LearntHere) -> Message:
+def note_of(learnt: LearntHere, by_jar: bool = False) -> Message:
     """What a plan says of the lessons that moved it; nothing where none did.
 
     Parameters
     ----------
     learnt : what moved it
+    by_jar : whether it is raised by a culture whose jar is known
 
     Returns
     -------
@@ -216,7 +219,9 @@ def note_of(learnt: LearntHere) -> Message:
         return NOTHING
     return message(
         "learnt-note",
-        pace=NOTHING if not by_pace else _more_or_less("learnt-note-pace", percent, WORTH_PERCENT),
+        pace=NOTHING
+        if not by_pace
+        else _more_or_less("learnt-note-pace-jar" if by_jar else "learnt-note-pace", percent, WORTH_PERCENT),
         room=NOTHING if not by_room else _more_or_less(f"learnt-note-room{by_hours}", round(room, 1), WORTH_K),
         fridge=NOTHING
         if abs(learnt.fridge_k) < WORTH_K

@@ -194,5 +194,6 @@ def _notes(solved: Solved, water: WaterAnswer, bake: BakeProfile, times: Milesto
     if times.proof is None:
         found.append(message("shown-note-no-proof"))
     found.append(_of_yeast(solved.asked))
-    found += notes_of(solved.asked.learnt, solved.asked.scaling_weight_g)
+    by_jar = solved.asked.starter is not None and solved.asked.formula.by_culture_alone
+    found += notes_of(solved.asked.learnt, solved.asked.scaling_weight_g, by_jar)
     return tuple(each for each in found if each)

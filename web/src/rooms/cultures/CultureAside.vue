@@ -48,6 +48,7 @@ const reasons = computed(() => {
       <p class="small quiet">
         {{ (life.readings ? t.vigourFrom : t.vigourUnread)({ span: sure, count: life.readings }) }}
       </p>
+      <p v-if="culture.raises" class="small">{{ say(culture.raises) }}</p>
       <p v-if="life.wake_feeds" class="small">
         {{ t.guideDoublings({ count: culture.doublings }) }}
       </p>
