@@ -24,7 +24,7 @@ SIZES = {"size", "viewport", "phone", "scheme"}
 
 def pytest_collection_modifyitems(config, items):
     """Of a browser test that is run at several sizes one, of one over many rooms the first and one more, of one over
-    many kinds (``many``) the first and three more; whole in script/prove.
+    many kinds (``many``) the first and three more; of long walks (``long``) none. Whole in script/prove.
 
     Which ones goes by their names, so that it is the same everywhere. Tests that are named are all run.
     """
@@ -33,6 +33,9 @@ def pytest_collection_modifyitems(config, items):
     left_out = []
     for _, group in groupby(items, key=lambda item: (item.path, item.originalname)):
         runs = list(group)
+        if runs[0].get_closest_marker("long"):
+            left_out += runs
+            continue
         ordered = sorted(runs, key=lambda run: crc32(f"{run.path.name} {run.name}".encode()))
         if runs[0].get_closest_marker("browser"):
             sizes = len(runs) > 1 and SIZES & set(runs[0].callspec.params)

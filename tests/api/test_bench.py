@@ -517,6 +517,7 @@ def test_the_night_in_which_the_clocks_change(sessions):
     assert not [clash for clash in dough["clashes"] if clash["code"] == "asleep"]
 
 
+@pytest.mark.long
 def test_ten_thousand_readings_in_one_bake_still_answer(day):
     day.mixed().at(16, 0)
     start = day.now - 90 * MIN

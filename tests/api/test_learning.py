@@ -128,6 +128,7 @@ def test_a_leaven_that_is_slow_here_is_planned_slower_and_a_plan_says_so(day):
     assert (yeasted["asked"]["learnt"] or {"pace": 1})["pace"] == 1, "what a culture taught is not yeast's"
 
 
+@pytest.mark.long
 def test_what_is_known_already_is_not_learnt_twice(day):
     for number in range(6):
         a_day(day, f"bake-{number}", late_min=60 if number < 3 else 0, warm=0.0)

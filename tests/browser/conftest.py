@@ -16,6 +16,12 @@ from tests.conftest import SATURDAY
 expect.set_options(timeout=15_000)
 """A cold start on a busy machine is no fault; what never comes is."""
 DESK, PHONE = {"width": 1280, "height": 800}, {"width": 390, "height": 844}
+BRIEF = [
+    "--disable-features=BackForwardCache,PaintHolding",
+    "--renderer-process-limit=1",
+    "--js-flags=--no-opt --no-maglev",
+]
+"""No page lives long enough in a test for compiling it well to pay."""
 CALM = {"service_workers": "block", "reduced_motion": "reduce"}
 """Pages without a worker and without motion, which takes a sixth of a test's time, where a test wants no other."""
 
@@ -40,7 +46,7 @@ def served(app):
 @pytest.fixture(scope="session")
 def browser():
     with sync_playwright() as playwright:
-        browser = playwright.chromium.launch(executable_path=CHROMIUM, args=QUIET)
+        browser = playwright.chromium.launch(executable_path=CHROMIUM, args=[*QUIET, *BRIEF])
         yield browser
         browser.close()
 
@@ -71,7 +77,7 @@ class Own:
 
     def __init__(self, browser, sessions) -> None:
         self.browser, self.day, self.contexts = browser, Day(sessions), []
-        self.address = served(create_app(sessions, lambda: self.day.now))
+        self.address = served(self.day.client.application)
 
     def open(self, path="/bench", viewport=DESK, **more):
         self.contexts.append(self.browser.new_context(viewport=viewport, **CALM | more))

@@ -51,6 +51,7 @@ def test_a_finished_bake_is_found_with_its_record_and_takes_later_words(own, siz
     expect(page.get_by_text("Proof: under-proofed")).to_be_visible()
 
 
+@pytest.mark.long
 def test_the_plan_of_a_finished_bake_leads_to_its_record_and_does_not_start_again(own):
     baked(own.day)
     page = own.open(f"/plan/{PLAN}")
@@ -78,6 +79,7 @@ def test_in_a_hot_kitchen_the_dough_is_put_into_a_cool_bath(own):
     expect(steps).to_contain_text("Put it elsewhere")
 
 
+@pytest.mark.long
 def test_a_bake_in_the_list_is_a_ribbon_with_its_loaf(own):
     baked(own.day)
     page = own.open("/log", PHONE)

@@ -80,6 +80,7 @@ def test_what_is_pressed_is_large_enough_for_wet_hands(visit, viewport):
     assert small == []
 
 
+@pytest.mark.long
 def test_text_is_never_smaller_than_thirteen(visit):
     page = visit("/plan")
     sizes = page.evaluate(
@@ -89,6 +90,7 @@ def test_text_is_never_smaller_than_thirteen(visit):
     assert min(sizes) >= 13
 
 
+@pytest.mark.long
 def test_clock_times_are_the_kitchens_not_the_browsers(visit):
     here = visit("/plan").get_by_role("region", name="Step by step").inner_text()
     there = visit("/plan", timezone_id="Asia/Tokyo").get_by_role("region", name="Step by step").inner_text()
@@ -130,6 +132,7 @@ def test_dark_and_light_are_chosen_and_kept(visit):
     assert page.evaluate("document.documentElement.dataset.light") == "dark"
 
 
+@pytest.mark.long
 def test_a_kitchen_in_which_nothing_was_set_up_yet(browser):
     with serving("serve") as address:
         page = browser.new_page()

@@ -96,6 +96,7 @@ class Life:
         raise AssertionError("a press did not arrive")
 
 
+@pytest.mark.long
 @pytest.mark.parametrize("name", LIVED if WHOLE else ["6 yeasted boule"])
 def test_a_course_is_lived_through_from_formula_to_cut_loaf(own, name):
     viewport = [DESK, PHONE][LIVED.index(name) % 2]

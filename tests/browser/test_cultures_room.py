@@ -266,6 +266,7 @@ def test_on_the_phone_a_feed_is_two_taps_at_48_pixels(own):
     expect(state(page)).to_have_text(re.compile("Ripe from"))
 
 
+@pytest.mark.long
 def test_a_feed_that_is_due_stands_in_the_shelf_and_opens_the_jar(browser):
     with serving(now="2026-11-28T22:00:00+00:00") as address:
         page = browser.new_context(viewport=DESK, service_workers="block").new_page()

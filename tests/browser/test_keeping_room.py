@@ -55,6 +55,7 @@ def test_what_is_no_backup_is_refused_in_words(own, tmp_path):
     assert own.day.client.get("/api/formulas").status_code == 200
 
 
+@pytest.mark.long
 def test_a_copy_of_a_day_is_gone_back_to_after_a_second_thought(own):
     make_copy(folder_of(own.day.sessions), SATURDAY)
     kitchen(own, name="Changed since")
@@ -72,6 +73,7 @@ def test_everything_is_looked_over(own):
     expect(page.get_by_text("No backup was ever written.")).to_be_visible()
 
 
+@pytest.mark.long
 def test_a_damaged_formula_is_named_saved_put_away_and_brought_back(own):
     with own.day.sessions.begin() as session:
         session.execute(text("UPDATE formula SET body = replace(body, '}', '') WHERE id = 'night-ferry-rye'"))
@@ -89,6 +91,7 @@ def test_a_damaged_formula_is_named_saved_put_away_and_brought_back(own):
     expect(row).to_be_visible()
 
 
+@pytest.mark.long
 @pytest.mark.parametrize("viewport", [DESK, PHONE], ids=["desk", "phone"])
 def test_the_second_to_save_chooses_field_by_field(own, viewport):
     page = own.open("/kitchen", viewport=viewport)
@@ -110,6 +113,7 @@ def test_the_second_to_save_chooses_field_by_field(own, viewport):
     assert (found["name"], found["fridge_c"]) == ("Mine", 3.0)
 
 
+@pytest.mark.long
 def test_a_plan_saved_on_two_devices_is_settled_and_had_back(own):
     asked = {"formula_id": "tidewater-country", "pieces": 2}
     key = "5d0a0f5e-0000-4000-8000-0000000000ab"

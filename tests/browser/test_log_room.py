@@ -101,6 +101,7 @@ def test_two_bakes_are_set_side_by_side_and_kept_as_a_trial(pair, size):
     expect(page.get_by_label("What do you conclude?")).to_be_visible()
 
 
+@pytest.mark.long
 def test_a_blind_trial_is_judged_by_its_letters_and_then_told(own):
     planned_trial(own.day, blind=True)
     own.day.press("bake_started", dough="pair")
@@ -194,6 +195,7 @@ def test_a_photo_as_a_phone_takes_it_is_added_to_a_record(pair, request):
     fits(page, PHONE["width"])
 
 
+@pytest.mark.long
 def test_every_page_of_the_log_says_what_is_missing_when_there_is_nothing(own):
     for path, says in (
         ("/log/time", "Nothing to draw yet"), ("/log/trials", "No trial yet."), ("/log/compare", "Choose two to six"),
@@ -226,6 +228,7 @@ def test_a_formulas_story_leads_to_that_formula(own):
     expect(page.get_by_role("heading", name="Lamplighter's tin loaf")).to_be_visible()
 
 
+@pytest.mark.long
 def test_a_record_of_a_blind_trial_does_not_lead_to_what_would_tell(own):
     planned_trial(own.day, blind=True)
     own.day.press("bake_started", dough="pair")

@@ -78,6 +78,7 @@ def ticking(browser, sessions):
         context.close()
 
 
+@pytest.mark.long
 def test_a_ticking_clock_asks_nothing_and_weighing_waits_for_the_newest_answer(ticking):
     page = ticking.open("/cultures/gull?desk=feed")
     if not page.get_by_label("I need").count():
@@ -91,6 +92,7 @@ def test_a_ticking_clock_asks_nothing_and_weighing_waits_for_the_newest_answer(t
     assert len(ticking.questions("/feed")) == 1, "one question, one answer: a second that passes is no new question"
 
 
+@pytest.mark.long
 def test_an_older_answer_never_stands_for_what_the_fields_say(slow):
     page = slow.open("/cultures/gull")
     page.get_by_role("button", name="Feed", exact=True).click()
@@ -127,6 +129,7 @@ def test_pieces_changed_while_a_plan_is_being_saved_stay_and_are_not_saved(slow)
     assert saved["pieces"] == 5
 
 
+@pytest.mark.long
 def test_whoever_leaves_while_a_plan_is_being_saved_is_not_called_back(slow):
     page = slow.open("/plan?formula=night-ferry-rye")
     expect(page.get_by_role("button", name="Save this plan")).to_be_enabled()
@@ -154,6 +157,7 @@ def test_a_way_is_taken_for_the_wish_that_stands_there_now(slow):
     expect(page.locator("button.say", has_text="Wanted")).to_contain_text("18:00")
 
 
+@pytest.mark.long
 def test_three_lines_changed_by_grams_at_once_all_count_and_save_waits_for_them(slow):
     page = slow.open("/formulas")
     page.get_by_role("button", name=re.compile("^Tidewater")).click()
@@ -278,6 +282,7 @@ def wood(slow):
     slow.day.client.put("/api/kitchen", json={**body, "oven": oven, "vessels": [*body["vessels"], floor]})
 
 
+@pytest.mark.long
 def test_the_afternoon_is_that_of_the_floor_that_was_typed_last(slow):
     wood(slow)
     page = slow.open("/oven")
@@ -294,6 +299,7 @@ def test_the_afternoon_is_that_of_the_floor_that_was_typed_last(slow):
     assert len(slow.questions("/api/oven/falling")) <= 3
 
 
+@pytest.mark.long
 def test_a_lesson_that_is_slow_to_be_kept_is_taught_once(slow):
     page = slow.open("/oven")
     page.locator(".signs .chip").filter(has_text="very dark").first.click()

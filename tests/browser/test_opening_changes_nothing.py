@@ -98,6 +98,7 @@ def test_every_line_of_every_plan(odd, key):
     assert same(after) and asked.writes() == []
 
 
+@pytest.mark.long
 @pytest.mark.parametrize("key", FORMULAS)
 def test_every_editor_of_every_formula(odd, key):
     page = odd.open("/formulas?formula=" + key)
@@ -135,6 +136,7 @@ def test_a_formula_whose_dough_is_cooler_than_any_mark_is_saved_as_it_was(odd):
     assert {**after, "note": ""} == {**before, "note": ""}
 
 
+@pytest.mark.long
 def test_the_kitchen_and_the_oven_opened_write_nothing(odd):
     for path in ("/kitchen", "/oven", "/water", "/cultures/gull?do=feed"):
         page, asked = heard(odd, path)

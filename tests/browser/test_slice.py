@@ -17,6 +17,7 @@ def share(place):
     return int(place.locator("dd").first.inner_text().removesuffix(" %"))
 
 
+@pytest.mark.long
 @pytest.mark.parametrize("size", [DESK, PHONE])
 def test_a_slice_is_measured_by_hand_kept_and_taken_back(past, size):
     page = past.open(BAKE, size)

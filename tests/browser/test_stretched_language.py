@@ -108,6 +108,7 @@ def lived(browser, address):
     context.close()
 
 
+@pytest.mark.long
 def test_a_taught_and_a_fired_oven_have_no_words_of_their_own(browser, address, lived):
     context = browser.new_context(viewport=DESK, service_workers="block")
 

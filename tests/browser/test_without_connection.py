@@ -87,6 +87,7 @@ def test_reloaded_without_a_connection_it_stands_counts_takes_presses_and_sends_
     arrived(page, own.day.client, PLAN, [*(f"In the corner {number}" for number in range(10)), "photo"])
 
 
+@pytest.mark.long
 def test_a_connection_that_neither_answers_nor_fails_is_none(own):
     own.day.mixed()
     page = own.open("/bench", service_workers="allow")
@@ -113,6 +114,7 @@ AN_HOUR_AGO = """async () => {
 }"""
 
 
+@pytest.mark.long
 def test_a_kept_answer_tells_the_time_that_it_is_by_now(own):
     page = own.open("/bench", service_workers="allow")
     controlled(page)
@@ -125,6 +127,7 @@ def test_a_kept_answer_tells_the_time_that_it_is_by_now(own):
     assert now - then >= timedelta(hours=1)
 
 
+@pytest.mark.long
 def test_a_late_answer_to_what_was_asked_before_the_passcode_was_given_asks_for_it_no_second_time(own):
     """Several questions are on their way when the first answer shows the door."""
     own.day.mixed()
@@ -160,6 +163,7 @@ def test_every_room_opens_as_it_was_asked_last(own):
     expect(page.get_by_role("heading", name="Tidewater country loaf")).to_be_visible()
 
 
+@pytest.mark.long
 def test_two_tabs_closed_without_a_connection_lose_nothing(own):
     own.day.mixed()
     first = own.open("/bench", service_workers="allow")
@@ -246,6 +250,7 @@ def test_what_cannot_be_taken_now_is_sent_again_by_itself(own, status):
     assert len(asked) == 2 and told(own.day.client, PLAN) == ["Sent in the end"]
 
 
+@pytest.mark.long
 def test_too_much_at_once_is_sent_in_parts(own):
     own.day.mixed()
     page = own.open("/bench", service_workers="allow")
@@ -320,5 +325,6 @@ def phone_session(scratch: Path, own: str) -> None:
         phone.close()
 
 
+@pytest.mark.long
 def test_a_phone_on_the_network_that_trusts_the_kitchen(tmp_path):
     on_own_network(f"{__name__}:phone_session", tmp_path)

@@ -42,6 +42,7 @@ def row(page, text):
     return page.locator(".goes-in li").filter(has_text=text)
 
 
+@pytest.mark.long
 def test_cups_are_narrowed_by_how_the_baker_measures_and_that_is_kept(own):
     page = pasted(own.open("/formulas"), CUPS)
     expect(page.get_by_text("Salt comes to 4.1 %")).to_be_visible()
@@ -59,6 +60,7 @@ def test_cups_are_narrowed_by_how_the_baker_measures_and_that_is_kept(own):
     expect(page.get_by_role("heading", name="From a cup")).to_be_visible()
 
 
+@pytest.mark.long
 def test_a_cup_that_was_weighed_once_counts_for_every_recipe(own):
     page = pasted(own.open("/formulas"), CUPS)
     page.get_by_role("button", name="How you measure").click()
@@ -86,6 +88,7 @@ def test_each_sentence_stands_beside_the_stages_it_became(own, size):
     sound(page)
 
 
+@pytest.mark.long
 def test_what_was_misread_is_put_right_with_a_tap_and_as_it_was_read_again(own):
     page = pasted(own.open("/formulas"), TWO_STAGES)
     line = row(page, "340 g water")
@@ -101,6 +104,7 @@ def test_what_was_misread_is_put_right_with_a_tap_and_as_it_was_read_again(own):
     expect(page.locator(".stage").filter(has_text="25 g starter")).to_contain_text("11 g salt")
 
 
+@pytest.mark.long
 def test_what_is_optional_can_be_left_out_and_comes_back(own):
     page = pasted(own.open("/formulas"), TWO_STAGES)
     page.get_by_role("button", name="Left out").click()
@@ -112,6 +116,7 @@ def test_what_is_optional_can_be_left_out_and_comes_back(own):
     expect(row(page, "100 g raisins")).to_be_visible()
 
 
+@pytest.mark.long
 def test_a_sentence_in_which_nothing_happens_leaves_the_course(own):
     page = pasted(own.open("/formulas"), TWO_STAGES)
     chat = page.locator(".made ol > li").filter(has_text="Talk to the neighbours")
