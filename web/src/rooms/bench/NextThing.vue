@@ -279,7 +279,7 @@ h2 {
   flex-wrap: wrap;
   gap: 0 22px;
   align-items: center;
-  margin: 4px -4px 0;
+  margin: 4px 0 0;
 }
 .seldom .link {
   min-height: 48px;

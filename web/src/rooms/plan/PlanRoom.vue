@@ -458,6 +458,10 @@ a.action.as-link {
   flex-wrap: wrap;
   gap: 0 24px;
 }
+.asks a {
+  display: inline-flex;
+  align-items: center;
+}
 .marks {
   display: grid;
   gap: 4px;
