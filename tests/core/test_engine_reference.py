@@ -5,8 +5,9 @@ import pytest
 from scipy.integrate import solve_ivp
 
 from gentle_crust.core.fermentation import rates
+from gentle_crust.core.fermentation.crossing import crossings
 from gentle_crust.core.fermentation.dough import Dough, FlourPart, makeup
-from gentle_crust.core.fermentation.engine import Leg, begin, crossings, food, handled, rise_of, run
+from gentle_crust.core.fermentation.engine import Leg, begin, food, handled, rise_of, run
 from gentle_crust.core.fermentation.gluten import wear_of
 from gentle_crust.core.fermentation.uncertainty import Vigour, activities, span, unknown
 from gentle_crust.core.tables import constant
@@ -186,3 +187,13 @@ def test_crossings_find_the_first_time_between_samples():
     values = np.array([[0.0, 5.0], [2.0, 5.0], [1.0, 5.0], [4.0, 5.0]])
     assert crossings(hours, values, 1.0) == pytest.approx([0.5, 0.0])
     assert np.isnan(crossings(hours, values, 9.0)).all()
+
+
+def test_a_rise_that_begins_between_two_steps_is_met_on_the_line_of_the_step_after():
+    """While the first gas dissolves nothing is seen: a height just after that moves smoothly with the warmth."""
+    hours = np.array([0.0, 0.25, 0.5, 0.75, 1.0])
+    values = np.array([[0.0], [0.0], [0.05], [0.15], [0.25]])
+    assert crossings(hours, values, 0.025)[0] == pytest.approx(0.4375)
+    assert crossings(hours, values, 0.1)[0] == pytest.approx(0.625)
+    late = np.array([[0.0], [0.0], [0.05], [0.06], [0.07]])
+    assert crossings(hours, late, 0.025)[0] == pytest.approx(0.375), "where it slows down, a straight line"

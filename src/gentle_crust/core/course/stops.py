@@ -15,7 +15,8 @@ from gentle_crust.core.course.places import Ground
 from gentle_crust.core.course.standing import Fixed, Run, Standing, ends_itself, state_of
 from gentle_crust.core.course.targets import usual_proof_h, usual_rise
 from gentle_crust.core.course.waiting import LONGEST_H, STEPS_H, Waiting
-from gentle_crust.core.fermentation.engine import State, Trace, crossings, first_crossing, rise_of
+from gentle_crust.core.fermentation.crossing import crossings, first_crossing
+from gentle_crust.core.fermentation.engine import State, Trace, rise_of
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.targets import bulk_bounds, share_of_greatest
 

@@ -11,7 +11,8 @@ from gentle_crust.core.course.standing import Fixed, Run, Standing, Ways, is_sol
 from gentle_crust.core.course.stops import stopped
 from gentle_crust.core.course.targets import usual_rise
 from gentle_crust.core.course.waiting import LONGEST_H, STEPS_H, Waiting, followed_h
-from gentle_crust.core.fermentation.engine import Leg, State, Trace, begin, first_crossing, handled, run
+from gentle_crust.core.fermentation.crossing import first_crossing
+from gentle_crust.core.fermentation.engine import Leg, State, Trace, begin, handled, run
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.room import step_h
 from gentle_crust.core.fermentation.targets import share_of_greatest

@@ -11,7 +11,8 @@ from gentle_crust.core.cautions import Caution, caution
 from gentle_crust.core.clock import Clock
 from gentle_crust.core.errors import CraftError, Unreadable, within
 from gentle_crust.core.fermentation.acid import made
-from gentle_crust.core.fermentation.engine import Leg, begin, crossings, run
+from gentle_crust.core.fermentation.crossing import crossings
+from gentle_crust.core.fermentation.engine import Leg, begin, run
 from gentle_crust.core.fermentation.uncertainty import Span, Vigour, activities, span
 from gentle_crust.core.formula.model import FlourShare
 from gentle_crust.core.leaven.build import JAR_LOSS, JAR_LOSS_LEAST_G, jar_capacity, jar_of, ripe_hours, spent_hours

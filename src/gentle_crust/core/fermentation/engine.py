@@ -11,6 +11,7 @@ from functools import cache
 import numpy as np
 
 from gentle_crust.core.fermentation import rates
+from gentle_crust.core.fermentation.crossing import crossings
 from gentle_crust.core.fermentation.dough import Makeup
 from gentle_crust.core.fermentation.gluten import wear_of
 from gentle_crust.core.fermentation.rates import Floats
@@ -224,52 +225,6 @@ def end_to_end(first: Trace, second: Trace) -> Trace:
     One course from the first's beginning to the second's end.
     """
     return joined(first, Trace(second.hours[1:], second.nodes_c[1:], second.lives[:, 1:], second.start_age_h))
-
-
-def crossings(hours: Floats, values: Floats, target: float) -> Floats:
-    """First time at which each column of ``values`` reaches ``target``, by straight line; nan where never.
-
-    Parameters
-    ----------
-    hours : hours, 0-240
-    values : values by time (rows) and activity (columns)
-    target : what is aimed at, as the state of the stage is measured
-
-    Returns
-    -------
-    Hours, one a column.
-    """
-    reached = values >= target
-    after = reached.argmax(axis=0)
-    columns = np.arange(values.shape[1])
-    before = np.maximum(after - 1, 0)
-    low, high = values[before, columns], values[after, columns]
-    part = np.where(after > 0, (target - low) / np.where(high > low, high - low, 1.0), 0.0)
-    found: Floats = np.where(reached.any(axis=0), hours[before] + part * (hours[after] - hours[before]), np.nan)
-    return found
-
-
-def first_crossing(hours: Floats, values: Floats, target: float) -> float:
-    """First time at which one course of ``values`` reaches ``target``; nan if never.
-
-    Parameters
-    ----------
-    hours : hours, 0-240
-    values : values by time (rows) and activity (columns)
-    target : what is aimed at, as the state of the stage is measured
-
-    Returns
-    -------
-    Hours, or nan.
-    """
-    reached = values >= target
-    after = int(reached.argmax())
-    if not reached[after]:
-        return float("nan")
-    if after == 0:
-        return float(hours[0])
-    low, high = values[after - 1], values[after]
-    return float(hours[after - 1] + (target - low) / (high - low) * (hours[after] - hours[after - 1]))
 
 
 def begin(makeup: Makeup, dough_c: float, factors: int = 1) -> State:

@@ -9,8 +9,9 @@ from gentle_crust.core import limits
 from gentle_crust.core.errors import CraftError, within
 from gentle_crust.core.fermentation.acid import sourness
 from gentle_crust.core.fermentation.capacity import greatest_rise
+from gentle_crust.core.fermentation.crossing import crossings
 from gentle_crust.core.fermentation.dough import Makeup
-from gentle_crust.core.fermentation.engine import Leg, State, Trace, begin, crossings, handled, run
+from gentle_crust.core.fermentation.engine import Leg, State, Trace, begin, handled, run
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.readings import Reading, check, grid, update
 from gentle_crust.core.fermentation.temperature import Shape

@@ -5,8 +5,9 @@ from dataclasses import dataclass, replace
 import numpy as np
 
 from gentle_crust.core.fermentation.capacity import greatest_rise
+from gentle_crust.core.fermentation.crossing import crossings
 from gentle_crust.core.fermentation.dough import Makeup, makeup_of, with_preferment
-from gentle_crust.core.fermentation.engine import State, Trace, begin, crossings, food
+from gentle_crust.core.fermentation.engine import State, Trace, begin, food
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.formula.model import FlourShare, Formula, Preferment
 

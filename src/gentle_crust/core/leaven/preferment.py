@@ -8,8 +8,9 @@ import numpy as np
 
 from gentle_crust.core import limits
 from gentle_crust.core.errors import CraftError, Unreadable, within
+from gentle_crust.core.fermentation.crossing import crossings
 from gentle_crust.core.fermentation.dough import Dough, FlourPart, Makeup, makeup
-from gentle_crust.core.fermentation.engine import Trace, begin, crossings, end_to_end
+from gentle_crust.core.fermentation.engine import Trace, begin, end_to_end
 from gentle_crust.core.fermentation.forecast import Stretch, carry, check_path, long_enough
 from gentle_crust.core.fermentation.rates import Floats
 from gentle_crust.core.fermentation.uncertainty import ONE, Span, activities, bought, span

@@ -9,7 +9,7 @@ from gentle_crust.core.course.places import Ground
 from gentle_crust.core.course.solved import Solved
 from gentle_crust.core.course.standing import Run, Standing, baked_in
 from gentle_crust.core.course.waiting import Waiting
-from gentle_crust.core.fermentation.engine import crossings
+from gentle_crust.core.fermentation.crossing import crossings
 from gentle_crust.core.fermentation.targets import share_of_greatest
 from gentle_crust.core.fermentation.uncertainty import Span, span
 

@@ -12,7 +12,7 @@ from gentle_crust.core.course.plan import CoursePlan
 from gentle_crust.core.course.solved import Solved
 from gentle_crust.core.course.standing import Run, Standing, share_at_load
 from gentle_crust.core.course.waiting import Waiting
-from gentle_crust.core.fermentation.engine import first_crossing
+from gentle_crust.core.fermentation.crossing import first_crossing
 from gentle_crust.core.messages import Message, message
 from gentle_crust.core.plan.milestones import milestones, rise_at_end, way_of
 from gentle_crust.core.plan.ribbon import dough_parts

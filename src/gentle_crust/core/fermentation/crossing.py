@@ -1,0 +1,59 @@
+"""When a course, of one activity or of many side by side, comes to a height."""
+
+import numpy as np
+
+from gentle_crust.core.fermentation.rates import Floats
+
+
+def crossings(hours: Floats, values: Floats, target: float) -> Floats:
+    """First time at which each column of ``values`` reaches ``target``, by straight line; nan where never.
+
+    Where it is nought until somewhere between two steps, as a rise is while the first gas dissolves, the line is that
+    of the step after.
+
+    Parameters
+    ----------
+    hours : hours, 0-240
+    values : values by time (rows) and activity (columns)
+    target : what is aimed at, as the state of the stage is measured
+
+    Returns
+    -------
+    Hours, one a column.
+    """
+    reached = values >= target
+    after = reached.argmax(axis=0)
+    columns = np.arange(values.shape[1])
+    before = np.maximum(after - 1, 0)
+    low, high = values[before, columns], values[after, columns]
+    part = np.where(after > 0, (target - low) / np.where(high > low, high - low, 1.0), 0.0)
+    then = np.minimum(after + 1, len(values) - 1)
+    lasts, lasts_then = hours[after] - hours[before], hours[then] - hours[after]
+    next_up = (values[then, columns] - high) * lasts / np.where(lasts_then > 0, lasts_then, np.inf)
+    begins = (after > 0) & (low == 0.0) & (next_up > high)
+    part = np.where(begins, np.maximum(1 - (high - target) / np.where(begins, next_up, 1.0), part), part)
+    found: Floats = np.where(reached.any(axis=0), hours[before] + part * (hours[after] - hours[before]), np.nan)
+    return found
+
+
+def first_crossing(hours: Floats, values: Floats, target: float) -> float:
+    """First time at which one course of ``values`` reaches ``target``; nan if never.
+
+    Parameters
+    ----------
+    hours : hours, 0-240
+    values : values by time (rows) and activity (columns)
+    target : what is aimed at, as the state of the stage is measured
+
+    Returns
+    -------
+    Hours, or nan.
+    """
+    reached = values >= target
+    after = int(reached.argmax())
+    if not reached[after]:
+        return float("nan")
+    if after == 0:
+        return float(hours[0])
+    low, high = values[after - 1], values[after]
+    return float(hours[after - 1] + (target - low) / (high - low) * (hours[after] - hours[after - 1]))
