@@ -187,13 +187,3 @@ def test_crossings_find_the_first_time_between_samples():
     values = np.array([[0.0, 5.0], [2.0, 5.0], [1.0, 5.0], [4.0, 5.0]])
     assert crossings(hours, values, 1.0) == pytest.approx([0.5, 0.0])
     assert np.isnan(crossings(hours, values, 9.0)).all()
-
-
-def test_a_rise_that_begins_between_two_steps_is_met_on_the_line_of_the_step_after():
-    """While the first gas dissolves nothing is seen: a height just after that moves smoothly with the warmth."""
-    hours = np.array([0.0, 0.25, 0.5, 0.75, 1.0])
-    values = np.array([[0.0], [0.0], [0.05], [0.15], [0.25]])
-    assert crossings(hours, values, 0.025)[0] == pytest.approx(0.4375)
-    assert crossings(hours, values, 0.1)[0] == pytest.approx(0.625)
-    late = np.array([[0.0], [0.0], [0.05], [0.06], [0.07]])
-    assert crossings(hours, late, 0.025)[0] == pytest.approx(0.375), "where it slows down, a straight line"

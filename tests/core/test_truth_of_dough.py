@@ -193,7 +193,7 @@ YEASTED, QUICK, LEVAIN = dough(instant_yeast_g=3), dough(instant_yeast_g=10), ri
 @pytest.mark.parametrize(
     ("of", "target", "mixed_c", "most"),
     [
-        (QUICK, 0.3, None, 0.02),
+        (QUICK, 0.1, None, 0.02),
         (LEVAIN, 0.75, None, 0.02),
         (LEVAIN, 0.5, 24, 0.02),
         (YEASTED, 0.5, 24, 0.02),

@@ -8,9 +8,6 @@ from gentle_crust.core.fermentation.rates import Floats
 def crossings(hours: Floats, values: Floats, target: float) -> Floats:
     """First time at which each column of ``values`` reaches ``target``, by straight line; nan where never.
 
-    Where it is nought until somewhere between two steps, as a rise is while the first gas dissolves, the line is that
-    of the step after.
-
     Parameters
     ----------
     hours : hours, 0-240
@@ -27,11 +24,6 @@ def crossings(hours: Floats, values: Floats, target: float) -> Floats:
     before = np.maximum(after - 1, 0)
     low, high = values[before, columns], values[after, columns]
     part = np.where(after > 0, (target - low) / np.where(high > low, high - low, 1.0), 0.0)
-    then = np.minimum(after + 1, len(values) - 1)
-    lasts, lasts_then = hours[after] - hours[before], hours[then] - hours[after]
-    next_up = (values[then, columns] - high) * lasts / np.where(lasts_then > 0, lasts_then, np.inf)
-    begins = (after > 0) & (low == 0.0) & (next_up > high)
-    part = np.where(begins, np.maximum(1 - (high - target) / np.where(begins, next_up, 1.0), part), part)
     found: Floats = np.where(reached.any(axis=0), hours[before] + part * (hours[after] - hours[before]), np.nan)
     return found
 

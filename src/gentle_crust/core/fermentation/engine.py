@@ -102,6 +102,11 @@ class Trace:
     @property
     def rise(self) -> Floats:
         """Over the gas-free volume."""
+        return np.maximum(self._row(RISE), 0.0)
+
+    @property
+    def signed_rise(self) -> Floats:
+        """The same, below nought by the gas that its water would still take up: nothing is seen of it then."""
         return self._row(RISE)
 
     @property
@@ -188,7 +193,7 @@ class Trace:
 
     def hours_to(self, rise: float) -> Floats:
         """Hours into the leg at which each activity first reaches ``rise``; nan where it never does."""
-        return crossings(self.hours, self.rise, rise)
+        return crossings(self.hours, self.signed_rise, rise)
 
 
 def joined(first: Trace, second: Trace) -> Trace:

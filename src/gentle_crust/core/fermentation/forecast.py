@@ -240,7 +240,8 @@ def _answer(made: Makeup, traces: list[Trace], rise_targets: tuple[float, ...], 
     hours, rise = _joined(traces)
     middle = rise.shape[1] // 2
     low, high = band(rise)
-    targets = tuple(TargetTime(target, span(crossings(hours, rise, target))) for target in rise_targets)
+    signed = np.concatenate([trace.signed_rise for trace in traces])
+    targets = tuple(TargetTime(target, span(crossings(hours, signed, target))) for target in rise_targets)
     top = int(rise[:, middle].argmax())
     every = np.arange(0, hours[-1] + 1e-6, CURVE_EVERY_MIN / 60)
     dough_c = np.concatenate([trace.dough_c for trace in traces])

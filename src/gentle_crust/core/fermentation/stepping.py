@@ -205,7 +205,7 @@ def lived(
 ) -> Floats:  # fmt: skip
     """A leg of a dough's life along the temperatures of its shells: rows RISE to SOUND, each (times, activities).
 
-    ``activity`` multiplies every rate.
+    ``activity`` multiplies every rate. The rise is below nought by the gas that the water would still take up.
     """
     times, doughs = len(nodes_c), len(activity)
     found = np.empty((8, times, doughs))
@@ -247,7 +247,7 @@ def lived(
             food = 1 / (1 + np.exp((made[step, one] - life.food_half_ml) / life.food_width_ml))
             rate = levain_rate[step, one] + (1 - asleep[step]) * bakers_rate[step, one]
             found[GAS_RATE, step, one] = paces[one] * rate * food
-            found[RISE, step, one] = max(found[KEPT, step, one] - dissolved[step], 0.0) * expand[step]
+            found[RISE, step, one] = (found[KEPT, step, one] - dissolved[step]) * expand[step]
     return found
 
 
