@@ -52,9 +52,12 @@ const days = computed(() =>
   dayStarts(shapes.value.time, dayKey)
     .map(({ at, midnight }) => ({ u: shapes.value.time.u(at), name: weekday(at), midnight }))
     .filter((day, index, all) => index === 0 || day.u - all[index - 1]!.u > 20)
-    .map((day, index, all) => ({ ...day, name: fitting(day.name, (all[index + 1]?.u ?? Infinity) - day.u) })),
+    .map((day, index, all) => {
+      const ends = [all[index + 1]?.u ?? Infinity, bakeBox.value.start - 12].filter((end) => end > day.u)
+      return { ...day, name: fitting(day.name, Math.min(...ends) - day.u) }
+    }),
 )
-/** A day's name as far as there is room for it before the next: whole, its first three letters, or not at all. */
+/** A day's name as far as there is room for it before the next word: whole, its first three letters, or not at all. */
 function fitting(name: string, room: number): string {
   if (room > 10 * name.length) return name
   return room > 38 ? name.slice(0, 3) : ''

@@ -29,23 +29,16 @@ def crossings(hours: Floats, values: Floats, target: float) -> Floats:
 
 
 def first_crossing(hours: Floats, values: Floats, target: float) -> float:
-    """First time at which one course of ``values`` reaches ``target``; nan if never.
+    """The same of one course.
 
     Parameters
     ----------
     hours : hours, 0-240
-    values : values by time (rows) and activity (columns)
+    values : one value a time
     target : what is aimed at, as the state of the stage is measured
 
     Returns
     -------
     Hours, or nan.
     """
-    reached = values >= target
-    after = int(reached.argmax())
-    if not reached[after]:
-        return float("nan")
-    if after == 0:
-        return float(hours[0])
-    low, high = values[after - 1], values[after]
-    return float(hours[after - 1] + (target - low) / (high - low) * (hours[after] - hours[after - 1]))
+    return float(crossings(hours, values[:, None], target)[0])

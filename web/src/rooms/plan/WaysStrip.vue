@@ -110,6 +110,9 @@ li {
   grid-template-columns: 1fr;
   gap: 4px;
 }
+li:first-child .narrow > svg {
+  margin-top: 18px;
+}
 .way:hover strong {
   text-decoration: underline;
   text-underline-offset: 3px;

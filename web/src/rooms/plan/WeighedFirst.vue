@@ -32,7 +32,7 @@ const t = words.plan
 }
 li {
   display: grid;
-  grid-template-columns: 84px minmax(0, 1fr);
+  grid-template-columns: 92px minmax(0, 1fr);
   gap: 12px;
 }
 .when {
