@@ -205,8 +205,8 @@ def damage() -> Proof:
 
 
 def every_kind() -> Proof:
-    """What is tried over many kinds (refusals, formulas, hours, old kitchens), of which script/test takes a few, and what
-    takes long."""
+    """What is tried over many kinds (refusals, formulas, hours, old kitchens), of which script/test takes a few,
+    and what takes long."""
     return _tests("tests/api", "tests/core", "tests/kitchen", "tests/store", "-m", "many or long", said=r"\d+ passed.*")
 
 
