@@ -2,40 +2,22 @@
 
 import re
 from itertools import pairwise
-from threading import Thread
 
 import pytest
 from hands import pick, tick
 from live import serving
 from playwright.sync_api import expect
 from seeing import sound
-from waitress import create_server
 
-from gentle_crust.api.app import create_app
 from tests.browser.conftest import DESK, PHONE
-from tests.conftest import SATURDAY
 
 pytestmark = pytest.mark.browser
 
 
 @pytest.fixture
-def own(browser, sessions):
+def own(own):
     """A demo of its own, to change at will: opens pages on it."""
-    server = create_server(create_app(sessions, lambda: SATURDAY), host="127.0.0.1", port=0, threads=4)
-    Thread(target=server.run, daemon=True).start()
-    contexts = []
-
-    def opened(path="/cultures", viewport=DESK, **more):
-        contexts.append(browser.new_context(viewport=viewport, service_workers="block", **more))
-        page = contexts[-1].new_page()
-        page.goto(f"http://127.0.0.1:{server.effective_port}{path}")
-        page.wait_for_load_state("networkidle")
-        return page
-
-    yield opened
-    for context in contexts:
-        context.close()
-    # The server is left to its daemon thread: its sockets' numbers must not be given to the next data file.
+    return lambda path="/cultures", viewport=DESK, **more: own.open(path, viewport, **more)
 
 
 def state(page):

@@ -6,7 +6,7 @@ import pytest
 from playwright.sync_api import expect
 from seeing import sound
 
-from tests.browser.conftest import DESK, PHONE, Own
+from tests.browser.conftest import DESK, PHONE
 
 pytestmark = pytest.mark.browser
 ROOMS = {
@@ -130,15 +130,13 @@ def test_the_kitchens_day_follows_the_fields_and_says_itself(visit):
     expect(page.get_by_text("is not a time of day")).to_have_count(0)
 
 
-def test_counting_down_is_not_read_aloud_every_minute(browser, sessions):
-    own = Own(browser, sessions)
+def test_counting_down_is_not_read_aloud_every_minute(own):
     own.day.mixed()
     page = own.open("/bench")
     expect(page.locator("section.next h2")).to_be_visible()
     live = page.locator("section.next [aria-live], section.next [role=status]")
     assert "min" not in " ".join(live.all_inner_texts())
     assert page.locator("section.next").get_attribute("aria-live") is None
-    own.close()
 
 
 @pytest.mark.parametrize("path", ["/oven", "/formulas", "/cultures", "/water", "/kitchen"])

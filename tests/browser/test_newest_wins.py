@@ -3,52 +3,36 @@
 import json
 import re
 import time
+from contextlib import contextmanager
 from datetime import UTC, datetime
-from threading import Thread
+from functools import partial
 
 import pytest
 from playwright.sync_api import expect
-from waitress import create_server
 
 from gentle_crust.api.app import create_app
 from gentle_crust.kitchen.now import Clock
 from gentle_crust.kitchen.settings import KitchenSettings
 from gentle_crust.kitchen.work import Work
 from tests.api.conftest import PLAN, Day
-from tests.browser.conftest import DESK
+from tests.browser.conftest import Own
 from tests.conftest import SATURDAY
 
 pytestmark = pytest.mark.browser
 
 
-class Slow:
+class Slow(Own):
     """A kitchen whose answers come late; every question that reached it is kept."""
 
-    def __init__(self, browser, sessions, now=lambda: SATURDAY) -> None:
-        self.browser, self.wait_s, self.paths, self.asked = browser, 0.0, (), []
-        self.day, self.contexts = Day(sessions), []
-        app = create_app(sessions, now)
-        inner = app.wsgi_app
+    wait_s, paths = 0.0, ()
 
-        def late(environ, start):
-            path = environ["PATH_INFO"]
-            if environ["REQUEST_METHOD"] != "GET" and path.startswith("/api/"):
-                self.asked.append((environ["REQUEST_METHOD"], path))
-                if any(part in path for part in self.paths):
-                    time.sleep(self.wait_s)
-            return inner(environ, start)
-
-        app.wsgi_app = late
-        self.server = create_server(app, host="127.0.0.1", port=0, threads=12)
-        Thread(target=self.server.run, daemon=True).start()
-        self.address = f"http://127.0.0.1:{self.server.effective_port}"
-
-    def open(self, path):
-        self.contexts.append(self.browser.new_context(viewport=DESK, service_workers="block"))
-        page = self.contexts[-1].new_page()
-        page.goto(self.address + path)
-        page.wait_for_load_state("networkidle")
-        return page
+    def late(self, inner, environ, start):
+        path = environ["PATH_INFO"]
+        if environ["REQUEST_METHOD"] != "GET" and path.startswith("/api/"):
+            self.asked.append((environ["REQUEST_METHOD"], path))
+            if any(part in path for part in self.paths):
+                time.sleep(self.wait_s)
+        return inner(environ, start)
 
     def slow(self, *paths, wait_s=2.0):
         self.paths, self.wait_s = paths, wait_s
@@ -61,21 +45,29 @@ class Slow:
         return self.day.client.get(path).json
 
 
-@pytest.fixture
-def slow(browser, sessions):
-    found = Slow(browser, sessions)
-    yield found
-    for context in found.contexts:
-        context.close()
+@contextmanager
+def slowed(pages, sessions, now=None):
+    """Such a kitchen, whose clock is its day's, or ``now``."""
+    day = Day(sessions)
+    app = create_app(sessions, now or (lambda: day.now))
+    with pages.served(app) as address, pages.contexts() as context:
+        found = Slow(day, address, context)
+        found.asked = []
+        app.wsgi_app = partial(found.late, app.wsgi_app)
+        yield found
 
 
 @pytest.fixture
-def ticking(browser, sessions):
+def slow(pages, sessions):
+    with slowed(pages, sessions) as found:
+        yield found
+
+
+@pytest.fixture
+def ticking(pages, sessions):
     """The same with a clock that goes on."""
-    found = Slow(browser, sessions, Clock(SATURDAY, 1.0, time.monotonic()))
-    yield found
-    for context in found.contexts:
-        context.close()
+    with slowed(pages, sessions, Clock(SATURDAY, 1.0, time.monotonic())) as found:
+        yield found
 
 
 @pytest.mark.long
@@ -248,27 +240,25 @@ def test_a_verdict_is_kept_for_what_is_seen_now(slow):
     assert len(slow.questions("/judge")) == 1
 
 
-def test_a_step_is_taken_back_while_its_answer_is_on_the_way(browser, sessions):
-    baking = Slow(browser, sessions, lambda: baking.day.now)
-    baking.day.mixed().at(14, 52)
-    page = baking.open("/bench")
+def test_a_step_is_taken_back_while_its_answer_is_on_the_way(slow):
+    slow.day.mixed().at(14, 52)
+    page = slow.open("/bench")
     expect(page.locator("section.next h2")).to_have_text("Fold 1 of 4")
-    baking.slow("/presses", wait_s=1.5)
+    slow.slow("/presses", wait_s=1.5)
     page.get_by_role("button", name="Done", exact=True).first.click()
     page.wait_for_timeout(400)
     page.get_by_role("button", name="Take it back").first.click()
     page.wait_for_timeout(600)
-    baking.slow()
+    slow.slow()
     record = {"withdrawn": []}
     for _ in range(60):
-        record = baking.json(f"/api/bench/{PLAN}/record")
+        record = slow.json(f"/api/bench/{PLAN}/record")
         if record["withdrawn"]:
             break
         page.wait_for_timeout(250)
     assert [each["body"]["key"] for each in record["withdrawn"]] == ["fold-1"]
     assert "fold-1" not in [each["body"].get("key") for each in record["events"]]
     expect(page.locator("section.next h2")).to_have_text("Fold 1 of 4")
-    page.context.close()
 
 
 # -- a fired oven ----------------------------------------------------------------------------------------
@@ -323,28 +313,26 @@ def test_a_lesson_that_is_slow_to_be_kept_is_taught_once(slow):
         (datetime(2027, 2, 27, 12, 0, tzinfo=UTC), ["2027-02-27", "2027-02-28", "2027-03-01", "2027-03-02"]),
     ],
 )
-def test_days_are_calendar_days_over_the_change_of_clocks(browser, sessions, now, days):
+def test_days_are_calendar_days_over_the_change_of_clocks(pages, sessions, now, days):
     kitchen = KitchenSettings(Work(sessions, lambda: now))
     kitchen.save(kitchen.get().__class__(**{**vars(kitchen.get()), "zone": "Europe/Lisbon"}))
-    found = Slow(browser, sessions, lambda: now)
-    page = found.open("/cultures")
-    name = "A preferment with yeast"
-    page.get_by_role("link", name=name).or_(page.get_by_role("button", name=name)).first.click()
-    page.get_by_role("combobox", name="Ripe on").click(force=True)
-    expect(page.get_by_role("option", name="Today")).to_be_visible()
-    labels = page.get_by_role("option").all_inner_texts()
-    assert labels[:4] == ["Today", "Tomorrow", *(f"{datetime.fromisoformat(day):%A}" for day in days[2:])]
-    with page.expect_request(lambda request: request.url.endswith("/api/preferments")) as asked:
-        page.get_by_label("I need").fill("300")
-        page.get_by_label("I need").press("Tab")
-    body = json.loads(asked.value.post_data)
-    assert body["start"][:10] == days[0] and body["ripe"][:10] == days[1]
-    page.goto(f"{found.address}/plan?formula=tidewater-country")
-    page.wait_for_load_state("networkidle")
-    page.locator("button.say", has_text="Wanted").click()
-    choices = page.locator("fieldset").filter(has_text="Today").locator("input")
-    expect(choices.first).to_be_attached()
-    shown = choices.evaluate_all("(all) => all.map((each) => each.value)")
-    assert shown[:4] == days
-    for context in found.contexts:
-        context.close()
+    with slowed(pages, sessions, lambda: now) as found:
+        page = found.open("/cultures")
+        name = "A preferment with yeast"
+        page.get_by_role("link", name=name).or_(page.get_by_role("button", name=name)).first.click()
+        page.get_by_role("combobox", name="Ripe on").click(force=True)
+        expect(page.get_by_role("option", name="Today")).to_be_visible()
+        labels = page.get_by_role("option").all_inner_texts()
+        assert labels[:4] == ["Today", "Tomorrow", *(f"{datetime.fromisoformat(day):%A}" for day in days[2:])]
+        with page.expect_request(lambda request: request.url.endswith("/api/preferments")) as asked:
+            page.get_by_label("I need").fill("300")
+            page.get_by_label("I need").press("Tab")
+        body = json.loads(asked.value.post_data)
+        assert body["start"][:10] == days[0] and body["ripe"][:10] == days[1]
+        page.goto(f"{found.address}/plan?formula=tidewater-country")
+        page.wait_for_load_state("networkidle")
+        page.locator("button.say", has_text="Wanted").click()
+        choices = page.locator("fieldset").filter(has_text="Today").locator("input")
+        expect(choices.first).to_be_attached()
+        shown = choices.evaluate_all("(all) => all.map((each) => each.value)")
+        assert shown[:4] == days

@@ -2,6 +2,7 @@
 
 import json
 import re
+import shutil
 from dataclasses import replace
 
 import pytest
@@ -9,37 +10,33 @@ from playwright.sync_api import expect
 
 from gentle_crust.kitchen.settings import KitchenSettings
 from gentle_crust.kitchen.work import Work
+from gentle_crust.store.database import open_store
+from tests.api.conftest import Day
 from tests.browser.conftest import DESK, PHONE, Own
+from tests.conftest import SATURDAY
 from tests.kitchen.test_keeping import FORMULAS
 
 pytestmark = pytest.mark.browser
 
 
 @pytest.fixture(scope="module")
-def odd(browser, filled, tmp_path_factory):
-    """A kitchen whose figures lie outside and between the marks of any slider."""
-    import shutil
-
-    from gentle_crust.store.database import open_store
-    from tests.conftest import SATURDAY
-
+def far_out(pages, filled, tmp_path_factory):
+    """A kitchen whose figures lie outside and between the marks of any slider: its day, and where it is served."""
     folder = tmp_path_factory.mktemp("odd") / "data"
     shutil.copytree(filled, folder)
     sessions = open_store(folder)
     kitchen = KitchenSettings(Work(sessions, lambda: SATURDAY))
     kitchen.save(replace(kitchen.get(), room_day_c=38.3, room_night_c=5.2, fridge_c=11.7, tap_c=33.4))
-    found = Own(browser, sessions)
-    yield found
-    found.close()
+    day = Day(sessions)
+    with pages.served(day.client.application) as address:
+        yield day, address
     sessions.kw["bind"].dispose()
 
 
-@pytest.fixture(autouse=True)
-def shut(odd):
-    """No page is left open behind a test: each asks the program every two seconds."""
-    yield
-    while odd.contexts:
-        odd.contexts.pop().close()
+@pytest.fixture
+def odd(pages, far_out):
+    with pages.contexts() as context:
+        yield Own(*far_out, context)
 
 
 class Asked:
@@ -62,8 +59,7 @@ class Asked:
 
 def heard(odd, path: str, viewport=DESK):
     """A page that is heard from its first request on."""
-    odd.contexts.append(odd.browser.new_context(viewport=viewport, service_workers="block"))
-    page = odd.contexts[-1].new_page()
+    page = odd.context(viewport).new_page()
     asked = Asked(page)
     page.goto(odd.address + path)
     page.wait_for_load_state("networkidle")

@@ -1,6 +1,7 @@
 """The Flask application."""
 
 import uuid
+from collections.abc import Callable
 from contextlib import ExitStack
 from importlib.resources import files
 from mimetypes import add_type, guess_type
@@ -10,6 +11,7 @@ from flask import Response, g, request, send_from_directory
 from flask_openapi import Info, OpenAPI
 from sqlalchemy.exc import DatabaseError
 from sqlalchemy.orm import Session, sessionmaker
+from werkzeug.routing import Rule
 
 from gentle_crust import __version__
 from gentle_crust.api import common, guard, refusals
@@ -47,6 +49,16 @@ add_type("application/manifest+json", ".webmanifest")
 PAGES = Path(str(files("gentle_crust") / "web"))
 
 
+class Matched(Rule):
+    """A rule by which addresses are read. None is ever written by it, so nothing is compiled for that: half a start."""
+
+    def _compile_builder(self, append_unknown: bool = True) -> Callable[..., tuple[str, str]]:
+        def written(rule: Rule, **values: object) -> tuple[str, str]:
+            raise NotImplementedError(rule.rule)
+
+        return written
+
+
 def create_app(
     sessions: sessionmaker[Session], now: Now, listening: str = "127.0.0.1", passcode: str | None = None
 ) -> OpenAPI:
@@ -59,6 +71,7 @@ def create_app(
         doc_ui=False,
         static_folder=None,
     )
+    app.url_rule_class = Matched
     app.config["LANGUAGE"] = config().language
     app.config["MAX_CONTENT_LENGTH"] = LARGEST_REQUEST
     app.extensions["gentle_crust_store"] = sessions

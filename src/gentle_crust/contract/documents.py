@@ -5,7 +5,6 @@ the tests: a shape that changes without a new version and its upcaster is found 
 """
 
 from collections.abc import Callable
-from copy import deepcopy
 from dataclasses import dataclass
 from functools import cached_property
 from typing import Any, Generic, TypeVar
@@ -70,7 +69,7 @@ class Document(Generic[T]):
         """The document in its newest version."""
         if not body:
             raise Unreadable(self.name, "contract-document-torn", name=self.name)
-        found = deepcopy(clean(body))
+        found = clean(body)
         written = found.pop(VERSION, 1)
         if not isinstance(written, int) or written > self.version:
             raise Unreadable(self.name, "contract-document-newer", name=self.name)
@@ -78,7 +77,7 @@ class Document(Generic[T]):
             upcast(found)
         for name in found.keys() - self.fields:
             raise Unreadable(str(name), "contract-document-unknown-field", name=self.name, unknown=name)
-        return dict(found)
+        return found
 
     @cached_property
     def fields(self) -> frozenset[str]:

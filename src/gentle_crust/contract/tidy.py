@@ -13,9 +13,9 @@ _CONTROL = re.compile(r"[\x00-\x08\x0b\x0c\x0e-\x1f\x7f]")
 
 
 def clean(value: Any) -> Any:
-    """``value`` as JSON holds it, with half letters marked and control characters left out of all its texts."""
+    """A copy of ``value`` as JSON holds it, with half letters marked and control characters left out of its texts."""
     if isinstance(value, str):
-        return _CONTROL.sub("", _BROKEN.sub("\ufffd", value))
+        return value if value.isprintable() else _CONTROL.sub("", _BROKEN.sub("\ufffd", value))
     if isinstance(value, dict):
         return {clean(key): clean(each) for key, each in value.items()}
     if isinstance(value, list | tuple):
