@@ -1,5 +1,6 @@
 """Shared by all tests: a kitchen on a clock that stands at half past six on a Saturday."""
 
+import gc
 import os
 import shutil
 from datetime import UTC, datetime
@@ -20,6 +21,13 @@ SATURDAY = datetime(2026, 11, 28, 6, 30, tzinfo=UTC)
 
 OF_ROOMS, OF_MANY = 2, 4
 SIZES = {"size", "viewport", "phone", "scheme"}
+
+
+def pytest_collection_finish():
+    """What is loaded by now stays: without looking through it again and again a run takes an eighth less."""
+    gc.collect()
+    gc.freeze()
+    gc.set_threshold(20_000, 20, 20)
 
 
 def pytest_collection_modifyitems(config, items):
