@@ -1,6 +1,8 @@
-"""Doughs outside the home range, by the condition that takes them there: hot, stiff, wet, rye, enriched, cold, ripe.
+"""Doughs outside the home range, by the condition that takes them there: hot, stiff, wet, rye, enriched, cold, ripe,
+gluten-free.
 
-Written before the model that has to answer them. Windows are practice and cereal science from memory, unverified.
+Written before the model that has to answer them, but for the lower ends of what is gluten-free. Windows are practice
+and cereal science from memory, unverified.
 """
 
 from collections.abc import Callable
@@ -127,6 +129,28 @@ def _cold_tin() -> float:
     return 100 * (answer.curve[-1].rise - rise_at(answer, bulk))
 
 
+def _without_gluten(kind: str) -> Forecast:
+    dough = makeup(Dough((FlourPart(kind, 1000),), 700, 20, instant_yeast_g=10))
+    return along(dough, 25, Stretch(6, 25))
+
+
+def _top(kind: str) -> Callable[[], float]:
+    return lambda: 100 * _without_gluten(kind).greatest_rise.rise
+
+
+def _half_lost(kind: str) -> Callable[[], float]:
+    """Minutes from the greatest rise until half of it is lost."""
+
+    def found() -> float:
+        answer = _without_gluten(kind)
+        top = answer.greatest_rise
+        falling = [each for each in answer.curve if each.hours >= top.hours]
+        half = np.interp(-top.rise / 2, [-each.rise for each in falling], [each.hours for each in falling])
+        return 60 * (float(half) - top.hours)
+
+    return found
+
+
 def _tiny_yeast() -> float:
     dough = makeup(Dough(white(600), 402, 12, instant_yeast_g=0.72))
     return 100 * along(dough, 24, Stretch(14, 15)).curve[-1].rise
@@ -213,6 +237,10 @@ OUTSIDE = (
     Case("tin loaf, bulk doubled, then 12 h at 4 C: gains", "%", 15, 45, _cold_tin, "cold"),
     Case("0.12 % instant, dough 24 C, kitchen 15 C: after 14 h", "%", 52, 72, _tiny_yeast, "cold"),
     Case("knock-back after doubling, 25 C: second rise over the first", "times", 0.45, 0.75, second_rise, "handled"),
+    Case("maize, 1 % instant, 25 C: greatest rise", "%", 15, 40, _top("maize"), "gluten-free"),
+    Case("the same: half of it lost after", "min", 20, 60, _half_lost("maize"), "gluten-free"),
+    Case("gluten-free flour, 1 % instant, 25 C: greatest rise", "%", 15, 40, _top("gluten_free"), "gluten-free"),
+    Case("the same: half of it lost after", "min", 20, 60, _half_lost("gluten_free"), "gluten-free"),
     Case("5 % instant yeast, 25 C: doubled", "min", 35, 50, lambda: 60 * hours(makeup(yeasted(5)), 25, 1.0), "crowded"),
     Case(
         "1 % active dry yeast, not woken, against woken: doubled",
@@ -230,4 +258,9 @@ def _dry(woken_min: float) -> float:
     return hours(makeup(dough), 25, 1.0)
 
 
-CONDITIONS = tuple(dict.fromkeys(case.condition for case in OUTSIDE))
+LEFT_OUT = {name: (name,) for name in dict.fromkeys(case.condition for case in OUTSIDE)} | {
+    "stiff and wet": ("stiff", "wet")
+}
+"""Conditions by what is left out with them, all at once."""
+APART = ("gluten-free",)
+"""Conditions that no fit has seen: no constant that is fitted is theirs."""
