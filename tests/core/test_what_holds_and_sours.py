@@ -9,7 +9,7 @@ import pytest
 from gentle_crust.core.fermentation.acid import made, sourness
 from gentle_crust.core.fermentation.capacity import greatest_rise, held_by_gluten, in_jar, reach_of
 from gentle_crust.core.fermentation.dough import Dough, FlourPart, makeup, sugar_food_ml, with_preferment
-from gentle_crust.core.fermentation.engine import Leg, begin, handled, ph_of, run
+from gentle_crust.core.fermentation.engine import Leg, begin, end_to_end, handled, joined, ph_of, run
 from gentle_crust.core.fermentation.forecast import Stretch
 from gentle_crust.core.fermentation.gluten import wear_of
 from gentle_crust.core.fermentation.uncertainty import ONE, activities, bought, of_leaven, spread, unknown
@@ -181,3 +181,21 @@ def test_a_fridge_and_the_heat_make_it_less_sure_and_a_room_does_not():
     for wide in (in_fridge, hot):
         assert wide[-1] > factors[-1] and wide[0] < factors[0] and wide[20] == pytest.approx(factors[20])
     assert (spread(ONE, replace(unknown(), sigma=0.0), levain, 4.0, True) == ONE).all()
+
+
+RYE = makeup(Dough((FlourPart("whole_rye", 800),), 600, 20, levain_g=400))
+
+
+@pytest.mark.parametrize("put_together", [joined, end_to_end])
+@pytest.mark.parametrize("hours", [0.1, 2.0, 4.9])
+def test_a_course_that_is_parted_and_put_together_says_the_same(hours, put_together):
+    """Of a rye dough, whose acid shows less: cut short, it is as sour at its end as the whole is then."""
+    whole_course = left(RYE, 8)
+    first, rest = whole_course.until(hours), whole_course.since(hours)
+    again = put_together(first, rest)
+    assert first.hours[-1] == pytest.approx(hours) and rest.hours[0] == 0
+    assert first.ph[-1, 0] == pytest.approx(rest.ph[0, 0]) and first.ph[-1, 0] > ph_of(first.bacteria)[-1, 0] + 0.05
+    for what in ("ph", "rise", "gas_rate"):
+        told, known = getattr(again, what)[:, 0], getattr(whole_course, what)[:, 0]
+        assert np.interp(whole_course.hours, again.hours, told) == pytest.approx(known, abs=1e-9), what
+    assert np.interp(whole_course.hours, again.hours, again.dough_c) == pytest.approx(whole_course.dough_c, abs=1e-9)

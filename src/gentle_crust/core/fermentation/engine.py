@@ -171,6 +171,7 @@ class Trace:
             np.concatenate([self.nodes_c[:kept], nodes[None]]),
             np.concatenate([self.lives[:, :kept], lives[:, None]], axis=1),
             self.start_age_h,
+            self.buffer,
         )
 
     def since(self, hours: float) -> "Trace":
