@@ -7,6 +7,7 @@ costs. So each test gets an address and contexts that the last one left, with no
 from contextlib import contextmanager
 from threading import Thread
 
+from playwright.sync_api import Error
 from waitress import create_server
 
 KEPT = "cookies,local_storage,indexeddb,cache_storage,service_workers"
@@ -33,13 +34,15 @@ class Pages:
     """Addresses and contexts of one browser, lent to tests."""
 
     def __init__(self, browser) -> None:
-        self.browser, self.doors, self.idle = browser, [], {}
+        self.browser, self.addresses, self.doors, self.idle = browser, [], [], {}
 
     @contextmanager
     def served(self, app):
         """An address at which nobody else serves, until this ends."""
         door = self.doors.pop() if self.doors else Door()
         door.app = app
+        if door.address not in self.addresses:
+            self.addresses.append(door.address)
         try:
             yield door.address
         finally:
@@ -62,21 +65,23 @@ class Pages:
             yield opened
         finally:
             for key, context in lent:
-                if "'allow'" in key or not context.pages:
-                    context.close()
-                else:
-                    _empty(context)
+                if "'allow'" not in key and context.pages and self._emptied(context):
                     self.idle[key].append(context)
+                else:
+                    context.close()
 
-
-def _empty(context) -> None:
-    """Close its pages, and forget all that they kept."""
-    context.set_offline(False)
-    page, *others = context.pages
-    for other in others:
-        other.close()
-    origin = page.evaluate("origin")
-    page.goto("about:blank")
-    session = context.new_cdp_session(page)
-    session.send("Storage.clearDataForOrigin", {"origin": origin, "storageTypes": KEPT})
-    page.close()
+    def _emptied(self, context):
+        """Whether its pages are closed, and all that they kept forgotten."""
+        try:
+            context.set_offline(False)
+            page, *others = context.pages
+            for other in others:
+                other.close()
+            page.goto("about:blank")
+            session = context.new_cdp_session(page)
+            for address in self.addresses:
+                session.send("Storage.clearDataForOrigin", {"origin": address, "storageTypes": KEPT})
+            page.close()
+        except Error:
+            return False
+        return True
