@@ -389,7 +389,7 @@ def test_a_whole_bake_at_six_hundred_times_from_mixing_to_the_cooled_loaf(browse
         "shape-1",
         "preheat-1",
         "load-1",
-        "vent-1",
+        "uncover-1",
         "out-1",
         "cut-1",
     } <= set(keys)
