@@ -170,7 +170,7 @@ def _span(hours: Span) -> str:
 
 
 WANTED = (0.1, 0.2, 0.3, 0.5, 0.75, 1.0)
-LEFT_IN = {
+DOUGHS = {
     "levain, 20 % of all flour": at_share(0.2),
     "levain, 9 % of all flour": levain_dough(20),
     "0.1 % instant yeast": yeasted(0.1),
@@ -179,19 +179,21 @@ LEFT_IN = {
 }
 
 
-def moves(dough: Dough, mixed_c: float | None) -> tuple[np.ndarray, np.ndarray]:
-    """By how much the hours to each rise wanted move when the air is a tenth of a kelvin warmer, 0 to 40 C, percent.
+AIR_C = np.arange(401) / 10
 
-    Two tables, one row a tenth and one column a rise; the second with the air (C) of each row. A dough is as warm as
-    its air where ``mixed_c`` is not given; nan where a rise is not reached.
+
+def moves(dough: Dough, mixed_c: float | None) -> np.ndarray:
+    """By how much the hours to each rise wanted move from each air of ``AIR_C`` to the next, percent.
+
+    One row an air and one column a rise; nan where that is not reached. A dough is as warm as its air where ``mixed_c``
+    is not given.
     """
-    made, tenths = makeup(dough), np.arange(401) / 10
-    hours = []
-    for air_c in tenths:
+    made, hours = makeup(dough), []
+    for air_c in AIR_C:
         start_c = max(float(air_c), 1.0) if mixed_c is None else mixed_c
         found = forecast(made, start_c, (Stretch(120, float(air_c)), Stretch(120, float(air_c))), WANTED).targets
         hours.append([np.nan if each.hours.likely is None else each.hours.likely for each in found])
-    return 100 * np.abs(np.diff(np.log(np.array(hours)), axis=0)), tenths[:-1]
+    return 100 * np.abs(np.diff(np.log(np.array(hours)), axis=0))
 
 
 def by_the_tenth() -> list[str]:
@@ -204,15 +206,16 @@ def by_the_tenth() -> list[str]:
         "from 0 to 40 C. In brackets the air at which they move most. Wanted: 2 % below 30 C, 6 % above.",
     ]
     wide = " | ".join(f"+{100 * rise:.0f} %" for rise in WANTED)
-    for title, mixed_c, below in (
-        ("Below 30 C, the dough as warm as the air", None, True),
-        ("Below 30 C, mixed at 24 C and then put there", 24.0, True),
-        ("Above 30 C, the dough as warm as the air", None, False),
+    air_c = AIR_C[:-1]
+    as_warm = {name: moves(dough, None) for name, dough in DOUGHS.items()}
+    put_there = {name: moves(dough, 24.0) for name, dough in DOUGHS.items()}
+    for title, moved, part in (
+        ("Below 30 C, the dough as warm as the air", as_warm, air_c < 30),
+        ("Below 30 C, mixed at 24 C and then put there", put_there, air_c < 30),
+        ("Above 30 C, the dough as warm as the air", as_warm, air_c >= 30),
     ):
         lines += ["", f"{title}:", "", f"| dough | {wide} |", "|---" * (1 + len(WANTED)) + "|"]
-        for name, dough in LEFT_IN.items():
-            steps, air_c = moves(dough, mixed_c)
-            part = (air_c < 30) == below
+        for name, steps in moved.items():
             lines.append(f"| {name} | " + " | ".join(_most(column, air_c[part]) for column in steps[part].T) + " |")
     return lines
 

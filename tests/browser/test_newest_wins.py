@@ -26,6 +26,10 @@ class Slow(Own):
 
     wait_s, paths = 0.0, ()
 
+    def __init__(self, day, address, context) -> None:
+        super().__init__(day, address, context)
+        self.asked = []
+
     def late(self, inner, environ, start):
         path = environ["PATH_INFO"]
         if environ["REQUEST_METHOD"] != "GET" and path.startswith("/api/"):
@@ -52,7 +56,6 @@ def slowed(pages, sessions, now=None):
     app = create_app(sessions, now or (lambda: day.now))
     with pages.served(app) as address, pages.contexts() as context:
         found = Slow(day, address, context)
-        found.asked = []
         app.wsgi_app = partial(found.late, app.wsgi_app)
         yield found
 

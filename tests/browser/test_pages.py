@@ -1,5 +1,7 @@
 """What tests share keeps nothing of one test for the next."""
 
+import urllib.request
+
 import pytest
 
 from tests.browser.conftest import DESK
@@ -31,10 +33,15 @@ def test_a_context_that_is_lent_again_is_empty(pages, address):
         assert page.evaluate(FOUND) == [None, "", False]
 
 
-def test_one_that_is_served_elsewhere_is_another(pages, client):
-    """While one application is served at an address, no other is; afterwards the next one is."""
-    app = client.application
-    with pages.served(app) as one, pages.served(lambda *_: []) as other:
-        assert one != other
-    with pages.served(app) as again:
-        assert again in (one, other) and client.get("/api/kitchen").status_code == 200
+def test_one_application_is_served_at_an_address_and_after_it_the_next(pages, client):
+    def saying(word):
+        return lambda _environ, start: (start("200 OK", []), [word])[1]
+
+    def heard(address):
+        with urllib.request.urlopen(address, timeout=20) as answer:
+            return answer.read()
+
+    with pages.served(saying(b"one")) as one, pages.served(saying(b"other")) as other:
+        assert (heard(one), heard(other)) == (b"one", b"other")
+    with pages.served(client.application) as again:
+        assert again in (one, other) and b"settings" in heard(f"{again}/api/kitchen")

@@ -50,7 +50,7 @@ PAGES = Path(str(files("gentle_crust") / "web"))
 
 
 class Matched(Rule):
-    """A rule by which addresses are read. None is ever written by it, so nothing is compiled for that: half a start."""
+    """A rule by which addresses are read. None is ever written by it, so nothing is compiled for that."""
 
     def _compile_builder(self, append_unknown: bool = True) -> Callable[..., tuple[str, str]]:
         def written(rule: Rule, **values: object) -> tuple[str, str]:
