@@ -305,6 +305,21 @@ def test_a_height_that_was_read_moves_the_jar_the_peak_and_the_words_at_once():
     assert all(each.low <= each.rise + 1e-6 <= each.high + 2e-6 for each in fallen.points)
 
 
+def test_what_was_seen_of_its_top_before_it_sank_is_not_told_of_it_any_more():
+    """Domed and floating on the way up, mild of smell; two hours later it stands lower: only the smell still counts."""
+    fed = Event("fed", -9.5, "fed", 20, 80, 80, culture_c=22)
+    start = live(WHITE, (fed,), HOME).start_mm
+    up = seen(-2, height_mm=start * 2.4, surface="domed", floated="floats", smell="mild")
+    down = seen(0, height_mm=start * 1.9)
+    verdict = health(live(WHITE, (fed, up, down), HOME), (up, down))
+    told = {reason.says.code for reason in verdict.why}
+    assert verdict.code == "past_peak" and {"health-fallen", "cue-jar-smell-mild"} <= told
+    assert not told & {"cue-jar-surface-domed", "cue-jar-floated-floats"}
+    standing = seen(0, height_mm=start * 2.4)
+    told = {reason.says.code for reason in health(live(WHITE, (fed, up, standing), HOME), (up, standing)).why}
+    assert {"cue-jar-surface-domed", "cue-jar-floated-floats"} <= told and "health-fallen" not in told
+
+
 @pytest.mark.parametrize("seed", range(3))
 def test_what_is_drawn_and_what_was_read_never_contradict_each_other(seed):
     """A hundred lives by chance a seed: the drawing goes through the last height, whatever was foretold."""
@@ -335,6 +350,11 @@ def test_the_drawing_goes_through_every_height_and_what_has_fallen_does_not_rise
         assert float(np.interp(at, hours, drawn)) == pytest.approx(rise, abs=0.09)
     after = [rise for at, rise in zip(hours, drawn, strict=True) if at > 0]
     assert max(after) <= 1.1 + 1e-6 and all(one >= other - 1e-6 for one, other in pairwise(after))
-    assert health(life, fallen).code == "past_peak" and life.spent.likely <= 0
+    verdict = health(life, fallen)
+    assert verdict.code == "past_peak" and life.spent.likely <= 0
+    assert (
+        say(verdict.why[0].says).sentence
+        == f"it has sunk on the glass, from {start * 2.75:.0f} to {start * 2.1:.0f} mm"
+    )
     rising = live(WHITE, (fed, *looks[:-1]), HOME)
     assert health(rising, looks[:-1]).code in ("thriving", "sluggish")

@@ -112,6 +112,8 @@ class Life:
     points: tuple[LifePoint, ...]
     jar: Makeup
     forecast: "Forecast"
+    fell_at_h: float | None = None
+    """When it was first read to stand lower than it had."""
 
 
 @dataclass(frozen=True)
@@ -350,7 +352,8 @@ def _foretold(culture: Culture, course: Course, before: _Carried, clock: Clock, 
     recovering = recovered(strength)
     read_here = heights_of(culture, course)
     risen = as_seen(trace, read_here)
-    if (fell := fallen_h(read_here)) is not None:
+    fell = fallen_h(read_here)
+    if fell is not None:
         spent = np.fmin(spent, fell)
     phases = phases_at(now_h - start, ripe, spent, trace)
     if read_here and now_h - start - read_here[-1].at_h <= FRESH_H:
@@ -373,6 +376,7 @@ def _foretold(culture: Culture, course: Course, before: _Carried, clock: Clock, 
         wake_feeds=_wake_feeds(forecast, now_h),
         points=_points(trace, read_here, start, now_h, hunger),
         jar=jar,
+        fell_at_h=None if fell is None else start + fell,
         forecast=forecast,
     )
 

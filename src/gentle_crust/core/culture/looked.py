@@ -9,7 +9,7 @@ import numpy as np
 from gentle_crust.core import limits
 from gentle_crust.core.culture.events import CHOICES
 from gentle_crust.core.culture.life import FRESH_H, phases_at
-from gentle_crust.core.culture.seen import PHASES, Phases, as_seen, fallen_h, held_against
+from gentle_crust.core.culture.seen import PHASES, Phases, as_seen, fallen_h, held_against, outdated
 from gentle_crust.core.culture.verdict import is_foul, weigh_cues
 from gentle_crust.core.errors import CraftError, within
 from gentle_crust.core.fermentation.dough import Dough, FlourPart, Makeup, makeup
@@ -228,7 +228,8 @@ def _now(fed: Fed, belief: Vigour, trace: Trace, risen: Floats) -> Now:
         return Now(rise, "spoilt", message("looked-spoilt"))
     if belief.likely < DEAD_BELOW or _never_rose(fed):
         return Now(rise, "not_rising", message("looked-not-rising", hours=round(now, 1), percent=round(100 * rise)))
-    cues = {TABLED.get(cue, cue): str(value) for look in fresh for cue, value in look.cues.items()}
+    told = ((look.hours, TABLED.get(cue, cue), value) for look in fresh for cue, value in look.cues.items())
+    cues = {cue: str(value) for at, cue, value in told if not outdated(cue, at, fallen_h(read))}
     if not read and not cues:
         likeliest = _by_the_clock(trace, now)
     else:

@@ -14,6 +14,9 @@ LEAST_PRIOR = 0.06
 BELIEVED_FOR_H = 4.0
 """So long after a height that was read its difference from the forecast fades to a third (practice)."""
 
+OF_ITS_HEIGHT = ("surface", "floated")
+"""What is seen of a culture that tells of nothing any more once it has fallen since."""
+
 
 @dataclass(frozen=True)
 class Phases:
@@ -34,6 +37,11 @@ def fallen_h(readings: tuple[Reading, ...]) -> float | None:
         return None
     lower = (each.at_h for each in readings if each.at_h > highest.at_h)
     return next(lower)
+
+
+def outdated(cue: str, seen_h: float, fell_h: float | None) -> bool:
+    """Whether what was seen at ``seen_h`` was of a culture that was read to have fallen since, at ``fell_h``."""
+    return fell_h is not None and seen_h < fell_h and cue in OF_ITS_HEIGHT
 
 
 def as_seen(trace: Trace, readings: tuple[Reading, ...], hours: Floats | None = None) -> Floats:

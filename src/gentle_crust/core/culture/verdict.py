@@ -8,7 +8,7 @@ from typing import Literal
 from gentle_crust.core.cautions import Caution, caution
 from gentle_crust.core.culture.events import Event, Place
 from gentle_crust.core.culture.life import FRESH_H, Life
-from gentle_crust.core.culture.seen import LEAST_PRIOR, PHASES, Phases
+from gentle_crust.core.culture.seen import LEAST_PRIOR, PHASES, Phases, outdated
 from gentle_crust.core.fermentation.uncertainty import Vigour
 from gentle_crust.core.messages import Message, message
 from gentle_crust.core.tables import rows
@@ -16,6 +16,8 @@ from gentle_crust.core.tables import rows
 HealthCode = Literal["thriving", "sluggish", "past_peak", "hungry", "contaminated", "beginning"]
 TEMPER = 0.7
 """Cues repeat each other: each counts as this power of its likelihood (practice)."""
+FALLEN_BITS = 3.0
+"""How much it says that a height on the glass was lower than one before (practice)."""
 SLOW = 0.8
 SURE_OF_SLOW = 0.7
 
@@ -49,13 +51,14 @@ def weigh_cues(prior: Phases, cues: dict[str, str]) -> Phases:
     return Phases(*(weight / total for weight in weights))
 
 
-def fresh_cues(looks: tuple[Event, ...], now_h: float) -> dict[str, str]:
-    """The latest of each cue that is not too old to tell of now."""
+def fresh_cues(looks: tuple[Event, ...], now_h: float, fell_at_h: float | None = None) -> dict[str, str]:
+    """The latest of each cue that is not too old to tell of now, nor of a culture that has fallen since."""
     found: dict[str, str] = {}
     for look in sorted(looks, key=lambda each: each.at_h):
         if now_h - look.at_h <= FRESH_H:
             for cue in ("surface", "floated", "smell", "liquid"):
-                if (value := getattr(look, cue)) is not None:
+                value = getattr(look, cue)
+                if value is not None and not outdated(cue, look.at_h, fell_at_h):
                     found[cue] = value
     return found
 
@@ -78,7 +81,7 @@ def sluggish(vigour: Vigour, strength: float) -> bool:
 
 def health(life: Life, looks: tuple[Event, ...], now_h: float = 0.0, lives: Place = "counter") -> Health:
     """The verdict on a culture at ``now_h``; ``looks`` are those since its last feed, ``lives`` where it rests."""
-    cues = fresh_cues(looks, now_h)
+    cues = fresh_cues(looks, now_h, life.fell_at_h)
     phases = weigh_cues(life.phases, cues)
     if spoilt(looks):
         foul = Reason(message("health-spoilt-why"), 9.0)
@@ -90,7 +93,12 @@ def health(life: Life, looks: tuple[Event, ...], now_h: float = 0.0, lives: Plac
     code = codes[likeliest]
     if slow and code == "thriving":
         code = "sluggish"
-    why = (*_cue_reasons(cues, likeliest), _by_the_clock(life, likeliest), *_of_vigour(life, slow))
+    why = (
+        *_of_falling(life, looks, likeliest),
+        *_cue_reasons(cues, likeliest),
+        _by_the_clock(life, likeliest),
+        *_of_vigour(life, slow),
+    )
     return Health(code, phases, why, _do(code, likeliest, life, lives), (caution("jar"),))
 
 
@@ -103,6 +111,15 @@ def _cue_reasons(cues: dict[str, str], phase: str) -> tuple[Reason, ...]:
                 Reason(message(f"cue-jar-{row['cue']}-{row['value']}"), TEMPER * log(float(row[phase]) / others, 2))
             )
     return tuple(sorted(found, key=lambda reason: -abs(reason.weight)))
+
+
+def _of_falling(life: Life, looks: tuple[Event, ...], phase: str) -> tuple[Reason, ...]:
+    in_order = sorted(looks, key=lambda each: each.at_h)
+    heights = [look.height_mm for look in in_order if look.height_mm is not None]
+    if life.fell_at_h is None or not heights:
+        return ()
+    says = message("health-fallen", was=round(max(heights)), now=round(heights[-1]))
+    return (Reason(says, FALLEN_BITS if phase in ("past", "hungry") else -FALLEN_BITS),)
 
 
 def _by_the_clock(life: Life, phase: str) -> Reason:

@@ -103,6 +103,7 @@ why-not-asleep = Every feed that is ripe then falls in your sleep.
 
 health-spoilt-why = pink, orange or fuzzy growth, or a smell of rot, is no sourdough's
 health-spoilt = Discard all of it. Start again from a backup.
+health-fallen = it has sunk on the glass, from { $was } to { $now } mm
 health-on-its-way = by time and temperature it is still on its way
 health-was-hungry = it went hungry before its last feed, which slows it
 health-slow = its heights on the glass are slower than usual
