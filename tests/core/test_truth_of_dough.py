@@ -316,10 +316,11 @@ def test_what_was_read_of_rye_is_believed_and_called_ordinary():
 LATE = (20, 100, 100)
 
 
-def test_what_floated_before_it_sank_says_nothing_of_it_now():
-    up, down = {"hours": 4, "rise": 1.5}, {"hours": 6.5, "rise": 1.1}
-    floated = up | {"cues": {"surface": "domed", "float": "floats"}}
-    assert culture(WHITE, floated, down)["now"] == culture(WHITE, up, down)["now"]
+@pytest.mark.parametrize("sunk", [1.3, 0.9])
+def test_what_floated_before_it_sank_says_nothing_of_it_now(sunk):
+    up, down = {"hours": 4, "rise": 1.5}, {"hours": 6, "rise": sunk}
+    floated = up | {"cues": {"surface": "domed", "float": "floats", "smell": "mild"}}
+    assert culture(WHITE, floated)["now"]["verdict"] == "ripe"
     assert culture(WHITE, floated, down)["now"]["verdict"] == "past_peak"
 
 
